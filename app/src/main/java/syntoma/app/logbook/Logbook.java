@@ -1,0 +1,302 @@
+package syntoma.app.logbook;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
+import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.platform.NotFound;
+import syntoma.core.reading.Quantity;
+import syntoma.core.trial.Metric;
+import syntoma.core.trial.Outcome;
+import syntoma.core.trial.Sample;
+
+/** The log: what other features read of it, and what the interface changes in it. */
+@Service
+@Transactional(readOnly = true)
+public class Logbook {
+    private static final String WHOLE = "select m, c.name, s.name, k.name from Measurement m"
+            + " join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
+            + " left join Carrier k on k.id = m.carrierId";
+    private static final String COLUMNS = "id, taken_at, campsite_id, setup_id, carrier_id, rat, band, arfcn, cell_id,"
+            + " rssi_dbm, rsrp_dbm, rsrq_db, sinr_db, down_mbps, up_mbps, idle_ms, down_loaded_ms, up_loaded_ms,"
+            + " jitter_ms, loss_pct, server, outcome, trial, round, note, digits, print_high, print_low";
+
+    private final EntityManager entities;
+    private final StayService stays;
+    private final Clock clock;
+
+    Logbook(EntityManager entities, StayService stays, Clock clock) {
+        this.entities = entities;
+        this.stays = stays;
+        this.clock = clock;
+    }
+
+    /** A campsite, with coordinates in degrees as they were written. */
+    public record Place(long id, String name, @Nullable BigDecimal lat, @Nullable BigDecimal lon) {}
+
+    /** A setup with the number of its pennant. */
+    public record SetupName(long id, String name, int pennant) {}
+
+    /** A carrier. */
+    public record CarrierName(long id, String name) {}
+
+    /** One visit, with what was logged during it. */
+    public record Visit(
+            long id,
+            long campsiteId,
+            String campsite,
+            OffsetDateTime arrivedAt,
+            @Nullable OffsetDateTime leftAt,
+            long measurements,
+            long failed,
+            List<String> setups) {}
+
+    /** Which measurements: empty parts do not restrict. */
+    public record Selection(
+            Optional<Long> campsite, Optional<Long> stay, Optional<String> trial, List<String> setups, int limit) {
+        /** Everything at one campsite. */
+        public static Selection at(long campsite) {
+            return new Selection(Optional.of(campsite), Optional.empty(), Optional.empty(), List.of(), 0);
+        }
+
+        public Selection ofTrial(String name) {
+            return new Selection(campsite, stay, Optional.of(name), setups, limit);
+        }
+
+        public Selection duringStay(long id) {
+            return new Selection(campsite, Optional.of(id), trial, setups, limit);
+        }
+    }
+
+    /** All campsites by name. */
+    public List<Place> campsites() {
+        return entities.createQuery("from Campsite c order by c.name", Campsite.class).getResultList().stream()
+                .map(c -> new Place(c.id, c.name, decimal(c.lat), decimal(c.lon)))
+                .toList();
+    }
+
+    private static BigDecimal decimal(String text) {
+        return text == null ? null : new BigDecimal(text);
+    }
+
+    /**
+     * A campsite by name.
+     *
+     * @throws NotFound when there is none
+     */
+    public Place campsite(String name) {
+        return campsites().stream()
+                .filter(c -> c.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no campsite is named “" + name + "”"));
+    }
+
+    /** All setups in the order of their making. */
+    public List<SetupName> setups() {
+        return entities.createQuery("from Setup s order by s.id", Setup.class).getResultList().stream()
+                .map(s -> new SetupName(s.id, s.name, s.pennant))
+                .toList();
+    }
+
+    /**
+     * A setup by name.
+     *
+     * @throws NotFound when there is none
+     */
+    public SetupName setup(String name) {
+        return setups().stream()
+                .filter(s -> s.name().equals(name))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no setup is named “" + name + "”"));
+    }
+
+    /** All carriers by name. */
+    public List<CarrierName> carriers() {
+        return entities.createQuery("from Carrier c order by c.name", Carrier.class).getResultList().stream()
+                .map(c -> new CarrierName(c.id, c.name))
+                .toList();
+    }
+
+    /** All visits, the latest first, in three statements however many there are. */
+    public List<Visit> visits() {
+        Map<Long, String> names =
+                campsites().stream().collect(Collectors.toMap(Place::id, Place::name));
+        Map<Long, List<Object[]>> perStay = entities
+                .createQuery(
+                        "select st.id, su.name, count(m), sum(case when m.outcome = 'ok' then 0 else 1 end)"
+                                + " from Stay st join Measurement m on m.campsiteId = st.campsiteId"
+                                + " and m.takenAt >= st.arrivedAt and (st.leftAt is null or m.takenAt <= st.leftAt)"
+                                + " join Setup su on su.id = m.setupId group by st.id, su.id, su.name order by su.id",
+                        Object[].class)
+                .getResultStream()
+                .collect(Collectors.groupingBy(row -> (Long) row[0]));
+        return stays.all().stream()
+                .sorted((a, b) -> b.arrivedAt.compareTo(a.arrivedAt))
+                .map(stay -> {
+                    List<Object[]> rows = perStay.getOrDefault(stay.id, List.of());
+                    return new Visit(
+                            stay.id,
+                            stay.campsiteId,
+                            names.get(stay.campsiteId),
+                            stay.arrivedAt,
+                            stay.leftAt,
+                            rows.stream().mapToLong(r -> (Long) r[2]).sum(),
+                            rows.stream().mapToLong(r -> (Long) r[3]).sum(),
+                            rows.stream().map(r -> (String) r[1]).toList());
+                })
+                .toList();
+    }
+
+    /**
+     * One visit.
+     *
+     * @throws NotFound when there is none
+     */
+    public Visit visit(long id) {
+        return visits().stream()
+                .filter(v -> v.id() == id)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no stay has the number " + id));
+    }
+
+    /** Measurements in the order of time; with a limit, the latest ones. */
+    public List<LoggedMeasurement> measurements(Selection selection) {
+        StringBuilder where = new StringBuilder(" where true");
+        Map<String, Object> parameters = new HashMap<>();
+        selection.campsite().ifPresent(id -> restrict(where, parameters, "m.campsiteId = :campsite", "campsite", id));
+        selection.trial().ifPresent(name -> restrict(where, parameters, "m.trial = :trial", "trial", name));
+        if (!selection.setups().isEmpty()) {
+            restrict(where, parameters, "s.name in :setups", "setups", selection.setups());
+        }
+        List<Stay> all = stays.all();
+        selection.stay().ifPresent(id -> {
+            Stay stay = all.stream()
+                    .filter(s -> s.id.equals(id))
+                    .findFirst()
+                    .orElseThrow(() -> new NotFound("no stay has the number " + id));
+            restrict(where, parameters, "m.campsiteId = :site", "site", stay.campsiteId);
+            restrict(where, parameters, "m.takenAt >= :from", "from", stay.arrivedAt);
+            if (stay.leftAt != null) {
+                restrict(where, parameters, "m.takenAt <= :to", "to", stay.leftAt);
+            }
+        });
+        boolean latest = selection.limit() > 0;
+        TypedQuery<Object[]> query = entities.createQuery(
+                WHOLE + where + (latest ? " order by m.takenAt desc, m.id desc" : " order by m.takenAt, m.id"),
+                Object[].class);
+        parameters.forEach(query::setParameter);
+        if (latest) {
+            query.setMaxResults(selection.limit());
+        }
+        Map<Long, List<Stay>> perCampsite = all.stream().collect(Collectors.groupingBy(s -> s.campsiteId));
+        return query.getResultStream()
+                .map(row -> {
+                    Measurement m = (Measurement) row[0];
+                    Long stay = perCampsite.getOrDefault(m.campsiteId, List.of()).stream()
+                            .filter(s -> s.covers(m.takenAt))
+                            .map(s -> s.id)
+                            .findFirst()
+                            .orElse(null);
+                    return LoggedMeasurement.of(m, (String) row[1], stay, (String) row[2], (String) row[3]);
+                })
+                .toList();
+    }
+
+    private static void restrict(
+            StringBuilder where, Map<String, Object> parameters, String condition, String name, Object value) {
+        where.append(" and ").append(condition);
+        parameters.put(name, value);
+    }
+
+    /** Measurements as the comparison needs them, for one metric. */
+    public static List<Sample> samples(List<LoggedMeasurement> measurements, Metric metric) {
+        Quantity quantity = Quantity.valueOf(metric.name());
+        return measurements.stream()
+                .map(m -> {
+                    BigDecimal value = m.value(quantity);
+                    return new Sample(
+                            m.takenAt().toInstant(),
+                            m.stay() == null ? 0 : m.stay(),
+                            m.carrier() == null ? "" : m.carrier(),
+                            m.setup(),
+                            m.trial() == null ? "" : m.trial(),
+                            m.round() == null ? OptionalInt.empty() : OptionalInt.of(m.round()),
+                            m.band() == null ? "" : m.band(),
+                            m.outcome().equals(Outcome.OK.label()),
+                            value == null ? OptionalDouble.empty() : OptionalDouble.of(value.doubleValue()));
+                })
+                .toList();
+    }
+
+    /** The trials that measurements name: campsite, name, and when the first and the last was taken. */
+    public List<TrialSpan> trials() {
+        return entities.createQuery(
+                        "select new syntoma.app.logbook.Logbook$TrialSpan(m.campsiteId, c.name, m.trial, min(m.takenAt),"
+                                + " max(m.takenAt), count(distinct m.round), count(distinct m.setupId))"
+                                + " from Measurement m join Campsite c on c.id = m.campsiteId"
+                                + " where m.trial is not null group by m.campsiteId, c.name, m.trial"
+                                + " order by min(m.takenAt) desc",
+                        TrialSpan.class)
+                .getResultList();
+    }
+
+    /** A trial as the measurements tell it. */
+    public record TrialSpan(
+            long campsiteId,
+            String campsite,
+            String name,
+            OffsetDateTime from,
+            OffsetDateTime to,
+            long rounds,
+            long setups) {}
+
+    /**
+     * Takes a measurement out of the log until it is put back.
+     *
+     * @throws NotFound when there is none
+     */
+    @Transactional
+    public void delete(long id) {
+        move("measurement", "deleted_measurement", id);
+    }
+
+    /**
+     * Puts a deleted measurement back.
+     *
+     * @throws NotFound when none with the number was deleted
+     */
+    @Transactional
+    public void restore(long id) {
+        move("deleted_measurement", "measurement", id);
+    }
+
+    private void move(String from, String to, long id) {
+        int moved = entities.createNativeQuery("insert into " + to + " (" + COLUMNS + ") select " + COLUMNS + " from "
+                        + from + " where id = :id")
+                .setParameter("id", id)
+                .executeUpdate();
+        if (moved == 0) {
+            throw new NotFound("no measurement has the number " + id);
+        }
+        entities.createNativeQuery("delete from " + from + " where id = :id")
+                .setParameter("id", id)
+                .executeUpdate();
+        stays.derive();
+    }
+
+    /** The time, with the offset of the campsite last logged at. */
+    public OffsetDateTime now() {
+        return OffsetDateTime.now(clock);
+    }
+}

@@ -1,0 +1,169 @@
+package syntoma.app.logbook;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.app.platform.TooLarge;
+
+/** Measurements: typed, listed, deleted and put back, imported and exported. */
+@RestController
+@RequestMapping("/api")
+class MeasurementController {
+    private static final long MOST_BYTES = 180_000_000;
+    private static final int MOST_LISTED = 5_000;
+
+    private final Logbook logbook;
+    private final ImportService imports;
+    private final ExportService exports;
+    private final ImportProgress progress;
+    private final MeasurementForm form;
+
+    MeasurementController(
+            Logbook logbook,
+            ImportService imports,
+            ExportService exports,
+            ImportProgress progress,
+            MeasurementForm form) {
+        this.logbook = logbook;
+        this.imports = imports;
+        this.exports = exports;
+        this.progress = progress;
+        this.form = form;
+    }
+
+    /** The number of a new measurement. */
+    record Stored(long id) {}
+
+    /** Rows an import has read so far; {@code done} when none is under way. */
+    record Progress(int rows, boolean done) {}
+
+    @GetMapping("/measurements")
+    List<LoggedMeasurement> measurements(
+            @RequestParam(required = false) Long stay,
+            @RequestParam(required = false) String campsite,
+            @RequestParam(required = false) String trial,
+            @RequestParam(defaultValue = "1000") int limit) {
+        if (limit < 1 || limit > MOST_LISTED) {
+            throw new InvalidInput("limit", "limit is " + limit + "; allowed is 1 to " + MOST_LISTED);
+        }
+        Optional<Long> place =
+                Optional.ofNullable(campsite).map(name -> logbook.campsite(name).id());
+        return logbook.measurements(new Logbook.Selection(
+                place, Optional.ofNullable(stay), Optional.ofNullable(trial), List.of(), limit));
+    }
+
+    @PostMapping("/measurements")
+    @ResponseStatus(HttpStatus.CREATED)
+    Stored store(@org.springframework.web.bind.annotation.RequestBody MeasurementForm.Request request) {
+        MeasurementForm.Result read = form.read(request);
+        return new Stored(imports.store(read.measurement().orElseThrow(() -> new InvalidInput(read.problems()))));
+    }
+
+    @PostMapping("/measurements/check")
+    MeasurementForm.Check check(
+            @org.springframework.web.bind.annotation.RequestBody MeasurementForm.Request request) {
+        return form.check(request);
+    }
+
+    @DeleteMapping("/measurements/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@PathVariable long id) {
+        logbook.delete(id);
+    }
+
+    @PostMapping("/measurements/{id}/restore")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void restore(@PathVariable long id) {
+        logbook.restore(id);
+    }
+
+    @PostMapping(value = "/measurements/import")
+    @Operation(requestBody = @RequestBody(content = @Content(mediaType = "text/csv", schema = @Schema(type = "string"))))
+    ImportReport importCsv(
+            @RequestParam(defaultValue = "false") boolean dryRun,
+            @RequestParam(name = "progress", defaultValue = "") String name,
+            HttpServletRequest request)
+            throws IOException {
+        if (request.getContentLengthLong() > MOST_BYTES) {
+            throw new TooLarge("the file has " + request.getContentLengthLong() / 1_000_000
+                    + " MB; allowed are up to 180 MB, about a million rows. Split it by year or by campsite");
+        }
+        try (ImportProgress.Run run = progress.begin(name)) {
+            return imports.run(new LimitedInput(request.getInputStream(), MOST_BYTES), dryRun, run);
+        }
+    }
+
+    @GetMapping("/imports/{name}")
+    SseEmitter follow(@PathVariable String name) {
+        SseEmitter emitter = new SseEmitter(0L);
+        Thread follower = new Thread(() -> follow(name, emitter), "import-progress");
+        follower.setDaemon(true);
+        follower.start();
+        return emitter;
+    }
+
+    private void follow(String name, SseEmitter emitter) {
+        try {
+            for (ImportProgress.Run run = progress.find(name); run != null; run = progress.find(name)) {
+                emitter.send(new Progress(run.rows(), false));
+                Thread.sleep(250);
+            }
+            emitter.send(new Progress(0, true));
+            emitter.complete();
+        } catch (IOException | IllegalStateException gone) {
+            emitter.complete();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @DeleteMapping("/imports/{name}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void cancel(@PathVariable String name) {
+        ImportProgress.Run run = progress.find(name);
+        if (run == null) {
+            throw new NotFound("no import of that name is under way");
+        }
+        run.cancel();
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.CONFLICT)
+    ProblemDetail cancelled(Cancelled cancelled) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, cancelled.getMessage());
+    }
+
+    @GetMapping(value = "/measurements.csv", produces = "text/csv")
+    void export(HttpServletResponse response) throws IOException {
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"measurements.csv\"");
+        Writer out = new BufferedWriter(
+                new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8), 1 << 16);
+        exports.write(out);
+        out.flush();
+    }
+}

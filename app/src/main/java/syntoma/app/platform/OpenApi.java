@@ -1,0 +1,52 @@
+package syntoma.app.platform;
+
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import java.lang.annotation.Annotation;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Iterator;
+import java.util.List;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.lang.Nullable;
+
+/** The published description of the API: every field of an answer is always there, null only where it is marked so. */
+@Configuration
+class OpenApi {
+    @Bean
+    OpenApiCustomizer described() {
+        return api -> {
+            api.info(new Info().title("Syntoma").version("1"));
+            api.servers(List.of());
+            api.getComponents().getSchemas().forEach((name, schema) -> {
+                if (!name.endsWith("Request") && schema.getProperties() != null) {
+                    schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
+                }
+            });
+        };
+    }
+
+    @Bean
+    ModelConverter nullables() {
+        return new ModelConverter() {
+            @Override
+            public Schema<?> resolve(
+                    AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+                Schema<?> schema =
+                        chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+                Annotation[] annotations = type.getCtxAnnotations();
+                if (schema != null
+                        && annotations != null
+                        && Arrays.stream(annotations).anyMatch(a -> a instanceof Nullable)) {
+                    schema.setNullable(true);
+                }
+                return schema;
+            }
+        };
+    }
+}

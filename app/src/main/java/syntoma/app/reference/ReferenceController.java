@@ -1,0 +1,82 @@
+package syntoma.app.reference;
+
+import java.util.List;
+import org.springframework.lang.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.core.band.Band;
+import syntoma.core.band.Bands;
+import syntoma.core.band.Channel;
+import syntoma.core.band.Channels;
+import syntoma.core.band.Span;
+
+/** The 3GPP tables: operating bands and channel numbers. */
+@RestController
+@RequestMapping("/api")
+class ReferenceController {
+    /** A band; ranges in MHz, lower edge first. */
+    record BandDto(String name, String rat, String duplex, @Nullable List<Double> uplinkMhz, List<Double> downlinkMhz) {
+        static BandDto of(Band band) {
+            return new BandDto(
+                    band.name(),
+                    band.rat().name(),
+                    band.duplex().name(),
+                    band.uplink().map(BandDto::edges).orElse(null),
+                    edges(band.downlink()));
+        }
+
+        private static List<Double> edges(Span span) {
+            return List.of(span.loMhz(), span.hiMhz());
+        }
+    }
+
+    /** A channel number resolved. */
+    record ChannelDto(
+            @Nullable String band, List<String> candidates, double downlinkMhz, @Nullable Double uplinkMhz) {}
+
+    @GetMapping("/bands")
+    List<BandDto> bands() {
+        return Bands.all().stream().map(BandDto::of).toList();
+    }
+
+    @GetMapping("/bands/{name}")
+    BandDto band(@PathVariable String name) {
+        try {
+            return BandDto.of(Bands.named(name));
+        } catch (IllegalArgumentException unknown) {
+            throw new NotFound(unknown.getMessage());
+        }
+    }
+
+    @GetMapping("/channels")
+    ChannelDto channel(
+            @RequestParam(required = false) Integer earfcn,
+            @RequestParam(required = false) Integer nrarfcn,
+            @RequestParam(required = false) String band) {
+        if ((earfcn == null) == (nrarfcn == null)) {
+            throw new InvalidInput("earfcn", "give either earfcn or nrarfcn");
+        }
+        if (earfcn != null && band != null) {
+            throw new InvalidInput("band", "band goes with nrarfcn; an earfcn settles its band alone");
+        }
+        Channel channel;
+        if (earfcn != null) {
+            channel = InvalidInput.naming("earfcn", () -> Channels.earfcn(earfcn));
+        } else if (band == null) {
+            channel = InvalidInput.naming("nrarfcn", () -> Channels.nrarfcn(nrarfcn));
+        } else {
+            Band named = InvalidInput.naming("band", () -> Bands.named(band));
+            channel = InvalidInput.naming("nrarfcn", () -> Channels.nrarfcn(nrarfcn, named));
+        }
+        return new ChannelDto(
+                channel.band().map(Band::name).orElse(null),
+                channel.candidates().stream().map(Band::name).toList(),
+                channel.downlinkMhz(),
+                channel.uplinkMhz().orElse(null));
+    }
+}

@@ -1,0 +1,99 @@
+package syntoma.app.trial;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.springframework.lang.Nullable;
+import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.Share;
+import syntoma.core.verdict.WildRun;
+
+/** A comparison as the API gives it; numbers unrounded, missing ones null. Shares in failures are those that failed. */
+record CompareResult(
+        String metric,
+        @Schema(allowableValues = {"ratio", "dB"}) String scale,
+        int blocks,
+        int leftOut,
+        @Nullable Double estimate,
+        @Nullable Double low,
+        @Nullable Double high,
+        double level,
+        @Schema(
+                        allowableValues = {
+                            "better",
+                            "slightly-better",
+                            "no-difference",
+                            "slightly-worse",
+                            "worse",
+                            "cannot-tell",
+                            "too-few",
+                            "capped",
+                            "less-reliable"
+                        })
+                String verdict,
+        String sentence,
+        @Nullable Integer roundsWanted,
+        List<Wild> wild,
+        BothFailures failures,
+        Averages plain) {
+
+    /** A round that stands out; {@code ratio} is a difference in dB for dB metrics. */
+    record Wild(int round, String setup, double ratio, Without without) {
+        static Wild of(WildRun wild) {
+            return new Wild(
+                    wild.round().key().round(),
+                    wild.setup(),
+                    wild.ratio(),
+                    new Without(wild.estimate(), wild.low(), wild.high()));
+        }
+    }
+
+    /** The result without that round. */
+    record Without(double estimate, double low, double high) {}
+
+    /** Failures of one setup with the 95 % Wilson interval of the failing share. */
+    record FailureShare(int tried, int failed, @Nullable Double low, @Nullable Double high) {
+        static FailureShare of(Share share) {
+            return new FailureShare(share.tried(), share.failed(), nullable(share.low()), nullable(share.high()));
+        }
+    }
+
+    /** Failures of both, and the exact McNemar p-value. */
+    record BothFailures(FailureShare baseline, FailureShare candidate, double mcnemarP) {}
+
+    /** Plain averages and best runs over all ok runs. */
+    record Averages(
+            @Nullable Double baselineMean,
+            @Nullable Double candidateMean,
+            @Nullable Double baselineBest,
+            @Nullable Double candidateBest) {}
+
+    static CompareResult of(Comparison c) {
+        return new CompareResult(
+                c.metric().key(),
+                c.metric().isRatio() ? "ratio" : "dB",
+                c.rounds().size(),
+                c.leftOut(),
+                nullable(c.estimate()),
+                nullable(c.low()),
+                nullable(c.high()),
+                c.level(),
+                c.verdict().key(),
+                c.sentence(),
+                c.roundsWanted().isPresent() ? c.roundsWanted().getAsInt() : null,
+                c.wild().stream().map(Wild::of).toList(),
+                new BothFailures(
+                        FailureShare.of(c.failures().baseline()),
+                        FailureShare.of(c.failures().candidate()),
+                        c.failures().mcnemarP()),
+                new Averages(
+                        nullable(c.plain().baselineMean()),
+                        nullable(c.plain().candidateMean()),
+                        nullable(c.plain().baselineBest()),
+                        nullable(c.plain().candidateBest())));
+    }
+
+    private static Double nullable(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+}

@@ -1,0 +1,93 @@
+package syntoma.app.trial;
+
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import org.springframework.lang.Nullable;
+import syntoma.app.logbook.Logbook;
+import syntoma.core.trial.Metric;
+import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.PairedRound;
+
+/**
+ * The result of a trial, or of the setups at one stay: one contrast per pair.
+ *
+ * @param trial null when it is a stay
+ * @param plannedRounds null when it was not planned in Syntoma
+ * @param adjusted whether several comparisons were adjusted as one family
+ */
+record ResultView(
+        String campsite,
+        @Nullable String trial,
+        OffsetDateTime from,
+        OffsetDateTime to,
+        int rounds,
+        @Nullable Integer plannedRounds,
+        List<String> carriers,
+        List<String> servers,
+        List<Logbook.SetupName> setups,
+        @Nullable String baseline,
+        boolean adjusted,
+        List<Contrast> contrasts) {
+
+    /** One candidate against one baseline. */
+    record Contrast(
+            Logbook.SetupName baseline,
+            Logbook.SetupName candidate,
+            String headline,
+            List<Effect> effects,
+            List<String> cautions) {}
+
+    /** One metric of a contrast. Marginal differences on its scale are no difference that matters. */
+    record Effect(
+            String label,
+            String unit,
+            boolean higherIsBetter,
+            double margin,
+            CompareResult result,
+            List<Round> rounds) {
+
+        static Effect of(Comparison c, ZoneOffset offset) {
+            Metric metric = c.metric();
+            List<Round> rounds = c.rounds().stream()
+                    .map(r -> new Round(
+                            r.key().round(),
+                            r.key().sim(),
+                            at(r.baselineAt(), offset),
+                            at(r.candidateAt(), offset),
+                            r.baseline(),
+                            r.candidate(),
+                            metric.fromScale(r.difference()),
+                            c.wild().stream().anyMatch(w -> isOf(w.round(), r))))
+                    .toList();
+            String phrase = metric.phrase();
+            return new Effect(
+                    Character.toUpperCase(phrase.charAt(0)) + phrase.substring(1),
+                    metric.unit(),
+                    metric.higherIsBetter(),
+                    metric.fromScale(metric.marginOnScale()),
+                    CompareResult.of(c),
+                    rounds);
+        }
+
+        private static boolean isOf(PairedRound a, PairedRound b) {
+            return a.key().equals(b.key());
+        }
+
+        private static OffsetDateTime at(Instant instant, ZoneOffset offset) {
+            return instant.atOffset(offset);
+        }
+    }
+
+    /** One round as paired points; {@code effect} is a ratio, or dB. */
+    record Round(
+            int number,
+            String sim,
+            OffsetDateTime baselineAt,
+            OffsetDateTime candidateAt,
+            double baseline,
+            double candidate,
+            double effect,
+            boolean wild) {}
+}

@@ -1,0 +1,14 @@
+package syntoma.core.band;
+
+/** A closed span of frequencies in MHz. */
+public record Span(double loMhz, double hiMhz) {
+    public Span {
+        if (!(loMhz > 0 && hiMhz > loMhz)) {
+            throw new IllegalArgumentException("a span from " + loMhz + " to " + hiMhz + " MHz has no width");
+        }
+    }
+
+    public boolean contains(double mhz) {
+        return mhz >= loMhz && mhz <= hiMhz;
+    }
+}

@@ -1,0 +1,32 @@
+package syntoma.core.trial;
+
+import java.time.Instant;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+
+/**
+ * What a comparison needs of one measurement, for one metric.
+ *
+ * @param stay the visit it belongs to
+ * @param sim the SIM or, where that is not known, the carrier; empty text when neither is
+ * @param trial the trial it belongs to, empty text for none
+ * @param round its round within the trial, empty for none
+ * @param band the band in use, empty text when not stated
+ * @param value the metric; missing values are empty
+ */
+public record Sample(
+        Instant takenAt,
+        long stay,
+        String sim,
+        String setup,
+        String trial,
+        OptionalInt round,
+        String band,
+        boolean ok,
+        OptionalDouble value) {
+
+    /** Whether the sample came from an ok run and has the metric. */
+    public boolean counts() {
+        return ok && value.isPresent();
+    }
+}

@@ -1,0 +1,44 @@
+package syntoma.core.trial;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Derives stays from a log that has none: consecutive measurements at one campsite are one stay; another campsite in
+ * between, or a gap of more than 72 hours, begins the next. Feed measurements in the order of time.
+ */
+public final class StaySpans {
+    /** The longest silence within one stay. */
+    public static final Duration LONGEST_GAP = Duration.ofHours(72);
+
+    private final List<Span> done = new ArrayList<>();
+    private Span open;
+
+    /** One visit, from its first to its last measurement. */
+    public record Span(long campsite, Instant from, Instant to) {}
+
+    /** Adds the next measurement. */
+    public void add(long campsite, Instant takenAt) {
+        if (open != null
+                && open.campsite == campsite
+                && Duration.between(open.to, takenAt).compareTo(LONGEST_GAP) <= 0) {
+            open = new Span(campsite, open.from, takenAt);
+            return;
+        }
+        if (open != null) {
+            done.add(open);
+        }
+        open = new Span(campsite, takenAt, takenAt);
+    }
+
+    /** The stays so far, in the order of time. */
+    public List<Span> spans() {
+        List<Span> all = new ArrayList<>(done);
+        if (open != null) {
+            all.add(open);
+        }
+        return all;
+    }
+}

@@ -1,0 +1,39 @@
+package syntoma.core.unit;
+
+import java.util.Locale;
+
+/** Checks for values that come from outside: the message names the field, the value and what is allowed. */
+public final class Values {
+    private Values() {}
+
+    /**
+     * Returns the value when it lies within the closed range.
+     *
+     * @param field the name a person knows the value by
+     * @param unit written after the limits, may be empty
+     * @throws IllegalArgumentException naming field, value and range; NaN is never in range
+     */
+    public static double within(String field, double value, double low, double high, String unit) {
+        if (value >= low && value <= high) {
+            return value;
+        }
+        String after = unit.isEmpty() ? "" : " " + unit;
+        throw new IllegalArgumentException(
+                field + " is " + plain(value) + after + "; allowed is " + plain(low) + " to " + plain(high) + after);
+    }
+
+    /** Returns the number without a needless fraction, with the typographic minus: −97, 12.5. */
+    public static String plain(double value) {
+        String text = value == Math.rint(value) && Math.abs(value) < 1e15
+                ? String.format(Locale.ROOT, "%.0f", value)
+                : Double.toString(value);
+        return text.replace('-', '−');
+    }
+
+    /** Returns the number rounded to a number of decimals, with the typographic minus. */
+    public static String rounded(double value, int decimals) {
+        String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
+        boolean zero = text.chars().noneMatch(c -> c >= '1' && c <= '9');
+        return zero ? text.replace("-", "") : text.replace('-', '−');
+    }
+}

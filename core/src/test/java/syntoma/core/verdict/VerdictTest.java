@@ -1,0 +1,242 @@
+package syntoma.core.verdict;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import syntoma.core.trial.Metric;
+import syntoma.core.trial.Sample;
+
+class VerdictTest {
+    private static final double[] A = {4.1, 3.6, 4.4, 3.2, 3.9};
+    private static final double[] B = {7.9, 6.1, 9.0, 5.2, 7.4};
+
+    /** One sample per round and setup; a value of 0 is a failed run, NaN no row. */
+    static List<Sample> rounds(String setup, String band, double... values) {
+        List<Sample> samples = new ArrayList<>();
+        for (int i = 0; i < values.length; i++) {
+            if (!Double.isNaN(values[i])) {
+                boolean ok = values[i] != 0;
+                samples.add(new Sample(
+                        Instant.parse("2026-07-10T10:00:00Z").plusSeconds(900L * i + setup.charAt(0)),
+                        1,
+                        "Tarnwave",
+                        setup,
+                        "t",
+                        OptionalInt.of(i + 1),
+                        band,
+                        ok,
+                        ok ? OptionalDouble.of(values[i]) : OptionalDouble.empty()));
+            }
+        }
+        return samples;
+    }
+
+    static Comparison compare(Metric metric, OptionalInt planned, double[] a, double[] b) {
+        List<Sample> samples = new ArrayList<>(rounds("A", "", a));
+        samples.addAll(rounds("B", "", b));
+        return new Comparer(metric, samples, planned, OptionalDouble.empty()).pair("A", "B");
+    }
+
+    @Test
+    void the_worked_example_comes_out_to_the_digit() {
+        Comparison plain = compare(Metric.UP, OptionalInt.empty(), A, B);
+        assertEquals(1.83, plain.estimate().orElseThrow(), 0.005);
+        assertEquals(1.63, plain.low().orElseThrow(), 0.005);
+        assertEquals(2.06, plain.high().orElseThrow(), 0.005);
+        assertEquals(0.95, plain.level(), 1e-12);
+        assertEquals(Verdict.BETTER, plain.verdict());
+        assertEquals("B roughly doubles your upload here (×1.63 to ×2.06, 5 rounds).", plain.sentence());
+        assertEquals("B roughly doubles your upload here.", plain.headline());
+
+        Comparison look = compare(Metric.UP, OptionalInt.of(5), A, B);
+        assertEquals(1.57, look.low().orElseThrow(), 0.005);
+        assertEquals(2.14, look.high().orElseThrow(), 0.005);
+        assertEquals(0.9773, look.level(), 1e-12);
+        assertEquals(List.of(), look.wild());
+    }
+
+    @ParameterizedTest
+    @CsvSource({"3", "5", "8"})
+    void the_levels_of_early_looks_are_those_of_the_simulation(int planned) {
+        double simulated = LookLevelsProgram.level(planned, 60_000, 7);
+        assertEquals(Looks.level(planned), simulated, 0.06 * Looks.level(planned));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.35, 1.4, 15", "0.35, 2, 6", "0.2, 1.4, 7", "0.2, 2, 3", "0.5, 2, 9"})
+    void rounds_wanted_are_those_of_the_method(double sd, double ratio, int rounds) {
+        assertEquals(OptionalInt.of(rounds), RoundsWanted.planned(Math.log(ratio), sd));
+    }
+
+    @Test
+    void a_difference_too_small_for_twenty_rounds_is_said_to_be() {
+        assertEquals(OptionalInt.empty(), RoundsWanted.planned(Math.log(1.05), 0.5));
+        Comparison c = compare(Metric.UP, OptionalInt.empty(), new double[] {1, 2, 4}, new double[] {2, 1.1, 4.2});
+        assertEquals(Verdict.CANNOT_TELL, c.verdict());
+        assertEquals(OptionalInt.empty(), c.roundsWanted());
+        assertTrue(c.sentence().endsWith("more rounds are unlikely to tell."), c.sentence());
+    }
+
+    @Test
+    void an_open_comparison_says_how_many_rounds_would_tell() {
+        Comparison c = compare(Metric.UP, OptionalInt.empty(), new double[] {4, 4, 4}, new double[] {9, 5, 8});
+        assertEquals(Verdict.CANNOT_TELL, c.verdict());
+        assertTrue(c.roundsWanted().orElseThrow() >= 1);
+        assertTrue(c.sentence().contains("more round"), c.sentence());
+    }
+
+    @Test
+    void under_three_rounds_there_are_numbers_and_no_verdict() {
+        Comparison c = compare(Metric.UP, OptionalInt.empty(), new double[] {4, 4}, new double[] {8, 8});
+        assertEquals(Verdict.TOO_FEW, c.verdict());
+        assertEquals(2.0, c.estimate().orElseThrow(), 1e-9);
+        assertTrue(c.low().isEmpty() && c.high().isEmpty() && c.roundsWanted().isEmpty());
+        assertEquals(
+                Verdict.TOO_FEW,
+                compare(Metric.UP, OptionalInt.empty(), new double[] {}, new double[] {8})
+                        .verdict());
+    }
+
+    @Test
+    void inside_the_margin_is_no_difference_even_when_it_is_certain() {
+        double[] a = {10, 11, 12, 10};
+        double[] b = {11, 12.2, 13.1, 11.1};
+        assertEquals(
+                Verdict.NO_DIFFERENCE,
+                compare(Metric.UP, OptionalInt.empty(), a, b).verdict());
+    }
+
+    @Test
+    void beyond_no_difference_but_inside_the_margin_is_slightly() {
+        double[] a = {10, 10, 10, 10, 10};
+        double[] b = {11.0, 12.6, 11.4, 12.4, 11.9};
+        Comparison c = compare(Metric.UP, OptionalInt.empty(), a, b);
+        assertEquals(Verdict.SLIGHTLY_BETTER, c.verdict());
+        Comparison latency = compare(Metric.UP_LOADED, OptionalInt.empty(), a, new double[] {11.2, 13, 11.6, 13.1, 12});
+        assertEquals(Verdict.SLIGHTLY_WORSE, latency.verdict());
+    }
+
+    @Test
+    void lower_latency_is_better_and_the_estimate_stays_candidate_against_baseline() {
+        Comparison c = compare(
+                Metric.UP_LOADED, OptionalInt.empty(), new double[] {210, 220, 205}, new double[] {140, 150, 139});
+        assertEquals(Verdict.BETTER, c.verdict());
+        assertEquals(0.676, c.estimate().orElseThrow(), 0.005);
+        assertEquals(139, c.plain().candidateBest().orElseThrow());
+    }
+
+    @Test
+    void a_capped_direction_keeps_its_numbers_and_ranks_nothing() {
+        List<Sample> samples = new ArrayList<>(rounds("A", "", 61.8, 62.1, 61.9));
+        samples.addAll(rounds("B", "", 62, 62.2, 61.7));
+        Comparison c = new Comparer(Metric.DOWN, samples, OptionalInt.empty(), OptionalDouble.of(62)).pair("A", "B");
+        assertEquals(Verdict.CAPPED, c.verdict());
+        assertTrue(c.sentence().contains("about 62 Mb/s") && c.low().isPresent());
+    }
+
+    @Test
+    void faster_but_failing_is_less_reliable() {
+        double[] a = {4, 4.2, 4, 3.9, 4.1, 4, 4.3, 4, 4.1};
+        double[] b = {0, 8, 0, 8.2, 0, 0, 7.9, 0, 0};
+        Comparison c = compare(Metric.UP, OptionalInt.empty(), a, b);
+        assertEquals(Verdict.LESS_RELIABLE, c.verdict());
+        assertEquals(0.03125, c.failures().mcnemarP(), 1e-12);
+        assertEquals(6, c.leftOut());
+        assertTrue(c.sentence().contains("failed in 6 of 9 rounds"), c.sentence());
+    }
+
+    @Test
+    void no_row_is_not_a_failure() {
+        double[] b = {8, Double.NaN, 8, Double.NaN, 8.1};
+        Comparison c = compare(Metric.UP, OptionalInt.empty(), A, b);
+        assertEquals(3, c.rounds().size());
+        assertEquals(2, c.leftOut());
+        assertEquals(0, c.failures().candidate().failed());
+        assertEquals(3, c.failures().candidate().tried());
+    }
+
+    @Test
+    void wilson_and_mcnemar_and_holm_give_the_textbook_numbers() {
+        Share share = Share.of(10, 1);
+        assertEquals(0.0179, share.low().orElseThrow(), 0.0001);
+        assertEquals(0.4042, share.high().orElseThrow(), 0.0001);
+        assertEquals(0.0, Share.of(5, 0).low().orElseThrow());
+        assertTrue(Share.of(0, 0).low().isEmpty());
+        assertThrows(IllegalArgumentException.class, () -> Share.of(3, 4));
+        assertEquals(0.03125, McNemar.p(6, 0), 1e-12);
+        assertEquals(1, McNemar.p(0, 0));
+        assertEquals(1, McNemar.p(2, 2));
+        List<Double> holm = Holm.adjust(List.of(0.01, 0.04, 0.03));
+        assertEquals(0.03, holm.get(0), 1e-12);
+        assertEquals(0.06, holm.get(1), 1e-12);
+        assertEquals(0.06, holm.get(2), 1e-12);
+    }
+
+    @Test
+    void one_wild_run_is_marked_with_its_culprit_and_the_result_without_it() {
+        double[] b = {7.9, 6.1, 60, 5.2, 7.4};
+        Comparison c = compare(Metric.UP, OptionalInt.empty(), A, b);
+        assertEquals(1, c.wild().size());
+        WildRun wild = c.wild().get(0);
+        assertEquals(3, wild.round().key().round());
+        assertEquals("B", wild.setup());
+        assertEquals(60 / 4.4, wild.ratio(), 1e-9);
+        assertTrue(wild.estimate() < c.estimate().orElseThrow());
+        assertEquals(5, c.rounds().size());
+    }
+
+    @Test
+    void hodges_lehmann_is_the_median_of_pairwise_means() {
+        assertEquals(2.0, WildRun.hodgesLehmann(List.of(1.0, 2.0, 3.0)), 1e-12);
+        assertEquals(2.375, WildRun.hodgesLehmann(List.of(1.0, 2.0, 10.0, 2.5)), 1e-12);
+    }
+
+    @Test
+    void radio_metrics_are_paired_within_one_band() {
+        List<Sample> samples = new ArrayList<>(rounds("A", "B20", -104, -103, -105, -104));
+        samples.addAll(rounds("B", "B20", -97, -97, -98, Double.NaN));
+        samples.addAll(rounds("B", "B3", -80, Double.NaN, Double.NaN, -80));
+        Comparison c = new Comparer(Metric.RSRP, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
+        assertEquals(3, c.rounds().size());
+        assertEquals(1, c.leftOut());
+        assertEquals(6.67, c.estimate().orElseThrow(), 0.01);
+        assertTrue(c.sentence().startsWith("B raises RSRP by 6.7 dB"), c.sentence());
+    }
+
+    @Test
+    void several_runs_in_a_round_count_as_their_median_and_sims_are_paired_apart() {
+        List<Sample> samples = new ArrayList<>(rounds("A", "", 4, 4, 4));
+        samples.addAll(rounds("B", "", 8, 8, 8));
+        samples.addAll(rounds("B", "", 7, 7, 7));
+        samples.addAll(rounds("B", "", 90, 90, 90));
+        Comparison c = new Comparer(Metric.UP, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
+        assertEquals(2.0, c.estimate().orElseThrow(), 1e-9);
+        assertEquals((8 + 7 + 90) / 3.0, c.plain().candidateMean().orElseThrow(), 1e-9);
+    }
+
+    @Test
+    void several_setups_are_adjusted_as_one_family() {
+        List<Sample> samples = new ArrayList<>(rounds("A", "", A));
+        samples.addAll(rounds("B", "", B));
+        samples.addAll(rounds("C", "", 4.3, 3.5, 4.6, 3.3, 3.8));
+        Comparer comparer = new Comparer(Metric.UP, samples, OptionalInt.empty(), OptionalDouble.empty());
+        List<Comparison> family = comparer.family("A", List.of("A", "B", "C"));
+        assertEquals(
+                List.of("A>B", "A>C", "B>C"),
+                family.stream().map(c -> c.baseline() + ">" + c.candidate()).toList());
+        assertEquals(1 - 0.05 / 3, family.get(0).level(), 1e-12);
+        assertTrue(family.get(0).high().orElseThrow()
+                > comparer.pair("A", "B").high().orElseThrow());
+        assertEquals(Verdict.NO_DIFFERENCE, family.get(1).verdict());
+        assertEquals(Verdict.WORSE, family.get(2).verdict());
+    }
+}
