@@ -66,7 +66,8 @@ create table measurement (
 create index measurement_by_campsite on measurement (campsite_id, taken_at);
 
 -- What was deleted, until it is undone; the same columns.
-create table deleted_measurement as select * from measurement where false;
+create table deleted_measurement as select * from measurement with no data;
+alter table deleted_measurement alter column id set not null;
 alter table deleted_measurement add primary key (id);
 
 -- A trial known before its measurements: the number of rounds it was planned for.

@@ -59,7 +59,8 @@ final class CsvTable {
     static CsvTable open(InputStream in) throws IOException {
         byte[] head = in.readNBytes(LOOK_AHEAD);
         refuseOtherKinds(head);
-        int bom = head.length >= 3 && head[0] == (byte) 0xEF && head[1] == (byte) 0xBB && head[2] == (byte) 0xBF ? 3 : 0;
+        int bom =
+                head.length >= 3 && head[0] == (byte) 0xEF && head[1] == (byte) 0xBB && head[2] == (byte) 0xBF ? 3 : 0;
         InputStream whole = new SequenceInputStream(new ByteArrayInputStream(head, bom, head.length - bom), in);
         Reader reader = new BufferedReader(
                 new InputStreamReader(
@@ -180,7 +181,8 @@ final class CsvTable {
 
     private static void refuseOtherKinds(byte[] head) {
         if (head.length >= 2 && head[0] == 'P' && head[1] == 'K') {
-            throw new InvalidInput("file", "the file is a zip archive or a spreadsheet workbook; export it as CSV first");
+            throw new InvalidInput(
+                    "file", "the file is a zip archive or a spreadsheet workbook; export it as CSV first");
         }
         if (head.length >= 2 && (head[0] == (byte) 0xFF || head[0] == (byte) 0xFE) && (head[1] & 0xFE) == 0xFE) {
             throw new InvalidInput("file", "the file is encoded in UTF-16; save it as UTF-8");

@@ -17,11 +17,12 @@ import syntoma.core.reading.Quantity;
 /** Writes the whole log as CSV, sorted by time, then setup, then carrier. */
 @Service
 class ExportService {
-    private static final String QUERY = "select m.takenAt, c.name, c.lat, c.lon, s.name, k.name, m.rat, m.band, m.arfcn,"
-            + " m.cellId, m.rssiDbm, m.rsrpDbm, m.rsrqDb, m.sinrDb, m.downMbps, m.upMbps, m.idleMs, m.downLoadedMs,"
-            + " m.upLoadedMs, m.jitterMs, m.lossPct, m.server, m.outcome, m.trial, m.round, m.note, m.digits"
-            + " from Measurement m join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
-            + " left join Carrier k on k.id = m.carrierId order by m.takenAt, s.name, k.name nulls first, m.id";
+    private static final String QUERY =
+            "select m.takenAt, c.name, c.lat, c.lon, s.name, k.name, m.rat, m.band, m.arfcn,"
+                    + " m.cellId, m.rssiDbm, m.rsrpDbm, m.rsrqDb, m.sinrDb, m.downMbps, m.upMbps, m.idleMs, m.downLoadedMs,"
+                    + " m.upLoadedMs, m.jitterMs, m.lossPct, m.server, m.outcome, m.trial, m.round, m.note, m.digits"
+                    + " from Measurement m join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
+                    + " left join Carrier k on k.id = m.carrierId order by m.takenAt, s.name, k.name nulls first, m.id";
     private static final int DIGITS = Column.values().length;
 
     private final EntityManager entities;

@@ -22,7 +22,9 @@ record Fingerprint(long high, long low) {
     static Fingerprint of(NewMeasurement m) {
         ByteBuffer buffer = ByteBuffer.allocate(128 + 4 * (4 * 120 + 4));
         Instant at = m.takenAt().toInstant();
-        buffer.putLong(at.getEpochSecond()).putInt(at.getNano()).putInt(m.round().orElse(-1));
+        buffer.putLong(at.getEpochSecond())
+                .putInt(at.getNano())
+                .putInt(m.round().orElse(-1));
         for (Quantity quantity : Quantity.values()) {
             buffer.putLong(m.numbers().bits(quantity));
         }

@@ -33,11 +33,13 @@ public class Logbook {
             + " jitter_ms, loss_pct, server, outcome, trial, round, note, digits, print_high, print_low";
 
     private final EntityManager entities;
+    private final Names names;
     private final StayService stays;
     private final Clock clock;
 
-    Logbook(EntityManager entities, StayService stays, Clock clock) {
+    Logbook(EntityManager entities, Names names, StayService stays, Clock clock) {
         this.entities = entities;
+        this.names = names;
         this.stays = stays;
         this.clock = clock;
     }
@@ -86,6 +88,12 @@ public class Logbook {
                 .toList();
     }
 
+    /** Adds a campsite with its coordinates in degrees. */
+    @Transactional
+    public void addCampsite(String name, String lat, String lon) {
+        names.open(true).campsite(name, lat, lon);
+    }
+
     private static BigDecimal decimal(String text) {
         return text == null ? null : new BigDecimal(text);
     }
@@ -130,10 +138,8 @@ public class Logbook {
 
     /** All visits, the latest first, in three statements however many there are. */
     public List<Visit> visits() {
-        Map<Long, String> names =
-                campsites().stream().collect(Collectors.toMap(Place::id, Place::name));
-        Map<Long, List<Object[]>> perStay = entities
-                .createQuery(
+        Map<Long, String> names = campsites().stream().collect(Collectors.toMap(Place::id, Place::name));
+        Map<Long, List<Object[]>> perStay = entities.createQuery(
                         "select st.id, su.name, count(m), sum(case when m.outcome = 'ok' then 0 else 1 end)"
                                 + " from Stay st join Measurement m on m.campsiteId = st.campsiteId"
                                 + " and m.takenAt >= st.arrivedAt and (st.leftAt is null or m.takenAt <= st.leftAt)"
@@ -295,7 +301,7 @@ public class Logbook {
         stays.derive();
     }
 
-    /** The time, with the offset of the campsite last logged at. */
+    /** The time now, with this machine's offset. */
     public OffsetDateTime now() {
         return OffsetDateTime.now(clock);
     }

@@ -72,8 +72,8 @@ class MeasurementController {
         }
         Optional<Long> place =
                 Optional.ofNullable(campsite).map(name -> logbook.campsite(name).id());
-        return logbook.measurements(new Logbook.Selection(
-                place, Optional.ofNullable(stay), Optional.ofNullable(trial), List.of(), limit));
+        return logbook.measurements(
+                new Logbook.Selection(place, Optional.ofNullable(stay), Optional.ofNullable(trial), List.of(), limit));
     }
 
     @PostMapping("/measurements")
@@ -84,8 +84,7 @@ class MeasurementController {
     }
 
     @PostMapping("/measurements/check")
-    MeasurementForm.Check check(
-            @org.springframework.web.bind.annotation.RequestBody MeasurementForm.Request request) {
+    MeasurementForm.Check check(@org.springframework.web.bind.annotation.RequestBody MeasurementForm.Request request) {
         return form.check(request);
     }
 
@@ -102,7 +101,8 @@ class MeasurementController {
     }
 
     @PostMapping(value = "/measurements/import")
-    @Operation(requestBody = @RequestBody(content = @Content(mediaType = "text/csv", schema = @Schema(type = "string"))))
+    @Operation(
+            requestBody = @RequestBody(content = @Content(mediaType = "text/csv", schema = @Schema(type = "string"))))
     ImportReport importCsv(
             @RequestParam(defaultValue = "false") boolean dryRun,
             @RequestParam(name = "progress", defaultValue = "") String name,
@@ -161,8 +161,8 @@ class MeasurementController {
     void export(HttpServletResponse response) throws IOException {
         response.setContentType("text/csv;charset=UTF-8");
         response.setHeader("Content-Disposition", "attachment; filename=\"measurements.csv\"");
-        Writer out = new BufferedWriter(
-                new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8), 1 << 16);
+        Writer out =
+                new BufferedWriter(new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8), 1 << 16);
         exports.write(out);
         out.flush();
     }

@@ -100,8 +100,8 @@ class MeasurementForm {
                     .flatMap(Quantity::radio)
                     .filter(RadioMetric::isGraded)
                     .ifPresent(metric -> number(texts.get(column))
-                            .ifPresent(value -> grades.add(
-                                    new GradeOf(column.field, metric.grade(value).word()))));
+                            .ifPresent(value -> grades.add(new GradeOf(
+                                    column.field, metric.grade(value).word()))));
         }
         List<RateOf> rates = new ArrayList<>();
         for (Column column : List.of(Column.DOWN_MBPS, Column.UP_MBPS)) {
@@ -132,8 +132,9 @@ class MeasurementForm {
         try {
             Optional<Rat> rat =
                     Optional.of(texts.get(Column.RAT)).filter(t -> !t.isEmpty()).map(Rat::labelled);
-            Optional<Band> band =
-                    Optional.of(texts.get(Column.BAND)).filter(t -> !t.isEmpty()).map(Bands::named);
+            Optional<Band> band = Optional.of(texts.get(Column.BAND))
+                    .filter(t -> !t.isEmpty())
+                    .map(Bands::named);
             String number = texts.get(Column.ARFCN);
             return number.isEmpty()
                     ? Optional.empty()
@@ -166,9 +167,32 @@ class MeasurementForm {
     private static Map<Column, String> texts(Request r) {
         Map<Column, String> texts = new EnumMap<>(Column.class);
         String[] values = {
-            r.takenAt, r.campsite, "", "", r.setup, r.carrier, r.rat, r.band, r.arfcn, r.cellId, r.rssiDbm, r.rsrpDbm,
-            r.rsrqDb, r.sinrDb, r.downMbps, r.upMbps, r.idleMs, r.downLoadedMs, r.upLoadedMs, r.jitterMs, r.lossPct,
-            r.server, r.outcome, r.trial, r.round, r.note
+            r.takenAt,
+            r.campsite,
+            "",
+            "",
+            r.setup,
+            r.carrier,
+            r.rat,
+            r.band,
+            r.arfcn,
+            r.cellId,
+            r.rssiDbm,
+            r.rsrpDbm,
+            r.rsrqDb,
+            r.sinrDb,
+            r.downMbps,
+            r.upMbps,
+            r.idleMs,
+            r.downLoadedMs,
+            r.upLoadedMs,
+            r.jitterMs,
+            r.lossPct,
+            r.server,
+            r.outcome,
+            r.trial,
+            r.round,
+            r.note
         };
         for (Column column : Column.values()) {
             String value = values[column.ordinal()];

@@ -17,7 +17,9 @@ final class SpreadsheetGuard {
     }
 
     static String off(String text) {
-        return !text.isEmpty() && text.charAt(0) == '\'' && GUARDED.matcher(text).matches()
+        return !text.isEmpty()
+                        && text.charAt(0) == '\''
+                        && GUARDED.matcher(text).matches()
                 ? text.substring(1)
                 : text;
     }

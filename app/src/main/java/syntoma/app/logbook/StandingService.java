@@ -74,7 +74,8 @@ public class StandingService {
         String name = text.strip();
         if (name.isEmpty() || name.length() > Column.CAMPSITE.longest) {
             throw new InvalidInput(
-                    field, field + " has " + name.length() + " characters; allowed are 1 to " + Column.CAMPSITE.longest);
+                    field,
+                    field + " has " + name.length() + " characters; allowed are 1 to " + Column.CAMPSITE.longest);
         }
         return name;
     }

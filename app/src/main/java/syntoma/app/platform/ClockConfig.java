@@ -13,7 +13,9 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class ClockConfig {
     @Bean
-    Clock clock(@Value("${syntoma.demo}") boolean demo, @Value("${syntoma.demo-now:2026-09-05T21:12:00+03:00}") String start) {
+    Clock clock(
+            @Value("${syntoma.demo}") boolean demo,
+            @Value("${syntoma.demo-now:2026-09-05T21:12:00+02:00}") String start) {
         if (!demo) {
             return Clock.system(ZoneId.systemDefault());
         }

@@ -35,7 +35,8 @@ class Interface implements WebMvcConfigurer {
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations("classpath:/static/assets/")
-                .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+                .setCacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
         registry.addResourceHandler("/icon.svg")
                 .addResourceLocations("classpath:/static/")
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(1)));
@@ -46,8 +47,7 @@ class Interface implements WebMvcConfigurer {
         SecureRandom random = new SecureRandom();
         return new OncePerRequestFilter() {
             @Override
-            protected void doFilterInternal(
-                    HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
                     throws ServletException, IOException {
                 String site = request.getHeader("Sec-Fetch-Site");
                 boolean foreign = site != null && !site.equals("same-origin") && !site.equals("none");

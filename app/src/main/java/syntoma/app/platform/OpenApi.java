@@ -6,7 +6,6 @@ import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.annotation.Annotation;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
@@ -23,12 +22,20 @@ class OpenApi {
         return api -> {
             api.info(new Info().title("Syntoma").version("1"));
             api.servers(List.of());
-            api.getComponents().getSchemas().forEach((name, schema) -> {
+            api.getComponents().getSchemas().forEach((name, raw) -> {
+                Schema<?> schema = raw;
                 if (!name.endsWith("Request") && schema.getProperties() != null) {
-                    schema.setRequired(new ArrayList<>(schema.getProperties().keySet()));
+                    schema.setRequired(List.copyOf(schema.getProperties().keySet()));
                 }
             });
         };
+    }
+
+    /** A reference cannot say null beside itself in OpenAPI 3.0, so it is wrapped. */
+    private static Schema<?> nullable(Schema<?> schema) {
+        return schema.get$ref() == null
+                ? schema.nullable(true)
+                : new Schema<>().allOf(List.of(schema)).nullable(true);
     }
 
     @Bean
@@ -37,13 +44,12 @@ class OpenApi {
             @Override
             public Schema<?> resolve(
                     AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
-                Schema<?> schema =
-                        chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+                Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
                 Annotation[] annotations = type.getCtxAnnotations();
                 if (schema != null
                         && annotations != null
                         && Arrays.stream(annotations).anyMatch(a -> a instanceof Nullable)) {
-                    schema.setNullable(true);
+                    return nullable(schema);
                 }
                 return schema;
             }

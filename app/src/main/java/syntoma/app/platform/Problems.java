@@ -68,7 +68,8 @@ class Problems extends ResponseEntityExceptionHandler {
         if (e.getCause() instanceof com.fasterxml.jackson.databind.JsonMappingException mapping
                 && !mapping.getPath().isEmpty()) {
             String field = mapping.getPath().get(mapping.getPath().size() - 1).getFieldName();
-            detail = field + " cannot be read: " + mapping.getOriginalMessage().replaceAll("`?[a-z]+(\\.[A-Za-z$]+)+`?", "value");
+            detail = field + " cannot be read: "
+                    + mapping.getOriginalMessage().replaceAll("`?[a-z]+(\\.[A-Za-z$]+)+`?", "value");
             errors = List.of(new FieldProblem(field, detail));
         }
         return answer(HttpStatus.BAD_REQUEST, detail, errors);

@@ -36,8 +36,7 @@ class ReferenceController {
     }
 
     /** A channel number resolved. */
-    record ChannelDto(
-            @Nullable String band, List<String> candidates, double downlinkMhz, @Nullable Double uplinkMhz) {}
+    record ChannelDto(@Nullable String band, List<String> candidates, double downlinkMhz, @Nullable Double uplinkMhz) {}
 
     @GetMapping("/bands")
     List<BandDto> bands() {

@@ -61,21 +61,15 @@ final class Cautions {
     }
 
     private static String wild(Comparison c, WildRun w) {
-        String effect = c.metric().isRatio()
-                ? "×" + Values.rounded(w.ratio(), 2)
-                : Values.rounded(w.ratio(), 1) + " dB";
-        String without = c.metric().isRatio()
-                ? "×" + Values.rounded(w.estimate(), 2)
-                : Values.rounded(w.estimate(), 1) + " dB";
-        return "Round " + w.round().key().round() + " is wild on " + c.metric().phrase() + " (" + effect
-                + ", from " + w.setup() + "). Without it: " + without + ".";
+        String effect =
+                c.metric().isRatio() ? "×" + Values.rounded(w.ratio(), 2) : Values.rounded(w.ratio(), 1) + " dB";
+        String without =
+                c.metric().isRatio() ? "×" + Values.rounded(w.estimate(), 2) : Values.rounded(w.estimate(), 1) + " dB";
+        return "Round " + w.round().key().round() + " is wild on " + c.metric().phrase() + " (" + effect + ", from "
+                + w.setup() + "). Without it: " + without + ".";
     }
 
-    private static Set<String> values(
-            List<LoggedMeasurement> measurements, Function<LoggedMeasurement, String> part) {
-        return measurements.stream()
-                .map(part)
-                .filter(v -> v != null)
-                .collect(Collectors.toCollection(TreeSet::new));
+    private static Set<String> values(List<LoggedMeasurement> measurements, Function<LoggedMeasurement, String> part) {
+        return measurements.stream().map(part).filter(v -> v != null).collect(Collectors.toCollection(TreeSet::new));
     }
 }

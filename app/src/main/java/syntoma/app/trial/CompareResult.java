@@ -9,7 +9,7 @@ import syntoma.core.verdict.Share;
 import syntoma.core.verdict.WildRun;
 
 /** A comparison as the API gives it; numbers unrounded, missing ones null. Shares in failures are those that failed. */
-record CompareResult(
+public record CompareResult(
         String metric,
         @Schema(allowableValues = {"ratio", "dB"}) String scale,
         int blocks,
@@ -38,7 +38,7 @@ record CompareResult(
         Averages plain) {
 
     /** A round that stands out; {@code ratio} is a difference in dB for dB metrics. */
-    record Wild(int round, String setup, double ratio, Without without) {
+    public record Wild(int round, String setup, double ratio, Without without) {
         static Wild of(WildRun wild) {
             return new Wild(
                     wild.round().key().round(),
@@ -49,20 +49,20 @@ record CompareResult(
     }
 
     /** The result without that round. */
-    record Without(double estimate, double low, double high) {}
+    public record Without(double estimate, double low, double high) {}
 
     /** Failures of one setup with the 95 % Wilson interval of the failing share. */
-    record FailureShare(int tried, int failed, @Nullable Double low, @Nullable Double high) {
+    public record FailureShare(int tried, int failed, @Nullable Double low, @Nullable Double high) {
         static FailureShare of(Share share) {
             return new FailureShare(share.tried(), share.failed(), nullable(share.low()), nullable(share.high()));
         }
     }
 
     /** Failures of both, and the exact McNemar p-value. */
-    record BothFailures(FailureShare baseline, FailureShare candidate, double mcnemarP) {}
+    public record BothFailures(FailureShare baseline, FailureShare candidate, double mcnemarP) {}
 
     /** Plain averages and best runs over all ok runs. */
-    record Averages(
+    public record Averages(
             @Nullable Double baselineMean,
             @Nullable Double candidateMean,
             @Nullable Double baselineBest,

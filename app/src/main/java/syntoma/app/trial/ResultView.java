@@ -17,7 +17,7 @@ import syntoma.core.verdict.PairedRound;
  * @param plannedRounds null when it was not planned in Syntoma
  * @param adjusted whether several comparisons were adjusted as one family
  */
-record ResultView(
+public record ResultView(
         String campsite,
         @Nullable String trial,
         OffsetDateTime from,
@@ -32,7 +32,7 @@ record ResultView(
         List<Contrast> contrasts) {
 
     /** One candidate against one baseline. */
-    record Contrast(
+    public record Contrast(
             Logbook.SetupName baseline,
             Logbook.SetupName candidate,
             String headline,
@@ -40,7 +40,7 @@ record ResultView(
             List<String> cautions) {}
 
     /** One metric of a contrast. Marginal differences on its scale are no difference that matters. */
-    record Effect(
+    public record Effect(
             String label,
             String unit,
             boolean higherIsBetter,
@@ -81,7 +81,7 @@ record ResultView(
     }
 
     /** One round as paired points; {@code effect} is a ratio, or dB. */
-    record Round(
+    public record Round(
             int number,
             String sim,
             OffsetDateTime baselineAt,

@@ -69,7 +69,7 @@ class TrialController {
             @RequestParam(required = false) String campsite,
             @RequestParam(required = false) String trial) {
         Metric wanted = InvalidInput.naming("metric", () -> Metric.keyed(metric));
-        return CompareResult.of(trials.compare(
-                baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)));
+        return CompareResult.of(
+                trials.compare(baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)));
     }
 }

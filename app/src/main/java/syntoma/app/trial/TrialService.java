@@ -28,8 +28,8 @@ import syntoma.core.verdict.Looks;
 @Service
 @Transactional(readOnly = true)
 public class TrialService {
-    private static final List<Metric> SHOWN = List.of(
-            Metric.UP, Metric.DOWN, Metric.UP_LOADED, Metric.DOWN_LOADED, Metric.RSRP, Metric.SINR);
+    private static final List<Metric> SHOWN =
+            List.of(Metric.UP, Metric.DOWN, Metric.UP_LOADED, Metric.DOWN_LOADED, Metric.RSRP, Metric.SINR);
 
     private final EntityManager entities;
     private final Logbook logbook;
@@ -89,7 +89,8 @@ public class TrialService {
         Logbook.Selection selection = Logbook.Selection.at(place);
         if (trial.isPresent()) {
             String name = trial.get();
-            if (logbook.trials().stream().noneMatch(t -> t.campsiteId() == place && t.name().equals(name))) {
+            if (logbook.trials().stream()
+                    .noneMatch(t -> t.campsiteId() == place && t.name().equals(name))) {
                 throw new NotFound("no trial is named “" + name + "” there");
             }
             selection = selection.ofTrial(name);
@@ -130,13 +131,23 @@ public class TrialService {
     /** Two setups at a stay, over everything logged there; without two of them the view has no contrast. */
     ResultView stayResult(long stay, Optional<String> baseline, Optional<String> candidate) {
         Logbook.Visit visit = logbook.visit(stay);
-        List<LoggedMeasurement> measurements = logbook.measurements(
-                Logbook.Selection.at(visit.campsiteId()).duringStay(stay));
+        List<LoggedMeasurement> measurements =
+                logbook.measurements(Logbook.Selection.at(visit.campsiteId()).duringStay(stay));
         List<Logbook.SetupName> setups = setupsIn(measurements);
         if (measurements.isEmpty()) {
             return new ResultView(
-                    visit.campsite(), null, visit.arrivedAt(), logbook.now(), 0, null, List.of(), List.of(), setups,
-                    null, false, List.of());
+                    visit.campsite(),
+                    null,
+                    visit.arrivedAt(),
+                    logbook.now(),
+                    0,
+                    null,
+                    List.of(),
+                    List.of(),
+                    setups,
+                    null,
+                    false,
+                    List.of());
         }
         List<Logbook.SetupName> pair = new ArrayList<>(setups);
         if (candidate.isPresent() && baseline.isPresent()) {
@@ -148,11 +159,28 @@ public class TrialService {
                     .sorted(Comparator.comparing(setups::indexOf))
                     .toList();
         }
-        ResultView view = result(
-                visit.campsite(), null, measurements, pair, baseline, OptionalInt.empty());
+        ResultView view = result(visit.campsite(), null, measurements, pair, baseline, OptionalInt.empty());
         return new ResultView(
-                view.campsite(), null, view.from(), view.to(), view.rounds(), null, view.carriers(), view.servers(),
-                setups, view.baseline(), false, view.contrasts());
+                view.campsite(),
+                null,
+                view.from(),
+                view.to(),
+                view.rounds(),
+                null,
+                view.carriers(),
+                view.servers(),
+                setups,
+                view.baseline(),
+                false,
+                view.contrasts());
+    }
+
+    /** The setups among some measurements at a campsite, compared; empty with fewer than two. */
+    public Optional<ResultView> lately(String campsite, List<LoggedMeasurement> measurements) {
+        List<Logbook.SetupName> setups = setupsIn(measurements);
+        return setups.size() < 2
+                ? Optional.empty()
+                : Optional.of(result(campsite, null, measurements, setups, Optional.empty(), OptionalInt.empty()));
     }
 
     private ResultView result(
@@ -174,8 +202,7 @@ public class TrialService {
             new Comparer(metric, Logbook.samples(measurements, metric), planned, OptionalDouble.empty())
                     .family(baseline, names)
                     .forEach(c -> perContrast
-                            .computeIfAbsent(
-                                    new Comparer.Contrast(c.baseline(), c.candidate()), k -> new ArrayList<>())
+                            .computeIfAbsent(new Comparer.Contrast(c.baseline(), c.candidate()), k -> new ArrayList<>())
                             .add(c));
         }
         var offset = measurements.get(0).takenAt().getOffset();
@@ -189,7 +216,8 @@ public class TrialService {
                                 .toList(),
                         Cautions.of(measurements, e.getValue(), planned.isPresent())))
                 .toList();
-        int rounds = Blocks.forOutcomes(Logbook.samples(measurements, Metric.UP)).size();
+        int rounds =
+                Blocks.forOutcomes(Logbook.samples(measurements, Metric.UP)).size();
         return new ResultView(
                 campsite,
                 trial,
@@ -215,8 +243,8 @@ public class TrialService {
     }
 
     private OptionalInt plannedRounds(long campsite, String trial) {
-        return entities
-                .createQuery("from TrialPlan p where p.campsiteId = :campsite and p.name = :name", TrialPlan.class)
+        return entities.createQuery(
+                        "from TrialPlan p where p.campsiteId = :campsite and p.name = :name", TrialPlan.class)
                 .setParameter("campsite", campsite)
                 .setParameter("name", trial)
                 .getResultStream()
@@ -225,8 +253,8 @@ public class TrialService {
     }
 
     private List<Logbook.SetupName> setupsIn(List<LoggedMeasurement> measurements) {
-        List<String> names = distinct(
-                measurements.stream().map(LoggedMeasurement::setup).toList());
+        List<String> names =
+                distinct(measurements.stream().map(LoggedMeasurement::setup).toList());
         Map<String, Logbook.SetupName> all =
                 logbook.setups().stream().collect(Collectors.toMap(Logbook.SetupName::name, s -> s));
         return names.stream().map(all::get).toList();

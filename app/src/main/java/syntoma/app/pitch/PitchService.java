@@ -1,0 +1,171 @@
+package syntoma.app.pitch;
+
+import java.math.BigDecimal;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.logbook.Logbook;
+import syntoma.app.logbook.LoggedMeasurement;
+import syntoma.app.logbook.StandingService;
+import syntoma.app.trial.ResultView;
+import syntoma.app.trial.TrialService;
+import syntoma.core.reading.Quantity;
+import syntoma.core.reading.RadioMetric;
+import syntoma.core.trial.Outcome;
+
+/** Puts together what the Pitch view shows. */
+@Service
+@Transactional(readOnly = true)
+class PitchService {
+    private static final int HOURS = 6;
+    private static final int LAST_READINGS = 6;
+    /** Scales of the strips: wide enough for the grades, not for every value a device can report. */
+    private static final Map<RadioMetric, double[]> SCALE = Map.of(
+            RadioMetric.RSRP, new double[] {-135, -60},
+            RadioMetric.RSRQ, new double[] {-22, -3},
+            RadioMetric.SINR, new double[] {-10, 30});
+
+    private final StandingService standing;
+    private final Logbook logbook;
+    private final TrialService trials;
+
+    PitchService(StandingService standing, Logbook logbook, TrialService trials) {
+        this.standing = standing;
+        this.logbook = logbook;
+        this.trials = trials;
+    }
+
+    PitchView view() {
+        StandingService.StandingLine line = standing.line();
+        if (line.stay() == null || line.campsite() == null) {
+            return new PitchView(
+                    line,
+                    "Say where you stand, and log what you measure here.",
+                    HOURS,
+                    List.of(),
+                    null,
+                    List.of(),
+                    null);
+        }
+        long campsite = logbook.campsite(line.campsite()).id();
+        List<LoggedMeasurement> everHere = logbook.measurements(Logbook.Selection.at(campsite));
+        List<LoggedMeasurement> stay =
+                everHere.stream().filter(m -> line.stay().equals(m.stay())).toList();
+        OffsetDateTime since = line.now().minusHours(HOURS);
+        List<LoggedMeasurement> lately =
+                stay.stream().filter(m -> !m.takenAt().isBefore(since)).toList();
+        Map<String, Logbook.SetupName> setups =
+                logbook.setups().stream().collect(Collectors.toMap(Logbook.SetupName::name, s -> s));
+        Optional<ResultView> tonight = trials.lately(line.campsite(), lately);
+        return new PitchView(
+                line,
+                headline(stay, tonight),
+                HOURS,
+                options(lately.isEmpty() ? stay : lately, setups),
+                heard(stay, everHere, setups),
+                stay,
+                tonight.orElse(null));
+    }
+
+    private static String headline(List<LoggedMeasurement> stay, Optional<ResultView> tonight) {
+        if (tonight.isPresent() && !tonight.get().contrasts().isEmpty()) {
+            return tonight.get().contrasts().get(0).headline();
+        }
+        if (stay.isEmpty()) {
+            return "Nothing measured here yet. Log a reading and a speed run for the setup in use.";
+        }
+        return "One setup measured here lately. Measure a second one in turn with it to compare the two.";
+    }
+
+    private static List<PitchView.Option> options(
+            List<LoggedMeasurement> measurements, Map<String, Logbook.SetupName> setups) {
+        Map<String, List<LoggedMeasurement>> bySetup =
+                measurements.stream().collect(Collectors.groupingBy(LoggedMeasurement::setup));
+        List<PitchView.Option> options = new ArrayList<>();
+        bySetup.forEach((name, runs) -> {
+            LoggedMeasurement last = runs.get(runs.size() - 1);
+            int failed = (int) runs.stream().filter(m -> !isOk(m)).count();
+            options.add(new PitchView.Option(
+                    setups.get(name),
+                    last.carrier(),
+                    last.band(),
+                    last.takenAt(),
+                    runs.size(),
+                    failed,
+                    spread(runs, Quantity.UP),
+                    spread(runs, Quantity.DOWN)));
+        });
+        options.sort((a, b) -> Double.compare(middle(b), middle(a)));
+        return options;
+    }
+
+    private static double middle(PitchView.Option option) {
+        return option.up() == null ? 0 : option.up().median();
+    }
+
+    private static PitchView.Heard heard(
+            List<LoggedMeasurement> stay, List<LoggedMeasurement> everHere, Map<String, Logbook.SetupName> setups) {
+        List<LoggedMeasurement> readings =
+                stay.stream().filter(m -> m.rsrpDbm() != null).toList();
+        if (readings.isEmpty()) {
+            return null;
+        }
+        LoggedMeasurement last = readings.get(readings.size() - 1);
+        List<LoggedMeasurement> alike =
+                readings.stream().filter(m -> isLike(m, last)).toList();
+        List<LoggedMeasurement> recent = alike.subList(Math.max(0, alike.size() - LAST_READINGS), alike.size());
+        List<LoggedMeasurement> earlier = everHere.stream()
+                .filter(m -> !Objects.equals(m.stay(), last.stay()) && isLike(m, last))
+                .toList();
+        List<PitchView.Strip> strips = new ArrayList<>();
+        for (RadioMetric metric : List.of(RadioMetric.RSRP, RadioMetric.RSRQ, RadioMetric.SINR)) {
+            Quantity quantity = Quantity.valueOf(metric.name());
+            BigDecimal value = last.value(quantity);
+            if (value != null) {
+                PitchView.Spread usual = spread(earlier, quantity);
+                strips.add(new PitchView.Strip(
+                        metric.label(),
+                        metric.unit(),
+                        value,
+                        metric.grade(value.doubleValue()).word(),
+                        spread(recent, quantity),
+                        usual == null ? null : usual.median(),
+                        SCALE.get(metric)[0],
+                        SCALE.get(metric)[1],
+                        metric.floors()));
+            }
+        }
+        return new PitchView.Heard(last, setups.get(last.setup()), strips);
+    }
+
+    private static boolean isLike(LoggedMeasurement m, LoggedMeasurement last) {
+        return m.setup().equals(last.setup())
+                && Objects.equals(m.carrier(), last.carrier())
+                && Objects.equals(m.band(), last.band());
+    }
+
+    private static boolean isOk(LoggedMeasurement m) {
+        return m.outcome().equals(Outcome.OK.label());
+    }
+
+    @Nullable
+    private static PitchView.Spread spread(List<LoggedMeasurement> runs, Quantity quantity) {
+        double[] values = runs.stream()
+                .filter(m -> isOk(m) && m.value(quantity) != null)
+                .mapToDouble(m -> m.value(quantity).doubleValue())
+                .sorted()
+                .toArray();
+        if (values.length == 0) {
+            return null;
+        }
+        double median = (values[(values.length - 1) / 2] + values[values.length / 2]) / 2;
+        return new PitchView.Spread(values[0], median, values[values.length - 1]);
+    }
+}

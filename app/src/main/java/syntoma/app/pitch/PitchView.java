@@ -1,0 +1,63 @@
+package syntoma.app.pitch;
+
+import java.math.BigDecimal;
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.lang.Nullable;
+import syntoma.app.logbook.Logbook;
+import syntoma.app.logbook.LoggedMeasurement;
+import syntoma.app.logbook.StandingService;
+import syntoma.app.trial.ResultView;
+
+/**
+ * Where the vehicle stands, what was heard last, and what the setups measured lately.
+ *
+ * @param hours how far back lately reaches
+ * @param tonight the setups compared over that time; null with fewer than two
+ */
+record PitchView(
+        StandingService.StandingLine standing,
+        String headline,
+        int hours,
+        List<Option> options,
+        @Nullable Heard heard,
+        List<LoggedMeasurement> runs,
+        @Nullable ResultView tonight) {
+
+    /** One setup lately; speeds in Mb/s. */
+    record Option(
+            Logbook.SetupName setup,
+            @Nullable String carrier,
+            @Nullable String band,
+            OffsetDateTime lastAt,
+            int runs,
+            int failed,
+            @Nullable Spread up,
+            @Nullable Spread down) {}
+
+    /** Lowest, middle and highest of what was measured. */
+    record Spread(double low, double median, double high) {}
+
+    /** The last reading. */
+    record Heard(LoggedMeasurement measurement, Logbook.SetupName setup, List<Strip> strips) {}
+
+    /**
+     * One metric on its ladder.
+     *
+     * @param spread of the last readings under the setup at this stay
+     * @param usual the setup's median at earlier stays here; null without one
+     * @param from left end of the scale
+     * @param to right end of the scale
+     * @param floors where ample, sound, thin and scraping begin
+     */
+    record Strip(
+            String label,
+            String unit,
+            BigDecimal value,
+            String grade,
+            Spread spread,
+            @Nullable Double usual,
+            double from,
+            double to,
+            List<Double> floors) {}
+}
