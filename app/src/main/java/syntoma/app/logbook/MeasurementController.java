@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.BufferedWriter;
@@ -11,9 +12,11 @@ import java.io.IOException;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -35,6 +38,8 @@ import syntoma.app.platform.TooLarge;
 class MeasurementController {
     private static final long MOST_BYTES = 180_000_000;
     private static final int MOST_LISTED = 5_000;
+    private static final Duration PAUSE = Duration.ofMillis(250);
+    private static final Duration BEGIN_WITHIN = Duration.ofSeconds(5);
 
     private final Logbook logbook;
     private final ImportService imports;
@@ -118,6 +123,11 @@ class MeasurementController {
     }
 
     @GetMapping("/imports/{name}")
+    @ApiResponse(
+            content =
+                    @Content(
+                            mediaType = MediaType.TEXT_EVENT_STREAM_VALUE,
+                            schema = @Schema(implementation = Progress.class)))
     SseEmitter follow(@PathVariable String name) {
         SseEmitter emitter = new SseEmitter(0L);
         Thread follower = new Thread(() -> follow(name, emitter), "import-progress");
@@ -126,11 +136,17 @@ class MeasurementController {
         return emitter;
     }
 
+    /** Follows from a little before the import begins, since the two requests may overtake each other. */
     private void follow(String name, SseEmitter emitter) {
         try {
-            for (ImportProgress.Run run = progress.find(name); run != null; run = progress.find(name)) {
+            ImportProgress.Run run = progress.find(name);
+            for (int i = 0; run == null && i < BEGIN_WITHIN.dividedBy(PAUSE); i++) {
+                Thread.sleep(PAUSE.toMillis());
+                run = progress.find(name);
+            }
+            for (; run != null; run = progress.find(name)) {
                 emitter.send(new Progress(run.rows(), false));
-                Thread.sleep(250);
+                Thread.sleep(PAUSE.toMillis());
             }
             emitter.send(new Progress(0, true));
             emitter.complete();

@@ -233,13 +233,11 @@ public class TrialService {
                 contrasts);
     }
 
-    /** Upload and download in a line each; with too few rounds on both, the reason once. */
+    /** The first two metrics that were compared, in a line each; with too few rounds on both, the reason once. */
     private static String headline(List<Comparison> comparisons) {
-        String up = comparisons.get(0).headline();
-        String down = comparisons.get(1).headline();
-        boolean bothTooFew =
-                comparisons.stream().limit(2).allMatch(c -> c.rounds().size() < Looks.FEWEST);
-        return bothTooFew ? up : up + " " + down;
+        List<Comparison> first = comparisons.stream().limit(2).toList();
+        boolean tooFew = first.stream().allMatch(c -> c.rounds().size() < Looks.FEWEST);
+        return first.stream().limit(tooFew ? 1 : 2).map(Comparison::headline).collect(Collectors.joining(" "));
     }
 
     private OptionalInt plannedRounds(long campsite, String trial) {

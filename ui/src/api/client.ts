@@ -1,0 +1,38 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+
+export const api = createClient<paths>({ baseUrl: '' });
+
+/** An answer that refuses, with the fields at fault. */
+export class Refusal extends Error {
+  constructor(
+    message: string,
+    readonly errors: Schemas['FieldProblem'][],
+  ) {
+    super(message);
+  }
+}
+
+/** The data of an answer, or a refusal thrown. */
+export async function unwrap<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  let answer;
+  try {
+    answer = await call;
+  } catch {
+    throw new Refusal('Syntoma does not answer. Is it still running on this machine?', []);
+  }
+  if (answer.response.ok) {
+    return answer.data as T;
+  }
+  throw refusal(answer.error, answer.response.status);
+}
+
+/** A refusal from the body of an answer. */
+export function refusal(body: unknown, status: number): Refusal {
+  const problem = (body ?? {}) as { detail?: string; errors?: Schemas['FieldProblem'][] };
+  return new Refusal(problem.detail ?? `Syntoma answered with the status ${status}.`, problem.errors ?? []);
+}

@@ -1,0 +1,73 @@
+import { linear } from './scale';
+
+export interface Ladder {
+  label: string;
+  unit: string;
+  value: number;
+  grade: string;
+  spread: { low: number; median: number; high: number };
+  usual: number | null;
+  from: number;
+  to: number;
+  /** Where ample, sound, thin and scraping begin. */
+  floors: number[];
+}
+
+const GRADES = ['silent', 'scraping', 'thin', 'sound', 'ample'];
+const NARROW = { silent: 'sil.', scraping: 'scr.', thin: 'thin', sound: 'sound', ample: 'ample' } as Record<
+  string,
+  string
+>;
+
+/** A reading on the scale of its metric: latest solid, spread of the last readings as a bar, the usual value hollow. */
+export function LadderStrip({ ladder, width }: { ladder: Ladder; width: number }) {
+  const { from, to, value, spread, usual, label, unit, grade } = ladder;
+  const x = linear([from, to], [0, width]);
+  const held = (v: number) => Math.min(width - 3, Math.max(3, x(v)));
+  const edges = [from, ...[...ladder.floors].reverse(), to];
+  const words = width < 420 ? (word: string) => NARROW[word] : (word: string) => word;
+  return (
+    <svg
+      width={width}
+      height={40}
+      role="img"
+      aria-label={`${label} ${value} ${unit}, ${grade}`}
+      className="ladder"
+    >
+      {GRADES.map((word, i) => (
+        <g key={word}>
+          <rect
+            x={x(edges[i]!)}
+            y={8}
+            width={x(edges[i + 1]!) - x(edges[i]!) - 2}
+            height={15}
+            fill="var(--zone)"
+          />
+          <text x={x(edges[i]!) + 3} y={36} className={word === grade ? 'strong' : undefined}>
+            {words(word)}
+          </text>
+        </g>
+      ))}
+      <rect
+        x={held(spread.low)}
+        y={12}
+        width={Math.max(0, held(spread.high) - held(spread.low))}
+        height={7}
+        fill="var(--kelp)"
+        opacity={0.4}
+      />
+      {usual !== null && (
+        <rect
+          x={held(usual) - 2}
+          y={6}
+          width={4}
+          height={19}
+          fill="none"
+          stroke="var(--ink2)"
+          className="usual"
+        />
+      )}
+      <rect x={held(value) - 2.5} y={4} width={5} height={23} fill="var(--kelp)" className="latest" />
+    </svg>
+  );
+}

@@ -1,0 +1,273 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Modal, Segmented, Select } from 'antd';
+import { type ReactNode, useState } from 'react';
+import { api, Refusal, type Schemas, unwrap } from '../api/client';
+import { useStanding } from '../app/queries';
+import { plain, short } from '../format/numbers';
+import { Field, FieldFrame } from './Field';
+import { type Draft, draftFor, requestOf } from './logDraft';
+import { NameField } from './NameField';
+import { useCheck } from './useCheck';
+import { useStored } from './useStored';
+
+const OUTCOMES = [
+  { value: 'ok', label: 'ok' },
+  { value: 'no_service', label: 'no service' },
+  { value: 'failed', label: 'failed' },
+  { value: 'timed_out', label: 'timed out' },
+];
+const RATS = ['LTE', 'NR-NSA', 'NR-SA', 'UMTS', 'GSM', 'WIFI', 'SAT'];
+const RADIO = [
+  ['rsrpDbm', 'RSRP', 'dBm'],
+  ['rsrqDb', 'RSRQ', 'dB'],
+  ['sinrDb', 'SINR', 'dB'],
+  ['rssiDbm', 'RSSI', 'dBm'],
+] as const;
+const LATENCIES = [
+  ['idleMs', 'Latency, idle', 'ms'],
+  ['downLoadedMs', 'while downloading', 'ms'],
+  ['upLoadedMs', 'while uploading', 'ms'],
+  ['jitterMs', 'Jitter', 'ms'],
+] as const;
+
+/** Logs one measurement: a reading, a speed run, or a run that failed. */
+export function LogDialog({ close }: { close: () => void }) {
+  const { data: line } = useStanding();
+  return line ? <LogForm line={line} close={close} /> : null;
+}
+
+function LogForm({ line, close }: { line: Schemas['StandingLine']; close: () => void }) {
+  const [last, setLast] = useStored<Partial<Draft>>('log.last', {});
+  const [kept, keep, forget] = useStored<Draft | null>('log.draft', null);
+  const [fresh] = useState(() => draftFor(line, last));
+  const [all, setAll] = useState(false);
+  const [refused, setRefused] = useState<Schemas['FieldProblem'][]>([]);
+  const draft = kept ?? fresh;
+  const request = requestOf(draft, line.now);
+  const check = useCheck(request);
+  const client = useQueryClient();
+  const { message, notification } = App.useApp();
+
+  const set = (part: Partial<Draft>) => {
+    setRefused([]);
+    keep({ ...draft, ...part });
+  };
+  const undo = useMutation({
+    mutationFn: (id: number) => unwrap(api.DELETE('/api/measurements/{id}', { params: { path: { id } } })),
+    onSuccess: () => client.invalidateQueries(),
+  });
+  const save = useMutation({
+    mutationFn: () => unwrap(api.POST('/api/measurements', { body: request })),
+    onSuccess: ({ id }) => {
+      setLast({ rat: draft.rat, server: draft.server });
+      forget();
+      void client.invalidateQueries();
+      const key = `logged-${id}`;
+      notification.success({
+        key,
+        title: 'Logged.',
+        placement: 'bottomLeft',
+        actions: (
+          <Button
+            size="small"
+            onClick={() => undo.mutate(id, { onSuccess: () => notification.destroy(key) })}
+          >
+            Undo
+          </Button>
+        ),
+      });
+      close();
+    },
+    onError: (error) => {
+      setAll(true);
+      setRefused(error instanceof Refusal ? error.errors : []);
+      void message.error(error.message.length < 140 ? error.message : 'Some fields need another look.');
+    },
+  });
+
+  const problems = refused.length > 0 ? refused : (check?.problems ?? []);
+  const problem = (name: keyof Schemas['MeasurementRequest']) =>
+    all || draft[name] !== '' ? problems.find((p) => p.field === name)?.message : undefined;
+  const rate = (name: 'downMbps' | 'upMbps') => check?.rates.find((r) => r.field === name);
+  const field = (
+    name: keyof Schemas['MeasurementRequest'],
+    label: string,
+    unit?: string,
+    hint?: ReactNode,
+  ) => (
+    <Field
+      key={name}
+      name={name}
+      label={label}
+      unit={unit}
+      value={draft[name]}
+      onChange={(value) => set({ [name]: value })}
+      problem={problem(name)}
+      hint={hint}
+    />
+  );
+  const shownFields = new Set<string>(Object.keys(draft));
+  const others = all ? problems.filter((p) => !shownFields.has(p.field) || p.field === 'takenAt') : [];
+  const cellular = draft.rat !== 'WIFI' && draft.rat !== 'SAT';
+
+  return (
+    <Modal
+      open
+      onCancel={close}
+      title="Log a reading"
+      width={860}
+      okText="Log it"
+      onOk={() => save.mutate()}
+      confirmLoading={save.isPending}
+      footer={(_, { OkBtn }) => (
+        <div className="buttons">
+          <Button onClick={forget}>Clear</Button>
+          <Button onClick={close}>Later, keep the draft</Button>
+          <OkBtn />
+        </div>
+      )}
+    >
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          save.mutate();
+        }}
+      >
+        <div className="form-grid">
+          <NameField
+            kind="setup"
+            value={draft.setup}
+            onChange={(setup) => set({ setup })}
+            problem={problem('setup')}
+          />
+          <NameField
+            kind="carrier"
+            value={draft.carrier}
+            onChange={(carrier) => set({ carrier })}
+            problem={problem('carrier')}
+          />
+          <NameField
+            kind="campsite"
+            value={draft.campsite}
+            onChange={(campsite) => set({ campsite })}
+            problem={problem('campsite')}
+          />
+          <FieldFrame id="field-outcome" label="How did it end?" problem={problem('outcome')}>
+            <Select
+              id="field-outcome"
+              value={draft.outcome}
+              options={OUTCOMES}
+              onChange={(outcome) => set({ outcome })}
+            />
+          </FieldFrame>
+          {RADIO.map(([name, label, unit]) => field(name, label, unit, grade(check, name, cellular)))}
+          {field('downMbps', 'Download', undefined, <RateHint rate={rate('downMbps')} />)}
+          {field('upMbps', 'Upload', undefined, <RateHint rate={rate('upMbps')} />)}
+          {LATENCIES.slice(0, 2).map(([name, label, unit]) => field(name, label, unit))}
+          {LATENCIES.slice(2).map(([name, label, unit]) => field(name, label, unit))}
+          {field('lossPct', 'Loss', '%')}
+          {field('server', 'Test server')}
+          <FieldFrame id="field-rat" label="Carried by" problem={problem('rat')}>
+            <Select
+              id="field-rat"
+              value={draft.rat}
+              options={RATS.map((value) => ({ value }))}
+              onChange={(rat) => set({ rat })}
+            />
+          </FieldFrame>
+          {field('band', 'Band', undefined, 'B20, n78 …')}
+          {field(
+            'arfcn',
+            'Channel number',
+            undefined,
+            <ChannelHint check={check} draft={draft} choose={(band) => set({ band })} />,
+          )}
+          {field('cellId', 'Cell')}
+          {field('trial', 'Trial', undefined, 'if it belongs to one')}
+          {field('round', 'Round')}
+          <FieldFrame
+            id="field-date"
+            label="Taken"
+            problem={all || draft.date ? problems.find((p) => p.field === 'takenAt')?.message : undefined}
+            hint={draft.date || draft.clock ? undefined : 'empty: now'}
+            className="span2"
+          >
+            <div className="taken">
+              <input
+                id="field-date"
+                type="date"
+                className="ant-input ant-input-outlined"
+                value={draft.date}
+                onChange={(e) => set({ date: e.target.value })}
+              />
+              <input
+                type="time"
+                aria-label="Time taken"
+                className="ant-input ant-input-outlined"
+                value={draft.clock}
+                onChange={(e) => set({ clock: e.target.value })}
+              />
+              <input
+                aria-label="Offset from UTC"
+                className="ant-input ant-input-outlined"
+                value={draft.offset}
+                onChange={(e) => set({ offset: e.target.value })}
+              />
+            </div>
+          </FieldFrame>
+          <div className="span4">{field('note', 'Note')}</div>
+        </div>
+        {check?.remarks.map((remark) => (
+          <p className="small attention" key={remark}>
+            {remark}
+          </p>
+        ))}
+        {others.map((p) => (
+          <p className="small loss" role="alert" key={p.field + p.message}>
+            {p.message}
+          </p>
+        ))}
+        <input type="submit" hidden />
+      </form>
+    </Modal>
+  );
+}
+
+function grade(check: Schemas['Check'] | undefined, field: string, cellular: boolean) {
+  const found = cellular ? check?.grades.find((g) => g.field === field) : undefined;
+  return found && <b>{found.grade}</b>;
+}
+
+function RateHint({ rate }: { rate: Schemas['RateOf'] | undefined }) {
+  if (!rate) {
+    return 'Mb/s, or write MB/s';
+  }
+  if (rate.bytes) {
+    return `read as megabytes: ${short(rate.mbps)} Mb/s`;
+  }
+  return rate.unitStated ? `read as ${short(rate.mbps)} Mb/s` : 'read as Mb/s; write MB/s for megabytes';
+}
+
+/** What the channel number says, and the bands to choose from where it does not settle the band. */
+function ChannelHint(props: {
+  check: Schemas['Check'] | undefined;
+  draft: Draft;
+  choose: (band: string) => void;
+}) {
+  const { check, draft, choose } = props;
+  if (!check || check.downlinkMhz === null) {
+    return 'turned into its band';
+  }
+  const up = check.uplinkMhz === null ? '' : `, ${plain(check.uplinkMhz)} up`;
+  const where = `${plain(check.downlinkMhz)} MHz down${up}`;
+  if (draft.band !== '' || (check.band === null && check.candidates.length === 0)) {
+    return where;
+  }
+  const bands = check.band === null ? check.candidates : [check.band];
+  return (
+    <>
+      {check.band === null ? 'more than one band holds it: ' : ''}
+      <Segmented size="small" options={bands} value="" onChange={choose} aria-label="Take the band" /> {where}
+    </>
+  );
+}

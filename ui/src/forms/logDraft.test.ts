@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { draftFor, EMPTY, inOffset, requestOf } from './logDraft';
+
+const line = {
+  now: '2026-09-05T21:12:05.123+02:00',
+  stay: 1,
+  campsite: 'Lighthouse Meadow',
+  since: '2026-09-01T14:20:00+02:00',
+  setup: { id: 1, name: 'Mast panel', pennant: 1 },
+  carrier: 'Tarnwave',
+};
+
+describe('a draft', () => {
+  it('starts where the vehicle stands, with the settings used last', () => {
+    const draft = draftFor(line, { rat: 'NR-SA', server: 'harbour-1' });
+    expect(draft).toMatchObject({
+      campsite: 'Lighthouse Meadow',
+      setup: 'Mast panel',
+      carrier: 'Tarnwave',
+      rat: 'NR-SA',
+      server: 'harbour-1',
+      offset: '+02:00',
+      rsrpDbm: '',
+    });
+  });
+
+  it('is taken now unless a time is typed', () => {
+    const draft = draftFor(line, {});
+    expect(requestOf(draft, line.now).takenAt).toBe('2026-09-05T21:12:05+02:00');
+    expect(requestOf({ ...draft, date: '2026-09-04', clock: '08:30' }, line.now).takenAt).toBe(
+      '2026-09-04T08:30:00+02:00',
+    );
+  });
+
+  it('never sends its own parts of the time', () => {
+    expect(Object.keys(requestOf(EMPTY, line.now))).not.toContain('clock');
+  });
+
+  it('keeps the moment when the offset changes', () => {
+    expect(Date.parse(inOffset(line.now, '-08:00'))).toBe(Date.parse('2026-09-05T21:12:05+02:00'));
+    expect(inOffset(line.now, '+03:00')).toBe('2026-09-05T22:12:05+03:00');
+  });
+});

@@ -1,0 +1,29 @@
+import { useCallback, useState } from 'react';
+
+/** State that survives a reload, kept in this browser. */
+export function useStored<T>(key: string, initial: T): [T, (value: T) => void, () => void] {
+  const name = `syntoma.${key}`;
+  const [value, setValue] = useState<T>(() => read(name, initial));
+  const set = useCallback(
+    (next: T) => {
+      setValue(next);
+      localStorage.setItem(name, JSON.stringify(next));
+    },
+    [name],
+  );
+  const clear = useCallback(() => {
+    localStorage.removeItem(name);
+    setValue(initial);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the initial value is meant as given first
+  }, [name]);
+  return [value, set, clear];
+}
+
+function read<T>(name: string, initial: T): T {
+  try {
+    const text = localStorage.getItem(name);
+    return text === null ? initial : (JSON.parse(text) as T);
+  } catch {
+    return initial;
+  }
+}

@@ -1,0 +1,23 @@
+import '@fontsource-variable/archivo/standard.css';
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import './theme/global.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { router } from './app/routes';
+import { ThemeProvider } from './theme/ThemeProvider';
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: 1, staleTime: 5_000, refetchOnWindowFocus: true } },
+});
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <ThemeProvider>
+        <RouterProvider router={router} />
+      </ThemeProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,173 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import { api, type Schemas, unwrap } from '../api/client';
+import { Part, Sheet, Waiting } from '../app/Sheet';
+import { LadderStrip } from '../draw/LadderStrip';
+import { Pennant } from '../draw/Pennant';
+import { useWidth } from '../draw/useWidth';
+import { plain } from '../format/numbers';
+import { ago, clock } from '../format/time';
+import { useLog } from '../forms/useLog';
+import { Options } from './Options';
+import { RunsHere } from './RunsHere';
+
+type View = Schemas['PitchView'];
+
+/** Where the vehicle stands now: what was measured lately, what was heard last, and quick logging. */
+export function PitchView() {
+  const { data, error, refetch } = useQuery({
+    queryKey: ['pitch'],
+    queryFn: () => unwrap(api.GET('/api/pitch')),
+    refetchInterval: 60_000,
+  });
+  const log = useLog();
+  if (!data) {
+    return (
+      <Sheet headline="Pitch">
+        <Waiting error={error} retry={() => void refetch()} />
+      </Sheet>
+    );
+  }
+  return (
+    <Sheet headline={data.headline} margin={<Margin view={data} log={log.open} />}>
+      {data.options.length > 0 && <Options options={data.options} hours={data.hours} />}
+      {data.heard && <Heard heard={data.heard} now={data.standing.now} />}
+      {data.runs.length > 0 && <RunsHere runs={data.runs} now={data.standing.now} />}
+      {data.runs.length === 0 && (
+        <div className="buttons">
+          <Button type="primary" onClick={log.open}>
+            Log a reading
+          </Button>
+          <Link to="/logbook?import=1">Import a file of measurements</Link>
+        </div>
+      )}
+      {data.standing.campsite === null && (
+        <p className="quiet">
+          To look around first, start Syntoma with the demo data: <code>./syntoma demo</code>
+        </p>
+      )}
+    </Sheet>
+  );
+}
+
+function Heard({ heard, now }: { heard: NonNullable<View['heard']>; now: string }) {
+  const { measurement: m } = heard;
+  const source = [
+    m.carrier,
+    [m.rat, m.band].filter(Boolean).join(' '),
+    m.arfcn === null ? null : `channel ${m.arfcn}`,
+    m.cellId && `cell ${m.cellId}`,
+    ago(m.takenAt, now),
+  ];
+  return (
+    <Part
+      title="Heard last"
+      small={
+        <>
+          <Pennant number={heard.setup.pennant} /> {heard.setup.name} · {source.filter(Boolean).join(' · ')}
+        </>
+      }
+    >
+      {heard.strips.map((strip) => (
+        <StripRow key={strip.label} strip={strip} />
+      ))}
+      <p className="small">
+        Solid: the last reading. Bar: the spread of the last readings. Hollow: usual here at earlier stays.
+      </p>
+    </Part>
+  );
+}
+
+const WHAT: Record<string, string> = { RSRP: 'strength', RSRQ: 'quality', SINR: 'above noise' };
+
+function StripRow({ strip }: { strip: Schemas['Strip'] }) {
+  const [ref, width] = useWidth<HTMLDivElement>(560);
+  return (
+    <div className="strip-row">
+      <div>
+        <div className="name">{strip.label}</div>
+        <div className="small">{WHAT[strip.label]}</div>
+      </div>
+      <div ref={ref}>
+        <LadderStrip ladder={strip} width={width} />
+      </div>
+      <div>
+        <div className="name">
+          {plain(strip.value)} {strip.unit}
+        </div>
+        <div className="small">{strip.grade}</div>
+      </div>
+    </div>
+  );
+}
+
+function Margin({ view, log }: { view: View; log: () => void }) {
+  const contrast = view.tonight?.contrasts[0];
+  const newest = view.runs.slice(-5).reverse();
+  return (
+    <>
+      <Part title="Log">
+        <div className="buttons">
+          <Button type="primary" onClick={log}>
+            Log a reading <kbd>R</kbd>
+          </Button>
+        </div>
+        <p className="small">
+          Bars on a phone are not asked for: makers draw them as they like, so nothing is computed from them.
+        </p>
+      </Part>
+      {contrast && (
+        <Part title="What tonight says" small={`last ${view.hours} h`}>
+          {contrast.effects
+            .filter((e) => e.result.verdict !== 'too-few')
+            .map((e) => (
+              <div className="note" key={e.label}>
+                {e.result.sentence}
+              </div>
+            ))}
+          <div className="note">
+            <Link to={stayAddress(view)}>See the comparison</Link>
+          </div>
+        </Part>
+      )}
+      {contrast && contrast.cautions.length > 0 && (
+        <Part title="What could still be wrong">
+          {contrast.cautions.map((c) => (
+            <div className="note" key={c}>
+              {c}
+            </div>
+          ))}
+        </Part>
+      )}
+      {newest.length > 0 && (
+        <Part title="Last measurements">
+          {newest.map((m) => (
+            <div className="note" key={m.id}>
+              {clock(m.takenAt)} {m.setup}:{' '}
+              {m.outcome === 'ok' ? (
+                <>
+                  {m.upMbps !== null && `${plain(m.upMbps)} Mb/s up, `}
+                  {m.downMbps !== null && `${plain(m.downMbps)} Mb/s down`}
+                  {m.downMbps === null && m.upMbps === null && `${plain(m.rsrpDbm)} dBm`}
+                </>
+              ) : (
+                <span className="loss">{m.outcome.replace('_', ' ')}</span>
+              )}
+            </div>
+          ))}
+        </Part>
+      )}
+    </>
+  );
+}
+
+function stayAddress(view: View) {
+  const contrast = view.tonight?.contrasts[0];
+  const query = new URLSearchParams({ stay: String(view.standing.stay) });
+  if (contrast) {
+    query.set('baseline', contrast.baseline.name);
+    query.set('candidate', contrast.candidate.name);
+  }
+  return `/trials?${query}`;
+}
