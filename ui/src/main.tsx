@@ -6,7 +6,10 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { router } from './app/routes';
+import { stampStyles } from './theme/nonce';
 import { ThemeProvider } from './theme/ThemeProvider';
+
+stampStyles();
 
 const queries = new QueryClient({
   defaultOptions: { queries: { retry: 1, staleTime: 5_000, refetchOnWindowFocus: true } },

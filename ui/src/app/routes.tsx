@@ -4,6 +4,7 @@ import { Shell } from './Shell';
 export const router = createBrowserRouter([
   {
     element: <Shell />,
+    hydrateFallbackElement: <div className="page" />,
     children: [
       { path: '/', element: <Navigate to="/pitch" replace /> },
       { path: '/pitch', lazy: async () => ({ Component: (await import('../pitch/PitchView')).PitchView }) },

@@ -1,4 +1,4 @@
-import { effect as asText } from '../format/numbers';
+import { effect as asText, plain } from '../format/numbers';
 import { hatched } from './hatched';
 import { linear, logarithmic } from './scale';
 
@@ -108,7 +108,7 @@ export function IntervalAxis(props: { scale: 'ratio' | 'dB'; domain: [number, nu
           y={12}
           textAnchor={i === 0 ? 'start' : i === all.length - 1 ? 'end' : 'middle'}
         >
-          {scale === 'ratio' ? `×${Number(v.toPrecision(2))}` : asText(v, 'dB')}
+          {scale === 'ratio' ? `×${Number(v.toPrecision(2))}` : `${v > 0 ? '+' : ''}${plain(v)} dB`}
         </text>
       ))}
     </svg>

@@ -14,7 +14,7 @@ const SPLITS = [
   'M5.5 9a4.2 4.2 0 1 0 8.4 0a4.2 4.2 0 1 0 -8.4 0Z',
   'M0 6.4H24V11.6H0Z',
 ];
-const COLOURS = ['tide', 'kelp', 'ochreFill', 'rust', 'ink2'];
+const COLOURS = ['tide', 'kelp', 'ochre', 'rust', 'ink'];
 
 /** Shape, split and colour of the pennant with a number; the first 35 differ in shape and split. */
 export function pennant(number: number) {
@@ -22,7 +22,7 @@ export function pennant(number: number) {
   return {
     outline: OUTLINES[n % OUTLINES.length]!,
     split: SPLITS[n % SPLITS.length]!,
-    colour: `var(--${COLOURS[(n + Math.floor(n / 35)) % COLOURS.length]!})`,
+    colour: `var(--pennant-${COLOURS[(n + Math.floor(n / 35)) % COLOURS.length]!})`,
     ground: 'var(--pennant)',
   };
 }

@@ -25,8 +25,8 @@ const RADIO = [
 ] as const;
 const LATENCIES = [
   ['idleMs', 'Latency, idle', 'ms'],
-  ['downLoadedMs', 'while downloading', 'ms'],
-  ['upLoadedMs', 'while uploading', 'ms'],
+  ['downLoadedMs', 'Latency, downloading', 'ms'],
+  ['upLoadedMs', 'Latency, uploading', 'ms'],
   ['jitterMs', 'Jitter', 'ms'],
 ] as const;
 
@@ -116,6 +116,7 @@ function LogForm({ line, close }: { line: Schemas['StandingLine']; close: () => 
       onCancel={close}
       title="Log a reading"
       width={860}
+      style={{ top: 24 }}
       okText="Log it"
       onOk={() => save.mutate()}
       confirmLoading={save.isPending}
@@ -152,7 +153,11 @@ function LogForm({ line, close }: { line: Schemas['StandingLine']; close: () => 
             onChange={(campsite) => set({ campsite })}
             problem={problem('campsite')}
           />
-          <FieldFrame id="field-outcome" label="How did it end?" problem={problem('outcome')}>
+          <FieldFrame
+            id="field-outcome"
+            label="How did it end?"
+            problem={all ? problem('outcome') : undefined}
+          >
             <Select
               id="field-outcome"
               value={draft.outcome}
@@ -163,8 +168,7 @@ function LogForm({ line, close }: { line: Schemas['StandingLine']; close: () => 
           {RADIO.map(([name, label, unit]) => field(name, label, unit, grade(check, name, cellular)))}
           {field('downMbps', 'Download', undefined, <RateHint rate={rate('downMbps')} />)}
           {field('upMbps', 'Upload', undefined, <RateHint rate={rate('upMbps')} />)}
-          {LATENCIES.slice(0, 2).map(([name, label, unit]) => field(name, label, unit))}
-          {LATENCIES.slice(2).map(([name, label, unit]) => field(name, label, unit))}
+          {LATENCIES.map(([name, label, unit]) => field(name, label, unit))}
           {field('lossPct', 'Loss', '%')}
           {field('server', 'Test server')}
           <FieldFrame id="field-rat" label="Carried by" problem={problem('rat')}>
@@ -260,14 +264,24 @@ function ChannelHint(props: {
   }
   const up = check.uplinkMhz === null ? '' : `, ${plain(check.uplinkMhz)} up`;
   const where = `${plain(check.downlinkMhz)} MHz down${up}`;
-  if (draft.band !== '' || (check.band === null && check.candidates.length === 0)) {
-    return where;
+  if (check.band !== null || draft.band !== '' || check.candidates.length === 0) {
+    return (
+      <>
+        {check.band !== null && <b>{check.band}</b>} {where}
+      </>
+    );
   }
-  const bands = check.band === null ? check.candidates : [check.band];
   return (
     <>
-      {check.band === null ? 'more than one band holds it: ' : ''}
-      <Segmented size="small" options={bands} value="" onChange={choose} aria-label="Take the band" /> {where}
+      in more than one band:{' '}
+      <Segmented
+        size="small"
+        options={check.candidates}
+        value=""
+        onChange={choose}
+        aria-label="Take the band"
+      />{' '}
+      {where}
     </>
   );
 }

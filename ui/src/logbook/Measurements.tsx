@@ -98,53 +98,54 @@ export function Measurements({ stay, back }: { stay: number; back: () => void })
           ))}
         </p>
       )}
-      <Table<Row>
-        size="small"
-        rowKey="id"
-        dataSource={rows}
-        pagination={rows.length > 25 ? { pageSize: 25, showSizeChanger: false } : false}
-        scroll={{ x: 'max-content' }}
-        columns={[
-          {
-            title: 'Taken',
-            sorter: (a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt),
-            defaultSortOrder: 'descend',
-            render: (_, m) => <span title={dateClock(m.takenAt)}>{weekdayClock(m.takenAt)}</span>,
-          },
-          {
-            title: 'Setup',
-            sorter: (a, b) => a.setup.localeCompare(b.setup),
-            render: (_, m) => <SetupLabel setup={byName.get(m.setup) ?? { name: m.setup, pennant: 0 }} />,
-          },
-          { title: 'On', render: (_, m) => [m.carrier, m.band].filter(Boolean).join(' ') },
-          ...NUMBERS.map(([field, title, unit]) => ({
-            title: `${title}, ${unit}`,
-            align: 'right' as const,
-            sorter: (a: Row, b: Row) => (a[field] ?? -1e9) - (b[field] ?? -1e9),
-            render: (_: unknown, m: Row) => plain(m[field]),
-          })),
-          {
-            title: 'Outcome',
-            filters: ['ok', 'no_service', 'failed', 'timed_out'].map((value) => ({
-              value,
-              text: value.replace('_', ' '),
+      <div className="table-scroll">
+        <Table<Row>
+          size="small"
+          rowKey="id"
+          dataSource={rows}
+          pagination={rows.length > 25 ? { pageSize: 25, showSizeChanger: false } : false}
+          columns={[
+            {
+              title: 'Taken',
+              sorter: (a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt),
+              defaultSortOrder: 'descend',
+              render: (_, m) => <span title={dateClock(m.takenAt)}>{weekdayClock(m.takenAt)}</span>,
+            },
+            {
+              title: 'Setup',
+              sorter: (a, b) => a.setup.localeCompare(b.setup),
+              render: (_, m) => <SetupLabel setup={byName.get(m.setup) ?? { name: m.setup, pennant: 0 }} />,
+            },
+            { title: 'On', render: (_, m) => [m.carrier, m.band].filter(Boolean).join(' ') },
+            ...NUMBERS.map(([field, title, unit]) => ({
+              title: `${title}, ${unit}`,
+              align: 'right' as const,
+              sorter: (a: Row, b: Row) => (a[field] ?? -1e9) - (b[field] ?? -1e9),
+              render: (_: unknown, m: Row) => plain(m[field]),
             })),
-            onFilter: (value, m) => m.outcome === value,
-            render: (_, m) => (
-              <span className={m.outcome === 'ok' ? undefined : 'loss'}>{m.outcome.replace('_', ' ')}</span>
-            ),
-          },
-          { title: 'Trial', render: (_, m) => (m.trial ? `${m.trial}, ${m.round ?? '–'}` : '') },
-          {
-            title: '',
-            render: (_, m) => (
-              <Button type="link" size="small" onClick={() => remove(m.id)}>
-                Delete
-              </Button>
-            ),
-          },
-        ]}
-      />
+            {
+              title: 'Outcome',
+              filters: ['ok', 'no_service', 'failed', 'timed_out'].map((value) => ({
+                value,
+                text: value.replace('_', ' '),
+              })),
+              onFilter: (value, m) => m.outcome === value,
+              render: (_, m) => (
+                <span className={m.outcome === 'ok' ? undefined : 'loss'}>{m.outcome.replace('_', ' ')}</span>
+              ),
+            },
+            { title: 'Trial', render: (_, m) => (m.trial ? `${m.trial}, ${m.round ?? '–'}` : '') },
+            {
+              title: '',
+              render: (_, m) => (
+                <Button type="link" size="small" onClick={() => remove(m.id)}>
+                  Delete
+                </Button>
+              ),
+            },
+          ]}
+        />
+      </div>
     </Part>
   );
 }

@@ -54,63 +54,64 @@ export function Stays({ open }: { open: (id: number) => void }) {
         </>
       }
     >
-      <Table<Visit>
-        size="small"
-        rowKey="id"
-        dataSource={rows}
-        pagination={rows.length > 20 ? { pageSize: 20 } : false}
-        scroll={{ x: 'max-content' }}
-        locale={{
-          emptyText:
-            'No stay yet. Say on the line above where you stand, or import a file. To look around first, start the demo.',
-        }}
-        columns={[
-          {
-            title: 'Campsite',
-            sorter: (a, b) => a.campsite.localeCompare(b.campsite),
-            render: (_, v) => (
-              <a
-                href={`/logbook?stay=${v.id}`}
-                onClick={(e) => {
-                  e.preventDefault();
-                  open(v.id);
-                }}
-              >
-                {v.campsite}
-              </a>
-            ),
-          },
-          {
-            title: 'When',
-            sorter: (a, b) => Date.parse(a.arrivedAt) - Date.parse(b.arrivedAt),
-            render: (_, v) => span(v.arrivedAt, v.leftAt),
-          },
-          {
-            title: 'Measurements',
-            align: 'right',
-            sorter: (a, b) => a.measurements - b.measurements,
-            render: (_, v) => v.measurements,
-          },
-          {
-            title: 'Failed',
-            align: 'right',
-            sorter: (a, b) => a.failed - b.failed,
-            render: (_, v) => (v.failed > 0 ? <span className="loss">{v.failed}</span> : 0),
-          },
-          {
-            title: 'Setups',
-            render: (_, v) =>
-              v.setups.map((name) => {
-                const setup = byName.get(name);
-                return setup ? (
-                  <div key={name}>
-                    <SetupLabel setup={setup} />
-                  </div>
-                ) : null;
-              }),
-          },
-        ]}
-      />
+      <div className="table-scroll">
+        <Table<Visit>
+          size="small"
+          rowKey="id"
+          dataSource={rows}
+          pagination={rows.length > 20 ? { pageSize: 20 } : false}
+          locale={{
+            emptyText:
+              'No stay yet. Say on the line above where you stand, or import a file. To look around first, start the demo.',
+          }}
+          columns={[
+            {
+              title: 'Campsite',
+              sorter: (a, b) => a.campsite.localeCompare(b.campsite),
+              render: (_, v) => (
+                <a
+                  href={`/logbook?stay=${v.id}`}
+                  onClick={(e) => {
+                    e.preventDefault();
+                    open(v.id);
+                  }}
+                >
+                  {v.campsite}
+                </a>
+              ),
+            },
+            {
+              title: 'When',
+              sorter: (a, b) => Date.parse(a.arrivedAt) - Date.parse(b.arrivedAt),
+              render: (_, v) => span(v.arrivedAt, v.leftAt),
+            },
+            {
+              title: 'Measurements',
+              align: 'right',
+              sorter: (a, b) => a.measurements - b.measurements,
+              render: (_, v) => v.measurements,
+            },
+            {
+              title: 'Failed',
+              align: 'right',
+              sorter: (a, b) => a.failed - b.failed,
+              render: (_, v) => (v.failed > 0 ? <span className="loss">{v.failed}</span> : 0),
+            },
+            {
+              title: 'Setups',
+              render: (_, v) =>
+                v.setups.map((name) => {
+                  const setup = byName.get(name);
+                  return setup ? (
+                    <div key={name}>
+                      <SetupLabel setup={setup} />
+                    </div>
+                  ) : null;
+                }),
+            },
+          ]}
+        />
+      </div>
     </Part>
   );
 }

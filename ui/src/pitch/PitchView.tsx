@@ -118,7 +118,10 @@ function Margin({ view, log }: { view: View; log: () => void }) {
         </p>
       </Part>
       {contrast && (
-        <Part title="What tonight says" small={`last ${view.hours} h`}>
+        <Part
+          title="What tonight says"
+          small={view.tonight?.trial ? `trial ${view.tonight.trial}` : `last ${view.hours} h`}
+        >
           {contrast.effects
             .filter((e) => e.result.verdict !== 'too-few')
             .map((e) => (
@@ -127,7 +130,7 @@ function Margin({ view, log }: { view: View; log: () => void }) {
               </div>
             ))}
           <div className="note">
-            <Link to={stayAddress(view)}>See the comparison</Link>
+            <Link to={comparisonAddress(view)}>See the comparison</Link>
           </div>
         </Part>
       )}
@@ -162,12 +165,15 @@ function Margin({ view, log }: { view: View; log: () => void }) {
   );
 }
 
-function stayAddress(view: View) {
-  const contrast = view.tonight?.contrasts[0];
-  const query = new URLSearchParams({ stay: String(view.standing.stay) });
+function comparisonAddress(view: View) {
+  const { tonight } = view;
+  const contrast = tonight?.contrasts[0];
+  const query: Record<string, string> = tonight?.trial
+    ? { campsite: tonight.campsite, trial: tonight.trial }
+    : { stay: String(view.standing.stay) };
   if (contrast) {
-    query.set('baseline', contrast.baseline.name);
-    query.set('candidate', contrast.candidate.name);
+    query.baseline = contrast.baseline.name;
+    query.candidate = contrast.candidate.name;
   }
-  return `/trials?${query}`;
+  return `/trials?${new URLSearchParams(query)}`;
 }

@@ -1,16 +1,14 @@
 import { App as AntApp, ConfigProvider, theme } from 'antd';
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { useStored } from '../forms/useStored';
+import { nonce } from './nonce';
 import { ThemeContext } from './useTheme';
 import { applyTokens, textFont, themes, type ThemeName } from './tokens';
 
-function nonce(): string | undefined {
-  return document.querySelector<HTMLElement>('meta[property="csp-nonce"]')?.nonce || undefined;
-}
+const csp = nonce ? { nonce } : {};
 
 export function ThemeProvider({ children }: { children: ReactNode }) {
   const [name, setName] = useStored<ThemeName>('theme', 'paper');
-  const [csp] = useState(() => ({ nonce: nonce() }));
   const t = themes[name];
   applyTokens(name);
   const value = useMemo(

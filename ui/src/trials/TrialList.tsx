@@ -40,47 +40,48 @@ export function TrialList() {
             />
           }
         >
-          <Table<Row>
-            size="small"
-            rowKey={(r) => `${r.trial.campsiteId} ${r.trial.name}`}
-            dataSource={rows}
-            pagination={rows.length > 20 ? { pageSize: 20 } : false}
-            scroll={{ x: 'max-content' }}
-            locale={{
-              emptyText:
-                'No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name.',
-            }}
-            columns={[
-              {
-                title: 'Trial',
-                render: (_, r) => <Link to={address(r)}>{r.trial.name}</Link>,
-                sorter: (a, b) => a.trial.name.localeCompare(b.trial.name),
-              },
-              {
-                title: 'Campsite',
-                render: (_, r) => r.trial.campsite,
-                sorter: (a, b) => a.trial.campsite.localeCompare(b.trial.campsite),
-              },
-              {
-                title: 'When',
-                render: (_, r) => `${span(r.trial.from, r.trial.to)}, ${clock(r.trial.from)}`,
-                sorter: (a, b) => Date.parse(a.trial.from) - Date.parse(b.trial.from),
-              },
-              {
-                title: 'Rounds',
-                align: 'right',
-                render: (_, r) =>
-                  r.plannedRounds === null ? r.trial.rounds : `${r.trial.rounds} of ${r.plannedRounds}`,
-                sorter: (a, b) => a.trial.rounds - b.trial.rounds,
-              },
-              {
-                title: 'Setups',
-                align: 'right',
-                render: (_, r) => r.trial.setups,
-                sorter: (a, b) => a.trial.setups - b.trial.setups,
-              },
-            ]}
-          />
+          <div className="table-scroll">
+            <Table<Row>
+              size="small"
+              rowKey={(r) => `${r.trial.campsiteId} ${r.trial.name}`}
+              dataSource={rows}
+              pagination={rows.length > 20 ? { pageSize: 20 } : false}
+              locale={{
+                emptyText:
+                  'No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name.',
+              }}
+              columns={[
+                {
+                  title: 'Trial',
+                  render: (_, r) => <Link to={address(r)}>{r.trial.name}</Link>,
+                  sorter: (a, b) => a.trial.name.localeCompare(b.trial.name),
+                },
+                {
+                  title: 'Campsite',
+                  render: (_, r) => r.trial.campsite,
+                  sorter: (a, b) => a.trial.campsite.localeCompare(b.trial.campsite),
+                },
+                {
+                  title: 'When',
+                  render: (_, r) => `${span(r.trial.from, r.trial.to)}, ${clock(r.trial.from)}`,
+                  sorter: (a, b) => Date.parse(a.trial.from) - Date.parse(b.trial.from),
+                },
+                {
+                  title: 'Rounds',
+                  align: 'right',
+                  render: (_, r) =>
+                    r.plannedRounds === null ? r.trial.rounds : `${r.trial.rounds} of ${r.plannedRounds}`,
+                  sorter: (a, b) => a.trial.rounds - b.trial.rounds,
+                },
+                {
+                  title: 'Setups',
+                  align: 'right',
+                  render: (_, r) => r.trial.setups,
+                  sorter: (a, b) => a.trial.setups - b.trial.setups,
+                },
+              ]}
+            />
+          </div>
         </Part>
       )}
     </Sheet>

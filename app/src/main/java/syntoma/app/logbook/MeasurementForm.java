@@ -83,6 +83,9 @@ class MeasurementForm {
                 texts.put(column, "");
             }
         }
+        if (texts.get(Column.BAND).isEmpty()) {
+            channel(texts).flatMap(Channel::band).ifPresent(band -> texts.put(Column.BAND, band.name()));
+        }
         MeasurementReader reader = new MeasurementReader(true);
         Optional<NewMeasurement> measurement = reader.read(texts::get);
         for (FieldProblem problem : reader.problems()) {

@@ -175,8 +175,18 @@ public class TrialService {
                 view.contrasts());
     }
 
-    /** The setups among some measurements at a campsite, compared; empty with fewer than two. */
+    /**
+     * The setups among some measurements at a campsite, compared; empty with fewer than two. A trial among them comes
+     * first: its plan is known, so it is judged as a trial.
+     */
     public Optional<ResultView> lately(String campsite, List<LoggedMeasurement> measurements) {
+        Optional<String> trial = measurements.stream()
+                .filter(m -> m.trial() != null)
+                .map(LoggedMeasurement::trial)
+                .reduce((earlier, later) -> later);
+        if (trial.isPresent()) {
+            return Optional.of(trialResult(campsite, trial.get(), Optional.empty()));
+        }
         List<Logbook.SetupName> setups = setupsIn(measurements);
         return setups.size() < 2
                 ? Optional.empty()
@@ -237,7 +247,16 @@ public class TrialService {
     private static String headline(List<Comparison> comparisons) {
         List<Comparison> first = comparisons.stream().limit(2).toList();
         boolean tooFew = first.stream().allMatch(c -> c.rounds().size() < Looks.FEWEST);
-        return first.stream().limit(tooFew ? 1 : 2).map(Comparison::headline).collect(Collectors.joining(" "));
+        String start = first.get(0).headline();
+        if (tooFew || first.size() < 2) {
+            return start;
+        }
+        String candidate = first.get(1).candidate();
+        String second = first.get(1).headline();
+        return start + " "
+                + (start.startsWith(candidate) && second.startsWith(candidate)
+                        ? "It" + second.substring(candidate.length())
+                        : second);
     }
 
     private OptionalInt plannedRounds(long campsite, String trial) {

@@ -75,7 +75,7 @@ final class Sentences {
         } else if (estimate >= 0.45 && estimate <= 0.55) {
             verb = " roughly halves your ";
         } else {
-            return candidate + (estimate > 1 ? " raises your " : " cuts your ") + metric.phrase() + " to "
+            return candidate + (estimate > 1 ? " raises your " : " cuts your ") + metric.phrase() + " here "
                     + factor(estimate) + " " + interval(c) + after + ".";
         }
         return candidate + verb + metric.phrase() + " here " + interval(c) + after + ".";
