@@ -70,7 +70,8 @@ function LogForm({ line, close }: { line: Schemas['StandingLine']; close: () => 
         actions: (
           <Button
             size="small"
-            onClick={() => undo.mutate(id, { onSuccess: () => notification.destroy(key) })}
+            // the dialog is gone by then, and with it the callbacks of a plain mutate
+            onClick={() => void undo.mutateAsync(id).then(() => notification.destroy(key))}
           >
             Undo
           </Button>

@@ -1,6 +1,7 @@
 package syntoma.app.platform;
 
 import java.util.List;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -53,6 +54,11 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> unexpected(RuntimeException bug) {
+        Optional<String> storage = StorageTrouble.in(bug);
+        if (storage.isPresent()) {
+            LOG.error("storage: {}", storage.get());
+            return answer(HttpStatus.INSUFFICIENT_STORAGE, storage.get(), List.of());
+        }
         LOG.error("unexpected failure", bug);
         return answer(
                 HttpStatus.INTERNAL_SERVER_ERROR,

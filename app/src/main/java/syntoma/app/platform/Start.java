@@ -24,6 +24,9 @@ public final class Start {
     private static final String DEMO_MARK = "demo-data";
     private static final String STORE = "syntoma.mv.db";
 
+    /** Keeps the directory's lock: a channel that nothing refers to is closed, and its lock let go. */
+    private static FileChannel held;
+
     private Start() {}
 
     /** Starts, or ends the process with status 1 after saying why not. */
@@ -59,12 +62,12 @@ public final class Start {
             Files.createDirectories(data);
             FileChannel channel =
                     FileChannel.open(data.resolve(LOCK), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-            // Held until the process ends; the channel is closed with it.
             FileLock lock = channel.tryLock();
             if (lock == null) {
                 throw new CannotStart("the data in " + data + " are in use by another start of Syntoma; stop that one,"
                         + " or choose another directory with --data");
             }
+            held = channel;
             if (demo) {
                 emptyOfDemo(data);
             }

@@ -1,0 +1,84 @@
+package syntoma.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Debian's Chromium, without a monitor. Whatever a page complains of is remembered. */
+final class Chromium implements AutoCloseable {
+    /** A size and a theme that the interface must look right in. */
+    enum Look {
+        DESK_PAPER(1280, 800, "paper"),
+        DESK_LAMP(1280, 800, "lamp"),
+        PHONE_PAPER(390, 844, "paper"),
+        PHONE_LAMP(390, 844, "lamp");
+
+        private final int width;
+        private final int height;
+        private final String theme;
+
+        Look(int width, int height, String theme) {
+            this.width = width;
+            this.height = height;
+            this.theme = theme;
+        }
+
+        int width() {
+            return width;
+        }
+    }
+
+    private final Playwright playwright = Playwright.create();
+    private final Browser browser = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+    private final List<String> complaints = new ArrayList<>();
+
+    /** A new window in a look, with nothing remembered in it. */
+    Page open(Look look) {
+        BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(look.width, look.height)
+                .setTimezoneId("Europe/Stockholm")
+                .setReducedMotion(ReducedMotion.REDUCE)
+                .setAcceptDownloads(true));
+        context.addInitScript("localStorage.setItem('syntoma.theme', '\"" + look.theme + "\"')");
+        context.setDefaultTimeout(15_000);
+        Page page = context.newPage();
+        page.onConsoleMessage(message -> {
+            // a refused value is an answer of the API that Chromium reports as a failed load
+            boolean refusal = message.text().startsWith("Failed to load resource")
+                    && message.text().contains("400");
+            if (message.type().equals("error") && !refusal) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+        return page;
+    }
+
+    /** What pages complained of so far. */
+    List<String> complaints() {
+        return List.copyOf(complaints);
+    }
+
+    @Override
+    public void close() {
+        browser.close();
+        playwright.close();
+    }
+}

@@ -1,0 +1,118 @@
+package syntoma.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** The packaged application in a process of its own, on a free port. */
+final class RunningApp implements AutoCloseable {
+    private static final long STOP_WITHIN_S = 5;
+
+    private final Process process;
+    private final int port;
+
+    private RunningApp(Process process, int port) {
+        this.process = process;
+        this.port = port;
+    }
+
+    /** Starts it and waits for the line that says it is ready. */
+    static RunningApp start(Path data, boolean demo) {
+        try {
+            int port;
+            try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+                port = free.getLocalPort();
+            }
+            Process process = launch(data, demo, port);
+            List<String> said = new ArrayList<>();
+            BufferedReader out =
+                    new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+            for (String line = out.readLine(); line != null; line = out.readLine()) {
+                said.add(line);
+                if (line.contains("is ready at")) {
+                    Thread drain = new Thread(() -> out.lines().forEach(l -> {}), "drain");
+                    drain.setDaemon(true);
+                    drain.start();
+                    return new RunningApp(process, port);
+                }
+            }
+            throw new AssertionError("the application ended: " + String.join("\n", said));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Starts it where it must not start, and returns all that it says. */
+    static String refusedStart(Path data, int port) throws Exception {
+        Process process = launch(data, false, port);
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        if (!process.waitFor(30, TimeUnit.SECONDS) || process.exitValue() == 0) {
+            throw new AssertionError("it was not refused: " + said);
+        }
+        return said.strip();
+    }
+
+    private static Process launch(Path data, boolean demo, int port) throws IOException {
+        return new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-Xmx480m",
+                        "-XX:+UseSerialGC",
+                        "-jar",
+                        System.getProperty("syntoma.jar"),
+                        "--server.port=" + port,
+                        "--syntoma.data=" + data,
+                        "--syntoma.demo=" + demo)
+                .redirectErrorStream(true)
+                .start();
+    }
+
+    int port() {
+        return port;
+    }
+
+    String address(String path) {
+        return "http://127.0.0.1:" + port + path;
+    }
+
+    /** Reads a text from the API, as a user's own script would. */
+    String read(String path) {
+        try {
+            return HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create(address(path))).build(),
+                            HttpResponse.BodyHandlers.ofString())
+                    .body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new AssertionError(e);
+        }
+    }
+
+    /** Ends it as an operating system does, and fails when that takes longer than promised. */
+    @Override
+    public void close() {
+        process.destroy();
+        try {
+            if (!process.waitFor(STOP_WITHIN_S, TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+                throw new AssertionError("it did not end within " + STOP_WITHIN_S + " s");
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

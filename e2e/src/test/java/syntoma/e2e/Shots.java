@@ -1,0 +1,65 @@
+package syntoma.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Remakes docs/screenshots from the demo data; run by {@code ./syntoma shots}. */
+class Shots {
+    private static final Path INTO = Path.of(System.getProperty("syntoma.screenshots"));
+    private static final String TRIAL = "/trials?campsite=Amber+Spit&trial=Dome+again";
+
+    @TempDir
+    private Path dir;
+
+    @Test
+    void all() throws Exception {
+        try (RunningApp app = RunningApp.start(dir.resolve("demo"), true);
+                Chromium chromium = new Chromium()) {
+            Page desk = chromium.open(Chromium.Look.DESK_PAPER);
+            take(desk, app.address("/pitch"), "pitch");
+            take(desk, app.address("/logbook"), "logbook");
+            take(desk, app.address(TRIAL), "verdict");
+            importReport(desk, app);
+            take(chromium.open(Chromium.Look.DESK_LAMP), app.address(TRIAL), "verdict-lamp");
+            take(chromium.open(Chromium.Look.PHONE_LAMP), app.address("/pitch"), "pitch-phone");
+            assertEquals(List.of(), chromium.complaints());
+        }
+    }
+
+    private static void take(Page page, String address, String name) {
+        page.navigate(address);
+        assertThat(page.locator("h1")).not().isEmpty();
+        shoot(page, name);
+    }
+
+    private static void shoot(Page page, String name) {
+        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        page.evaluate("document.fonts.ready");
+        page.screenshot(new Page.ScreenshotOptions().setPath(INTO.resolve(name + ".png")));
+    }
+
+    private void importReport(Page page, RunningApp app) throws Exception {
+        page.navigate(app.address("/logbook?import=1"));
+        Path file = Files.writeString(
+                dir.resolve("august.csv"),
+                """
+                taken_at,campsite,setup,carrier,rsrp_dbm,up_mbps,outcome,weather
+                2026-09-06T09:10:00+02:00,Lighthouse Meadow,Mast panel,Tarnwave,-97.50,4.10,ok,rain
+                2026-09-06T09:25:00+02:00,Lighthouse Meadow,Roof dome,Tarnwave,20,3.2,ok,rain
+                2026-09-06T09:40:00,Lighthouse Meadow,Mast panel,Tarnwave,-96,4.6,ok,
+                2026-09-06T09:55:00+02:00,Lighthouse Meadow,Roof dome,Tarnwave,-104,0,ok,
+                2026-09-06T10:10:00+02:00,Lighthouse Meadow,Roof dome,Tarnwave
+                2026-09-06T10:25:00+02:00,Lighthouse Meadow,Magnet whips,Brissa,-99,2.9,ok,
+                """);
+        page.locator("input[type=file]").setInputFiles(file);
+        assertThat(page.locator("h1")).containsText("refused");
+        shoot(page, "import-report");
+    }
+}
