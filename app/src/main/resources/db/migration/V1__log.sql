@@ -64,6 +64,8 @@ create table measurement (
 );
 
 create index measurement_by_campsite on measurement (campsite_id, taken_at);
+-- the latest of all, and the stays that follow from the order of all
+create index measurement_by_time on measurement (taken_at, id, campsite_id);
 
 -- What was deleted, until it is undone; the same columns.
 create table deleted_measurement as select * from measurement with no data;

@@ -18,6 +18,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.OffsetDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
@@ -39,6 +40,9 @@ final class LogBench {
     private static final double LEAST_RATIO = 1.0 / 3;
     private static final Pattern BEFORE_COLLECTION = Pattern.compile("(\\d+)M->\\d+M\\(");
 
+    /** Seconds are always written: H2 reads no time without them. */
+    private static final DateTimeFormatter WITH_SECONDS = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm:ssxxx");
+
     private LogBench() {}
 
     static void run(Path jar) throws Exception {
@@ -46,7 +50,7 @@ final class LogBench {
         try {
             Path[] files = new Path[TIMES];
             for (int i = 0; i < TIMES; i++) {
-                files[i] = write(dir.resolve("rows" + i + ".csv"), 1990 + i, ROWS);
+                files[i] = write(dir.resolve("rows" + i + ".csv"), 2010 + i, ROWS);
             }
             double[] h2 = h2(dir, files);
             double[] own;
@@ -89,7 +93,7 @@ final class LogBench {
                 out.write(String.format(
                         Locale.ROOT,
                         "%s,%s,%s,Tarnwave,LTE,B20,%d,%.1f,%.1f,%.2f,%.2f,%d,%d,harbour-1,ok,%s%n",
-                        start.plusSeconds(i * 300L),
+                        start.plusSeconds(i * 300L).format(WITH_SECONDS),
                         sites.get(i / 500 % sites.size()),
                         setups.get(i % setups.size()),
                         -80 - random.nextInt(40),
@@ -119,6 +123,7 @@ final class LogBench {
                     + " up_loaded_ms double precision, server varchar(200), outcome varchar(12) not null,"
                     + " note varchar(4000))");
             sql.execute("create index log_by_campsite on log (campsite, taken_at)");
+            sql.execute("create index log_by_time on log (taken_at, id, campsite)");
             String columns = "taken_at, campsite, setup, carrier, rat, band, rsrp_dbm, rsrq_db, sinr_db, down_mbps,"
                     + " up_mbps, idle_ms, up_loaded_ms, server, outcome, note";
             for (int i = 0; i < files.length; i++) {
@@ -218,7 +223,8 @@ final class LogBench {
                             HttpResponse.BodyHandlers.ofString())
                     .body();
             if (!report.contains("\"accepted\":" + rows + ",")) {
-                throw new IOException("not all of " + rows + " rows were taken: " + report);
+                throw new IOException("not all of " + rows + " rows were taken: "
+                        + report.substring(0, Math.min(400, report.length())));
             }
         }
 

@@ -96,7 +96,7 @@ final class MeasurementReader {
             return null;
         }
         try {
-            OffsetDateTime time = OffsetDateTime.parse(text.indexOf(' ') == 10 ? text.replaceFirst(" ", "T") : text);
+            OffsetDateTime time = Times.parse(text);
             if (time.getYear() >= FIRST_YEAR && time.getYear() <= LAST_YEAR) {
                 return time;
             }

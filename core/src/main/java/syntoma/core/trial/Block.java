@@ -1,5 +1,6 @@
 package syntoma.core.trial;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /** Measurements that met the same conditions: one SIM in one round of a trial, or within one window at one stay. */
@@ -17,17 +18,14 @@ public record Block(Key key, List<Sample> samples) {
         samples = List.copyOf(samples);
     }
 
+    /** The measurements of one setup; none where it was not tried. */
     public List<Sample> of(String setup) {
-        return samples.stream().filter(s -> s.setup().equals(setup)).toList();
-    }
-
-    /** Whether the setup was tried here, with any outcome. */
-    public boolean tried(String setup) {
-        return samples.stream().anyMatch(s -> s.setup().equals(setup));
-    }
-
-    /** Whether at least one run of the setup ended ok. */
-    public boolean ran(String setup) {
-        return samples.stream().anyMatch(s -> s.setup().equals(setup) && s.ok());
+        List<Sample> own = new ArrayList<>(samples.size());
+        for (Sample sample : samples) {
+            if (sample.setup().equals(setup)) {
+                own.add(sample);
+            }
+        }
+        return own;
     }
 }

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
@@ -30,36 +29,59 @@ public final class Blocks {
         return form(samples, s -> true);
     }
 
+    /** Measurements in the order of time; the same list where they are. */
+    public static List<Sample> inOrder(List<Sample> samples) {
+        for (int i = 1; i < samples.size(); i++) {
+            if (samples.get(i).takenAt().isBefore(samples.get(i - 1).takenAt())) {
+                List<Sample> sorted = new ArrayList<>(samples);
+                sorted.sort(Comparator.comparing(Sample::takenAt));
+                return sorted;
+            }
+        }
+        return samples;
+    }
+
     private static List<Block> form(List<Sample> samples, Predicate<Sample> opens) {
-        List<Sample> sorted = new ArrayList<>(samples);
-        sorted.sort(Comparator.comparing(Sample::takenAt));
-        Map<Block.Key, List<Sample>> blocks = new LinkedHashMap<>();
+        List<Gathering> blocks = new ArrayList<>();
+        Map<Block.Key, Gathering> rounds = new HashMap<>();
         Map<Visit, Window> open = new HashMap<>();
-        for (Sample sample : sorted) {
+        Window window = null;
+        for (Sample sample : inOrder(samples)) {
             if (!sample.trial().isEmpty() && sample.round().isPresent()) {
                 Block.Key key = new Block.Key(0, sample.trial(), sample.round().getAsInt(), sample.sim());
-                blocks.computeIfAbsent(key, k -> new ArrayList<>()).add(sample);
+                rounds.computeIfAbsent(key, k -> begin(k, blocks)).samples.add(sample);
                 continue;
             }
-            Visit visit = new Visit(sample.stay(), sample.sim());
-            Window window = open.get(visit);
+            if (window == null || !window.isOf(sample)) {
+                window = open.get(new Visit(sample.stay(), sample.sim()));
+            }
             if (window == null || sample.takenAt().isAfter(window.until)) {
                 if (!opens.test(sample)) {
                     continue;
                 }
-                int number = window == null ? 1 : window.number + 1;
-                window = new Window(number, sample.takenAt().plus(WINDOW));
-                open.put(visit, window);
+                int number = window == null ? 1 : window.block.key.round() + 1;
+                Gathering block = begin(new Block.Key(sample.stay(), "", number, sample.sim()), blocks);
+                window = new Window(block, sample.takenAt().plus(WINDOW));
+                open.put(new Visit(sample.stay(), sample.sim()), window);
             }
-            Block.Key key = new Block.Key(visit.stay, "", window.number, visit.sim);
-            blocks.computeIfAbsent(key, k -> new ArrayList<>()).add(sample);
+            window.block.samples.add(sample);
         }
-        return blocks.entrySet().stream()
-                .map(e -> new Block(e.getKey(), e.getValue()))
-                .toList();
+        return blocks.stream().map(b -> new Block(b.key, b.samples)).toList();
+    }
+
+    private static Gathering begin(Block.Key key, List<Gathering> blocks) {
+        Gathering block = new Gathering(key, new ArrayList<>());
+        blocks.add(block);
+        return block;
     }
 
     private record Visit(long stay, String sim) {}
 
-    private record Window(int number, Instant until) {}
+    private record Gathering(Block.Key key, List<Sample> samples) {}
+
+    private record Window(Gathering block, Instant until) {
+        boolean isOf(Sample sample) {
+            return block.key.stay() == sample.stay() && block.key.sim().equals(sample.sim());
+        }
+    }
 }

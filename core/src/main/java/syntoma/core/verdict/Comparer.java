@@ -29,7 +29,7 @@ public record Comparer(Metric metric, List<Sample> samples, OptionalInt plannedR
     public record Contrast(String baseline, String candidate) {}
 
     public Comparer {
-        samples = List.copyOf(samples);
+        samples = List.copyOf(Blocks.inOrder(samples));
     }
 
     /** One pair, unadjusted. */
@@ -67,7 +67,8 @@ public record Comparer(Metric metric, List<Sample> samples, OptionalInt plannedR
 
     private List<Comparison> contrasts(List<Contrast> contrasts) {
         List<Block> blocks = Blocks.forMetric(samples);
-        List<Block> attempts = Blocks.forOutcomes(samples);
+        // where every measurement counts, the same measurements open the blocks of both kinds
+        List<Block> attempts = samples.stream().allMatch(Sample::counts) ? blocks : Blocks.forOutcomes(samples);
         List<Pairing> pairings = contrasts.stream()
                 .map(c -> Pairing.of(metric, c.baseline(), c.candidate(), blocks))
                 .toList();

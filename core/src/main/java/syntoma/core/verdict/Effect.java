@@ -1,6 +1,6 @@
 package syntoma.core.verdict;
 
-import java.util.List;
+import java.util.Arrays;
 import java.util.OptionalDouble;
 import org.hipparchus.distribution.continuous.TDistribution;
 
@@ -13,17 +13,19 @@ import org.hipparchus.distribution.continuous.TDistribution;
  */
 record Effect(int rounds, OptionalDouble mean, OptionalDouble sd) {
 
-    static Effect of(List<Double> differences) {
-        int n = differences.size();
+    static Effect of(double[] differences) {
+        int n = differences.length;
         if (n == 0) {
             return new Effect(0, OptionalDouble.empty(), OptionalDouble.empty());
         }
-        double mean = differences.stream().mapToDouble(d -> d).average().orElseThrow();
+        double mean = Arrays.stream(differences).average().orElseThrow();
         if (n == 1) {
             return new Effect(1, OptionalDouble.of(mean), OptionalDouble.empty());
         }
-        double squares =
-                differences.stream().mapToDouble(d -> (d - mean) * (d - mean)).sum();
+        double squares = 0;
+        for (double d : differences) {
+            squares += (d - mean) * (d - mean);
+        }
         return new Effect(n, OptionalDouble.of(mean), OptionalDouble.of(Math.sqrt(squares / (n - 1))));
     }
 

@@ -2,6 +2,7 @@ package syntoma.core.verdict;
 
 import java.util.List;
 import syntoma.core.trial.Block;
+import syntoma.core.trial.Sample;
 
 /**
  * Failures of two setups.
@@ -22,24 +23,28 @@ public record Failures(
         int baselineOnlyFailed) {
 
     static Failures of(List<Block> blocks, String baseline, String candidate) {
+        Attempts ofBaseline = new Attempts();
+        Attempts ofCandidate = new Attempts();
         int onlyBaseline = 0;
         int onlyCandidate = 0;
         int both = 0;
         int failedRounds = 0;
         for (Block block : blocks) {
-            if (!block.tried(baseline) || !block.tried(candidate)) {
+            List<Sample> a = block.of(baseline);
+            List<Sample> b = block.of(candidate);
+            boolean baselineRan = ofBaseline.add(a);
+            boolean candidateRan = ofCandidate.add(b);
+            if (a.isEmpty() || b.isEmpty()) {
                 continue;
             }
             both++;
-            boolean baselineRan = block.ran(baseline);
-            boolean candidateRan = block.ran(candidate);
             failedRounds += candidateRan ? 0 : 1;
             onlyBaseline += baselineRan && !candidateRan ? 1 : 0;
             onlyCandidate += candidateRan && !baselineRan ? 1 : 0;
         }
         return new Failures(
-                share(blocks, baseline),
-                share(blocks, candidate),
+                ofBaseline.share(),
+                ofCandidate.share(),
                 McNemar.p(onlyBaseline, onlyCandidate),
                 both,
                 failedRounds,
@@ -47,22 +52,29 @@ public record Failures(
                 onlyCandidate);
     }
 
+    /** Counts one setup's attempts and those of them that failed. */
+    private static final class Attempts {
+        private int tried;
+        private int failed;
+
+        /** Counts a round's, and tells whether at least one of them ended ok. */
+        boolean add(List<Sample> samples) {
+            boolean ran = false;
+            for (Sample sample : samples) {
+                tried++;
+                failed += sample.ok() ? 0 : 1;
+                ran |= sample.ok();
+            }
+            return ran;
+        }
+
+        Share share() {
+            return Share.of(tried, failed);
+        }
+    }
+
     /** Whether the candidate fails more often than chance explains, at 5 %. */
     boolean againstCandidate() {
         return mcnemarP < Looks.SINGLE && candidateOnlyFailed > baselineOnlyFailed;
-    }
-
-    private static Share share(List<Block> blocks, String setup) {
-        int tried = 0;
-        int failed = 0;
-        for (Block block : blocks) {
-            for (var sample : block.samples()) {
-                if (sample.setup().equals(setup)) {
-                    tried++;
-                    failed += sample.ok() ? 0 : 1;
-                }
-            }
-        }
-        return Share.of(tried, failed);
     }
 }

@@ -1,11 +1,13 @@
 package syntoma.core.verdict;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Metric;
@@ -24,10 +26,12 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
         List<PairedRound> rounds = new ArrayList<>();
         int leftOut = 0;
         for (Block block : blocks) {
-            if (!block.tried(baseline) && !block.tried(candidate)) {
+            List<Sample> a = block.of(baseline);
+            List<Sample> b = block.of(candidate);
+            if (a.isEmpty() && b.isEmpty()) {
                 continue;
             }
-            Optional<PairedRound> pair = pair(metric, block, baseline, candidate);
+            Optional<PairedRound> pair = pair(metric, block, a, b);
             pair.ifPresent(rounds::add);
             leftOut += pair.isPresent() ? 0 : 1;
         }
@@ -35,68 +39,66 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
         return new Pairing(List.copyOf(rounds), leftOut);
     }
 
-    List<Double> differences() {
-        return rounds.stream().map(PairedRound::difference).toList();
+    double[] differences() {
+        return rounds.stream().mapToDouble(PairedRound::difference).toArray();
     }
 
-    private static Optional<PairedRound> pair(Metric metric, Block block, String baseline, String candidate) {
-        List<Sample> a = counted(block, baseline);
-        List<Sample> b = counted(block, candidate);
-        if (a.isEmpty() || b.isEmpty()) {
+    private static Optional<PairedRound> pair(Metric metric, Block block, List<Sample> a, List<Sample> b) {
+        Optional<Sample> firstA = a.stream().filter(Sample::counts).findFirst();
+        Optional<Sample> firstB = b.stream().filter(Sample::counts).findFirst();
+        if (firstA.isEmpty() || firstB.isEmpty()) {
             return Optional.empty();
         }
-        Set<String> bandsA = bands(a);
-        Set<String> bandsB = bands(b);
-        if (!metric.isRadio() || bandsA.isEmpty() || bandsB.isEmpty()) {
-            return Optional.of(round(metric, block, a, b, median(metric, a), median(metric, b)));
+        double onScaleA;
+        double onScaleB;
+        Set<String> bandsA = metric.isRadio() ? bands(a) : Set.of();
+        Set<String> bandsB = metric.isRadio() ? bands(b) : Set.of();
+        if (bandsA.isEmpty() || bandsB.isEmpty()) {
+            onScaleA = median(metric, a, s -> true);
+            onScaleB = median(metric, b, s -> true);
+        } else {
+            bandsA.retainAll(bandsB);
+            if (bandsA.isEmpty()) {
+                return Optional.empty();
+            }
+            onScaleA = meanOfMedians(metric, a, bandsA);
+            onScaleB = meanOfMedians(metric, b, bandsA);
         }
-        bandsA.retainAll(bandsB);
-        if (bandsA.isEmpty()) {
-            return Optional.empty();
-        }
-        double sumA = 0;
-        double sumB = 0;
-        for (String band : bandsA) {
-            sumA += median(metric, within(a, band));
-            sumB += median(metric, within(b, band));
-        }
-        return Optional.of(round(metric, block, a, b, sumA / bandsA.size(), sumB / bandsA.size()));
-    }
-
-    private static PairedRound round(
-            Metric metric, Block block, List<Sample> a, List<Sample> b, double onScaleA, double onScaleB) {
-        return new PairedRound(
+        return Optional.of(new PairedRound(
                 block.key(),
-                a.get(0).takenAt(),
-                b.get(0).takenAt(),
+                firstA.get().takenAt(),
+                firstB.get().takenAt(),
                 metric.fromScale(onScaleA),
                 metric.fromScale(onScaleB),
-                onScaleB - onScaleA);
-    }
-
-    private static List<Sample> counted(Block block, String setup) {
-        return block.samples().stream()
-                .filter(s -> s.setup().equals(setup) && s.counts())
-                .toList();
+                onScaleB - onScaleA));
     }
 
     private static Set<String> bands(List<Sample> samples) {
         return samples.stream()
+                .filter(Sample::counts)
                 .map(Sample::band)
                 .filter(band -> !band.isEmpty())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
-    private static List<Sample> within(List<Sample> samples, String band) {
-        return samples.stream().filter(s -> s.band().equals(band)).toList();
+    private static double meanOfMedians(Metric metric, List<Sample> samples, Set<String> bands) {
+        double sum = 0;
+        for (String band : bands) {
+            sum += median(metric, samples, s -> s.band().equals(band));
+        }
+        return sum / bands.size();
     }
 
-    private static double median(Metric metric, List<Sample> samples) {
-        double[] values = samples.stream()
-                .mapToDouble(s -> metric.toScale(s.value().orElseThrow()))
-                .sorted()
-                .toArray();
-        int half = values.length / 2;
-        return values.length % 2 == 1 ? values[half] : (values[half - 1] + values[half]) / 2;
+    /** Median on the scale of the computation of those that count and are wanted; one at least. */
+    private static double median(Metric metric, List<Sample> samples, Predicate<Sample> wanted) {
+        double[] values = new double[samples.size()];
+        int n = 0;
+        for (Sample sample : samples) {
+            if (sample.counts() && wanted.test(sample)) {
+                values[n++] = sample.value().getAsDouble();
+            }
+        }
+        Arrays.sort(values, 0, n);
+        return (metric.toScale(values[(n - 1) / 2]) + metric.toScale(values[n / 2])) / 2;
     }
 }

@@ -1,8 +1,8 @@
 package syntoma.core.verdict;
 
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.stream.DoubleStream;
 import syntoma.core.trial.Metric;
 import syntoma.core.trial.Sample;
 
@@ -17,21 +17,24 @@ public record Plain(
         OptionalDouble candidateBest) {
 
     static Plain of(Metric metric, List<Sample> samples, String baseline, String candidate) {
-        return new Plain(
-                values(samples, baseline).average(),
-                values(samples, candidate).average(),
-                best(metric, samples, baseline),
-                best(metric, samples, candidate));
+        DoubleSummaryStatistics ofBaseline = new DoubleSummaryStatistics();
+        DoubleSummaryStatistics ofCandidate = new DoubleSummaryStatistics();
+        for (Sample sample : samples) {
+            boolean first = sample.setup().equals(baseline);
+            if ((first || sample.setup().equals(candidate)) && sample.counts()) {
+                (first ? ofBaseline : ofCandidate).accept(sample.value().getAsDouble());
+            }
+        }
+        return new Plain(mean(ofBaseline), mean(ofCandidate), best(metric, ofBaseline), best(metric, ofCandidate));
     }
 
-    private static OptionalDouble best(Metric metric, List<Sample> samples, String setup) {
-        DoubleStream values = values(samples, setup);
-        return metric.higherIsBetter() ? values.max() : values.min();
+    private static OptionalDouble mean(DoubleSummaryStatistics values) {
+        return values.getCount() == 0 ? OptionalDouble.empty() : OptionalDouble.of(values.getAverage());
     }
 
-    private static DoubleStream values(List<Sample> samples, String setup) {
-        return samples.stream()
-                .filter(s -> s.setup().equals(setup) && s.counts())
-                .mapToDouble(s -> s.value().orElseThrow());
+    private static OptionalDouble best(Metric metric, DoubleSummaryStatistics values) {
+        return values.getCount() == 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(metric.higherIsBetter() ? values.getMax() : values.getMin());
     }
 }

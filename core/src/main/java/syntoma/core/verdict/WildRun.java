@@ -1,6 +1,6 @@
 package syntoma.core.verdict;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -24,77 +24,64 @@ public record WildRun(PairedRound round, String setup, double ratio, double esti
     private static final double BEYOND = 3;
 
     static List<WildRun> among(Metric metric, Pairing pairing, String baseline, String candidate, double level) {
-        List<Double> d = pairing.differences();
-        int n = d.size();
+        double[] d = pairing.differences();
+        int n = d.length;
         if (n < FEWEST) {
             return List.of();
         }
+        LeaveOneOut others = new LeaveOneOut(d);
         double[] residuals =
-                IntStream.range(0, n).mapToDouble(i -> studentised(d, i)).toArray();
+                IntStream.range(0, n).mapToDouble(others::studentised).toArray();
         List<Integer> wild = IntStream.range(0, n)
                 .filter(i -> Math.abs(residuals[i]) > BEYOND)
                 .boxed()
                 .sorted(Comparator.comparing(i -> -Math.abs(residuals[i])))
                 .toList();
         Effect all = Effect.of(d);
-        if (wild.isEmpty() && Math.abs(hodgesLehmann(d) - all.mean().orElseThrow()) > all.half(level) / 2) {
+        if (wild.isEmpty() && Math.abs(HodgesLehmann.of(d) - all.mean().orElseThrow()) > all.half(level) / 2) {
             wild = IntStream.range(0, n).boxed().max(Comparator.comparing(i -> Math.abs(residuals[i]))).stream()
                     .toList();
         }
+        if (wild.isEmpty()) {
+            return List.of();
+        }
+        Middle ofBaseline = Middle.of(pairing, r -> metric.toScale(r.baseline()));
+        Middle ofCandidate = Middle.of(pairing, r -> metric.toScale(r.candidate()));
+        double critical = Looks.critical(level, n - 2.0);
         return wild.stream()
                 .map(i -> {
                     PairedRound round = pairing.rounds().get(i);
-                    Effect without = Effect.of(without(d, i));
+                    Effect without = others.without(i);
+                    double mean = without.mean().orElseThrow();
+                    double half = critical * without.standardError();
                     return new WildRun(
                             round,
-                            culprit(metric, pairing, i, baseline, candidate),
+                            ofBaseline.distance(i) > ofCandidate.distance(i) ? baseline : candidate,
                             metric.fromScale(round.difference()),
-                            metric.fromScale(without.mean().orElseThrow()),
-                            metric.fromScale(without.low(level)),
-                            metric.fromScale(without.high(level)));
+                            metric.fromScale(mean),
+                            metric.fromScale(mean - half),
+                            metric.fromScale(mean + half));
                 })
                 .toList();
     }
 
-    /** The externally studentised residual of one difference: its distance from the others' mean in their own spread. */
-    static double studentised(List<Double> d, int i) {
-        Effect others = Effect.of(without(d, i));
-        double distance = d.get(i) - others.mean().orElseThrow();
-        double spread = others.sd().orElseThrow() * Math.sqrt(1 + 1.0 / others.rounds());
-        return Math.abs(distance) < 1e-12 ? 0 : distance / spread;
-    }
-
-    /** Median of the pairwise means, each difference with itself included (Hodges and Lehmann 1963). */
-    static double hodgesLehmann(List<Double> d) {
-        List<Double> means = new ArrayList<>();
-        for (int i = 0; i < d.size(); i++) {
-            for (int j = i; j < d.size(); j++) {
-                means.add((d.get(i) + d.get(j)) / 2);
-            }
+    /** One setup's values over the rounds, to tell how far one lies from the median of the others. */
+    private record Middle(double[] values, double[] sorted) {
+        static Middle of(Pairing pairing, ToDoubleFunction<PairedRound> value) {
+            double[] values = pairing.rounds().stream().mapToDouble(value).toArray();
+            double[] sorted = values.clone();
+            Arrays.sort(sorted);
+            return new Middle(values, sorted);
         }
-        return median(means);
-    }
 
-    private static String culprit(Metric metric, Pairing pairing, int i, String baseline, String candidate) {
-        double ofBaseline = distance(pairing, i, r -> metric.toScale(r.baseline()));
-        double ofCandidate = distance(pairing, i, r -> metric.toScale(r.candidate()));
-        return ofBaseline > ofCandidate ? baseline : candidate;
-    }
+        double distance(int i) {
+            int gone = Arrays.binarySearch(sorted, values[i]);
+            int rest = sorted.length - 1;
+            return Math.abs(values[i] - (kept(gone, (rest - 1) / 2) + kept(gone, rest / 2)) / 2);
+        }
 
-    private static double distance(Pairing pairing, int i, ToDoubleFunction<PairedRound> value) {
-        List<Double> values =
-                pairing.rounds().stream().map(value::applyAsDouble).toList();
-        return Math.abs(values.get(i) - median(without(values, i)));
-    }
-
-    private static List<Double> without(List<Double> values, int i) {
-        List<Double> rest = new ArrayList<>(values);
-        rest.remove(i);
-        return rest;
-    }
-
-    private static double median(List<Double> values) {
-        double[] sorted = values.stream().mapToDouble(v -> v).sorted().toArray();
-        return (sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2;
+        private double kept(int gone, int index) {
+            return sorted[index < gone ? index : index + 1];
+        }
     }
 }
