@@ -4,13 +4,14 @@ import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.sql.Connection;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.Collectors;
 import org.hibernate.Session;
-import org.hibernate.StatelessSession;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -21,7 +22,6 @@ import syntoma.core.unit.FieldProblem;
 @Service
 public class ImportService {
     private static final int MOST_REPORTED = 10_000;
-    private static final int BATCH = 500;
 
     private final EntityManager entities;
     private final TransactionTemplate transaction;
@@ -47,7 +47,9 @@ public class ImportService {
         try {
             return transaction.execute(status -> {
                 try {
-                    ImportReport report = read(CsvTable.open(file), dryRun, progress);
+                    CsvTable table = CsvTable.open(file);
+                    ImportReport report = entities.unwrap(Session.class)
+                            .doReturningWork(connection -> read(table, dryRun, progress, connection));
                     if (dryRun) {
                         status.setRollbackOnly();
                     } else {
@@ -90,17 +92,19 @@ public class ImportService {
                 if (same > 0) {
                     throw new InvalidInput("takenAt", "this measurement is in the log already");
                 }
-                entities.persist(row);
                 entities.flush();
+                Long id = entities.unwrap(Session.class)
+                        .doReturningWork(connection -> MeasurementInserts.insert(connection, row));
                 stays.derive();
-                return row.id;
+                return id;
             });
         } finally {
             oneAtATime.unlock();
         }
     }
 
-    private ImportReport read(CsvTable table, boolean dryRun, ImportProgress.Run progress) {
+    private ImportReport read(CsvTable table, boolean dryRun, ImportProgress.Run progress, Connection connection)
+            throws SQLException {
         Names.Book book = names.open(!dryRun);
         FingerprintSet known = known();
         MeasurementReader reader = new MeasurementReader(table.decimalComma());
@@ -108,41 +112,39 @@ public class ImportService {
         int accepted = 0;
         int duplicates = 0;
         int rejectedRows = 0;
-        Session session = entities.unwrap(Session.class);
-        StatelessSession inserts = session.doReturningWork(
-                connection -> session.getSessionFactory().openStatelessSession(connection));
-        inserts.setJdbcBatchSize(BATCH);
-        for (CsvTable.Row row = table.next(); row != null; row = table.next()) {
-            progress.row();
-            if (progress.cancelled()) {
-                throw new Cancelled();
-            }
-            if (!row.fault().isEmpty()) {
-                rejectedRows++;
-                reject(rejected, new ImportReport.Rejection(row.line(), "", row.fault()));
-                if (row.cells().isEmpty()) {
-                    break;
+        try (MeasurementInserts inserts = new MeasurementInserts(connection)) {
+            for (CsvTable.Row row = table.next(); row != null; row = table.next()) {
+                progress.row();
+                if (progress.cancelled()) {
+                    throw new Cancelled();
                 }
-                continue;
+                if (!row.fault().isEmpty()) {
+                    rejectedRows++;
+                    reject(rejected, new ImportReport.Rejection(row.line(), "", row.fault()));
+                    if (row.cells().isEmpty()) {
+                        break;
+                    }
+                    continue;
+                }
+                CsvTable.Row current = row;
+                Optional<NewMeasurement> read = reader.read(column -> table.text(current, column));
+                if (read.isEmpty()) {
+                    rejectedRows++;
+                    reject(rejected, rejection(row, reader.problems()));
+                    continue;
+                }
+                Measurement measurement = row(read.get(), book);
+                if (!known.add(measurement.printHigh, measurement.printLow)) {
+                    duplicates++;
+                    continue;
+                }
+                accepted++;
+                if (!dryRun) {
+                    inserts.add(measurement);
+                }
             }
-            CsvTable.Row current = row;
-            Optional<NewMeasurement> read = reader.read(column -> table.text(current, column));
-            if (read.isEmpty()) {
-                rejectedRows++;
-                reject(rejected, rejection(row, reader.problems()));
-                continue;
-            }
-            Measurement measurement = row(read.get(), book);
-            if (!known.add(measurement.printHigh, measurement.printLow)) {
-                duplicates++;
-                continue;
-            }
-            accepted++;
-            if (!dryRun) {
-                inserts.insert(measurement);
-            }
+            inserts.flush();
         }
-        inserts.close();
         return new ImportReport(accepted, duplicates, rejectedRows, rejected, book.created());
     }
 

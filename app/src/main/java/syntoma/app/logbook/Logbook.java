@@ -28,9 +28,7 @@ public class Logbook {
     private static final String WHOLE = "select m, c.name, s.name, k.name from Measurement m"
             + " join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
             + " left join Carrier k on k.id = m.carrierId";
-    private static final String COLUMNS = "id, taken_at, campsite_id, setup_id, carrier_id, rat, band, arfcn, cell_id,"
-            + " rssi_dbm, rsrp_dbm, rsrq_db, sinr_db, down_mbps, up_mbps, idle_ms, down_loaded_ms, up_loaded_ms,"
-            + " jitter_ms, loss_pct, server, outcome, trial, round, note, digits, print_high, print_low";
+    private static final String COLUMNS = "id, " + MeasurementInserts.COLUMNS;
 
     private final EntityManager entities;
     private final Names names;

@@ -2,21 +2,16 @@ package syntoma.app.logbook;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.GeneratedValue;
-import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
-import jakarta.persistence.SequenceGenerator;
 import java.time.OffsetDateTime;
 import syntoma.core.reading.Quantity;
 import syntoma.core.reading.Rat;
 import syntoma.core.trial.Outcome;
 
-/** A reading and/or a speed run, as stored. Missing values are null. */
+/** A reading and/or a speed run, as stored by {@link MeasurementInserts}. Missing values are null. */
 @Entity
 class Measurement {
     @Id
-    @GeneratedValue(strategy = GenerationType.SEQUENCE, generator = "measurement_number")
-    @SequenceGenerator(name = "measurement_number", sequenceName = "measurement_number", allocationSize = 500)
     Long id;
 
     OffsetDateTime takenAt;
