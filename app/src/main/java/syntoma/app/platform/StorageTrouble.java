@@ -2,9 +2,12 @@ package syntoma.app.platform;
 
 import java.io.IOException;
 import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.h2.api.ErrorCode;
+import org.h2.mvstore.MVStoreException;
 
 /** Tells a disk that is full or cannot be written from a mistake of Syntoma's own. */
 final class StorageTrouble {
@@ -20,17 +23,32 @@ final class StorageTrouble {
 
     /** The sentence for the user, where the store is what failed. */
     static Optional<String> in(Throwable failure) {
-        boolean storage = false;
-        String reason = "";
-        for (Throwable t = failure; t != null; t = t.getCause()) {
-            storage |= t instanceof SQLException sql && CODES.contains(sql.getErrorCode());
-            if (t instanceof IOException && t.getMessage() != null) {
-                reason = " (" + t.getMessage() + ")";
-            }
+        List<Throwable> chain = new ArrayList<>();
+        collect(failure, chain);
+        boolean storage = chain.stream()
+                .anyMatch(t -> t instanceof MVStoreException
+                        || t instanceof SQLException sql && CODES.contains(sql.getErrorCode()));
+        if (!storage) {
+            return Optional.empty();
         }
-        return storage
-                ? Optional.of("The disk with Syntoma's data cannot be written" + reason
-                        + "; nothing of this was kept. Free some space, then stop Syntoma and start it again")
-                : Optional.empty();
+        String reason = chain.stream()
+                .filter(t -> t instanceof IOException && t.getMessage() != null)
+                .map(t -> " (" + t.getMessage() + ")")
+                .findFirst()
+                .orElse("");
+        return Optional.of("The disk with Syntoma's data cannot be written" + reason
+                + "; nothing of this was kept. Free some space, then stop Syntoma and start it again");
+    }
+
+    /** Causes, and what a failed batch holds beside its cause. */
+    private static void collect(Throwable failure, List<Throwable> chain) {
+        if (failure == null || chain.contains(failure)) {
+            return;
+        }
+        chain.add(failure);
+        collect(failure.getCause(), chain);
+        if (failure instanceof SQLException sql) {
+            collect(sql.getNextException(), chain);
+        }
     }
 }
