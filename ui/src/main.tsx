@@ -15,7 +15,11 @@ const queries = new QueryClient({
   defaultOptions: { queries: { retry: 1, staleTime: 5_000, refetchOnWindowFocus: true } },
 });
 
-createRoot(document.getElementById('root')!).render(
+const root = document.getElementById('root');
+if (!root) {
+  throw new Error('the page has no root element');
+}
+createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <ThemeProvider>

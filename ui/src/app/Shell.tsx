@@ -15,7 +15,7 @@ export function Shell() {
   const [logging, setLogging] = useState(false);
   const [help, setHelp] = useState(false);
   const log = useMemo(() => ({ open: () => setLogging(true) }), []);
-  useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]!.path));
+  useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
   useKey('r', () => setLogging(true));
   useKey('?', () => setHelp(true));
   useKey('/', () => document.querySelector<HTMLInputElement>('[data-find] input, input[data-find]')?.focus());

@@ -24,7 +24,8 @@ export function LadderStrip({ ladder, width }: { ladder: Ladder; width: number }
   const { from, to, value, spread, usual, label, unit, grade } = ladder;
   const x = linear([from, to], [0, width]);
   const held = (v: number) => Math.min(width - 3, Math.max(3, x(v)));
-  const edges = [from, ...[...ladder.floors].reverse(), to];
+  const floors = [...ladder.floors].reverse();
+  const zones = GRADES.map((word, i) => ({ word, low: floors[i - 1] ?? from, high: floors[i] ?? to }));
   const words = width < 420 ? (word: string) => NARROW[word] : (word: string) => word;
   return (
     <svg
@@ -34,16 +35,10 @@ export function LadderStrip({ ladder, width }: { ladder: Ladder; width: number }
       aria-label={`${label} ${value} ${unit}, ${grade}`}
       className="ladder"
     >
-      {GRADES.map((word, i) => (
+      {zones.map(({ word, low, high }) => (
         <g key={word}>
-          <rect
-            x={x(edges[i]!)}
-            y={8}
-            width={x(edges[i + 1]!) - x(edges[i]!) - 2}
-            height={15}
-            fill="var(--zone)"
-          />
-          <text x={x(edges[i]!) + 3} y={36} className={word === grade ? 'strong' : undefined}>
+          <rect x={x(low)} y={8} width={x(high) - x(low) - 2} height={15} fill="var(--zone)" />
+          <text x={x(low) + 3} y={36} className={word === grade ? 'strong' : undefined}>
             {words(word)}
           </text>
         </g>

@@ -79,7 +79,7 @@ describe('paired rounds', () => {
       />,
     );
     const [, x1, x2] =
-      /<line x1="([\d.]+)" y1="[\d.]+" x2="([\d.]+)" y2="[\d.]+" stroke="var\(--ink2\)"/.exec(svg)!;
+      /<line x1="([\d.]+)" y1="[\d.]+" x2="([\d.]+)" y2="[\d.]+" stroke="var\(--ink2\)"/.exec(svg) ?? [];
     expect(Number(x1)).toBeGreaterThan(Number(x2));
     expect(svg).toContain('stroke-dasharray');
     expect(svg).toContain('×2.04 · wild');

@@ -16,13 +16,15 @@ const SPLITS = [
 ];
 const COLOURS = ['tide', 'kelp', 'ochre', 'rust', 'ink'];
 
+const turn = (list: readonly string[], n: number) => list[n % list.length] ?? '';
+
 /** Shape, split and colour of the pennant with a number; the first 35 differ in shape and split. */
 export function pennant(number: number) {
   const n = Math.max(0, Math.trunc(number));
   return {
-    outline: OUTLINES[n % OUTLINES.length]!,
-    split: SPLITS[n % SPLITS.length]!,
-    colour: `var(--pennant-${COLOURS[(n + Math.floor(n / 35)) % COLOURS.length]!})`,
+    outline: turn(OUTLINES, n),
+    split: turn(SPLITS, n),
+    colour: `var(--pennant-${turn(COLOURS, n + Math.floor(n / 35))})`,
     ground: 'var(--pennant)',
   };
 }
