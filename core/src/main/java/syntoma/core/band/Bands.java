@@ -1,10 +1,5 @@
 package syntoma.core.band;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import syntoma.core.band.Band.Technology;
+import syntoma.core.unit.Table;
 
 /**
  * The operating bands of all regions: E-UTRA by TS 36.101 table 5.5-1, NR by TS 38.101-1, -2 and -5. Bands without a
@@ -38,7 +34,7 @@ public final class Bands {
     private static final Set<String> UPLINK_ONLY;
 
     static {
-        for (String[] f : rows("eutra.csv")) {
+        for (String[] f : Table.rows(Bands.class, "eutra.csv")) {
             Band band = band("B" + f[0], Technology.LTE, f);
             BY_NAME.put(band.name(), band);
             EUTRA.add(new Eutra(
@@ -46,7 +42,7 @@ public final class Bands {
                     Integer.parseInt(f[6]),
                     f[7].isEmpty() ? Optional.empty() : Optional.of(Integer.parseInt(f[7]))));
         }
-        List<String[]> nr = rows("nr.csv");
+        List<String[]> nr = Table.rows(Bands.class, "nr.csv");
         UPLINK_ONLY =
                 nr.stream().filter(f -> f[1].equals("SUL")).map(f -> "n" + f[0]).collect(Collectors.toSet());
         nr.stream()
@@ -99,17 +95,5 @@ public final class Bands {
                 : Optional.of(new Span(Double.parseDouble(f[2]), Double.parseDouble(f[3])));
         return new Band(
                 name, rat, Duplex.valueOf(f[1]), uplink, new Span(Double.parseDouble(f[4]), Double.parseDouble(f[5])));
-    }
-
-    private static List<String[]> rows(String resource) {
-        try (BufferedReader reader = new BufferedReader(
-                new InputStreamReader(Bands.class.getResourceAsStream(resource), StandardCharsets.UTF_8))) {
-            return reader.lines()
-                    .filter(line -> !line.startsWith("#"))
-                    .map(line -> line.split(",", -1))
-                    .toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 }

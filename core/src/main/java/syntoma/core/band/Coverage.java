@@ -1,0 +1,125 @@
+package syntoma.core.band;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import syntoma.core.unit.Values;
+
+/**
+ * Whether a carrier's band gets through a chain, decided link by link and for each direction apart. A link passes a
+ * direction when at least 90 % of that direction's span lies inside its stated range.
+ *
+ * @param links every link's share, from the device outward
+ * @param limitedBy the first link that stops a direction, or whose sheet does not say
+ */
+public record Coverage(Band band, List<LinkShare> links, Result result, Optional<String> limitedBy, String sentence) {
+    /** The least share of a direction's span that counts as passing. */
+    public static final double ENOUGH = 0.9;
+
+    /** What gets through. */
+    public enum Result {
+        WORKS("works"),
+        DOWNLINK_ONLY("downlink only"),
+        UPLINK_ONLY("uplink only"),
+        NOT_COVERED("not covered"),
+        UNKNOWN("unknown");
+
+        private final String label;
+
+        Result(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    private enum Way {
+        OPEN,
+        CLOSED,
+        UNKNOWN
+    }
+
+    /** Decides one band over the links of a chain. */
+    public static Coverage of(Band band, List<LinkShare> links) {
+        Way down = way(links, LinkShare::downlink);
+        Way up = way(links, LinkShare::uplink);
+        Result result;
+        if (down == Way.CLOSED && up == Way.CLOSED) {
+            result = Result.NOT_COVERED;
+        } else if (down == Way.UNKNOWN || up == Way.UNKNOWN) {
+            result = Result.UNKNOWN;
+        } else if (down == Way.OPEN) {
+            result = up == Way.OPEN ? Result.WORKS : Result.DOWNLINK_ONLY;
+        } else {
+            result = Result.UPLINK_ONLY;
+        }
+        Optional<LinkShare> limit = links.stream()
+                .filter(l -> result == Result.UNKNOWN
+                        ? l.downlink().isEmpty() || l.uplink().isEmpty()
+                        : closes(l.downlink()) || closes(l.uplink()))
+                .findFirst();
+        return new Coverage(band, links, result, limit.map(LinkShare::link), sentence(band, result, limit));
+    }
+
+    private static Way way(List<LinkShare> links, Function<LinkShare, OptionalDouble> share) {
+        if (links.stream().map(share).anyMatch(Coverage::closes)) {
+            return Way.CLOSED;
+        }
+        return links.stream().map(share).anyMatch(OptionalDouble::isEmpty) ? Way.UNKNOWN : Way.OPEN;
+    }
+
+    private static boolean closes(OptionalDouble share) {
+        return share.isPresent() && share.getAsDouble() < ENOUGH;
+    }
+
+    private static String sentence(Band band, Result result, Optional<LinkShare> limit) {
+        if (limit.isEmpty()) {
+            return band.uplink().isEmpty() ? "works; the band has no uplink" : "works both ways";
+        }
+        LinkShare link = limit.get();
+        return switch (result) {
+            case UNKNOWN -> "unknown: the sheet of " + link.link() + " does not say";
+            case DOWNLINK_ONLY -> "downlink only: " + passes(link.link(), link.uplink(), "uplink");
+            case UPLINK_ONLY -> "uplink only: " + passes(link.link(), link.downlink(), "downlink");
+            default ->
+                band.duplex() == Duplex.TDD
+                                && link.downlink().equals(OptionalDouble.of(0))
+                                && link.uplink().equals(OptionalDouble.of(0))
+                        ? "not through " + link.link() + " (TDD)"
+                        : "not through " + link.link();
+        };
+    }
+
+    private static String passes(String link, OptionalDouble share, String direction) {
+        double percent = 100 * share.orElse(0);
+        return percent == 0
+                ? link + " has no " + direction + " here"
+                : link + " passes " + Values.rounded(percent, 0) + " % of the " + direction;
+    }
+
+    /** How many of a carrier's bands work in both directions, as a person would say it. */
+    public static String summary(String chain, String carrier, List<Coverage> bands) {
+        long works = bands.stream().filter(c -> c.result() == Result.WORKS).count();
+        long unknown = bands.stream().filter(c -> c.result() == Result.UNKNOWN).count();
+        String head = "With " + chain + " on " + carrier + ": ";
+        if (bands.isEmpty()) {
+            return head + "no bands of " + carrier + " are entered for this region.";
+        }
+        String count = works == bands.size() && works > 1
+                ? "all " + word(works) + " bands work in both directions"
+                : (works == 0 ? "none" : word(works)) + " of " + word(bands.size())
+                        + (bands.size() == 1
+                                ? " band works"
+                                : works == 1 || works == 0 ? " bands works" : " bands work")
+                        + " in both directions";
+        return head + count + (unknown == 0 ? "." : "; " + word(unknown) + " unknown, because a sheet does not say.");
+    }
+
+    private static String word(long number) {
+        String[] words = {"none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"};
+        return number < words.length ? words[(int) number] : Long.toString(number);
+    }
+}

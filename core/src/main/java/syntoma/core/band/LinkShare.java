@@ -1,0 +1,50 @@
+package syntoma.core.band;
+
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * The share of a band's downlink and uplink that one link of a chain passes, 0 to 1; empty when its sheet does not say. A
+ * band without an uplink has an uplink share of 1: nothing of it is lost.
+ */
+public record LinkShare(String link, OptionalDouble downlink, OptionalDouble uplink) {
+
+    /** The same share both ways. */
+    public static LinkShare both(String link, double share) {
+        return new LinkShare(link, OptionalDouble.of(share), OptionalDouble.of(share));
+    }
+
+    /** Nothing is stated. */
+    public static LinkShare unknown(String link) {
+        return new LinkShare(link, OptionalDouble.empty(), OptionalDouble.empty());
+    }
+
+    /** The shares of a band that lie inside spans, each direction in its own; no spans for a direction: not stated. */
+    public static LinkShare of(String link, Band band, List<Span> downlink, List<Span> uplink) {
+        return new LinkShare(
+                link,
+                downlink.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(share(band.downlink(), downlink)),
+                band.uplink().isEmpty()
+                        ? OptionalDouble.of(1)
+                        : uplink.isEmpty()
+                                ? OptionalDouble.empty()
+                                : OptionalDouble.of(share(band.uplink().get(), uplink)));
+    }
+
+    private static double share(Span wanted, List<Span> given) {
+        double covered = 0;
+        double reached = wanted.loMhz();
+        List<Span> sorted = given.stream()
+                .sorted(java.util.Comparator.comparingDouble(Span::loMhz))
+                .toList();
+        for (Span span : sorted) {
+            double from = Math.max(reached, span.loMhz());
+            double to = Math.min(wanted.hiMhz(), span.hiMhz());
+            if (to > from) {
+                covered += to - from;
+                reached = to;
+            }
+        }
+        return covered / (wanted.hiMhz() - wanted.loMhz());
+    }
+}

@@ -1,0 +1,64 @@
+package syntoma.core.chain;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import syntoma.core.unit.Table;
+
+/**
+ * A class of coaxial cable. Loss is α(f) = a√f + b·f dB/m with f in MHz (conductor and dielectric loss), fitted through two
+ * datasheet points. The classes are data, beside this class.
+ *
+ * @param diameterMm outer diameter
+ * @param pricePerM estimated, in units of money
+ */
+public record CableClass(String name, double a, double b, double diameterMm, double pricePerM) {
+    private static final double FIRST_MHZ = 900;
+    private static final double SECOND_MHZ = 2500;
+    private static final Map<String, CableClass> CLASSES = new LinkedHashMap<>();
+
+    static {
+        for (String[] f : Table.rows(CableClass.class, "cables.csv")) {
+            CLASSES.put(
+                    f[0],
+                    fitted(
+                            f[0],
+                            Double.parseDouble(f[1]) / 100,
+                            Double.parseDouble(f[2]) / 100,
+                            Double.parseDouble(f[3]),
+                            Double.parseDouble(f[4])));
+        }
+    }
+
+    private static CableClass fitted(String name, double first, double second, double diameterMm, double pricePerM) {
+        double root1 = Math.sqrt(FIRST_MHZ);
+        double root2 = Math.sqrt(SECOND_MHZ);
+        double b = (second / root2 - first / root1) / (root2 - root1);
+        double a = first / root1 - b * root1;
+        return new CableClass(name, a, b, diameterMm, pricePerM);
+    }
+
+    /** All classes, the thinnest first. */
+    public static List<CableClass> all() {
+        return List.copyOf(CLASSES.values());
+    }
+
+    /**
+     * The class of a name.
+     *
+     * @throws IllegalArgumentException naming the text and the classes there are
+     */
+    public static CableClass named(String name) {
+        CableClass found = CLASSES.get(name.strip());
+        if (found == null) {
+            throw new IllegalArgumentException(
+                    "cable class is “" + name + "”; allowed is " + String.join(", ", CLASSES.keySet()));
+        }
+        return found;
+    }
+
+    /** Loss in dB over a length in m at a frequency in MHz. */
+    public double lossDb(double mhz, double lengthM) {
+        return (a * Math.sqrt(mhz) + b * mhz) * lengthM;
+    }
+}

@@ -1,0 +1,77 @@
+package syntoma.core.chain;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * A setup's signal chain: from the air over antennas, cables and adapters, through a booster if any, to the device.
+ *
+ * @param wiring lead to port by label as it is or will be plugged, where that is stated; else it is proposed
+ * @param devicePlacement where the device itself is
+ */
+public record Chain(
+        Vehicle vehicle,
+        Optional<Device> device,
+        Placement devicePlacement,
+        Optional<Booster> booster,
+        List<AntennaRun> antennas,
+        List<Adapter> adapters,
+        List<Sim> sims,
+        Map<String, String> wiring) {
+
+    /**
+     * @throws IllegalArgumentException when two antennas have the same name: the same part twice would make the signal run
+     *     in a circle
+     */
+    public Chain {
+        Set<String> seen = new HashSet<>();
+        for (AntennaRun run : antennas) {
+            for (String part : parts(run)) {
+                if (!seen.add(part)) {
+                    throw new IllegalArgumentException(part
+                            + " is in the chain twice, so that the signal would run in a circle; a part can be in a"
+                            + " chain once");
+                }
+            }
+        }
+    }
+
+    private static List<String> parts(AntennaRun run) {
+        List<String> parts = new java.util.ArrayList<>();
+        parts.add(run.antenna().name());
+        run.extension().forEach(cable -> parts.add(cable.name()));
+        return parts;
+    }
+
+    /** The leads of all antennas for a use, in order. */
+    public List<WiredLead> leads(Use use) {
+        return antennas.stream()
+                .flatMap(run -> run.antenna().leads(use).stream().map(lead -> new WiredLead(run, lead)))
+                .toList();
+    }
+
+    /** The ports that outside antennas go to: the booster's donor side where there is one, else the device's. */
+    public List<Port> ports() {
+        if (booster.isPresent()) {
+            return booster.get().donor().stream()
+                    .map(c -> new Port("donor", Use.CELLULAR, c, true))
+                    .toList();
+        }
+        return device.flatMap(Device::ports).orElse(List.of());
+    }
+
+    /** A lead with the run it belongs to. */
+    public record WiredLead(AntennaRun run, Lead lead) {
+        /** Its label, unique within the chain. */
+        public String label() {
+            return run.antenna().name() + " " + lead.label();
+        }
+
+        public Connector end() {
+            return run.end(lead);
+        }
+    }
+}

@@ -1,0 +1,33 @@
+package syntoma.core.chain;
+
+import java.util.OptionalDouble;
+import syntoma.core.band.Span;
+import syntoma.core.unit.Values;
+
+/**
+ * A frequency range of an antenna with the gain at its edges; between them the gain is linear in frequency.
+ *
+ * @param fromDbi gain in dBi at the lower edge; empty when the sheet does not say
+ * @param toDbi gain in dBi at the upper edge
+ */
+public record GainRange(Span span, OptionalDouble fromDbi, OptionalDouble toDbi) {
+    public static final double LEAST_DBI = -20;
+    public static final double MOST_DBI = 40;
+
+    public GainRange {
+        fromDbi.ifPresent(g -> Values.within("gain", g, LEAST_DBI, MOST_DBI, "dBi"));
+        toDbi.ifPresent(g -> Values.within("gain", g, LEAST_DBI, MOST_DBI, "dBi"));
+    }
+
+    boolean holds(double mhz) {
+        return mhz >= span.loMhz() && mhz <= span.hiMhz();
+    }
+
+    OptionalDouble gainDbi(double mhz) {
+        if (fromDbi.isEmpty() || toDbi.isEmpty()) {
+            return fromDbi.isPresent() ? fromDbi : toDbi;
+        }
+        double share = (mhz - span.loMhz()) / (span.hiMhz() - span.loMhz());
+        return OptionalDouble.of(fromDbi.getAsDouble() + share * (toDbi.getAsDouble() - fromDbi.getAsDouble()));
+    }
+}

@@ -1,0 +1,30 @@
+package syntoma.core.chain;
+
+import syntoma.core.unit.Labels;
+
+/** What becomes of a device's own antennas when a lead is plugged in. */
+public enum InternalAntennas {
+    NONE("none"),
+    STAY_ON("stay on"),
+    SWITCH_BY_THEMSELVES("switch by themselves"),
+    SWITCHED_BY_SETTING("switched by a setting");
+
+    private final String label;
+
+    InternalAntennas(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /**
+     * The behaviour of a label.
+     *
+     * @throws IllegalArgumentException naming the text and the labels there are
+     */
+    public static InternalAntennas labelled(String text) {
+        return Labels.find("own antennas", text, values(), InternalAntennas::label);
+    }
+}

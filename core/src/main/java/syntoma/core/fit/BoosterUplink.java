@@ -1,0 +1,21 @@
+package syntoma.core.fit;
+
+import java.util.List;
+import syntoma.core.band.Coverage;
+
+/** A booster that only hears a band makes bars and no upload. */
+final class BoosterUplink implements FitRule {
+    @Override
+    public List<FitFinding> check(FitCase fit) {
+
+        return fit.chain().booster().stream()
+                .flatMap(b -> fit.bands().stream().map(band -> Coverage.of(band, List.of(b.share(band)))))
+                .filter(c -> c.result() == Coverage.Result.DOWNLINK_ONLY)
+                .map(c -> FitFinding.caution(
+                        "booster-uplink",
+                        c.limitedBy().orElse("booster"),
+                        "On " + c.band().name() + " the booster helps the download alone: " + c.sentence() + ".",
+                        "Lock another band, or bypass it there."))
+                .toList();
+    }
+}

@@ -1,0 +1,24 @@
+package syntoma.core.fit;
+
+import java.util.List;
+import syntoma.core.chain.Sim;
+
+/** The bands looked at should be those of a card in the setup. */
+final class CarrierOfCard implements FitRule {
+    @Override
+    public List<FitFinding> check(FitCase fit) {
+
+        List<Sim> sims = fit.chain().sims();
+        boolean none = !sims.isEmpty()
+                && !fit.carrier().isEmpty()
+                && sims.stream().noneMatch(s -> s.carrier().equals(fit.carrier()));
+        return none
+                ? List.of(FitFinding.note(
+                        "carrier-of-card",
+                        sims.get(0).name(),
+                        "The bands are looked at for " + fit.carrier() + "; the card is of "
+                                + sims.get(0).carrier() + ".",
+                        ""))
+                : List.of();
+    }
+}

@@ -1,0 +1,24 @@
+package syntoma.core.fit;
+
+import java.util.List;
+import syntoma.core.chain.Placement;
+import syntoma.core.chain.Shell;
+
+/** A magnet holds on steel alone. */
+final class MagnetHold implements FitRule {
+    @Override
+    public List<FitFinding> check(FitCase fit) {
+
+        return fit.chain().antennas().stream()
+                .filter(run -> run.antenna().magnetic()
+                        && run.placement() == Placement.ROOF
+                        && fit.chain().vehicle().shell() != Shell.STEEL)
+                .map(run -> FitFinding.blocker(
+                        "magnet-hold",
+                        run.antenna().name(),
+                        run.antenna().name() + " is held by a magnet; a roof of "
+                                + fit.chain().vehicle().shell().label() + " holds none.",
+                        "A steel plate, glued on, or another mounting."))
+                .toList();
+    }
+}

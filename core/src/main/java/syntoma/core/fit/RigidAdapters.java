@@ -1,0 +1,33 @@
+package syntoma.core.fit;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import syntoma.core.chain.Adapter;
+import syntoma.core.chain.Device;
+import syntoma.core.chain.Wiring;
+import syntoma.core.unit.Values;
+
+/** Rigid adapters side by side need more room than ports often have. */
+final class RigidAdapters implements FitRule {
+    @Override
+    public List<FitFinding> check(FitCase fit) {
+
+        OptionalDouble spacing = fit.chain().device().map(Device::portSpacingMm).orElse(OptionalDouble.empty());
+        List<Wiring.Connection> rigid = fit.wiring().connections().stream()
+                .filter(c -> c.adapter().map(Adapter::rigid).orElse(false))
+                .toList();
+        if (spacing.isEmpty() || rigid.size() < 2) {
+            return List.of();
+        }
+        double width =
+                rigid.stream().mapToDouble(c -> c.lead().end().widthMm()).max().orElse(0);
+        return width <= spacing.getAsDouble()
+                ? List.of()
+                : List.of(FitFinding.caution(
+                        "rigid-adapters",
+                        fit.device(),
+                        "These ports sit " + Values.plain(spacing.getAsDouble()) + " mm apart: rigid adapters of "
+                                + Values.plain(width) + " mm will not fit side by side.",
+                        "Take pigtails."));
+    }
+}

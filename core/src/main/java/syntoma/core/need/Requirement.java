@@ -1,0 +1,77 @@
+package syntoma.core.need;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/**
+ * What several needs ask for together. Within a part of the day rates add up, because they are met at the same time; over
+ * the parts the largest counts. Needs of any time join every part. Latency and loss: the strictest.
+ *
+ * @param gbAMonth of all needs
+ */
+public record Requirement(
+        OptionalDouble downMbps,
+        OptionalDouble upMbps,
+        OptionalDouble loadedMs,
+        OptionalDouble lossPct,
+        double gbAMonth,
+        List<PerPart> parts) {
+
+    /** What one part of the day asks for. */
+    public record PerPart(PartOfDay part, OptionalDouble downMbps, OptionalDouble upMbps, List<String> needs) {}
+
+    /** What the needs ask for together. */
+    public static Requirement of(List<Need> needs) {
+        Set<PartOfDay> used = EnumSet.noneOf(PartOfDay.class);
+        needs.forEach(n -> used.add(n.when()));
+        if (used.size() > 1) {
+            used.remove(PartOfDay.ANY_TIME);
+        }
+        List<PerPart> parts = used.stream().map(part -> part(part, needs)).toList();
+        return new Requirement(
+                most(parts.stream().map(PerPart::downMbps)),
+                most(parts.stream().map(PerPart::upMbps)),
+                least(needs.stream().map(Need::loadedMs)),
+                least(needs.stream().map(Need::lossPct)),
+                needs.stream().mapToDouble(Need::gbAMonth).sum(),
+                parts);
+    }
+
+    private static PerPart part(PartOfDay part, List<Need> needs) {
+        List<Need> here = needs.stream()
+                .filter(n -> n.when() == part || n.when() == PartOfDay.ANY_TIME)
+                .toList();
+        return new PerPart(
+                part,
+                sum(here, Need::downMbps),
+                sum(here, Need::upMbps),
+                here.stream().map(Need::name).toList());
+    }
+
+    private static OptionalDouble sum(List<Need> needs, Function<Need, OptionalDouble> figure) {
+        double[] given = needs.stream()
+                .map(figure)
+                .filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .toArray();
+        return given.length == 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(java.util.Arrays.stream(given).sum());
+    }
+
+    private static OptionalDouble most(Stream<OptionalDouble> figures) {
+        return figures.filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .max();
+    }
+
+    private static OptionalDouble least(Stream<OptionalDouble> figures) {
+        return figures.filter(OptionalDouble::isPresent)
+                .mapToDouble(OptionalDouble::getAsDouble)
+                .min();
+    }
+}

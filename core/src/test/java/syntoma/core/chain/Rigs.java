@@ -1,0 +1,190 @@
+package syntoma.core.chain;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.IntStream;
+import syntoma.core.band.Band;
+import syntoma.core.band.Span;
+
+/** Parts of made-up rigs, sound in all that is not said otherwise. */
+public final class Rigs {
+    private Rigs() {}
+
+    public static Vehicle van(Shell shell) {
+        return new Vehicle("Heron", shell, 2.86, 200, 12.8);
+    }
+
+    public static GainRange range(double from, double to, double fromDbi, double toDbi) {
+        return new GainRange(new Span(from, to), OptionalDouble.of(fromDbi), OptionalDouble.of(toDbi));
+    }
+
+    public static Lead lead(String label, String connector) {
+        return lead(label, Use.CELLULAR, connector);
+    }
+
+    public static Lead lead(String label, Use use, String connector) {
+        return new Lead(
+                label, use, Optional.of(CableClass.named("240-class")), OptionalDouble.of(2), Connector.of(connector));
+    }
+
+    public static Lead lead(String label, String connector, double lengthM) {
+        return new Lead(
+                label,
+                Use.CELLULAR,
+                Optional.of(CableClass.named("240-class")),
+                OptionalDouble.of(lengthM),
+                Connector.of(connector));
+    }
+
+    public static Antenna antenna(String name, List<GainRange> ranges, Lead... leads) {
+        return new Antenna(
+                name,
+                false,
+                OptionalDouble.empty(),
+                ranges,
+                List.of(leads),
+                OptionalDouble.of(0),
+                OptionalDouble.of(0.1),
+                false);
+    }
+
+    /** An antenna for all bands with so many SMA leads. */
+    public static Antenna wide(String name, int leads) {
+        return antenna(
+                name,
+                List.of(range(600, 6000, 5, 6)),
+                IntStream.rangeClosed(1, leads)
+                        .mapToObj(i -> lead("" + i, "SMA-male"))
+                        .toArray(Lead[]::new));
+    }
+
+    public static AntennaRun onRoof(Antenna antenna) {
+        return new AntennaRun(antenna, List.of(), Placement.ROOF, 0);
+    }
+
+    public static PowerInput volts(double low, double high) {
+        return new PowerInput(false, OptionalDouble.of(low), OptionalDouble.of(high), OptionalDouble.of(8));
+    }
+
+    public static Device device(String name, int layers, Port... ports) {
+        return new Device(
+                name,
+                Optional.of(Set.of("B3", "B7", "B8", "B20", "B28", "n78")),
+                Map.of(Band.Technology.LTE, layers),
+                Optional.of(List.of(ports)),
+                Optional.of(true),
+                OptionalDouble.of(20),
+                Optional.of(InternalAntennas.SWITCH_BY_THEMSELVES),
+                Optional.of(SimSize.NANO),
+                OptionalInt.of(1),
+                OptionalInt.of(1),
+                volts(9, 30),
+                OptionalDouble.of(1000),
+                OptionalDouble.of(600),
+                OptionalInt.of(2),
+                Set.of());
+    }
+
+    /** A router with so many cellular SMA ports, the first the main one. */
+    public static Device router(int ports) {
+        return device(
+                "Curlew",
+                ports,
+                IntStream.rangeClosed(1, ports)
+                        .mapToObj(i -> new Port("M" + i, Use.CELLULAR, Connector.of("SMA-female"), i == 1))
+                        .toArray(Port[]::new));
+    }
+
+    public static Booster booster(List<Span> uplink, List<Span> downlink) {
+        return new Booster(
+                "Bittern",
+                uplink,
+                downlink,
+                Optional.of(false),
+                OptionalDouble.of(65),
+                OptionalDouble.of(10),
+                Optional.of(Connector.of("SMA-female")),
+                volts(9, 16));
+    }
+
+    public static Chain chain(Device device, AntennaRun... antennas) {
+        return new Chain(
+                van(Shell.STEEL),
+                Optional.ofNullable(device),
+                Placement.INSIDE,
+                Optional.empty(),
+                List.of(antennas),
+                List.of(),
+                List.of(),
+                Map.of());
+    }
+
+    public static Chain withPlacement(Chain c, Placement placement) {
+        return new Chain(
+                c.vehicle(), c.device(), placement, c.booster(), c.antennas(), c.adapters(), c.sims(), c.wiring());
+    }
+
+    public static Chain withBooster(Chain c, Booster booster) {
+        return new Chain(
+                c.vehicle(),
+                c.device(),
+                c.devicePlacement(),
+                Optional.of(booster),
+                c.antennas(),
+                c.adapters(),
+                c.sims(),
+                c.wiring());
+    }
+
+    public static Chain withAdapters(Chain c, Adapter... adapters) {
+        return new Chain(
+                c.vehicle(),
+                c.device(),
+                c.devicePlacement(),
+                c.booster(),
+                c.antennas(),
+                List.of(adapters),
+                c.sims(),
+                c.wiring());
+    }
+
+    public static Chain withSims(Chain c, Sim... sims) {
+        return new Chain(
+                c.vehicle(),
+                c.device(),
+                c.devicePlacement(),
+                c.booster(),
+                c.antennas(),
+                c.adapters(),
+                List.of(sims),
+                c.wiring());
+    }
+
+    public static Chain withWiring(Chain c, Map<String, String> wiring) {
+        return new Chain(
+                c.vehicle(),
+                c.device(),
+                c.devicePlacement(),
+                c.booster(),
+                c.antennas(),
+                c.adapters(),
+                c.sims(),
+                wiring);
+    }
+
+    public static Chain in(Chain c, Shell shell) {
+        return new Chain(
+                van(shell),
+                c.device(),
+                c.devicePlacement(),
+                c.booster(),
+                c.antennas(),
+                c.adapters(),
+                c.sims(),
+                c.wiring());
+    }
+}

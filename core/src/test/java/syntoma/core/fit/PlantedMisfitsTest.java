@@ -1,0 +1,691 @@
+package syntoma.core.fit;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static syntoma.core.chain.Rigs.antenna;
+import static syntoma.core.chain.Rigs.booster;
+import static syntoma.core.chain.Rigs.chain;
+import static syntoma.core.chain.Rigs.device;
+import static syntoma.core.chain.Rigs.in;
+import static syntoma.core.chain.Rigs.lead;
+import static syntoma.core.chain.Rigs.onRoof;
+import static syntoma.core.chain.Rigs.range;
+import static syntoma.core.chain.Rigs.router;
+import static syntoma.core.chain.Rigs.volts;
+import static syntoma.core.chain.Rigs.wide;
+import static syntoma.core.chain.Rigs.withAdapters;
+import static syntoma.core.chain.Rigs.withBooster;
+import static syntoma.core.chain.Rigs.withSims;
+import static syntoma.core.chain.Rigs.withWiring;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import syntoma.core.band.Bands;
+import syntoma.core.band.Span;
+import syntoma.core.chain.Adapter;
+import syntoma.core.chain.Antenna;
+import syntoma.core.chain.AntennaRun;
+import syntoma.core.chain.Cable;
+import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Chain;
+import syntoma.core.chain.Connector;
+import syntoma.core.chain.Device;
+import syntoma.core.chain.InternalAntennas;
+import syntoma.core.chain.Placement;
+import syntoma.core.chain.Port;
+import syntoma.core.chain.PowerInput;
+import syntoma.core.chain.Rigs;
+import syntoma.core.chain.Shell;
+import syntoma.core.chain.Sim;
+import syntoma.core.chain.SimSize;
+import syntoma.core.chain.Use;
+
+/** Rigs with one misfit planted in each: every one is found, with its weight and in words that name it. */
+class PlantedMisfitsTest {
+    private static final List<Span> LOW = List.of(new Span(791, 960), new Span(1805, 1880));
+    private static final List<Span> LOW_UP = List.of(new Span(832, 915), new Span(1710, 1785));
+    private static final Device HOTSPOT = device(
+            "Plover",
+            2,
+            new Port("1", Use.CELLULAR, Connector.of("TS9-female"), true),
+            new Port("2", Use.CELLULAR, Connector.of("TS9-female"), false));
+
+    record Planted(String name, Chain chain, String code, Severity severity, String says) {
+        @Override
+        public String toString() {
+            return name;
+        }
+    }
+
+    private static Planted blocker(String name, Chain chain, String code, String says) {
+        return new Planted(name, chain, code, Severity.BLOCKER, says);
+    }
+
+    private static Planted caution(String name, Chain chain, String code, String says) {
+        return new Planted(name, chain, code, Severity.CAUTION, says);
+    }
+
+    private static Planted note(String name, Chain chain, String code, String says) {
+        return new Planted(name, chain, code, Severity.NOTE, says);
+    }
+
+    static Stream<Planted> connections() {
+        Antenna all = wide("Alder", 2);
+        Antenna five = antenna(
+                "Rowan",
+                List.of(range(600, 6000, 5, 6)),
+                lead("1", "SMA-male"),
+                lead("2", "SMA-male"),
+                lead("sat", Use.GNSS, "SMA-male"),
+                lead("air", Use.WIFI, "RP-SMA-male"));
+        Device withWifi = device(
+                "Curlew",
+                2,
+                new Port("M", Use.CELLULAR, Connector.of("SMA-female"), true),
+                new Port("D", Use.CELLULAR, Connector.of("SMA-female"), false),
+                new Port("W", Use.WIFI, Connector.of("RP-SMA-female"), false));
+        Antenna reversed =
+                antenna("Alder", List.of(range(600, 6000, 5, 6)), lead("1", "SMA-male"), lead("4", "RP-SMA-male"));
+        Cable wrong = new Cable(
+                "N extension", CableClass.named("400-class"), 3, Connector.of("N-female"), Connector.of("N-male"));
+        Adapter rigid = new Adapter(
+                "A",
+                Connector.of("SMA-female"),
+                Connector.of("TS9-male"),
+                true,
+                OptionalDouble.empty(),
+                OptionalDouble.of(6));
+        Device tight = spaced(HOTSPOT, 8);
+        return Stream.of(
+                blocker("no device", chain(null, onRoof(all)), "device-missing", "No device"),
+                blocker("device without ports", chain(ports(router(2)), onRoof(all)), "no-antenna-port", "no port"),
+                blocker(
+                        "device that takes no antennas",
+                        chain(closed(router(2)), onRoof(all)),
+                        "no-antenna-port",
+                        "Curlew"),
+                caution(
+                        "two of four leads",
+                        chain(router(2), onRoof(wide("Rowan", 4))),
+                        "streams-lost",
+                        "Only 2 of 4 cellular leads have a port: 2 streams"),
+                caution("one of two leads", chain(router(1), onRoof(all)), "streams-lost", "1 stream"),
+                caution(
+                        "two of four ports",
+                        chain(router(4), onRoof(all)),
+                        "ports-empty",
+                        "Two of 4 cellular ports used: 2 streams of 4"),
+                caution(
+                        "one lead on four ports",
+                        chain(router(4), onRoof(wide("Sorrel", 1))),
+                        "ports-empty",
+                        "One of 4"),
+                note("the GNSS lead is over", chain(router(2), onRoof(five)), "spare-lead", "Rowan sat is GNSS"),
+                note("the Wi-Fi lead is over", chain(router(2), onRoof(five)), "spare-lead", "Rowan air is Wi-Fi"),
+                blocker(
+                        "Wi-Fi lead on a cellular port",
+                        withWiring(chain(withWifi, onRoof(five)), Map.of("Rowan air", "D")),
+                        "wrong-use",
+                        "is for Wi-Fi, but port D"),
+                blocker(
+                        "cellular lead on the Wi-Fi port",
+                        withWiring(chain(withWifi, onRoof(five)), Map.of("Rowan 1", "W")),
+                        "wrong-use",
+                        "is for cellular"),
+                blocker(
+                        "GNSS lead on the main port",
+                        withWiring(chain(withWifi, onRoof(five)), Map.of("Rowan sat", "M")),
+                        "wrong-use",
+                        "is for GNSS"),
+                blocker("RP-SMA on a cellular port", chain(router(2), onRoof(reversed)), "no-pin", "looks alike"),
+                caution(
+                        "SMA leads for TS9 ports",
+                        chain(HOTSPOT, onRoof(all)),
+                        "adapter-needed",
+                        "2 leads end in SMA-male"),
+                caution(
+                        "one FAKRA lead",
+                        chain(
+                                router(1),
+                                onRoof(antenna("Alder", List.of(range(600, 6000, 5, 6)), lead("1", "FAKRA-male")))),
+                        "adapter-needed",
+                        "FAKRA-male"),
+                caution(
+                        "male on male",
+                        chain(
+                                router(1),
+                                onRoof(antenna("Alder", List.of(range(600, 6000, 5, 6)), lead("1", "SMA-female")))),
+                        "adapter-needed",
+                        "SMA-female"),
+                blocker(
+                        "an extension that fits nothing",
+                        chain(router(2), new AntennaRun(all, List.of(wrong), Placement.ROOF, 0)),
+                        "cable-ends",
+                        "N-female and N-male"),
+                caution(
+                        "rigid adapters side by side",
+                        withAdapters(chain(tight, onRoof(all)), rigid, rigid),
+                        "rigid-adapters",
+                        "8 mm apart"),
+                note("one lead", chain(router(2), onRoof(wide("Sorrel", 1))), "main-port", "use the main port, M1"),
+                caution(
+                        "one lead on the other port",
+                        withWiring(chain(router(2), onRoof(wide("Sorrel", 1))), Map.of("Sorrel 1", "M2")),
+                        "main-port",
+                        "only listens"),
+                note(
+                        "own antennas by setting",
+                        chain(internal(router(2), InternalAntennas.SWITCHED_BY_SETTING), onRoof(all)),
+                        "own-antennas",
+                        "setting"),
+                note(
+                        "own antennas stay on",
+                        chain(internal(router(2), InternalAntennas.STAY_ON), onRoof(all)),
+                        "own-antennas",
+                        "stay on"));
+    }
+
+    static Stream<Planted> bandsAndGain() {
+        Antenna old = antenna(
+                "Sorrel",
+                List.of(range(698, 960, 2, 2), range(1710, 2170, 3, 3)),
+                lead("1", "SMA-male"),
+                lead("2", "SMA-male"));
+        Antenna none =
+                antenna("Teasel", List.of(range(2400, 2500, 3, 3)), lead("1", "SMA-male"), lead("2", "SMA-male"));
+        Cable thin = new Cable(
+                "thin", CableClass.named("100-class"), 7, Connector.of("SMA-female"), Connector.of("SMA-male"));
+        Cable awful = new Cable(
+                "reel", CableClass.named("100-class"), 30, Connector.of("SMA-female"), Connector.of("SMA-male"));
+        Chain boosted = chain(router(2), onRoof(wide("Alder", 1)));
+        return Stream.of(
+                blocker("antenna for Wi-Fi bands alone", chain(router(2), onRoof(none)), "no-band-works", "Tarnwave"),
+                blocker(
+                        "device without the carrier’s bands",
+                        chain(bands(router(2), "B1", "B5"), onRoof(wide("Alder", 2))),
+                        "no-band-works",
+                        "through this chain"),
+                caution(
+                        "antenna without the new bands",
+                        chain(router(2), onRoof(old)),
+                        "bands-missing",
+                        "Sorrel does not pass B7, n78"),
+                caution(
+                        "device without n78",
+                        chain(bands(router(2), "B3", "B7", "B20"), onRoof(wide("Alder", 2))),
+                        "bands-missing",
+                        "Curlew does not pass n78"),
+                caution(
+                        "booster uplink misses B20",
+                        withBooster(boosted, booster(List.of(new Span(870, 915), new Span(1710, 1785)), LOW)),
+                        "booster-uplink",
+                        "On B20"),
+                caution(
+                        "booster uplink misses B3",
+                        withBooster(boosted, booster(List.of(new Span(832, 915)), LOW)),
+                        "booster-uplink",
+                        "On B3"),
+                caution(
+                        "booster without TDD",
+                        withBooster(boosted, booster(List.of(new Span(791, 4000)), List.of(new Span(791, 4000)))),
+                        "bands-missing",
+                        "Bittern does not pass n78"),
+                blocker(
+                        "booster for other bands",
+                        withBooster(boosted, booster(List.of(new Span(1850, 1910)), List.of(new Span(1930, 1990)))),
+                        "no-band-works",
+                        "No band"),
+                note(
+                        "booster on a device of two streams",
+                        withBooster(boosted, booster(LOW_UP, LOW)),
+                        "booster-streams",
+                        "one stream"),
+                caution(
+                        "two leads on a booster",
+                        withBooster(chain(router(2), onRoof(wide("Alder", 2))), booster(LOW_UP, LOW)),
+                        "streams-lost",
+                        "Only 1 of 2"),
+                caution(
+                        "thin cable eats the gain",
+                        chain(router(2), new AntennaRun(wide("Alder", 2), List.of(thin), Placement.ROOF, 0)),
+                        "cable-takes-gain",
+                        "9 m of cable"),
+                caution(
+                        "a whole reel of thin cable",
+                        chain(router(2), new AntennaRun(wide("Alder", 2), List.of(awful), Placement.INSIDE, 0)),
+                        "no-gain",
+                        "no more than"),
+                caution(
+                        "antenna laid inside",
+                        chain(
+                                router(2),
+                                new AntennaRun(
+                                        antenna(
+                                                "Teasel",
+                                                List.of(range(600, 6000, -2, -2)),
+                                                lead("1", "SMA-male"),
+                                                lead("2", "SMA-male")),
+                                        List.of(),
+                                        Placement.INSIDE,
+                                        0)),
+                        "no-gain",
+                        "own antenna"),
+                note(
+                        "bands of another carrier’s card",
+                        withSims(
+                                chain(router(2), onRoof(wide("Alder", 2))),
+                                new Sim("Brissa card", "Brissa", Optional.of(SimSize.NANO))),
+                        "carrier-of-card",
+                        "card is of Brissa"),
+                note(
+                        "no ranges on the sheet",
+                        chain(router(2), onRoof(antenna("Yarrow", List.of(), lead("1", "SMA-male")))),
+                        "not-stated",
+                        "frequency ranges"),
+                note(
+                        "no bands on the sheet",
+                        chain(bands(router(2)), onRoof(wide("Alder", 2))),
+                        "not-stated",
+                        "bands"));
+    }
+
+    static Stream<Planted> cardsPowerAndPlace() {
+        Chain sound = chain(router(2), onRoof(wide("Alder", 2)));
+        return Stream.of(
+                note(
+                        "nano card in a full slot",
+                        withSims(chain(slot(router(2), SimSize.FULL)), card(SimSize.NANO)),
+                        "card-size",
+                        "Full-size card slot: the nano card needs a frame"),
+                blocker(
+                        "full card in a nano slot",
+                        withSims(chain(router(2)), card(SimSize.FULL)),
+                        "card-size",
+                        "takes a nano card"),
+                blocker(
+                        "eSIM for a device with a slot",
+                        withSims(chain(router(2)), card(SimSize.ESIM)),
+                        "card-size",
+                        "is an eSIM"),
+                blocker(
+                        "card for a device with eSIM alone",
+                        withSims(chain(slot(router(2), SimSize.ESIM)), card(SimSize.NANO)),
+                        "card-size",
+                        "takes an eSIM"),
+                blocker(
+                        "two cards for one slot",
+                        withSims(chain(router(2)), card(SimSize.NANO), new Sim("second", "Tarnwave", Optional.empty())),
+                        "card-count",
+                        "2 cards for one slot"),
+                note(
+                        "two cards and one modem",
+                        withSims(
+                                chain(twoSlots(router(2))),
+                                card(SimSize.NANO),
+                                new Sim("second", "Tarnwave", Optional.empty())),
+                        "card-count",
+                        "one card works at a time"),
+                caution(
+                        "mains only",
+                        chain(power(
+                                router(2),
+                                new PowerInput(
+                                        true, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(9)))),
+                        "mains-only",
+                        "runs on mains only"),
+                caution(
+                        "12.0 V steady",
+                        chain(power(router(2), volts(11.8, 12.2))),
+                        "supply-range",
+                        "needs 12.0 V steady: a charging battery gives 14.4"),
+                caution(
+                        "drops out when the battery is low",
+                        chain(power(router(2), volts(12, 24))),
+                        "supply-range",
+                        "nearly empty battery gives 11.0"),
+                note("a USB device", chain(power(router(2), volts(4.8, 5.2))), "supply-range", "USB"),
+                caution(
+                        "a slow Ethernet port",
+                        chain(ethernet(router(2), 100)),
+                        "slow-ethernet",
+                        "The 100 Mb/s Ethernet port is slower than the modem"),
+                caution(
+                        "whips on plastic",
+                        in(chain(router(2), onRoof(plane(wide("Sorrel", 2), 400))), Shell.GRP),
+                        "ground-plane",
+                        "400 cm²"),
+                caution(
+                        "whips on a mast",
+                        chain(router(2), new AntennaRun(plane(wide("Sorrel", 2), 400), List.of(), Placement.MAST, 3)),
+                        "ground-plane",
+                        "at the mast"),
+                blocker(
+                        "a magnet on aluminium",
+                        in(chain(router(2), onRoof(magnet(wide("Sorrel", 2)))), Shell.ALUMINIUM),
+                        "magnet-hold",
+                        "holds none"),
+                note(
+                        "a mast",
+                        chain(router(2), new AntennaRun(wide("Rowan", 2), List.of(), Placement.MAST, 1.64)),
+                        "parked-only",
+                        "by 1.74 m"),
+                note("a panel", chain(router(2), onRoof(aimed(wide("Rowan", 2), 60))), "aiming", "60°"),
+                note(
+                        "no ports on the sheet",
+                        chain(unknownPorts(router(2)), sound.antennas().get(0)),
+                        "not-stated",
+                        "antenna ports"));
+    }
+
+    @ParameterizedTest
+    @MethodSource({"connections", "bandsAndGain", "cardsPowerAndPlace"})
+    void every_planted_misfit_is_found(Planted planted) {
+        List<FitFinding> findings = check(planted.chain());
+        FitFinding found = findings.stream()
+                .filter(f -> f.code().equals(planted.code()) && f.says().contains(planted.says()))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(findings.toString()));
+        assertEquals(planted.severity(), found.severity());
+        boolean sorted = findings.stream()
+                .map(FitFinding::severity)
+                .sorted()
+                .toList()
+                .equals(findings.stream().map(FitFinding::severity).toList());
+        assertTrue(sorted, "the heaviest first");
+    }
+
+    static List<FitFinding> check(Chain chain) {
+        var bands = Stream.of("B3", "B7", "B20", "n78").map(Bands::named).toList();
+        return FitCheck.of(FitCase.of(chain, "Tarnwave", bands, List.of()));
+    }
+
+    private static Sim card(SimSize size) {
+        return new Sim("Tarnwave card", "Tarnwave", Optional.of(size));
+    }
+
+    private static Device ports(Device d, Port... ports) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                Optional.of(List.of(ports)),
+                d.takesAntennas(),
+                d.portSpacingMm(),
+                d.internal(),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                d.power(),
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device unknownPorts(Device d) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                Optional.empty(),
+                Optional.empty(),
+                d.portSpacingMm(),
+                d.internal(),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                d.power(),
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device closed(Device d) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                Optional.empty(),
+                Optional.of(false),
+                d.portSpacingMm(),
+                d.internal(),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                d.power(),
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device spaced(Device d, double mm) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                d.ports(),
+                d.takesAntennas(),
+                OptionalDouble.of(mm),
+                d.internal(),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                d.power(),
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device internal(Device d, InternalAntennas own) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                d.ports(),
+                d.takesAntennas(),
+                d.portSpacingMm(),
+                Optional.of(own),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                d.power(),
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device bands(Device d, String... bands) {
+        return new Device(
+                d.name(),
+                bands.length == 0 ? Optional.empty() : Optional.of(Set.of(bands)),
+                d.layers(),
+                d.ports(),
+                d.takesAntennas(),
+                d.portSpacingMm(),
+                d.internal(),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                d.power(),
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device slot(Device d, SimSize size) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                d.ports(),
+                d.takesAntennas(),
+                d.portSpacingMm(),
+                d.internal(),
+                Optional.of(size),
+                d.simSlots(),
+                d.modems(),
+                d.power(),
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device twoSlots(Device d) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                d.ports(),
+                d.takesAntennas(),
+                d.portSpacingMm(),
+                d.internal(),
+                d.simSize(),
+                OptionalInt.of(2),
+                d.modems(),
+                d.power(),
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device power(Device d, PowerInput power) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                d.ports(),
+                d.takesAntennas(),
+                d.portSpacingMm(),
+                d.internal(),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                power,
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Device ethernet(Device d, double mbps) {
+        return new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                d.ports(),
+                d.takesAntennas(),
+                d.portSpacingMm(),
+                d.internal(),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                d.power(),
+                OptionalDouble.of(mbps),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features());
+    }
+
+    private static Antenna plane(Antenna a, double cm2) {
+        return new Antenna(
+                a.name(),
+                a.directional(),
+                a.beamDeg(),
+                a.ranges(),
+                a.leads(),
+                OptionalDouble.of(cm2),
+                a.heightM(),
+                a.magnetic());
+    }
+
+    private static Antenna magnet(Antenna a) {
+        return new Antenna(
+                a.name(), a.directional(), a.beamDeg(), a.ranges(), a.leads(), a.groundPlaneCm2(), a.heightM(), true);
+    }
+
+    private static Antenna aimed(Antenna a, double degrees) {
+        return new Antenna(
+                a.name(),
+                true,
+                OptionalDouble.of(degrees),
+                a.ranges(),
+                a.leads(),
+                a.groundPlaneCm2(),
+                a.heightM(),
+                a.magnetic());
+    }
+
+    /** Rigs that are sound: with antenna or without, with adapters, mast, booster, on all shells. */
+    static Stream<Chain> sound() {
+        Adapter pigtail = new Adapter(
+                "pigtail",
+                Connector.of("SMA-female"),
+                Connector.of("TS9-male"),
+                false,
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        Adapter reverse = new Adapter(
+                "reverse",
+                Connector.of("RP-SMA-female"),
+                Connector.of("SMA-male"),
+                false,
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        Cable thick = new Cable(
+                "thick", CableClass.named("400-class"), 5, Connector.of("SMA-female"), Connector.of("SMA-male"));
+        Chain plain = chain(router(2), onRoof(wide("Alder", 2)));
+        return Stream.of(
+                plain,
+                chain(router(4), onRoof(wide("Rowan", 4))),
+                chain(router(1), onRoof(wide("Sorrel", 1))),
+                chain(router(2)),
+                chain(ports(router(2))),
+                chain(HOTSPOT),
+                in(plain, Shell.GRP),
+                in(plain, Shell.ALUMINIUM),
+                withAdapters(chain(HOTSPOT, onRoof(wide("Alder", 2))), pigtail, pigtail),
+                chain(HOTSPOT, onRoof(wide("Alder", 2))),
+                withAdapters(
+                        chain(
+                                router(1),
+                                onRoof(antenna("Alder", List.of(range(600, 6000, 5, 6)), lead("1", "RP-SMA-male")))),
+                        reverse),
+                chain(router(2), new AntennaRun(wide("Rowan", 2), List.of(thick), Placement.MAST, 3)),
+                chain(router(2), new AntennaRun(wide("Rowan", 2), List.of(), Placement.WINDOW, 0)),
+                chain(router(2), onRoof(wide("Alder", 1)), onRoof(wide("Rowan", 1))),
+                withBooster(chain(router(2), onRoof(wide("Alder", 1))), booster(LOW_UP, LOW)),
+                withBooster(chain(ports(router(2)), onRoof(wide("Alder", 1))), booster(LOW_UP, LOW)),
+                withSims(plain, card(SimSize.NANO)),
+                withSims(
+                        chain(twoSlots(router(2)), onRoof(wide("Alder", 2))),
+                        card(SimSize.NANO),
+                        new Sim("b", "Ostrel", Optional.of(SimSize.NANO))),
+                withWiring(plain, Map.of("Alder 1", "M1", "Alder 2", "M2")),
+                chain(bands(router(2)), onRoof(wide("Alder", 2))),
+                chain(router(2), onRoof(magnet(wide("Sorrel", 2)))),
+                Rigs.withPlacement(chain(router(2)), Placement.WINDOW));
+    }
+
+    @ParameterizedTest
+    @MethodSource("sound")
+    void no_sound_rig_is_blocked(Chain chain) {
+        List<FitFinding> blockers = check(chain).stream()
+                .filter(f -> f.severity() == Severity.BLOCKER)
+                .toList();
+        assertEquals(List.of(), blockers);
+    }
+}
