@@ -10,6 +10,7 @@ import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** Asks the API and reads its answers. */
 public record Requests(MockMvc mvc) {
@@ -37,6 +38,12 @@ public record Requests(MockMvc mvc) {
 
     public Answer send(String uri, Object body) throws Exception {
         return ask(post(uri).contentType(MediaType.APPLICATION_JSON).content(JSON.writeValueAsString(body)));
+    }
+
+    public Answer put(String uri, Object body) throws Exception {
+        return ask(MockMvcRequestBuilders.put(uri)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(JSON.writeValueAsString(body)));
     }
 
     public Answer importCsv(byte[] file, boolean dryRun) throws Exception {

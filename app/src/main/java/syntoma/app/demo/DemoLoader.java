@@ -20,12 +20,15 @@ class DemoLoader implements ApplicationRunner {
     private final ImportService imports;
     private final TrialService trials;
     private final StandingService standing;
+    private final DemoRigLoader rig;
 
-    DemoLoader(Logbook logbook, ImportService imports, TrialService trials, StandingService standing) {
+    DemoLoader(
+            Logbook logbook, ImportService imports, TrialService trials, StandingService standing, DemoRigLoader rig) {
         this.logbook = logbook;
         this.imports = imports;
         this.trials = trials;
         this.standing = standing;
+        this.rig = rig;
     }
 
     @Override
@@ -41,5 +44,6 @@ class DemoLoader implements ApplicationRunner {
         imports.importAll(new ByteArrayInputStream(log.csv().getBytes(StandardCharsets.UTF_8)));
         DemoLog.Now now = log.now();
         standing.change(now.campsite(), now.setup(), now.carrier(), now.since());
+        rig.load();
     }
 }

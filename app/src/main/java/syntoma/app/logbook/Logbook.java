@@ -108,6 +108,37 @@ public class Logbook {
                 .orElseThrow(() -> new NotFound("no campsite is named “" + name + "”"));
     }
 
+    /** The setup of a name, made when it is new. */
+    @Transactional
+    public SetupName addSetup(String name) {
+        names.open(true).setup(StandingService.name("name", name));
+        return setup(name.strip());
+    }
+
+    /** The carrier of a name, made when it is new. */
+    @Transactional
+    public CarrierName addCarrier(String name) {
+        Long id = names.open(true).carrier(StandingService.name("carrier", name));
+        return new CarrierName(id, name.strip());
+    }
+
+    /** How many measurements a setup has from a moment on. */
+    public long measured(long setup, OffsetDateTime since) {
+        return entities.createQuery(
+                        "select count(m) from Measurement m where m.setupId = :setup and m.takenAt >= :since",
+                        Long.class)
+                .setParameter("setup", setup)
+                .setParameter("since", since)
+                .getSingleResult();
+    }
+
+    /** How many measurements each setup has, by its number; none for those that have none. */
+    public Map<Long, Long> measuredPerSetup() {
+        return entities.createQuery("select m.setupId, count(m) from Measurement m group by m.setupId", Object[].class)
+                .getResultStream()
+                .collect(Collectors.toMap(row -> (Long) row[0], row -> (Long) row[1]));
+    }
+
     /** All setups in the order of their making. */
     public List<SetupName> setups() {
         return entities.createQuery("from Setup s order by s.id", Setup.class).getResultList().stream()

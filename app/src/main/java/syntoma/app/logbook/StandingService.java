@@ -70,7 +70,7 @@ public class StandingService {
         return line();
     }
 
-    private static String name(String field, String text) {
+    static String name(String field, String text) {
         String name = text.strip();
         if (name.isEmpty() || name.length() > Column.CAMPSITE.longest) {
             throw new InvalidInput(

@@ -24,11 +24,24 @@ class OpenApi {
             api.servers(List.of());
             api.getComponents().getSchemas().forEach((name, raw) -> {
                 Schema<?> schema = raw;
+                anything(schema);
                 if (!name.endsWith("Request") && schema.getProperties() != null) {
                     schema.setRequired(List.copyOf(schema.getProperties().keySet()));
                 }
             });
         };
+    }
+
+    /** Fields that may hold anything are said to, instead of to hold an object without fields. */
+    private static void anything(Schema<?> schema) {
+        if (schema.getProperties() == null) {
+            return;
+        }
+        schema.getProperties().values().forEach(property -> {
+            if (property.getAdditionalProperties() instanceof Schema<?> value && "object".equals(value.getType())) {
+                property.setAdditionalProperties(true);
+            }
+        });
     }
 
     /** A reference cannot say null beside itself in OpenAPI 3.0, so it is wrapped. */

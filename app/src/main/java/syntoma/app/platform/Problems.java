@@ -35,6 +35,11 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ResponseEntity<Object> conflict(Conflict conflict) {
+        return answer(HttpStatus.CONFLICT, conflict.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
     ResponseEntity<Object> tooLarge(TooLarge large) {
         return answer(HttpStatus.PAYLOAD_TOO_LARGE, large.getMessage(), List.of());
     }

@@ -16,7 +16,7 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
     private static final double UNCONNECTED = 1_000;
     private static final double WRONG_USE = 100_000;
     private static final double ADAPTER = 1;
-    private static final double LEFT_OUT_FIRST = 0.01;
+    private static final double IN_ORDER = 1e-4;
 
     /**
      * A lead at a port.
@@ -76,8 +76,8 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
         for (int i = 0; i < leads.size(); i++) {
             for (int j = 0; j < cost[i].length; j++) {
                 cost[i][j] = j < ports.size()
-                        ? cost(leads.get(i), ports.get(j)) + LEFT_OUT_FIRST * j
-                        : UNCONNECTED - i * LEFT_OUT_FIRST;
+                        ? cost(leads.get(i), ports.get(j)) + IN_ORDER * (i - j) * (i - j)
+                        : UNCONNECTED - i * IN_ORDER;
             }
         }
         int[] columns = Assignment.leastCost(cost);

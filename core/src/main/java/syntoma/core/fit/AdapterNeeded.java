@@ -30,10 +30,18 @@ final class AdapterNeeded implements FitRule {
 
     private static FitFinding finding(FitCase fit, String ends, List<Wiring.Connection> at) {
         Wiring.Connection first = at.get(0);
+        boolean tight = at.size() > 1
+                && fit.chain()
+                                .device()
+                                .map(d -> d.portSpacingMm().orElse(Double.MAX_VALUE))
+                                .orElse(Double.MAX_VALUE)
+                        < first.lead().end().widthMm();
         Optional<Adapter> spare = fit.spares().stream()
                 .filter(a -> a.bridges(first.lead().end(), first.port().connector()))
+                .filter(a -> !(tight && a.rigid()))
                 .min(Comparator.comparingDouble(a -> a.price().orElse(Double.MAX_VALUE)));
-        String what = Words.count(at.size()) + " " + ends + (at.size() == 1 ? " pigtail" : " pigtails");
+        String what = Words.count(at.size()) + " " + ends + (at.size() == 1 ? " adapter" : " adapters")
+                + (tight ? ", as pigtails" : "");
         String fix =
                 Words.capital(what) + spare.map(a -> ", such as " + a.name()).orElse("") + ".";
         String labels = at.stream().map(c -> c.lead().label()).collect(Collectors.joining(", "));

@@ -187,4 +187,16 @@ public final class Rigs {
                 c.sims(),
                 c.wiring());
     }
+
+    public static Chain withSpacing(Chain c, double mm) {
+        return new Chain(
+                c.vehicle(),
+                c.device().map(d -> Changed.spaced(d, mm)),
+                c.devicePlacement(),
+                c.booster(),
+                c.antennas(),
+                c.adapters(),
+                c.sims(),
+                c.wiring());
+    }
 }

@@ -48,8 +48,23 @@ class FitCheckTest {
                 .filter(f -> f.code().equals("adapter-needed"))
                 .findFirst()
                 .orElseThrow();
-        assertEquals("Two SMA-female to TS9-male pigtails, such as cheap pigtail.", found.fix());
+        assertEquals("Two SMA-female to TS9-male adapters, such as cheap pigtail.", found.fix());
         assertEquals(OptionalDouble.of(12), found.price());
+    }
+
+    @Test
+    void a_rigid_adapter_is_no_fix_where_ports_sit_close() {
+        Adapter elbow = new Adapter(
+                "elbow",
+                Connector.of("SMA-female"),
+                Connector.of("TS9-male"),
+                true,
+                OptionalDouble.empty(),
+                OptionalDouble.of(3));
+        FitCase wide = fit(HOTSPOT, List.of(elbow, pigtail("pigtail", 6)));
+        assertTrue(FitCheck.of(wide).stream().anyMatch(f -> f.fix().contains("such as elbow")));
+        FitCase tight = fit(Rigs.withSpacing(HOTSPOT, 8), List.of(elbow, pigtail("pigtail", 6)));
+        assertTrue(FitCheck.of(tight).stream().anyMatch(f -> f.fix().contains("as pigtails, such as pigtail")));
     }
 
     @Test

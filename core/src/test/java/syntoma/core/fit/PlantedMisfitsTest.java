@@ -2,6 +2,19 @@ package syntoma.core.fit;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static syntoma.core.chain.Changed.aimed;
+import static syntoma.core.chain.Changed.bands;
+import static syntoma.core.chain.Changed.closed;
+import static syntoma.core.chain.Changed.ethernet;
+import static syntoma.core.chain.Changed.internal;
+import static syntoma.core.chain.Changed.magnet;
+import static syntoma.core.chain.Changed.plane;
+import static syntoma.core.chain.Changed.ports;
+import static syntoma.core.chain.Changed.power;
+import static syntoma.core.chain.Changed.slot;
+import static syntoma.core.chain.Changed.spaced;
+import static syntoma.core.chain.Changed.twoSlots;
+import static syntoma.core.chain.Changed.unknownPorts;
 import static syntoma.core.chain.Rigs.antenna;
 import static syntoma.core.chain.Rigs.booster;
 import static syntoma.core.chain.Rigs.chain;
@@ -22,8 +35,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -41,7 +52,6 @@ import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Port;
 import syntoma.core.chain.PowerInput;
-import syntoma.core.chain.Rigs;
 import syntoma.core.chain.Shell;
 import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
@@ -51,7 +61,7 @@ import syntoma.core.chain.Use;
 class PlantedMisfitsTest {
     private static final List<Span> LOW = List.of(new Span(791, 960), new Span(1805, 1880));
     private static final List<Span> LOW_UP = List.of(new Span(832, 915), new Span(1710, 1785));
-    private static final Device HOTSPOT = device(
+    static final Device HOTSPOT = device(
             "Plover",
             2,
             new Port("1", Use.CELLULAR, Connector.of("TS9-female"), true),
@@ -406,286 +416,7 @@ class PlantedMisfitsTest {
         return FitCheck.of(FitCase.of(chain, "Tarnwave", bands, List.of()));
     }
 
-    private static Sim card(SimSize size) {
+    static Sim card(SimSize size) {
         return new Sim("Tarnwave card", "Tarnwave", Optional.of(size));
-    }
-
-    private static Device ports(Device d, Port... ports) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                Optional.of(List.of(ports)),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device unknownPorts(Device d) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                Optional.empty(),
-                Optional.empty(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device closed(Device d) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                Optional.empty(),
-                Optional.of(false),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device spaced(Device d, double mm) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                OptionalDouble.of(mm),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device internal(Device d, InternalAntennas own) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                Optional.of(own),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device bands(Device d, String... bands) {
-        return new Device(
-                d.name(),
-                bands.length == 0 ? Optional.empty() : Optional.of(Set.of(bands)),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device slot(Device d, SimSize size) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                Optional.of(size),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device twoSlots(Device d) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                OptionalInt.of(2),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device power(Device d, PowerInput power) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                power,
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Device ethernet(Device d, double mbps) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                OptionalDouble.of(mbps),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
-    }
-
-    private static Antenna plane(Antenna a, double cm2) {
-        return new Antenna(
-                a.name(),
-                a.directional(),
-                a.beamDeg(),
-                a.ranges(),
-                a.leads(),
-                OptionalDouble.of(cm2),
-                a.heightM(),
-                a.magnetic());
-    }
-
-    private static Antenna magnet(Antenna a) {
-        return new Antenna(
-                a.name(), a.directional(), a.beamDeg(), a.ranges(), a.leads(), a.groundPlaneCm2(), a.heightM(), true);
-    }
-
-    private static Antenna aimed(Antenna a, double degrees) {
-        return new Antenna(
-                a.name(),
-                true,
-                OptionalDouble.of(degrees),
-                a.ranges(),
-                a.leads(),
-                a.groundPlaneCm2(),
-                a.heightM(),
-                a.magnetic());
-    }
-
-    /** Rigs that are sound: with antenna or without, with adapters, mast, booster, on all shells. */
-    static Stream<Chain> sound() {
-        Adapter pigtail = new Adapter(
-                "pigtail",
-                Connector.of("SMA-female"),
-                Connector.of("TS9-male"),
-                false,
-                OptionalDouble.empty(),
-                OptionalDouble.empty());
-        Adapter reverse = new Adapter(
-                "reverse",
-                Connector.of("RP-SMA-female"),
-                Connector.of("SMA-male"),
-                false,
-                OptionalDouble.empty(),
-                OptionalDouble.empty());
-        Cable thick = new Cable(
-                "thick", CableClass.named("400-class"), 5, Connector.of("SMA-female"), Connector.of("SMA-male"));
-        Chain plain = chain(router(2), onRoof(wide("Alder", 2)));
-        return Stream.of(
-                plain,
-                chain(router(4), onRoof(wide("Rowan", 4))),
-                chain(router(1), onRoof(wide("Sorrel", 1))),
-                chain(router(2)),
-                chain(ports(router(2))),
-                chain(HOTSPOT),
-                in(plain, Shell.GRP),
-                in(plain, Shell.ALUMINIUM),
-                withAdapters(chain(HOTSPOT, onRoof(wide("Alder", 2))), pigtail, pigtail),
-                chain(HOTSPOT, onRoof(wide("Alder", 2))),
-                withAdapters(
-                        chain(
-                                router(1),
-                                onRoof(antenna("Alder", List.of(range(600, 6000, 5, 6)), lead("1", "RP-SMA-male")))),
-                        reverse),
-                chain(router(2), new AntennaRun(wide("Rowan", 2), List.of(thick), Placement.MAST, 3)),
-                chain(router(2), new AntennaRun(wide("Rowan", 2), List.of(), Placement.WINDOW, 0)),
-                chain(router(2), onRoof(wide("Alder", 1)), onRoof(wide("Rowan", 1))),
-                withBooster(chain(router(2), onRoof(wide("Alder", 1))), booster(LOW_UP, LOW)),
-                withBooster(chain(ports(router(2)), onRoof(wide("Alder", 1))), booster(LOW_UP, LOW)),
-                withSims(plain, card(SimSize.NANO)),
-                withSims(
-                        chain(twoSlots(router(2)), onRoof(wide("Alder", 2))),
-                        card(SimSize.NANO),
-                        new Sim("b", "Ostrel", Optional.of(SimSize.NANO))),
-                withWiring(plain, Map.of("Alder 1", "M1", "Alder 2", "M2")),
-                chain(bands(router(2)), onRoof(wide("Alder", 2))),
-                chain(router(2), onRoof(magnet(wide("Sorrel", 2)))),
-                Rigs.withPlacement(chain(router(2)), Placement.WINDOW));
-    }
-
-    @ParameterizedTest
-    @MethodSource("sound")
-    void no_sound_rig_is_blocked(Chain chain) {
-        List<FitFinding> blockers = check(chain).stream()
-                .filter(f -> f.severity() == Severity.BLOCKER)
-                .toList();
-        assertEquals(List.of(), blockers);
     }
 }

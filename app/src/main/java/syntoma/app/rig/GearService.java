@@ -1,0 +1,218 @@
+package syntoma.app.rig;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.logbook.Logbook;
+import syntoma.app.platform.Conflict;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.core.unit.FieldProblem;
+
+/** The gear shelf. */
+@Service
+@Transactional
+public class GearService {
+    static final String OWNED = "owned";
+    static final String CONSIDERED = "considered";
+    private static final List<String> STATES = List.of(OWNED, CONSIDERED, "retired");
+    private static final int LONGEST_NAME = 120;
+    private static final double MOST_MONEY = 1_000_000;
+
+    private final EntityManager entities;
+    private final Json json;
+    private final Logbook logbook;
+
+    GearService(EntityManager entities, Json json, Logbook logbook) {
+        this.entities = entities;
+        this.json = json;
+        this.logbook = logbook;
+    }
+
+    /** Gear as a person or a file gives it; the price and the numbers of the sheet may be texts. */
+    public record GearRequest(
+            String kind,
+            String name,
+            String state,
+            @Nullable @Schema(type = "string") Object price,
+            Map<String, Object> sheet) {}
+
+    /** What an import of gear did; an item that stands on the shelf already is counted, not changed. */
+    public record GearImport(int accepted, int duplicates, List<GearRejection> rejected) {}
+
+    /** An item that was refused. */
+    public record GearRejection(int item, String name, String message) {}
+
+    /** All gear by kind and name, in two statements. */
+    @Transactional(readOnly = true)
+    public List<GearItem> all() {
+        Map<Long, List<String>> setups = setupsByGear();
+        return entities.createQuery("from Gear g order by g.kind, g.name", Gear.class).getResultList().stream()
+                .map(g -> item(g, setups.getOrDefault(g.id, List.of())))
+                .toList();
+    }
+
+    private GearItem item(Gear g, List<String> setups) {
+        return new GearItem(g.id, g.kind, g.name, g.state, g.price, json.sheet(g.sheet), setups);
+    }
+
+    /** Gear by its number. */
+    @Transactional(readOnly = true)
+    public Map<Long, GearItem> byNumber() {
+        return all().stream().collect(Collectors.toMap(GearItem::id, g -> g));
+    }
+
+    /** Setups by the gear that any of their revisions holds: what was measured keeps what it was measured with. */
+    private Map<Long, List<String>> setupsByGear() {
+        Map<Long, String> names =
+                logbook.setups().stream().collect(Collectors.toMap(Logbook.SetupName::id, Logbook.SetupName::name));
+        Map<Long, List<String>> setups = new HashMap<>();
+        entities.createQuery("from SetupRevision r order by r.setupId, r.revision", SetupRevision.class)
+                .getResultList()
+                .forEach(r -> json.plan(r.chain).gear().forEach(gear -> {
+                    List<String> list = setups.computeIfAbsent(gear, g -> new ArrayList<>());
+                    String name = names.get(r.setupId);
+                    if (!list.contains(name)) {
+                        list.add(name);
+                    }
+                }));
+        return setups;
+    }
+
+    /** Puts something on the shelf. */
+    public GearItem add(GearRequest request) {
+        return stored(new Gear(kind(request).label()), request);
+    }
+
+    /** Changes a piece of gear; its kind stays. */
+    public GearItem change(long id, GearRequest request) {
+        Gear gear = find(id);
+        if (!gear.kind.equals(kind(request).label())) {
+            throw new InvalidInput("kind", "kind is " + request.kind() + "; " + gear.name + " is a " + gear.kind);
+        }
+        return stored(gear, request);
+    }
+
+    private static GearKind kind(GearRequest request) {
+        return InvalidInput.naming("kind", () -> GearKind.labelled(Objects.requireNonNullElse(request.kind(), "")));
+    }
+
+    private GearItem stored(Gear gear, GearRequest request) {
+        List<FieldProblem> problems = new ArrayList<>();
+        GearItem read = read(gear.id == null ? 0 : gear.id, kind(request), request, problems);
+        if (!problems.isEmpty()) {
+            throw new InvalidInput(problems);
+        }
+        named(read.name()).filter(other -> !other.id.equals(gear.id)).ifPresent(other -> {
+            throw new InvalidInput("name", "name is “" + read.name() + "”, which is on the shelf already");
+        });
+        gear.name = read.name();
+        gear.state = read.state();
+        gear.price = read.price();
+        gear.sheet = json.write(read.sheet());
+        entities.persist(gear);
+        entities.flush();
+        return item(gear, setupsByGear().getOrDefault(gear.id, List.of()));
+    }
+
+    private GearItem read(long id, GearKind kind, GearRequest request, List<FieldProblem> problems) {
+        SheetReader reader = new SheetReader();
+        String name = request.name() == null ? "" : request.name().strip();
+        if (name.isEmpty() || name.length() > LONGEST_NAME) {
+            problems.add(new FieldProblem(
+                    "name", "name has " + name.length() + " characters; allowed are 1 to " + LONGEST_NAME));
+        }
+        String state = request.state() == null ? CONSIDERED : request.state();
+        if (!STATES.contains(state)) {
+            problems.add(
+                    new FieldProblem("state", "state is “" + state + "”; allowed is " + String.join(", ", STATES)));
+        }
+        Double price = request.price() == null || request.price().toString().isBlank()
+                ? null
+                : reader.number("price", request.price(), 0.0, MOST_MONEY, "", false, "price");
+        Map<String, Object> given = request.sheet() == null ? Map.of() : request.sheet();
+        GearItem item = new GearItem(
+                id, kind.label(), name, state, price, reader.read(SheetForms.of(kind), given, "sheet."), List.of());
+        problems.addAll(reader.problems());
+        if (problems.isEmpty()) {
+            try {
+                Parts.check(item);
+            } catch (IllegalArgumentException refused) {
+                problems.add(new FieldProblem("sheet", refused.getMessage()));
+            }
+        }
+        return item;
+    }
+
+    private Optional<Gear> named(String name) {
+        return entities.createQuery("from Gear g where g.name = :name", Gear.class)
+                .setParameter("name", name)
+                .getResultStream()
+                .findFirst();
+    }
+
+    /**
+     * Takes something off the shelf.
+     *
+     * @throws Conflict when it is in a setup; it can be retired instead
+     */
+    public void delete(long id) {
+        Gear gear = find(id);
+        List<String> setups = setupsByGear().getOrDefault(id, List.of());
+        if (!setups.isEmpty()) {
+            throw new Conflict(gear.name + " is in " + String.join(", ", setups)
+                    + ", so it stays with what was measured. Retire it, and it is offered no more.");
+        }
+        entities.remove(gear);
+    }
+
+    private Gear find(long id) {
+        Gear gear = entities.find(Gear.class, id);
+        if (gear == null) {
+            throw new NotFound("no gear has the number " + id);
+        }
+        return gear;
+    }
+
+    /** Takes items in one by one; the good ones are kept in one transaction. */
+    public GearImport takeIn(List<GearRequest> items) {
+        int accepted = 0;
+        int duplicates = 0;
+        List<GearRejection> rejected = new ArrayList<>();
+        for (int i = 0; i < items.size(); i++) {
+            GearRequest item = items.get(i);
+            try {
+                if (same(item)) {
+                    duplicates++;
+                } else {
+                    add(item);
+                    accepted++;
+                }
+            } catch (InvalidInput refused) {
+                rejected.add(new GearRejection(i + 1, item.name() == null ? "" : item.name(), refused.getMessage()));
+            }
+        }
+        return new GearImport(accepted, duplicates, rejected);
+    }
+
+    private boolean same(GearRequest item) {
+        List<FieldProblem> problems = new ArrayList<>();
+        GearItem read = read(0, kind(item), item, problems);
+        return problems.isEmpty()
+                && named(read.name())
+                        .filter(g -> g.kind.equals(read.kind())
+                                && g.state.equals(read.state())
+                                && Objects.equals(g.price, read.price())
+                                && g.sheet.equals(json.write(read.sheet())))
+                        .isPresent();
+    }
+}
