@@ -6,6 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { router } from './app/routes';
+import { UnitsProvider } from './format/UnitsProvider';
 import { stampStyles } from './theme/nonce';
 import { ThemeProvider } from './theme/ThemeProvider';
 
@@ -23,7 +24,9 @@ createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
       <ThemeProvider>
-        <RouterProvider router={router} />
+        <UnitsProvider>
+          <RouterProvider router={router} />
+        </UnitsProvider>
       </ThemeProvider>
     </QueryClientProvider>
   </StrictMode>,

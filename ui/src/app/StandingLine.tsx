@@ -1,10 +1,12 @@
 import { App, AutoComplete, Button, Popover } from 'antd';
 import { type ReactNode, useState } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { SetupLabel } from '../draw/Pennant';
 import { clock, weekdayClock } from '../format/time';
+import { useUnits } from '../format/units';
 import { useTheme } from '../theme/useTheme';
-import { useCampsites, useCarriers, useChangeStanding, useSetups, useStanding } from './queries';
+import { useCampsites, useCarriers, useChangeStanding, useSetups, useStanding, useWishes } from './queries';
 
 type Part = keyof Schemas['StandingRequest'];
 
@@ -15,6 +17,11 @@ export function StandingLine() {
   const campsites = useCampsites();
   const setups = useSetups();
   const carriers = useCarriers();
+  const units = useUnits();
+  const needs =
+    useWishes()
+      .data?.needs.filter((n) => n.chosen)
+      .map((n) => n.name) ?? [];
   return (
     <header className="standing">
       <div className="sentence">
@@ -31,9 +38,18 @@ export function StandingLine() {
         <Choice part="carrier" title="Which carrier is in use?" names={carriers.data} value={line?.carrier}>
           {line?.carrier ?? 'no carrier yet'}
         </Choice>
+        <span className="wide-only">
+          <span className="dot"> · </span>need{' '}
+          <Link className="bold-part" to="/rig?part=need">
+            {needs.length > 0 ? needs.join(' and ') : 'not said yet'}
+          </Link>
+        </span>
       </div>
       <div className="standing-end">
         {line && <span>{clock(line.now)} · </span>}
+        <Button type="link" size="small" onClick={units.toggle} className="wide-only">
+          {units.system === 'metric' ? 'Feet' : 'Metres'}
+        </Button>
         <Button type="link" size="small" onClick={toggle}>
           {name === 'paper' ? 'Lamp' : 'Paper'}
         </Button>

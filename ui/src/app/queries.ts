@@ -17,6 +17,11 @@ export const useSetups = () =>
 export const useCarriers = () =>
   useQuery({ queryKey: ['carriers'], queryFn: () => unwrap(api.GET('/api/carriers')) });
 
+export const useWishes = () =>
+  useQuery({ queryKey: ['wishes'], queryFn: () => unwrap(api.GET('/api/rig/wishes')) });
+
+export const useGear = () => useQuery({ queryKey: ['gear'], queryFn: () => unwrap(api.GET('/api/gear')) });
+
 /** Changes the standing line; everything that is shown may follow from it. */
 export function useChangeStanding() {
   const client = useQueryClient();

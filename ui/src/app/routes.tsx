@@ -16,6 +16,7 @@ export const router = createBrowserRouter([
         path: '/logbook',
         lazy: async () => ({ Component: (await import('../logbook/LogbookView')).LogbookView }),
       },
+      { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
       { path: '*', lazy: async () => ({ Component: (await import('../later/LaterView')).LaterView }) },
     ],
   },

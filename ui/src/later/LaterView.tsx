@@ -2,7 +2,6 @@ import { useLocation } from 'react-router';
 import { Sheet } from '../app/Sheet';
 
 const WORDS: Record<string, string> = {
-  '/rig': 'Here you will put setups together from your gear and see what fits before you buy.',
   '/fit-out':
     'Here you will plan the roof, the cable run and the power, and print a job sheet that tests before it drills.',
   '/findings': 'Here the whole trip will say which setup and which carrier to trust, and where.',

@@ -1,5 +1,7 @@
 package syntoma.app.rig;
 
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.lang.Nullable;
 
@@ -22,7 +24,7 @@ record SheetField(
         @Nullable Double high,
         List<String> choices,
         boolean quick,
-        List<SheetField> columns) {
+        @ArraySchema(schema = @Schema(implementation = SheetField.class)) List<SheetField> columns) {
 
     static SheetField text(String key, String label) {
         return new SheetField(key, label, "text", "", null, null, List.of(), false, List.of());

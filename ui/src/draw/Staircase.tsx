@@ -1,0 +1,135 @@
+import type { Schemas } from '../api/client';
+import { fixed } from '../format/numbers';
+import { linear } from './scale';
+
+const signed = (db: number) => `${db > 0 ? '+' : ''}${fixed(db, 1)}`;
+
+/** A chain as steps in dB from the air to the device: gains up, losses down, hatched when estimated, hollow when missing. */
+export function Staircase({ staircase, width }: { staircase: Schemas['StaircaseView']; width: number }) {
+  const { steps, netDb, band } = staircase;
+  const levels = steps.reduce<number[]>((all, s) => [...all, (all.at(-1) ?? 0) + (s.db ?? 0)], [0]);
+  const high = Math.max(...levels, 1);
+  const low = Math.min(...levels, 0);
+  const columns = steps.length + 2;
+  const wide = Math.max(62, width / columns);
+  const total = wide * columns;
+  const y = linear([low, high], [178, 42]);
+  const bar = wide * 0.78;
+  const left = (i: number) => i * wide + (wide - bar) / 2;
+  const net = netDb === null ? 'unknown' : `${signed(netDb)} dB`;
+  return (
+    <svg
+      width={total}
+      height={250}
+      role="img"
+      aria-label={`Staircase on ${band}: ${steps.map((s) => `${s.part} ${s.db === null ? 'unknown' : `${signed(s.db)} dB`}`).join(', ')}; net ${net}`}
+    >
+      <line x1={0} x2={total} y1={y(0)} y2={y(0)} stroke="var(--ink2)" />
+      <rect x={left(0)} y={y(0) - 2} width={bar} height={4} fill="var(--ink)" />
+      <Foot x={left(0)} first="In the air" second="0 dB" wide={wide} />
+      {steps.map((step, i) => (
+        <Step
+          key={`${step.part}${i}`}
+          step={step}
+          x={left(i + 1)}
+          bar={bar}
+          wide={wide}
+          from={y(levels[i] ?? 0)}
+          to={y(levels[i + 1] ?? 0)}
+        />
+      ))}
+      {netDb === null ? (
+        <rect
+          x={left(columns - 1)}
+          y={y(0) - 12}
+          width={bar}
+          height={24}
+          fill="none"
+          stroke="var(--ink2)"
+          strokeDasharray="4 3"
+        />
+      ) : (
+        <rect x={left(columns - 1)} y={y(netDb) - 2} width={bar} height={4} fill="var(--ink)" />
+      )}
+      <text x={left(columns - 1)} y={netDb === null ? y(0) - 18 : y(netDb) - 10} className="strong">
+        {net}
+      </text>
+      <Foot x={left(columns - 1)} first="At the device" second="net" wide={wide} />
+    </svg>
+  );
+}
+
+function Step(props: {
+  step: Schemas['StepView'];
+  x: number;
+  bar: number;
+  wide: number;
+  from: number;
+  to: number;
+}) {
+  const { step, x, bar, wide, from, to } = props;
+  const gain = (step.db ?? 0) > 0;
+  const tone = gain ? 'kelp' : 'rust';
+  const top = Math.min(from, to);
+  return (
+    <g>
+      {step.db === null ? (
+        <rect
+          x={x}
+          y={from - 12}
+          width={bar}
+          height={24}
+          fill="none"
+          stroke="var(--ink2)"
+          strokeDasharray="4 3"
+        />
+      ) : (
+        <rect
+          x={x}
+          y={top}
+          width={bar}
+          height={Math.max(2, Math.abs(to - from))}
+          fill={step.estimated ? `url(#hatch-${tone})` : `var(--${tone})`}
+          stroke={step.estimated ? `var(--${tone})` : 'none'}
+        />
+      )}
+      <line x1={x - (wide - bar)} x2={x} y1={from} y2={from} stroke="var(--ink2)" strokeWidth={0.8} />
+      <text x={x} y={(step.db === null ? from - 12 : top) - 6} className="strong">
+        {step.db === null ? 'unknown' : `${signed(step.db)} dB`}
+      </text>
+      <Foot x={x} first={step.part} second={step.says} wide={wide} />
+    </g>
+  );
+}
+
+function Foot({ x, first, second, wide }: { x: number; first: string; second: string; wide: number }) {
+  const fits = Math.floor(wide / 6.3);
+  const lines = wrapped(second, fits);
+  return (
+    <>
+      <text x={x} y={202} className="strong">
+        {first.length > fits ? `${first.slice(0, fits - 1)}…` : first}
+      </text>
+      {lines.map((line, i) => (
+        <text key={line} x={x} y={218 + 14 * i}>
+          {line}
+        </text>
+      ))}
+    </>
+  );
+}
+
+/** Breaks a text into at most two lines of so many letters. */
+export function wrapped(text: string, fits: number): string[] {
+  const words = text.split(' ');
+  const lines = [''];
+  for (const word of words) {
+    const last = lines.at(-1) ?? '';
+    if (last && last.length + word.length + 1 > fits) {
+      lines.push(word);
+    } else {
+      lines[lines.length - 1] = last ? `${last} ${word}` : word;
+    }
+  }
+  return lines.length > 2 ? [lines[0] ?? '', `${(lines[1] ?? '').slice(0, fits - 1)}…`] : lines;
+}

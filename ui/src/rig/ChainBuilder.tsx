@@ -1,0 +1,221 @@
+import { Button, InputNumber, Select } from 'antd';
+import type { Schemas } from '../api/client';
+import { useGear } from '../app/queries';
+import { FieldFrame } from '../forms/Field';
+
+type Plan = Schemas['ChainPlan'];
+type Run = Plan['runs'][number];
+
+const PLACES = ['roof', 'mast', 'window', 'inside'].map((value) => ({ value }));
+const MODES = ['automatic', 'LTE only', 'NR only', 'locked'].map((value) => ({ value }));
+const SOURCES = ['cellular', 'campground Wi-Fi', 'satellite'].map((value) => ({ value }));
+
+/** Puts a chain together from the gear on the shelf. */
+export function ChainBuilder(props: {
+  plan: Plan;
+  ports: Schemas['PortView'][];
+  wiring: Schemas['WireView'][];
+  change: (plan: Plan) => void;
+}) {
+  const { plan, ports, wiring, change } = props;
+  const gear = useGear().data ?? [];
+  const inUse = new Set([
+    plan.device,
+    plan.booster,
+    ...plan.adapters,
+    ...plan.sims,
+    ...plan.runs.flatMap((r) => [r.antenna, ...r.cables]),
+  ]);
+  const of = (kind: string) =>
+    gear
+      .filter((g) => g.kind === kind && (g.state !== 'retired' || inUse.has(g.id)))
+      .map((g) => ({ value: g.id, label: g.state === 'owned' ? g.name : `${g.name} (${g.state})` }));
+  const set = (part: Partial<Plan>) => change({ ...plan, wiring: {}, ...part });
+  const setRun = (i: number, part: Partial<Run>) =>
+    set({ runs: plan.runs.map((run, j) => (i === j ? { ...run, ...part } : run)) });
+  const antennas = of('antenna');
+  const free = antennas.filter((a) => !plan.runs.some((r) => r.antenna === a.value));
+  return (
+    <>
+      <div className="form-grid">
+        <One
+          label="Device"
+          value={plan.device}
+          options={of('device')}
+          set={(device) => set({ device: device ?? null })}
+        />
+        <FieldFrame id="chain-place" label="It stands">
+          <Select
+            id="chain-place"
+            value={plan.devicePlacement}
+            options={PLACES}
+            onChange={(v) => set({ devicePlacement: v })}
+          />
+        </FieldFrame>
+        <Several label="Cards" value={plan.sims} options={of('SIM')} set={(sims) => set({ sims })} />
+        <One
+          label="Booster"
+          value={plan.booster}
+          options={of('booster')}
+          set={(booster) => set({ booster: booster ?? null })}
+        />
+        {plan.runs.map((run, i) => (
+          <div className="span4 run" key={run.antenna}>
+            <One
+              label={`Antenna ${i + 1}`}
+              value={run.antenna}
+              options={antennas.filter((a) => a.value === run.antenna || free.includes(a))}
+              set={(antenna) =>
+                antenna === undefined
+                  ? set({ runs: plan.runs.filter((_, j) => j !== i) })
+                  : setRun(i, { antenna })
+              }
+            />
+            <FieldFrame id={`run-place-${i}`} label="It is put">
+              <Select
+                id={`run-place-${i}`}
+                value={run.placement}
+                options={PLACES}
+                onChange={(placement) =>
+                  setRun(i, { placement, mastM: placement === 'mast' ? run.mastM || 3 : 0 })
+                }
+              />
+            </FieldFrame>
+            <Several
+              label="Lengthened by"
+              value={run.cables}
+              options={of('cable')}
+              set={(cables) => setRun(i, { cables })}
+            />
+            <FieldFrame id={`run-mast-${i}`} label="Above the roof, m">
+              <InputNumber
+                id={`run-mast-${i}`}
+                min={0}
+                max={15}
+                step={0.5}
+                value={run.mastM}
+                onChange={(mastM) => setRun(i, { mastM: mastM ?? 0 })}
+              />
+            </FieldFrame>
+          </div>
+        ))}
+        <Several
+          label="Adapters"
+          value={plan.adapters}
+          options={of('adapter')}
+          set={(adapters) => set({ adapters })}
+        />
+        <FieldFrame id="chain-mode" label="Radio set to">
+          <Select id="chain-mode" value={plan.mode} options={MODES} onChange={(mode) => set({ mode })} />
+        </FieldFrame>
+        <FieldFrame id="chain-bands" label="Held to bands">
+          <Select
+            id="chain-bands"
+            mode="tags"
+            value={plan.lockedBands}
+            tokenSeparators={[',', ' ']}
+            open={false}
+            onChange={(lockedBands: string[]) => set({ lockedBands })}
+          />
+        </FieldFrame>
+        <FieldFrame id="chain-source" label="Draws on">
+          <Select
+            id="chain-source"
+            value={plan.source}
+            options={SOURCES}
+            onChange={(source) => set({ source })}
+          />
+        </FieldFrame>
+      </div>
+      {free[0] && (
+        <Button
+          size="small"
+          onClick={() =>
+            set({
+              runs: [...plan.runs, { antenna: free[0]?.value ?? 0, cables: [], placement: 'roof', mastM: 0 }],
+            })
+          }
+        >
+          Add an antenna
+        </Button>
+      )}
+      {plan.runs.length > 0 && ports.length > 0 && (
+        <details className="numbers" open={Object.keys(plan.wiring).length > 0}>
+          <summary>How the leads are plugged</summary>
+          <p className="small">Proposed until you say how it is, lead by lead.</p>
+          {wiring.map((w) => (
+            <div className="plug" key={w.lead}>
+              <span>
+                {w.lead}{' '}
+                <span className="small">
+                  {w.use}, {w.ends}
+                </span>
+              </span>
+              <Select
+                size="small"
+                aria-label={`Port of ${w.lead}`}
+                value={w.port}
+                options={ports.map((p) => ({
+                  value: p.label,
+                  label: `${p.label} · ${p.use}, ${p.connector}`,
+                }))}
+                onChange={(port) =>
+                  change({
+                    ...plan,
+                    wiring: {
+                      ...Object.fromEntries(
+                        wiring.filter((x) => x.port !== port).map((x) => [x.lead, x.port]),
+                      ),
+                      [w.lead]: port,
+                    },
+                  })
+                }
+              />
+            </div>
+          ))}
+        </details>
+      )}
+    </>
+  );
+}
+
+type Options = { value: number; label: string }[];
+
+function One(props: {
+  label: string;
+  value: number | null;
+  options: Options;
+  set: (v: number | undefined) => void;
+}) {
+  const id = `chain-${props.label}`;
+  return (
+    <FieldFrame id={id} label={props.label}>
+      <Select
+        id={id}
+        allowClear
+        showSearch={{ optionFilterProp: 'label' }}
+        placeholder="none"
+        value={props.value ?? undefined}
+        options={props.options}
+        onChange={props.set}
+      />
+    </FieldFrame>
+  );
+}
+
+function Several(props: { label: string; value: number[]; options: Options; set: (v: number[]) => void }) {
+  const id = `chain-${props.label}`;
+  return (
+    <FieldFrame id={id} label={props.label}>
+      <Select
+        id={id}
+        mode="multiple"
+        placeholder="none"
+        value={props.value}
+        options={props.options}
+        showSearch={{ optionFilterProp: 'label' }}
+        onChange={props.set}
+      />
+    </FieldFrame>
+  );
+}

@@ -1,0 +1,63 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { App, Button } from 'antd';
+import { useRef, useState } from 'react';
+import { api, type Schemas, unwrap } from '../api/client';
+import { Part } from '../app/Sheet';
+import { count } from '../format/numbers';
+
+/** Gear in and out as a file. */
+export function GearFiles() {
+  const client = useQueryClient();
+  const { message } = App.useApp();
+  const input = useRef<HTMLInputElement>(null);
+  const [report, setReport] = useState<Schemas['GearImport']>();
+  const read = async (file: File) => {
+    try {
+      const body = JSON.parse(await file.text()) as Schemas['GearFileRequest'];
+      setReport(await unwrap(api.POST('/api/gear/import', { body })));
+      void client.invalidateQueries();
+    } catch (refused) {
+      setReport(undefined);
+      void message.error(
+        refused instanceof SyntaxError ? `${file.name} is no JSON file.` : String((refused as Error).message),
+      );
+    }
+  };
+  return (
+    <Part title="In and out">
+      <div className="buttons">
+        <Button onClick={() => input.current?.click()}>Import gear</Button>
+        <Button href="/api/gear.json" download="gear.json">
+          Export gear
+        </Button>
+      </div>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".json,application/json"
+        aria-label="File of gear"
+        onChange={(e) => {
+          const [file] = e.target.files ?? [];
+          e.target.value = '';
+          if (file) {
+            void read(file);
+          }
+        }}
+      />
+      {report && (
+        <div role="status">
+          <p>
+            {count(report.accepted, 'new item')}, {report.duplicates} already there, {report.rejected.length}{' '}
+            refused.
+          </p>
+          {report.rejected.slice(0, 20).map((r) => (
+            <div className="note loss" key={r.item}>
+              {r.name || `item ${r.item}`}: {r.message}
+            </div>
+          ))}
+        </div>
+      )}
+    </Part>
+  );
+}

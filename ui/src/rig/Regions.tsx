@@ -1,0 +1,78 @@
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { api, type Schemas, unwrap } from '../api/client';
+import { useCarriers } from '../app/queries';
+import { Part } from '../app/Sheet';
+import { useWish } from './Needs';
+
+type Region = Schemas['RegionView'];
+
+/** Each carrier's bands by region. */
+export function Regions({ regions }: { regions: Region[] }) {
+  const put = useWish((body: Region) => unwrap(api.PUT('/api/rig/wishes/region', { body })));
+  const carriers = useCarriers().data ?? [];
+  const [fresh, setFresh] = useState<Region>({ carrier: '', region: '', bands: [] });
+  return (
+    <Part title="Carriers’ bands by region" small="made up in the demo; enter what your carriers publish">
+      {regions.map((r) => (
+        <div className="region" key={`${r.carrier} ${r.region}`}>
+          <div>
+            <b>{r.carrier}</b> <span className="small">{r.region}</span>
+          </div>
+          <Bands
+            value={r.bands}
+            label={`Bands of ${r.carrier}, ${r.region}`}
+            set={(bands) => put.mutate({ ...r, bands })}
+          />
+        </div>
+      ))}
+      <div className="region">
+        <div className="pair">
+          <Select
+            aria-label="Carrier of the new region"
+            placeholder="carrier"
+            value={fresh.carrier || undefined}
+            options={carriers.map((c) => ({ value: c.name }))}
+            onChange={(carrier) => setFresh({ ...fresh, carrier })}
+          />
+          <Input
+            aria-label="Name of the new region"
+            placeholder="region"
+            value={fresh.region}
+            onChange={(e) => setFresh({ ...fresh, region: e.target.value })}
+          />
+        </div>
+        <div className="pair">
+          <Bands
+            value={fresh.bands}
+            label="Bands of the new region"
+            set={(bands) => setFresh({ ...fresh, bands })}
+          />
+          <Button
+            disabled={!fresh.carrier || !fresh.region.trim() || fresh.bands.length === 0}
+            onClick={() =>
+              put.mutate(fresh, { onSuccess: () => setFresh({ carrier: '', region: '', bands: [] }) })
+            }
+          >
+            Add
+          </Button>
+        </div>
+      </div>
+    </Part>
+  );
+}
+
+function Bands(props: { value: string[]; label: string; set: (bands: string[]) => void }) {
+  return (
+    <Select
+      mode="tags"
+      aria-label={props.label}
+      placeholder="B20, n78 …"
+      value={props.value}
+      tokenSeparators={[',', ' ', ';']}
+      open={false}
+      suffixIcon={null}
+      onChange={props.set}
+    />
+  );
+}

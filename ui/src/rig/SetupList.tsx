@@ -1,0 +1,95 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, unwrap } from '../api/client';
+import { Part, Sheet, Waiting } from '../app/Sheet';
+import { Pennant } from '../draw/Pennant';
+import { count } from '../format/numbers';
+import { RigParts } from './RigParts';
+
+/** All setups, those to be completed first. */
+export function SetupList() {
+  const setups = useQuery({
+    queryKey: ['rig', 'setups'],
+    queryFn: () => unwrap(api.GET('/api/rig/setups')),
+  });
+  const bare = setups.data?.filter((s) => !s.complete) ?? [];
+  const built = setups.data?.filter((s) => s.complete) ?? [];
+  const blocked = built.filter((s) => s.blockers > 0).length;
+  const headline = !setups.data
+    ? 'Setups'
+    : setups.data.length === 0
+      ? 'No setup yet. Say what you need, put your gear on the shelf, then put a chain together.'
+      : `${count(built.length, 'setup')} put together, ${blocked === 0 ? 'none of them blocked' : `${blocked} blocked`}${bare.length > 0 ? `; ${bare.length} to complete` : ''}.`;
+  return (
+    <Sheet over={<RigParts here="setups" />} headline={headline} margin={<NewSetup />}>
+      {!setups.data && <Waiting error={setups.error} retry={() => void setups.refetch()} />}
+      {bare.length > 0 && (
+        <Part title="To complete" small="known by name from an import or a log; their parts are not said yet">
+          {bare.map((s) => (
+            <div className="note" key={s.setup.id}>
+              <Pennant number={s.setup.pennant} /> <Link to={`/rig?setup=${s.setup.id}`}>{s.setup.name}</Link>{' '}
+              <span className="small">{count(s.measured, 'measurement')}</span>
+            </div>
+          ))}
+        </Part>
+      )}
+      {built.map((s) => (
+        <div className="setup-row" key={s.setup.id}>
+          <Pennant number={s.setup.pennant} />
+          <div>
+            <Link className="name" to={`/rig?setup=${s.setup.id}`}>
+              {s.setup.name}
+            </Link>{' '}
+            <span className="small">
+              revision {s.revision} · {count(s.measured, 'measurement')}
+            </span>
+            <div className="small">{s.summary}</div>
+            <div className={s.blockers > 0 ? 'loss' : undefined}>{s.headline}</div>
+          </div>
+        </div>
+      ))}
+    </Sheet>
+  );
+}
+
+function NewSetup() {
+  const [name, setName] = useState('');
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const { message } = App.useApp();
+  const add = useMutation({
+    mutationFn: () => unwrap(api.POST('/api/rig/setups', { body: { name } })),
+    onSuccess: (setup) => {
+      void client.invalidateQueries();
+      void navigate(`/rig?setup=${setup.id}`);
+    },
+    onError: (refused) => void message.error(refused.message),
+  });
+  return (
+    <Part title="A new setup">
+      <form
+        className="chooser"
+        onSubmit={(e) => {
+          e.preventDefault();
+          add.mutate();
+        }}
+      >
+        <p className="small">
+          A setup is a named chain: device, card, antennas, cables, booster if any, and where it is. Its
+          pennant goes wherever the setup appears.
+        </p>
+        <Input
+          aria-label="Name of the new setup"
+          placeholder="name, such as Roof dome"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+        />
+        <Button type="primary" htmlType="submit" disabled={!name.trim()} loading={add.isPending}>
+          Put it together
+        </Button>
+      </form>
+    </Part>
+  );
+}

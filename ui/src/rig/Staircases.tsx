@@ -1,0 +1,67 @@
+import { Segmented } from 'antd';
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import { Part } from '../app/Sheet';
+import { Staircase } from '../draw/Staircase';
+import { useWidth } from '../draw/useWidth';
+import { effect, fixed } from '../format/numbers';
+
+/** The staircase of a chosen band, and the predicted ΔRSRP on all. */
+export function Staircases({ staircases }: { staircases: Schemas['StaircaseView'][] }) {
+  const [band, setBand] = useState(staircases[0]?.band ?? '');
+  const [ref, width] = useWidth<HTMLDivElement>(760);
+  const shown = staircases.find((s) => s.band === band) ?? staircases[0];
+  if (!shown) {
+    return null;
+  }
+  return (
+    <Part
+      title={`Staircase at ${fixed(shown.mhz, 0)} MHz`}
+      small={`${shown.band}, from the air to the device · hatched: estimated`}
+      actions={
+        <Segmented
+          size="small"
+          value={shown.band}
+          options={staircases.map((s) => s.band)}
+          onChange={setBand}
+        />
+      }
+    >
+      <div ref={ref} className="chart-scroll">
+        <Staircase staircase={shown} width={width} />
+      </div>
+      <p>
+        {shown.deltaDb === null
+          ? 'Against the device’s own antenna inside: unknown, because a sheet does not say.'
+          : `Against the device’s own antenna inside: about ${effect(shown.deltaDb, 'dB')} (${effect(shown.deltaDb - shown.halfWidthDb, 'dB')} to ${effect(shown.deltaDb + shown.halfWidthDb, 'dB')}), predicted.`}
+      </p>
+      <details className="numbers">
+        <summary>All bands as a table</summary>
+        <table className="plain">
+          <thead>
+            <tr>
+              <th>Band</th>
+              <th className="num">At, MHz</th>
+              <th className="num">Net, dB</th>
+              <th className="num">Own antenna inside, dB</th>
+              <th className="num">Predicted ΔRSRP, dB</th>
+            </tr>
+          </thead>
+          <tbody>
+            {staircases.map((s) => (
+              <tr key={s.band}>
+                <td className="name">{s.band}</td>
+                <td className="num">{fixed(s.mhz, 0)}</td>
+                <td className="num">{fixed(s.netDb, 1)}</td>
+                <td className="num">{fixed(s.baselineDb, 0)}</td>
+                <td className="num">
+                  {s.deltaDb === null ? 'unknown' : `${fixed(s.deltaDb, 1)} ± ${fixed(s.halfWidthDb, 1)}`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </Part>
+  );
+}
