@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client';
 import { fixed } from '../format/numbers';
 import { linear } from './scale';
 
-const signed = (db: number) => `${db > 0 ? '+' : ''}${fixed(db, 1)}`;
+const signed = (db: number) => `${db > 0 ? '+' : ''}${fixed(db, Math.abs(db) < 1 ? 2 : 1)}`;
 
 /** A chain as steps in dB from the air to the device: gains up, losses down, hatched when estimated, hollow when missing. */
 export function Staircase({ staircase, width }: { staircase: Schemas['StaircaseView']; width: number }) {

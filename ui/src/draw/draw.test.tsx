@@ -1,4 +1,7 @@
 import { renderToStaticMarkup as render } from 'react-dom/server';
+import { ChainDrawing } from './ChainDrawing';
+import { CoverageMark } from './CoverageMark';
+import { Staircase, wrapped } from './Staircase';
 import { describe, expect, it } from 'vitest';
 import { type Interval, IntervalLine, intervalDomain, intervalTicks } from './IntervalLine';
 import { LadderStrip } from './LadderStrip';
@@ -134,5 +137,73 @@ describe('pennants', () => {
   it('differ in shape or split for the first 35 setups', () => {
     const looks = new Set(Array.from({ length: 35 }, (_, n) => pennant(n).outline + pennant(n).split));
     expect(looks.size).toBe(35);
+  });
+});
+
+describe('Staircase', () => {
+  const step = (part: string, db: number | null, estimated = false) => ({
+    part,
+    says: 'stated',
+    db,
+    estimated,
+  });
+  const stairs = (steps: ReturnType<typeof step>[], netDb: number | null) => ({
+    band: 'B20',
+    mhz: 806,
+    steps,
+    netDb,
+    baselineDb: -12,
+    deltaDb: null,
+    halfWidthDb: 4,
+  });
+  it('draws gains up, losses down, and hatches what is estimated', () => {
+    const svg = render(
+      <Staircase
+        staircase={stairs([step('Rowan', 8.5), step('2 connectors', -0.3, true)], 8.2)}
+        width={700}
+      />,
+    );
+    expect(svg).toContain('+8.5 dB');
+    expect(svg).toContain('−0.30 dB');
+    expect(svg).toContain('fill="var(--kelp)"');
+    expect(svg).toContain('fill="url(#hatch-rust)"');
+    expect(svg).toContain('net +8.2 dB');
+  });
+  it('leaves what no sheet says hollow, and the net with it', () => {
+    const svg = render(<Staircase staircase={stairs([step('Aspen', null)], null)} width={700} />);
+    expect(svg.match(/stroke-dasharray/g)).toHaveLength(2);
+    expect(svg).toContain('Aspen unknown');
+  });
+  it('breaks long words of a foot into two lines', () => {
+    expect(wrapped('stable gain, 3 m apart', 16)).toEqual(['stable gain, 3 m', 'apart']);
+    expect(wrapped('a b', 16)).toEqual(['a b']);
+  });
+});
+
+describe('CoverageMark', () => {
+  const mark = (downlink: number | null, uplink: number | null) =>
+    render(<CoverageMark downlink={downlink} uplink={uplink} />);
+  it('tells both ways, one way, nothing and not stated apart without colour', () => {
+    expect(mark(1, 1)).toContain('both ways');
+    expect(mark(1, 0.87)).toContain('downlink');
+    expect(mark(0.2, 1)).toContain('uplink');
+    expect(mark(0, 0)).toContain('M8 4L20 12');
+    expect(mark(null, 1)).toContain('stroke-dasharray');
+  });
+});
+
+describe('ChainDrawing', () => {
+  it('joins the parts from the air to the device and leaves a missing one hollow', () => {
+    const svg = render(
+      <ChainDrawing
+        width={700}
+        parts={[
+          { kind: 'antenna', name: 'Alder', says: 'on the roof' },
+          { kind: 'device', name: 'not chosen', says: '', missing: true },
+        ]}
+      />,
+    );
+    expect(svg).toContain('aria-label="Alder, then not chosen"');
+    expect(svg.match(/stroke-dasharray/g)).toHaveLength(1);
   });
 });

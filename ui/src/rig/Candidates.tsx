@@ -3,7 +3,7 @@ import { Select, Segmented, Slider } from 'antd';
 import { useMemo } from 'react';
 import { api, type Schemas, unwrap } from '../api/client';
 import { useGear, useWishes } from '../app/queries';
-import { Part, Sheet } from '../app/Sheet';
+import { Part, Sheet, Waiting } from '../app/Sheet';
 import { fixed } from '../format/numbers';
 import { FieldFrame } from '../forms/Field';
 import { useStored } from '../forms/useStored';
@@ -106,7 +106,7 @@ export function Candidates() {
       }
     >
       <div className="form-grid">
-        <FieldFrame id="compare-what" label="Compare">
+        <FieldFrame id="compare-what" label="Compare" className="span2">
           <Segmented
             id="compare-what"
             value={what}
@@ -118,19 +118,8 @@ export function Candidates() {
             onChange={setWhat}
           />
         </FieldFrame>
-        <FieldFrame id="compare-ids" label="Which" className="span2">
-          <Select
-            id="compare-ids"
-            mode="multiple"
-            maxCount={6}
-            value={ids}
-            options={options}
-            showSearch={{ optionFilterProp: 'label' }}
-            onChange={(list: number[]) => setChosen({ ...chosen, [what]: list })}
-          />
-        </FieldFrame>
         {what !== 'setups' && (
-          <FieldFrame id="compare-base" label="In the setup">
+          <FieldFrame id="compare-base" label="In the setup" className="span2">
             <Select
               id="compare-base"
               value={on ?? undefined}
@@ -141,12 +130,24 @@ export function Candidates() {
             />
           </FieldFrame>
         )}
+        <FieldFrame id="compare-ids" label="Which" className="span4">
+          <Select
+            id="compare-ids"
+            mode="multiple"
+            maxCount={6}
+            value={ids}
+            options={options}
+            showSearch={{ optionFilterProp: 'label' }}
+            onChange={(list: number[]) => setChosen({ ...chosen, [what]: list })}
+          />
+        </FieldFrame>
       </div>
       {compared.error && (
         <div className="notice" role="alert">
           {compared.error.message}
         </div>
       )}
+      {!view && enough && !compared.error && <Waiting error={null} />}
       {view && <CandidateTable view={view} carrier={carrier ?? 'no carrier'} />}
     </Sheet>
   );

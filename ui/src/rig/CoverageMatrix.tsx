@@ -1,19 +1,47 @@
+import { Select } from 'antd';
 import type { Schemas } from '../api/client';
+import { useWishes } from '../app/queries';
 import { Part } from '../app/Sheet';
 import { CoverageMark } from '../draw/CoverageMark';
 import { fixed } from '../format/numbers';
 
+/** A carrier, in one of its regions or in all. */
+export interface Network {
+  carrier: string;
+  region: string | null;
+}
+
+const name = (n: Network) => (n.region ? `${n.carrier}, ${n.region}` : n.carrier);
+
 /** Which of the carrier's bands get through which link, uplink and downlink apart. */
 export function CoverageMatrix(props: {
   coverage: Schemas['CoverageView'];
-  carrier: string;
-  region: string | null;
+  network: Network;
+  change: (network: Network) => void;
 }) {
-  const { coverage, carrier, region } = props;
+  const { coverage, network, change } = props;
+  const { carrier, region } = network;
+  const regions = useWishes().data?.regions ?? [];
   return (
     <Part
       title="Which bands get through"
       small="upper corner: downlink · lower corner: uplink · dashed: not stated"
+      actions={
+        <Select
+          size="small"
+          aria-label="Carrier and region"
+          popupMatchSelectWidth={false}
+          placeholder="carrier"
+          value={carrier ? name({ carrier, region }) : undefined}
+          options={regions.map((r) => ({ value: name(r) }))}
+          onChange={(value) => {
+            const found = regions.find((r) => name(r) === value);
+            if (found) {
+              change({ carrier: found.carrier, region: found.region });
+            }
+          }}
+        />
+      }
     >
       <p className="sentence-line">{coverage.sentence}</p>
       {coverage.bands.length > 0 && (
@@ -25,10 +53,7 @@ export function CoverageMatrix(props: {
                 {coverage.links.map((link) => (
                   <th key={link}>{link}</th>
                 ))}
-                <th>
-                  So, on {carrier}
-                  {region && `, ${region}`}
-                </th>
+                <th>So, on {carrier}</th>
               </tr>
             </thead>
             <tbody>

@@ -218,6 +218,14 @@ function Rows(props: {
   return (
     <div className="span4 sheet-rows">
       <div className="small">{field.label}</div>
+      {rows.length > 0 && (
+        <div className="sheet-row sheet-head small" aria-hidden="true">
+          {field.columns.map((c) => (
+            <span key={c.key}>{c.label}</span>
+          ))}
+          <span />
+        </div>
+      )}
       {rows.map((row, i) => (
         <div className="sheet-row" key={i}>
           {field.columns.map((c) => {

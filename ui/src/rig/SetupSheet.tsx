@@ -12,7 +12,7 @@ import { length, type System, useUnits } from '../format/units';
 import { useStored } from '../forms/useStored';
 import { CableRun, type WhatIf } from './CableRun';
 import { ChainBuilder } from './ChainBuilder';
-import { CoverageMatrix } from './CoverageMatrix';
+import { CoverageMatrix, type Network } from './CoverageMatrix';
 import { Power } from './Power';
 import { RigParts } from './RigParts';
 import { Staircases } from './Staircases';
@@ -25,15 +25,16 @@ export function SetupSheet({ id }: { id: number }) {
   const [draft, keep, forget] = useStored<Schemas['ChainPlan'] | null>(`rig.chain.${id}`, null);
   const [whatIf, setWhatIf] = useState<WhatIf>({});
   const [building, setBuilding] = useState(false);
+  const [on, setOn] = useState<Network | null>(null);
   const stored = useQuery({
     queryKey: ['rig', 'setup', id],
     queryFn: () => unwrap(api.GET('/api/rig/setups/{id}', { params: { path: { id } } })),
   });
   const plan = draft ?? stored.data?.plan;
-  const trying = draft !== null || Object.keys(whatIf).length > 0;
+  const trying = draft !== null || on !== null || Object.keys(whatIf).length > 0;
   const tried = useQuery({
-    queryKey: ['rig', 'check', plan, whatIf],
-    queryFn: () => unwrap(api.POST('/api/rig/check', { body: { ...(plan ? { plan } : {}), whatIf } })),
+    queryKey: ['rig', 'check', plan, whatIf, on],
+    queryFn: () => unwrap(api.POST('/api/rig/check', { body: { ...(plan ? { plan } : {}), whatIf, ...on } })),
     enabled: trying && plan !== undefined,
     placeholderData: keepPreviousData,
     retry: false,
@@ -87,9 +88,7 @@ export function SetupSheet({ id }: { id: number }) {
         />
       )}
       {view.staircases.length > 0 && plan.device !== null && <Staircases staircases={view.staircases} />}
-      {plan.device !== null && (
-        <CoverageMatrix coverage={view.coverage} carrier={view.carrier} region={view.region} />
-      )}
+      {plan.device !== null && <CoverageMatrix coverage={view.coverage} network={view} change={setOn} />}
       {view.wiring.length + view.leadsOver.length > 0 && <WiringTable view={view} />}
       {view.power.length > 0 && <Power power={view.power} />}
     </Sheet>

@@ -35,7 +35,9 @@ public final class Bench {
 
     /** What is promised of a benchmark of the core. */
     private enum Promise {
-        COMPARE("compare over 100,000 measurements", 50);
+        COMPARE("compare over 100,000 measurements", 50),
+        FIT_CHECK("fit check of one chain", 2),
+        CANDIDATES("candidates: 6 setups over all bands", 30);
 
         private final String says;
         private final double belowMs;

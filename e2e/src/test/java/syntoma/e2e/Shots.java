@@ -27,6 +27,16 @@ class Shots {
             take(desk, app.address("/logbook"), "logbook");
             take(desk, app.address(TRIAL), "verdict");
             importReport(desk, app);
+            take(desk, app.address("/rig?setup=3"), "rig-chain");
+            take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
+            desk.navigate(app.address("/rig?setup=4"));
+            desk.getByText("Which bands get through").scrollIntoViewIfNeeded();
+            desk.getByText("Wiring", new Page.GetByTextOptions().setExact(true)).scrollIntoViewIfNeeded();
+            shoot(desk, "rig-coverage");
+            take(desk, app.address("/rig?part=candidates"), "rig-candidates", "table.candidates");
+            take(desk, app.address("/rig?part=need"), "rig-need");
+            take(desk, app.address("/rig?part=shelf"), "rig-shelf");
+            take(chromium.open(Chromium.Look.PHONE_PAPER), app.address("/rig?part=shelf"), "rig-shelf-phone");
             take(chromium.open(Chromium.Look.DESK_LAMP), app.address(TRIAL), "verdict-lamp");
             take(chromium.open(Chromium.Look.PHONE_LAMP), app.address("/pitch"), "pitch-phone");
             assertEquals(List.of(), chromium.complaints());
@@ -34,8 +44,12 @@ class Shots {
     }
 
     private static void take(Page page, String address, String name) {
+        take(page, address, name, "h1");
+    }
+
+    private static void take(Page page, String address, String name, String shown) {
         page.navigate(address);
-        assertThat(page.locator("h1")).not().isEmpty();
+        assertThat(page.locator(shown)).not().isEmpty();
         shoot(page, name);
     }
 

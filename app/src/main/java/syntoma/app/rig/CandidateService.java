@@ -125,13 +125,19 @@ class CandidateService {
                 ranking.strongest().map(Option::name).orElse(null),
                 ranking.nextUnits(),
                 ranking.flip(),
-                ranking.cheapest()
-                                .map(o -> o.name() + " is the cheapest that meets the need")
-                                .orElse("None of them is known to meet the need")
-                        + ranking.strongest()
-                                .map(o -> "; " + o.name() + " is the strongest")
-                                .orElse("")
-                        + ". With these weights " + first + " comes first.");
+                sentence(ranking, first));
+    }
+
+    private static String sentence(Ranking ranking, String first) {
+        String cheapest = ranking.cheapest().map(Option::name).orElse("");
+        String strongest = ranking.strongest().map(Option::name).orElse("");
+        String head = cheapest.isEmpty()
+                ? "None of them is known to meet the need"
+                : cheapest + " is the cheapest that meets the need";
+        String tail = strongest.isEmpty()
+                ? ""
+                : strongest.equals(cheapest) ? " and the strongest" : "; " + strongest + " is the strongest";
+        return head + tail + ". With these weights " + first + " comes first.";
     }
 
     private Judged judge(CandidatesRequest request, long id, FitService.Ground ground) {
@@ -236,7 +242,7 @@ class CandidateService {
         if (down != null) {
             OptionalDouble most = device.map(Device::downMaxMbps).orElse(OptionalDouble.empty());
             musts.add(new MustHave(
-                    "modem for " + Values.rounded(down, 1) + " Mb/s down",
+                    "modem for " + Values.plain(Math.round(down * 10) / 10.0) + " Mb/s down",
                     most.isEmpty() ? Met.UNKNOWN : most.getAsDouble() >= down ? Met.YES : Met.NO));
         }
         for (String feature : wishes.features()) {

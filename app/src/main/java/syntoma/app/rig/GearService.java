@@ -3,6 +3,7 @@ package syntoma.app.rig;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -52,12 +53,13 @@ public class GearService {
     /** An item that was refused. */
     public record GearRejection(int item, String name, String message) {}
 
-    /** All gear by kind and name, in two statements. */
+    /** All gear by kind and name, in three statements however much there is. */
     @Transactional(readOnly = true)
     public List<GearItem> all() {
         Map<Long, List<String>> setups = setupsByGear();
-        return entities.createQuery("from Gear g order by g.kind, g.name", Gear.class).getResultList().stream()
+        return entities.createQuery("from Gear g order by g.name", Gear.class).getResultList().stream()
                 .map(g -> item(g, setups.getOrDefault(g.id, List.of())))
+                .sorted(Comparator.comparing(GearItem::is))
                 .toList();
     }
 

@@ -163,7 +163,7 @@ public class WishService {
         String time = null;
         if (upload != null && r.upMbps().isPresent()) {
             Duration takes = Transfer.time(upload, r.upMbps().getAsDouble()).plusSeconds(30);
-            time = Values.plain(upload) + " GB at " + Values.rounded(r.upMbps().getAsDouble(), 1) + " Mb/s takes "
+            time = Values.plain(upload) + " GB at " + amount(r.upMbps().getAsDouble()) + " Mb/s takes "
                     + takes.toHours() + " h " + takes.toMinutesPart() + " min";
         }
         return new RequirementView(
@@ -184,11 +184,15 @@ public class WishService {
             return "Say what the connection is for, and gear can be judged by it.";
         }
         List<String> parts = new ArrayList<>();
-        r.downMbps().ifPresent(v -> parts.add(Values.rounded(v, 1) + " Mb/s down"));
-        r.upMbps().ifPresent(v -> parts.add(Values.rounded(v, 1) + " Mb/s up"));
+        r.downMbps().ifPresent(v -> parts.add(amount(v) + " Mb/s down"));
+        r.upMbps().ifPresent(v -> parts.add(amount(v) + " Mb/s up"));
         r.loadedMs().ifPresent(v -> parts.add("at most " + Values.plain(v) + " ms under load"));
         return chosen.stream().map(Need::name).collect(Collectors.joining(" and ")) + ": " + String.join(", ", parts)
                 + ", about " + Values.rounded(r.gbAMonth(), 0) + " GB a month.";
+    }
+
+    private static String amount(double mbps) {
+        return Values.plain(Math.round(mbps * 10) / 10.0);
     }
 
     private RigView rigView() {

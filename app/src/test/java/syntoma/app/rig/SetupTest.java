@@ -197,7 +197,7 @@ class SetupTest {
         assertEquals(8, wishes.at("/requirement/downMbps").asDouble());
         assertEquals(3, wishes.at("/requirement/upMbps").asDouble());
         assertEquals(
-                "11 GB at 3.0 Mb/s takes 8 h 9 min",
+                "11 GB at 3 Mb/s takes 8 h 9 min",
                 wishes.at("/requirement/uploadTime").asText());
         assertEquals(6, wishes.get("needs").size());
         assertEquals(

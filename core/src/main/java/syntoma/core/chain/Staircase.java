@@ -26,6 +26,7 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
     /** A device stands so far from a booster's inside antenna, in m. */
     public static final double DEVICE_FROM_BOOSTER_M = 1;
 
+    private static final String SHELL = "Shell";
     private static final double INDOOR_DBI = 3;
     private static final double BOOSTER_HALF_WIDTH_DB = 5;
 
@@ -50,14 +51,14 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
         List<Step> steps = new ArrayList<>();
         if (first.isEmpty()) {
             addShell(steps, chain.vehicle().shell(), mhz, chain.devicePlacement());
-            steps.add(stated("own antenna", "0 dBi", 0));
+            steps.add(stated("Own antenna", "0 dBi", 0));
             return new Staircase(mhz, List.copyOf(steps), -shell);
         }
         AntennaRun run = first.get().lead().run();
         addShell(steps, chain.vehicle().shell(), mhz, run.placement());
         if (run.mastM() > 0) {
             double gain = HeightGain.db(mhz, run.mastM());
-            steps.add(estimated("height", Values.plain(run.mastM()) + " m above the roof", gain, Math.abs(gain) / 2));
+            steps.add(estimated("Height", Values.plain(run.mastM()) + " m above the roof", gain, Math.abs(gain) / 2));
         }
         OptionalDouble gain = run.antenna().gainDbi(mhz);
         steps.add(new Step(run.antenna().name(), gain.isPresent() ? "stated" : "gain not stated here", gain, 0));
@@ -76,7 +77,7 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
     private static void addShell(List<Step> steps, Shell shell, double mhz, Placement placement) {
         if (placement.behindShell()) {
             steps.add(estimated(
-                    "shell",
+                    SHELL,
                     shell.label() + (placement == Placement.WINDOW ? ", at a window" : ""),
                     -shell.lossDb(mhz, placement),
                     Shell.HALF_WIDTH_DB));
@@ -87,11 +88,11 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
         if (lead.lengthM().isPresent() && lead.lengthM().getAsDouble() == 0) {
             // the connector sits on the antenna itself
         } else if (lead.lengthM().isEmpty() || lead.cableClass().isEmpty()) {
-            steps.add(new Step("lead", "length or class not stated", OptionalDouble.empty(), 0));
+            steps.add(new Step("Lead", "length or class not stated", OptionalDouble.empty(), 0));
         } else {
-            steps.add(cable("lead", lead.cableClass().get(), lead.lengthM().getAsDouble(), mhz));
+            steps.add(cable("Lead", lead.cableClass().get(), lead.lengthM().getAsDouble(), mhz));
         }
-        run.extension().forEach(c -> steps.add(cable("extension", c.cableClass(), c.lengthM(), mhz)));
+        run.extension().forEach(c -> steps.add(cable("Extension", c.cableClass(), c.lengthM(), mhz)));
     }
 
     private static Step cable(String part, CableClass cableClass, double lengthM, double mhz) {
@@ -105,8 +106,8 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
         OptionalDouble loss = connection.adapter().map(Adapter::lossDb).orElse(OptionalDouble.empty());
         steps.add(
                 loss.isPresent()
-                        ? stated("adapter", "stated", -loss.getAsDouble())
-                        : estimated("adapter", "estimated", -ADAPTER_DB, ADAPTER_DB / 2));
+                        ? stated("Adapter", "stated", -loss.getAsDouble())
+                        : estimated("Adapter", "estimated", -ADAPTER_DB, ADAPTER_DB / 2));
     }
 
     private static void addBooster(
@@ -127,7 +128,7 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
                 usable,
                 BOOSTER_HALF_WIDTH_DB));
         steps.add(estimated(
-                "air to the device",
+                "Air to the device",
                 Values.plain(DEVICE_FROM_BOOSTER_M) + " m",
                 INDOOR_DBI - FreeSpace.lossDb(DEVICE_FROM_BOOSTER_M / 1000, mhz),
                 BOOSTER_HALF_WIDTH_DB / 2));
@@ -139,6 +140,10 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
 
     private static Step estimated(String part, String says, double db, double halfWidthDb) {
         return new Step(part, says, OptionalDouble.of(db), halfWidthDb);
+    }
+
+    private boolean isBaselineShell(Step step) {
+        return step.part().equals(SHELL) && step.db().orElse(0) == baselineDb;
     }
 
     /** The sum of the steps in dB; empty when one is not known. */
@@ -155,11 +160,15 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
         return net.isPresent() ? OptionalDouble.of(net.getAsDouble() - baselineDb) : net;
     }
 
-    /** Half the width of the interval of ΔRSRP: the estimated parts and the baseline's shell, in quadrature. */
+    /**
+     * Half the width of the interval of ΔRSRP: the estimated parts and the baseline's shell, in quadrature. The shell counts
+     * for nothing where both are behind all of it, since it is the same on both sides.
+     */
     public double halfWidthDb() {
-        double squares = Shell.HALF_WIDTH_DB * Shell.HALF_WIDTH_DB;
+        boolean shared = steps.stream().anyMatch(this::isBaselineShell);
+        double squares = shared ? 0 : Shell.HALF_WIDTH_DB * Shell.HALF_WIDTH_DB;
         for (Step step : steps) {
-            squares += step.halfWidthDb() * step.halfWidthDb();
+            squares += isBaselineShell(step) ? 0 : step.halfWidthDb() * step.halfWidthDb();
         }
         return Math.sqrt(squares);
     }

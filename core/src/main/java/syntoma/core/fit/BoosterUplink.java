@@ -2,6 +2,7 @@ package syntoma.core.fit;
 
 import java.util.List;
 import syntoma.core.band.Coverage;
+import syntoma.core.unit.Values;
 
 /** A booster that only hears a band makes bars and no upload. */
 final class BoosterUplink implements FitRule {
@@ -14,7 +15,8 @@ final class BoosterUplink implements FitRule {
                 .map(c -> FitFinding.caution(
                         "booster-uplink",
                         c.limitedBy().orElse("booster"),
-                        "On " + c.band().name() + " the booster helps the download alone: " + c.sentence() + ".",
+                        "On " + c.band().name() + " the booster helps the download alone: it passes "
+                                + Values.rounded(100 * c.links().get(0).uplink().orElse(0), 0) + " % of the uplink.",
                         "Lock another band, or bypass it there."))
                 .toList();
     }

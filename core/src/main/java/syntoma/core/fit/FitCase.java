@@ -38,14 +38,14 @@ public record FitCase(Chain chain, Wiring wiring, String carrier, List<Band> ban
                 .toList();
     }
 
-    /** Antenna streams that reach the device: at most its layers, at most the cellular leads that have a port. */
+    /** Antenna streams that reach the device: at most its layers, at most the cellular leads that have a port; without any, those of its own antennas. */
     public int streams() {
         if (chain.booster().isPresent()) {
             return 1;
         }
         int layers = chain.device().map(d -> d.mostLayers().orElse(2)).orElse(0);
-        boolean byLeads = !chain.leads(Use.CELLULAR).isEmpty();
-        return byLeads ? Math.min(layers, wiring.of(Use.CELLULAR).size()) : layers;
+        int connected = wiring.of(Use.CELLULAR).size();
+        return connected > 0 ? Math.min(layers, connected) : layers;
     }
 
     String device() {

@@ -107,6 +107,15 @@ class ChainArithmeticTest {
     }
 
     @Test
+    void the_shell_that_both_are_behind_is_no_doubt() {
+        Chain inside = Rigs.chain(Rigs.router(2));
+        Staircase stairs = Staircase.of(inside, Wiring.of(inside), 806);
+        assertEquals(0, stairs.deltaDb().getAsDouble(), 1e-9);
+        assertEquals(0, stairs.halfWidthDb(), 1e-9);
+        assertTrue(stairs.steps().get(0).estimated());
+    }
+
+    @Test
     void the_best_cable_is_the_cheapest_within_a_decibel() {
         List<CableChoice> choices = CableChoice.over(5, 1800);
         CableChoice best =

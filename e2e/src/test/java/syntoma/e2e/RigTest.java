@@ -1,0 +1,207 @@
+package syntoma.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** From what is needed to a setup that fits, through the real interface with the demo rig. */
+class RigTest {
+    @TempDir
+    private static Path dir;
+
+    private static RunningApp app;
+    private static Chromium chromium;
+
+    @BeforeAll
+    static void start() {
+        app = RunningApp.start(dir.resolve("demo"), true);
+        chromium = new Chromium();
+    }
+
+    @AfterAll
+    static void stop() {
+        chromium.close();
+        app.close();
+    }
+
+    @AfterEach
+    void no_page_complained() {
+        assertEquals(List.of(), chromium.complaints());
+    }
+
+    private static Page open(Chromium.Look look, String path) {
+        Page page = chromium.open(look);
+        page.navigate(app.address(path));
+        return page;
+    }
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static void choose(Page page, String field, String value) {
+        page.locator("[id='" + field + "']").click();
+        page.locator(".ant-select-dropdown:visible").getByTitle(value).first().click();
+    }
+
+    @Test
+    void needs_are_ticked_and_changed_and_what_they_mean_follows() {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig?part=need");
+        assertThat(page.locator("h1")).containsText("8 Mb/s down, 3 Mb/s up");
+        page.getByText("Large uploads").click();
+        assertThat(page.locator("h1")).containsText("3.1 Mb/s up");
+        assertThat(page.locator("header")).containsText("Large uploads");
+        page.locator("tr", new Page.LocatorOptions().setHasText("Large uploads"))
+                .getByText("Change")
+                .click();
+        page.locator("#field-upMbps").fill("12.4");
+        button(page, "Keep").first().click();
+        assertThat(page.locator("aside")).containsText("11 GB at 12.4 Mb/s takes 1 h 58 min");
+        page.locator("tr", new Page.LocatorOptions().setHasText("Large uploads"))
+                .getByRole(AriaRole.CHECKBOX)
+                .click();
+        assertThat(page.locator("h1")).containsText("3 Mb/s up");
+    }
+
+    @Test
+    void gear_is_added_refused_in_place_and_survives_a_reload_while_typed() {
+        Page page = open(Chromium.Look.DESK_LAMP, "/rig?part=shelf");
+        button(page, "Add gear").click();
+        page.locator(".ant-modal")
+                .getByText("antenna", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        page.locator("#field-name").fill("Hornbeam");
+        page.locator("#field-price").fill("€80");
+        page.reload();
+        assertThat(page.locator("#field-name")).hasValue("Hornbeam");
+        button(page, "Keep").click();
+        assertThat(page.locator("#field-price-hint")).containsText("without a unit or a currency sign");
+        page.locator("#field-price").fill("80");
+        button(page, "Keep").click();
+        assertThat(page.locator("h1")).containsText("10 considered");
+        page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam"))
+                .getByText("Delete")
+                .click();
+        assertThat(page.getByText("Hornbeam is off the shelf.")).isVisible();
+        button(page, "Undo").click();
+        assertThat(page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam")))
+                .isVisible();
+    }
+
+    @Test
+    void gear_goes_out_and_comes_in_as_a_file() throws Exception {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig?part=shelf");
+        var download = page.waitForDownload(() -> page.getByText("Export gear").click());
+        String text = Files.readString(download.path());
+        assertTrue(text.contains("syntoma-gear-1") && text.contains("Curlew"), text);
+        page.locator("input[type=file]").setInputFiles(download.path());
+        assertThat(page.getByRole(AriaRole.STATUS)).containsText("0 new items");
+    }
+
+    @Test
+    void a_chain_is_put_together_and_its_misfits_are_said_with_their_fix() {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig");
+        page.getByLabel("Name of the new setup").fill("Hotspot on the roof");
+        button(page, "Put it together").click();
+        assertThat(page.locator("h1")).containsText("known by its name alone");
+        choose(page, "chain-Device", "Plover");
+        button(page, "Add an antenna").click();
+        assertThat(page.locator("aside")).containsText("adapter");
+        choose(page, "chain-Antenna 1", "Alder");
+        assertThat(page.locator("aside")).containsText("2 leads end in SMA-male; the port has TS9-female.");
+        assertThat(page.locator("aside")).containsText("as pigtails, such as TS9 pigtail. About 12.");
+        assertThat(page.locator("main")).containsText("changed, not kept yet");
+        page.reload();
+        assertThat(page.locator("main")).containsText("changed, not kept yet");
+        button(page, "Keep").click();
+        assertThat(page.locator("main .over")).containsText("revision 1");
+        assertThat(page.locator("h1")).containsText("Two streams reach Plover");
+        assertThat(page.locator("main")).containsText("Wiring");
+        assertThat(page.locator(".sticker").first()).containsText("→");
+    }
+
+    @Test
+    void a_measured_setup_gets_its_next_revision() {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig?setup=1");
+        assertThat(page.locator("main .over")).containsText("Roof dome, revision 1");
+        button(page, "Change the chain").click();
+        choose(page, "chain-Antenna 1", "Hazel (considered)");
+        assertThat(page.locator("h1")).containsText("Four streams");
+        button(page, "Keep as revision 2").click();
+        assertThat(page.locator("main .over")).containsText("Roof dome, revision 2");
+        assertThat(page.locator("main .over")).containsText("0 measurements");
+    }
+
+    @Test
+    void the_booster_lets_one_of_five_bands_through_and_another_region_can_be_asked() {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig?setup=4");
+        assertThat(page.getByText("With Bittern on Tarnwave: one of five bands works in both directions."))
+                .isVisible();
+        assertThat(page.locator("main")).containsText("Bittern passes 87 % of the uplink");
+        page.getByLabel("Carrier and region").click();
+        page.locator(".ant-select-dropdown:visible")
+                .getByTitle("Tarnwave, West shore")
+                .click();
+        assertThat(page.getByText("one of three bands works")).isVisible();
+    }
+
+    @Test
+    void sliders_answer_at_once_and_keep_nothing() {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig?setup=3");
+        Locator delta = page.getByText("Against the device’s own antenna inside: about");
+        String before = delta.textContent();
+        page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Cable length"))
+                .focus();
+        for (int i = 0; i < 6; i++) {
+            page.keyboard().press("ArrowRight");
+        }
+        assertThat(page.locator("aside")).containsText("Cable beyond the lead: 7.5 m");
+        assertThat(page.locator("main")).containsText("7.5 m, 240-class");
+        assertTrue(!before.equals(delta.textContent()));
+        button(page, "Feet").click();
+        assertThat(page.locator("aside")).containsText("24.6 ft");
+        button(page, "Metres").click();
+        button(page, "Back to the setup").click();
+        assertThat(page.getByText(before)).isVisible();
+    }
+
+    @Test
+    void candidates_are_ranked_and_weights_change_the_order() {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig?part=candidates");
+        assertThat(page.locator("h1")).containsText("cheapest that meets the need");
+        assertThat(page.locator("table.candidates")).containsText("12 V stabiliser");
+        page.getByText("antennas", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("table.candidates")).containsText("Rowan");
+        assertThat(page.locator("table.candidates")).containsText("unknown");
+        page.getByText("setups", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("table.candidates")).containsText("Mast panel");
+    }
+
+    @Test
+    void the_shelf_can_be_looked_up_in_a_shop_on_a_phone() {
+        Page page = open(Chromium.Look.PHONE_LAMP, "/rig?part=shelf");
+        page.locator("[data-find] input, input[data-find]").first().fill("TS9");
+        assertThat(page.getByText("TS9 pigtail")).isVisible();
+        assertThat(page.getByText("2 × TS9-female")).isVisible();
+        for (String path : List.of("/rig?setup=3", "/rig?part=candidates", "/rig?part=need", "/rig?part=shelf")) {
+            page.navigate(app.address(path));
+            assertThat(page.locator("h1")).not().isEmpty();
+            page.waitForTimeout(600);
+            int wide = (int) page.evaluate("document.documentElement.scrollWidth");
+            assertTrue(wide <= 390, path + " is " + wide + " px wide");
+        }
+    }
+}
