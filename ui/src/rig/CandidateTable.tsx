@@ -9,7 +9,7 @@ type Candidate = Schemas['CandidateView'];
 export function CandidateTable({ view, carrier }: { view: Schemas['CandidatesView']; carrier: string }) {
   const { candidates } = view;
   const bands = candidates[0]?.gains.map((g) => g.band) ?? [];
-  const musts = candidates[0]?.mustHaves.map((m) => m.what) ?? [];
+  const essentials = candidates[0]?.essentials.map((m) => m.what) ?? [];
   const row = (name: ReactNode, cell: (c: Candidate) => ReactNode, key?: string) => (
     <tr key={key}>
       <td>{name}</td>
@@ -38,7 +38,9 @@ export function CandidateTable({ view, carrier }: { view: Schemas['CandidatesVie
             </tr>
           </thead>
           <tbody>
-            {musts.map((must, i) => row(must, (c) => <Met met={c.mustHaves[i]?.met ?? 'unknown'} />, must))}
+            {essentials.map((must, i) =>
+              row(must, (c) => <Met met={c.essentials[i]?.met ?? 'unknown'} />, must),
+            )}
             {row('Bands that work both ways', (c) => `${c.bandsWorking} of ${c.bands}`)}
             {row('Streams', (c) => c.streams)}
             {bands.map((band, i) =>

@@ -215,7 +215,7 @@ function NeedEditor(props: {
   );
 }
 
-/** Vehicle, carrier, budget and must-haves. */
+/** Vehicle, carrier, budget and what cannot be done without. */
 function Wishes({ rig, view }: { rig: Rig; view: Schemas['WishView'] }) {
   const [draft, setDraft] = useState(rig);
   const [numbers, setNumbers] = useState({

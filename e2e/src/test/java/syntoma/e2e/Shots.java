@@ -31,7 +31,7 @@ class Shots {
             take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
             desk.navigate(app.address("/rig?setup=4"));
             desk.getByText("Which bands get through").scrollIntoViewIfNeeded();
-            desk.getByText("Wiring", new Page.GetByTextOptions().setExact(true)).scrollIntoViewIfNeeded();
+            desk.locator(".wiring").scrollIntoViewIfNeeded();
             shoot(desk, "rig-coverage");
             take(desk, app.address("/rig?part=candidates"), "rig-candidates", "table.candidates");
             take(desk, app.address("/rig?part=need"), "rig-need");

@@ -16,8 +16,8 @@ import syntoma.core.chain.Device;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Staircase;
 import syntoma.core.choice.Option;
+import syntoma.core.choice.Option.Essential;
 import syntoma.core.choice.Option.Met;
-import syntoma.core.choice.Option.MustHave;
 import syntoma.core.choice.Ranking;
 import syntoma.core.choice.Weights;
 import syntoma.core.fit.FitCase;
@@ -62,7 +62,7 @@ class CandidateService {
     record BuyView(String what, @Nullable Double price) {}
 
     /** Something that cannot be done without: yes, no or unknown. */
-    record MustHaveView(String what, String met) {}
+    record EssentialView(String what, String met) {}
 
     /** Predicted ΔRSRP on a band; null where it is not known or the band does not get through. */
     record GainView(String band, String result, @Nullable Double deltaDb, double halfWidthDb) {}
@@ -72,7 +72,7 @@ class CandidateService {
             long id,
             String name,
             String summary,
-            List<MustHaveView> mustHaves,
+            List<EssentialView> essentials,
             boolean meetsNeed,
             int bandsWorking,
             int bands,
@@ -168,7 +168,7 @@ class CandidateService {
         OptionalDouble price = price(plan, toBuy, shelf);
         Option option = new Option(
                 name,
-                mustHaves(fit, findings, price),
+                essentials(fit, findings, price),
                 (int) fit.coverage().stream()
                         .filter(c -> c.result() == Coverage.Result.WORKS)
                         .count(),
@@ -226,34 +226,35 @@ class CandidateService {
                         .sum());
     }
 
-    private List<MustHave> mustHaves(FitCase fit, List<FitFinding> findings, OptionalDouble price) {
-        List<MustHave> musts = new ArrayList<>();
+    private List<Essential> essentials(FitCase fit, List<FitFinding> findings, OptionalDouble price) {
+        List<Essential> essentials = new ArrayList<>();
         boolean blocked = findings.stream().anyMatch(f -> f.severity() == Severity.BLOCKER);
-        musts.add(new MustHave("nothing in its way", blocked ? Met.NO : Met.YES));
+        essentials.add(new Essential("nothing in its way", blocked ? Met.NO : Met.YES));
         List<Coverage> coverage = fit.coverage();
         if (!coverage.isEmpty()) {
             boolean works = coverage.stream().anyMatch(c -> c.result() == Coverage.Result.WORKS);
             boolean open = coverage.stream().anyMatch(c -> c.result() == Coverage.Result.UNKNOWN);
-            musts.add(new MustHave(
+            essentials.add(new Essential(
                     "a band of " + fit.carrier() + " works", works ? Met.YES : open ? Met.UNKNOWN : Met.NO));
         }
         Optional<Device> device = fit.chain().device();
         Double down = wishes.requirement().downMbps();
         if (down != null) {
             OptionalDouble most = device.map(Device::downMaxMbps).orElse(OptionalDouble.empty());
-            musts.add(new MustHave(
+            essentials.add(new Essential(
                     "modem for " + Values.plain(Math.round(down * 10) / 10.0) + " Mb/s down",
                     most.isEmpty() ? Met.UNKNOWN : most.getAsDouble() >= down ? Met.YES : Met.NO));
         }
         for (String feature : wishes.features()) {
             Set<String> has = device.map(Device::features).orElse(Set.of());
-            musts.add(new MustHave(feature, has.contains(feature) ? Met.YES : has.isEmpty() ? Met.UNKNOWN : Met.NO));
+            essentials.add(
+                    new Essential(feature, has.contains(feature) ? Met.YES : has.isEmpty() ? Met.UNKNOWN : Met.NO));
         }
         wishes.budget()
-                .ifPresent(budget -> musts.add(new MustHave(
+                .ifPresent(budget -> essentials.add(new Essential(
                         "within " + Values.plain(budget),
                         price.isEmpty() ? Met.UNKNOWN : price.getAsDouble() <= budget ? Met.YES : Met.NO)));
-        return musts;
+        return essentials;
     }
 
     private OptionalDouble whPerDay(FitCase fit) {
@@ -279,8 +280,8 @@ class CandidateService {
                 judged.id(),
                 o.name(),
                 FitService.summary(judged.fit().chain()),
-                o.mustHaves().stream()
-                        .map(m -> new MustHaveView(m.what(), m.met().label()))
+                o.essentials().stream()
+                        .map(m -> new EssentialView(m.what(), m.met().label()))
                         .toList(),
                 o.meetsNeed(),
                 o.bandsWorking(),

@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 /**
  * One of the things to choose between, with what matters for the need. What is not known is empty.
  *
- * @param mustHaves what the need cannot do without, and whether it is there
+ * @param essentials what the need cannot do without, and whether it is there
  * @param bandsWorking of the carrier's bands, how many work in both directions
  * @param meanGainDb predicted ΔRSRP, mean over the bands that work
  * @param price of all parts that are not owned yet, with what else must be bought
@@ -14,7 +14,7 @@ import java.util.OptionalDouble;
  */
 public record Option(
         String name,
-        List<MustHave> mustHaves,
+        List<Essential> essentials,
         int bandsWorking,
         int streams,
         OptionalDouble meanGainDb,
@@ -39,11 +39,11 @@ public record Option(
     }
 
     /** Something that cannot be done without. */
-    public record MustHave(String what, Met met) {}
+    public record Essential(String what, Met met) {}
 
     /** Whether all that cannot be done without is there for certain. */
     public boolean meetsNeed() {
-        return mustHaves.stream().allMatch(m -> m.met() == Met.YES);
+        return essentials.stream().allMatch(m -> m.met() == Met.YES);
     }
 
     /** Price per dB of predicted gain; empty without a gain. */

@@ -7,14 +7,14 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import syntoma.core.choice.Option.Essential;
 import syntoma.core.choice.Option.Met;
-import syntoma.core.choice.Option.MustHave;
 
 class RankingTest {
     private static Option option(String name, Met met, int bands, int streams, double gain, double price) {
         return new Option(
                 name,
-                List.of(new MustHave("VPN client", met)),
+                List.of(new Essential("VPN client", met)),
                 bands,
                 streams,
                 OptionalDouble.of(gain),
