@@ -1,11 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Checkbox, Select } from 'antd';
+import { App, AutoComplete, Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Schemas, unwrap } from '../api/client';
 import { useCarriers, useWishes } from '../app/queries';
 import { Part, Sheet, Waiting } from '../app/Sheet';
 import { fixed, plain, short } from '../format/numbers';
 import { Field, FieldFrame } from '../forms/Field';
+import { useStored } from '../forms/useStored';
 import { Regions } from './Regions';
 import { RigParts } from './RigParts';
 
@@ -113,7 +114,7 @@ function NeedRow({ need, partsOfDay }: { need: Need; partsOfDay: string[] }) {
       <NeedEditor
         need={need}
         partsOfDay={partsOfDay}
-        put={(n) => put.mutate(n, { onSuccess: () => setEditing(false) })}
+        put={(n, done) => put.mutate(n, { onSuccess: done })}
         close={() => setEditing(false)}
       />
     );
@@ -146,25 +147,31 @@ const number = (text: string) => (text.trim() === '' ? null : Number(text.replac
 function NeedEditor(props: {
   need: Need;
   partsOfDay: string[];
-  put: (need: Need) => void;
+  put: (need: Need, done: () => void) => void;
   close: () => void;
 }) {
   const { need, partsOfDay, put, close } = props;
-  const [text, setText] = useState({
+  const fresh = {
     downMbps: String(need.downMbps ?? ''),
     upMbps: String(need.upMbps ?? ''),
     loadedMs: String(need.loadedMs ?? ''),
     lossPct: String(need.lossPct ?? ''),
     hoursADay: String(need.hoursADay),
-  });
-  const [when, setWhen] = useState(need.partOfDay);
+    when: need.partOfDay,
+  };
+  const [kept, setText, forget] = useStored<typeof fresh | null>(`rig.need.${need.name}`, null);
+  const { when, ...text } = kept ?? fresh;
+  const leave = () => {
+    forget();
+    close();
+  };
   const field = (key: keyof typeof text, label: string, unit: string) => (
     <Field
       name={key}
       label={label}
       unit={unit}
       value={text[key]}
-      onChange={(v) => setText({ ...text, [key]: v })}
+      onChange={(v) => setText({ ...text, when, [key]: v })}
     />
   );
   const bad = Object.values(text).some((t) => Number.isNaN(number(t)));
@@ -182,7 +189,7 @@ function NeedEditor(props: {
               id="need-when"
               value={when}
               options={partsOfDay.map((value) => ({ value }))}
-              onChange={setWhen}
+              onChange={(v) => setText({ ...text, when: v })}
             />
           </FieldFrame>
           {field('hoursADay', 'Hours a day', 'h')}
@@ -195,20 +202,23 @@ function NeedEditor(props: {
             type="primary"
             disabled={bad}
             onClick={() =>
-              put({
-                ...need,
-                downMbps: number(text.downMbps),
-                upMbps: number(text.upMbps),
-                loadedMs: number(text.loadedMs),
-                lossPct: number(text.lossPct),
-                hoursADay: number(text.hoursADay) ?? 0,
-                partOfDay: when,
-              })
+              put(
+                {
+                  ...need,
+                  downMbps: number(text.downMbps),
+                  upMbps: number(text.upMbps),
+                  loadedMs: number(text.loadedMs),
+                  lossPct: number(text.lossPct),
+                  hoursADay: number(text.hoursADay) ?? 0,
+                  partOfDay: when,
+                },
+                leave,
+              )
             }
           >
             Keep
           </Button>
-          <Button onClick={close}>Leave it</Button>
+          <Button onClick={leave}>Leave it</Button>
         </div>
       </td>
     </tr>
@@ -217,15 +227,21 @@ function NeedEditor(props: {
 
 /** Vehicle, carrier, budget and what cannot be done without. */
 function Wishes({ rig, view }: { rig: Rig; view: Schemas['WishView'] }) {
-  const [draft, setDraft] = useState(rig);
-  const [numbers, setNumbers] = useState({
-    heightM: String(rig.heightM),
-    batteryAh: String(rig.batteryAh),
-    batteryV: String(rig.batteryV),
-    hoursADay: String(rig.hoursADay),
-    budget: String(rig.budget ?? ''),
-    uploadGb: String(rig.uploadGb ?? ''),
-  });
+  const fresh = {
+    draft: rig,
+    numbers: {
+      heightM: String(rig.heightM),
+      batteryAh: String(rig.batteryAh),
+      batteryV: String(rig.batteryV),
+      hoursADay: String(rig.hoursADay),
+      budget: String(rig.budget ?? ''),
+      uploadGb: String(rig.uploadGb ?? ''),
+    },
+  };
+  const [kept, keep, forget] = useStored<typeof fresh | null>('rig.wishes', null);
+  const { draft, numbers } = kept ?? fresh;
+  const setDraft = (next: Rig) => keep({ draft: next, numbers });
+  const setNumbers = (next: typeof numbers) => keep({ draft, numbers: next });
   const carriers = useCarriers().data ?? [];
   const put = useWish((body: Rig) => unwrap(api.PUT('/api/rig/wishes/rig', { body })));
   const bad = Object.values(numbers).some((t) => Number.isNaN(number(t)));
@@ -244,11 +260,11 @@ function Wishes({ rig, view }: { rig: Rig; view: Schemas['WishView'] }) {
     <Part title="On which networks, in which vehicle, for how much">
       <div className="form-grid">
         <FieldFrame id="wish-carrier" label="Carrier">
-          <Select
+          <AutoComplete
             id="wish-carrier"
-            value={draft.carrier ?? undefined}
+            value={draft.carrier ?? ''}
             options={carriers.map((c) => ({ value: c.name }))}
-            onChange={(carrier) => setDraft({ ...draft, carrier, region: null })}
+            onChange={(carrier: string) => setDraft({ ...draft, carrier, region: null })}
           />
         </FieldFrame>
         <FieldFrame id="wish-region" label="Region">
@@ -290,19 +306,27 @@ function Wishes({ rig, view }: { rig: Rig; view: Schemas['WishView'] }) {
         disabled={bad}
         loading={put.isPending}
         onClick={() =>
-          put.mutate({
-            ...draft,
-            heightM: number(numbers.heightM) ?? 0,
-            batteryAh: number(numbers.batteryAh) ?? 0,
-            batteryV: number(numbers.batteryV) ?? 0,
-            hoursADay: number(numbers.hoursADay) ?? 0,
-            budget: number(numbers.budget),
-            uploadGb: number(numbers.uploadGb),
-          })
+          put.mutate(
+            {
+              ...draft,
+              heightM: number(numbers.heightM) ?? 0,
+              batteryAh: number(numbers.batteryAh) ?? 0,
+              batteryV: number(numbers.batteryV) ?? 0,
+              hoursADay: number(numbers.hoursADay) ?? 0,
+              budget: number(numbers.budget),
+              uploadGb: number(numbers.uploadGb),
+            },
+            { onSuccess: forget },
+          )
         }
       >
         Keep
       </Button>
+      {kept && (
+        <Button type="link" onClick={forget}>
+          Drop the change
+        </Button>
+      )}
     </Part>
   );
 }

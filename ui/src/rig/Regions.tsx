@@ -1,4 +1,4 @@
-import { Button, Input, Select } from 'antd';
+import { AutoComplete, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Schemas, unwrap } from '../api/client';
 import { useCarriers } from '../app/queries';
@@ -28,12 +28,12 @@ export function Regions({ regions }: { regions: Region[] }) {
       ))}
       <div className="region">
         <div className="pair">
-          <Select
+          <AutoComplete
             aria-label="Carrier of the new region"
             placeholder="carrier"
-            value={fresh.carrier || undefined}
+            value={fresh.carrier}
             options={carriers.map((c) => ({ value: c.name }))}
-            onChange={(carrier) => setFresh({ ...fresh, carrier })}
+            onChange={(carrier: string) => setFresh({ ...fresh, carrier })}
           />
           <Input
             aria-label="Name of the new region"
@@ -49,7 +49,7 @@ export function Regions({ regions }: { regions: Region[] }) {
             set={(bands) => setFresh({ ...fresh, bands })}
           />
           <Button
-            disabled={!fresh.carrier || !fresh.region.trim() || fresh.bands.length === 0}
+            disabled={!fresh.carrier.trim() || !fresh.region.trim() || fresh.bands.length === 0}
             onClick={() =>
               put.mutate(fresh, { onSuccess: () => setFresh({ carrier: '', region: '', bands: [] }) })
             }

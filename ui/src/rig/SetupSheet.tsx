@@ -111,7 +111,9 @@ function Fit({ findings }: { findings: View['findings'] }) {
     <Part title="Fit" small={count(findings.length, 'finding')}>
       {findings.map((f) => (
         <div className="note" key={f.code + f.where + f.says}>
-          <b className={TONE[f.severity]}>{f.severity[0]?.toUpperCase() + f.severity.slice(1)}.</b> {f.says}
+          <b className={TONE[f.severity]}>{f.severity[0]?.toUpperCase() + f.severity.slice(1)}.</b>{' '}
+          {!f.says.includes(f.where) && f.where !== 'chain' && <span className="small">{f.where}: </span>}
+          {f.says}
           {f.fix && (
             <>
               {' '}
