@@ -86,7 +86,8 @@ function Gain({ gain }: { gain: Schemas['GainView'] | undefined }) {
   }
   return (
     <>
-      {effect(gain.deltaDb, 'dB')} <span className="small">± {fixed(gain.halfWidthDb, 0)}</span>
+      {effect(gain.deltaDb, 'dB')}{' '}
+      {gain.halfWidthDb > 0 && <span className="small">± {fixed(gain.halfWidthDb, 0)}</span>}
     </>
   );
 }

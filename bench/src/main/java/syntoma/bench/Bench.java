@@ -17,8 +17,10 @@ public final class Bench {
 
     /** Takes the packaged application as its only argument; ends with status 1 when a promise is not kept. */
     public static void main(String[] args) throws Exception {
-        for (RunResult result : new Runner(
-                        new OptionsBuilder().include(CoreBench.class.getName()).build())
+        for (RunResult result : new Runner(new OptionsBuilder()
+                        .include(CoreBench.class.getName())
+                        .include(RigBench.class.getName())
+                        .build())
                 .run()) {
             String name = result.getPrimaryResult().getLabel();
             double ms = result.getPrimaryResult().getScore();

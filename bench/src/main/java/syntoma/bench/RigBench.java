@@ -130,9 +130,7 @@ public class RigBench {
             OptionalDouble gain = coverage.stream()
                     .filter(c -> c.result() == Coverage.Result.WORKS)
                     .map(c -> Staircase.of(
-                            chain,
-                            fit.wiring(),
-                            (c.band().downlink().loMhz() + c.band().downlink().hiMhz()) / 2))
+                            chain, fit.wiring(), c.band().downlink().middleMhz()))
                     .filter(s -> s.deltaDb().isPresent())
                     .mapToDouble(s -> s.deltaDb().getAsDouble())
                     .average();

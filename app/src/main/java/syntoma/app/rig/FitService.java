@@ -181,7 +181,7 @@ class FitService {
 
     /** The middle of a band's downlink in MHz. */
     static double mhz(Band band) {
-        return (band.downlink().loMhz() + band.downlink().hiMhz()) / 2;
+        return band.downlink().middleMhz();
     }
 
     private static SetupView.StaircaseView staircase(FitCase fit, Band band) {

@@ -84,12 +84,7 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
             case UNKNOWN -> "unknown: the sheet of " + link.link() + " does not say";
             case DOWNLINK_ONLY -> "downlink only: " + passes(link.link(), link.uplink(), "uplink");
             case UPLINK_ONLY -> "uplink only: " + passes(link.link(), link.downlink(), "downlink");
-            default ->
-                band.duplex() == Duplex.TDD
-                                && link.downlink().equals(OptionalDouble.of(0))
-                                && link.uplink().equals(OptionalDouble.of(0))
-                        ? "not through " + link.link() + " (TDD)"
-                        : "not through " + link.link();
+            default -> "not through " + link.link() + (link.why().isEmpty() ? "" : ": " + link.why());
         };
     }
 

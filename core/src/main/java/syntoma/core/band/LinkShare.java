@@ -6,17 +6,24 @@ import java.util.OptionalDouble;
 /**
  * The share of a band's downlink and uplink that one link of a chain passes, 0 to 1; empty when its sheet does not say. A
  * band without an uplink has an uplink share of 1: nothing of it is lost.
+ *
+ * @param why the reason where it is another than the range; else empty text
  */
-public record LinkShare(String link, OptionalDouble downlink, OptionalDouble uplink) {
+public record LinkShare(String link, OptionalDouble downlink, OptionalDouble uplink, String why) {
 
     /** The same share both ways. */
     public static LinkShare both(String link, double share) {
-        return new LinkShare(link, OptionalDouble.of(share), OptionalDouble.of(share));
+        return new LinkShare(link, OptionalDouble.of(share), OptionalDouble.of(share), "");
+    }
+
+    /** Nothing passes, for a reason. */
+    public static LinkShare none(String link, String why) {
+        return new LinkShare(link, OptionalDouble.of(0), OptionalDouble.of(0), why);
     }
 
     /** Nothing is stated. */
     public static LinkShare unknown(String link) {
-        return new LinkShare(link, OptionalDouble.empty(), OptionalDouble.empty());
+        return new LinkShare(link, OptionalDouble.empty(), OptionalDouble.empty(), "");
     }
 
     /** The shares of a band that lie inside spans, each direction in its own; no spans for a direction: not stated. */
@@ -28,7 +35,8 @@ public record LinkShare(String link, OptionalDouble downlink, OptionalDouble upl
                         ? OptionalDouble.of(1)
                         : uplink.isEmpty()
                                 ? OptionalDouble.empty()
-                                : OptionalDouble.of(share(band.uplink().get(), uplink)));
+                                : OptionalDouble.of(share(band.uplink().get(), uplink)),
+                "");
     }
 
     private static double share(Span wanted, List<Span> given) {

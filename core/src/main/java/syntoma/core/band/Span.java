@@ -8,6 +8,11 @@ public record Span(double loMhz, double hiMhz) {
         }
     }
 
+    /** The middle in MHz. */
+    public double middleMhz() {
+        return (loMhz + hiMhz) / 2;
+    }
+
     public boolean contains(double mhz) {
         return mhz >= loMhz && mhz <= hiMhz;
     }

@@ -29,7 +29,7 @@ public record Booster(
     /** The share of a band that its passbands take, each direction by its own. */
     public LinkShare share(Band band) {
         if (band.duplex() == Duplex.TDD && !tdd.orElse(false)) {
-            return LinkShare.both(name, 0);
+            return LinkShare.none(name, "it does not follow TDD");
         }
         if (uplink.isEmpty() && downlink.isEmpty()) {
             return LinkShare.unknown(name);

@@ -46,6 +46,11 @@ public record Option(
         return essentials.stream().allMatch(m -> m.met() == Met.YES);
     }
 
+    /** Whether something that cannot be done without is missing for certain. */
+    public boolean fails() {
+        return essentials.stream().anyMatch(m -> m.met() == Met.NO);
+    }
+
     /** Price per dB of predicted gain; empty without a gain. */
     public OptionalDouble pricePerDb() {
         return price.isPresent() && meanGainDb.orElse(0) > 0

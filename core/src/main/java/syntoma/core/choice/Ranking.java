@@ -11,7 +11,7 @@ import syntoma.core.unit.Values;
 
 /**
  * Options side by side: each side is scaled from the worst (0) to the best (1) among them and weighted; what is not known
- * counts as the worst. Beside the ranking stand the cheapest that meets the need, the strongest, and what the next units of
+ * counts as the worst; one that lacks what cannot be done without stands last. Beside the ranking stand the cheapest that meets the need, the strongest, and what the next units of
  * money would buy.
  *
  * @param scores weighted mean per option, 0 to 1, in the order of the options
@@ -30,7 +30,7 @@ public record Ranking(List<Option> options, List<Double> scores, List<Integer> o
         double[][] sides = sides(options);
         double[] w = weights.asArray();
         double[] scores = scores(sides, w);
-        List<Integer> order = order(scores);
+        List<Integer> order = order(options, scores);
         return new Ranking(
                 List.copyOf(options), Arrays.stream(scores).boxed().toList(), order, flip(options, sides, w, order));
     }
@@ -74,10 +74,12 @@ public record Ranking(List<Option> options, List<Double> scores, List<Integer> o
                 .toArray();
     }
 
-    private static List<Integer> order(double[] scores) {
+    /** Those that fail come last, whatever their score. */
+    private static List<Integer> order(List<Option> options, double[] scores) {
         return IntStream.range(0, scores.length)
                 .boxed()
-                .sorted(Comparator.comparingDouble(i -> -scores[i]))
+                .sorted(Comparator.comparing((Integer i) -> options.get(i).fails())
+                        .thenComparingDouble(i -> -scores[i]))
                 .toList();
     }
 
@@ -90,6 +92,9 @@ public record Ranking(List<Option> options, List<Double> scores, List<Integer> o
                 : "No change of a single weight would put another one first.";
         for (int k = 0; k < SIDES.length; k++) {
             for (int j : order.subList(1, order.size())) {
+                if (options.get(j).fails() && !options.get(leader).fails()) {
+                    continue;
+                }
                 double wanted = weights[k] - gap(sides, weights, leader, j) / (sides[leader][k] - sides[j][k]);
                 wanted += wanted > weights[k] ? STEP : -STEP;
                 double change = Math.abs(wanted - weights[k]);
@@ -116,10 +121,10 @@ public record Ranking(List<Option> options, List<Double> scores, List<Integer> o
                 .min(Comparator.comparingDouble(o -> o.price().getAsDouble()));
     }
 
-    /** The one with the highest predicted gain. */
+    /** The one with the highest predicted gain, of those that fail in nothing. */
     public Optional<Option> strongest() {
         return options.stream()
-                .filter(o -> o.meanGainDb().isPresent())
+                .filter(o -> !o.fails() && o.meanGainDb().isPresent())
                 .max(Comparator.comparingDouble(o -> o.meanGainDb().getAsDouble()));
     }
 

@@ -19,7 +19,7 @@ final class CableTakesGain implements FitRule {
         return fit.wiring().of(Use.CELLULAR).stream()
                 .limit(1)
                 .flatMap(c -> fit.bands().stream()
-                        .map(b -> (b.downlink().loMhz() + b.downlink().hiMhz()) / 2)
+                        .map(b -> b.downlink().middleMhz())
                         .max(Comparator.naturalOrder())
                         .flatMap(mhz -> finding(c, mhz))
                         .stream())

@@ -16,15 +16,16 @@ import syntoma.core.chain.Wiring;
  * @param carrier the network; empty text when none is chosen
  * @param bands the carrier's bands in the regions travelled
  * @param spares adapters on the shelf that the chain does not use
+ * @param coverage the carrier's bands over the links of the chain: the device, its antennas for cellular, the booster
  */
-public record FitCase(Chain chain, Wiring wiring, String carrier, List<Band> bands, List<Adapter> spares) {
+public record FitCase(
+        Chain chain, Wiring wiring, String carrier, List<Band> bands, List<Adapter> spares, List<Coverage> coverage) {
 
     public static FitCase of(Chain chain, String carrier, List<Band> bands, List<Adapter> spares) {
-        return new FitCase(chain, Wiring.of(chain), carrier, bands, spares);
+        return new FitCase(chain, Wiring.of(chain), carrier, bands, spares, coverage(chain, bands));
     }
 
-    /** The carrier's bands over the links of the chain: the device, its antennas for cellular, the booster. */
-    public List<Coverage> coverage() {
+    private static List<Coverage> coverage(Chain chain, List<Band> bands) {
         return bands.stream()
                 .map(band -> {
                     List<LinkShare> links = new ArrayList<>();

@@ -1,6 +1,8 @@
 package syntoma.core.fit;
 
 import java.util.List;
+import java.util.OptionalDouble;
+import syntoma.core.band.Band;
 import syntoma.core.chain.Staircase;
 import syntoma.core.chain.Use;
 
@@ -9,17 +11,19 @@ final class NoGain implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
 
-        List<Double> deltas = fit.wiring().of(Use.CELLULAR).isEmpty()
-                ? List.of()
-                : fit.bands().stream()
-                        .map(b -> Staircase.of(
-                                fit.chain(),
-                                fit.wiring(),
-                                (b.downlink().loMhz() + b.downlink().hiMhz()) / 2))
-                        .filter(s -> s.deltaDb().isPresent())
-                        .map(s -> s.deltaDb().getAsDouble())
-                        .toList();
-        if (deltas.isEmpty() || deltas.stream().anyMatch(d -> d > 0)) {
+        if (fit.wiring().of(Use.CELLULAR).isEmpty()) {
+            return List.of();
+        }
+        boolean known = false;
+        for (Band band : fit.bands()) {
+            double mhz = band.downlink().middleMhz();
+            OptionalDouble delta = Staircase.of(fit.chain(), fit.wiring(), mhz).deltaDb();
+            if (delta.orElse(0) > 0) {
+                return List.of();
+            }
+            known |= delta.isPresent();
+        }
+        if (!known) {
             return List.of();
         }
         return List.of(FitFinding.caution(

@@ -141,10 +141,9 @@ class ChainArithmeticTest {
     @Test
     void a_booster_without_tdd_covers_no_tdd_band_whatever_its_range() {
         Booster booster = Rigs.booster(List.of(new Span(3000, 4000)), List.of(new Span(3000, 4000)));
-        assertEquals(
-                Coverage.Result.NOT_COVERED,
-                Coverage.of(Bands.named("n78"), List.of(booster.share(Bands.named("n78"))))
-                        .result());
+        Coverage coverage = Coverage.of(Bands.named("n78"), List.of(booster.share(Bands.named("n78"))));
+        assertEquals(Coverage.Result.NOT_COVERED, coverage.result());
+        assertEquals("not through Bittern: it does not follow TDD", coverage.sentence());
     }
 
     @Test
