@@ -65,6 +65,14 @@ export function ThemeProvider({ children }: { children: ReactNode }) {
               defaultBorderColor: t.kelp,
               fontWeight: 600,
             },
+            Slider: {
+              handleColor: t.kelp,
+              handleActiveColor: t.kelp,
+              trackBg: t.kelp,
+              trackHoverBg: t.kelp,
+              railBg: t.rule,
+              railHoverBg: t.rule,
+            },
             Segmented: { itemSelectedBg: t.zone, trackBg: t.paper },
           },
         }}

@@ -114,11 +114,12 @@ public record Ranking(List<Option> options, List<Double> scores, List<Integer> o
                 .sum();
     }
 
-    /** The cheapest that meets the need. */
+    /** The cheapest that meets the need; of equally cheap ones the strongest. */
     public Optional<Option> cheapest() {
         return options.stream()
                 .filter(o -> o.meetsNeed() && o.price().isPresent())
-                .min(Comparator.comparingDouble(o -> o.price().getAsDouble()));
+                .min(Comparator.comparingDouble((Option o) -> o.price().getAsDouble())
+                        .thenComparingDouble(o -> -o.meanGainDb().orElse(0)));
     }
 
     /** The one with the highest predicted gain, of those that fail in nothing. */

@@ -54,6 +54,15 @@ class RankingTest {
     }
 
     @Test
+    void of_two_that_cost_the_same_the_stronger_is_named() {
+        Option owned = option("Alder", Met.YES, 4, 2, 13, 0);
+        Option stronger = option("Rowan", Met.YES, 4, 4, 19, 0);
+        Ranking ranking = Ranking.of(List.of(owned, stronger), Weights.USUAL);
+        assertEquals("Rowan", ranking.cheapest().orElseThrow().name());
+        assertTrue(ranking.nextUnits().contains("no more gain"));
+    }
+
+    @Test
     void price_per_decibel_and_per_stream() {
         assertEquals(7.5, CHEAP.pricePerDb().orElseThrow());
         assertEquals(30, CHEAP.pricePerStream().orElseThrow());
