@@ -20,6 +20,11 @@ final class FingerprintSet {
         return true;
     }
 
+    boolean contains(long high, long low) {
+        int at = find(slots, high, low);
+        return slots[at] != 0 || slots[at + 1] != 0;
+    }
+
     private void grow() {
         long[] old = slots;
         slots = new long[old.length * 2];

@@ -1,67 +1,99 @@
 package syntoma.app.logbook;
 
+import jakarta.annotation.PostConstruct;
 import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.locks.ReentrantLock;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import org.hibernate.Session;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.store.Force;
+import syntoma.app.store.ForcedTransactions;
+import syntoma.app.store.Pen;
 import syntoma.core.unit.FieldProblem;
 
-/** Stores measurements: rows of a file are judged one by one, the good ones kept in one transaction. */
+/**
+ * Stores the rows of files: judged one by one, the good ones kept in one transaction. Imports come in turn; the log is
+ * written to by others meanwhile, and nothing of an import is seen before all of it is kept.
+ */
 @Service
 public class ImportService {
     private static final int MOST_REPORTED = 10_000;
+    private static final int MOST_WAITING = 4;
+    private static final int LOOK_UP_MS = 100;
+
+    /** Rows after which what was written so far is forced, so that nobody else's force has to wait for all of it. */
+    private static final int FORCE_AFTER = 20_000;
 
     private final EntityManager entities;
-    private final TransactionTemplate transaction;
+    private final TransactionTemplate alongside;
+    private final TransactionTemplate reading;
     private final Names names;
     private final StayService stays;
-    private final ReentrantLock oneAtATime = new ReentrantLock();
+    private final Meanwhile meanwhile;
+    private final Pen pen;
+    private final Force force;
+    private final Semaphore turn = new Semaphore(1, true);
 
-    ImportService(EntityManager entities, PlatformTransactionManager manager, Names names, StayService stays) {
+    ImportService(
+            EntityManager entities,
+            ForcedTransactions transactions,
+            Names names,
+            StayService stays,
+            Meanwhile meanwhile,
+            Pen pen,
+            Force force) {
         this.entities = entities;
-        this.transaction = new TransactionTemplate(manager);
+        this.alongside = transactions.alongside();
+        this.reading = new TransactionTemplate(transactions);
+        reading.setReadOnly(true);
         this.names = names;
         this.stays = stays;
+        this.meanwhile = meanwhile;
+        this.pen = pen;
+        this.force = force;
+    }
+
+    /** Ends what an import that was broken off has left. */
+    @PostConstruct
+    void tidy() {
+        names.takeBackMade();
+        stays.settle();
     }
 
     /**
-     * Imports a CSV file.
+     * Imports a CSV file, which must not come over the network as it is read.
      *
      * @throws InvalidInput when it is no file of measurements; nothing was kept
      * @throws Cancelled when told to stop; nothing was kept
      */
     ImportReport run(InputStream file, boolean dryRun, ImportProgress.Run progress) {
-        oneAtATime.lock();
+        takeTurn(progress);
         try {
-            return transaction.execute(status -> {
-                try {
-                    CsvTable table = CsvTable.open(file);
-                    ImportReport report = entities.unwrap(Session.class)
-                            .doReturningWork(connection -> read(table, dryRun, progress, connection));
-                    if (dryRun) {
-                        status.setRollbackOnly();
-                    } else {
-                        stays.derive();
-                    }
-                    return report;
-                } catch (IOException e) {
-                    throw new UncheckedIOException(e);
-                }
-            });
+            if (dryRun) {
+                return reading.execute(status -> entities.unwrap(Session.class)
+                        .doReturningWork(connection -> new Rows(file, progress, connection).judge()));
+            }
+            try {
+                return keep(file, progress);
+            } finally {
+                meanwhile.end();
+                stays.settle();
+            }
         } finally {
-            oneAtATime.unlock();
+            turn.release();
         }
     }
 
@@ -70,57 +102,126 @@ public class ImportService {
         return run(file, false, ImportProgress.unwatched()).accepted();
     }
 
-    /**
-     * Stores one measurement.
-     *
-     * @throws InvalidInput when the same measurement is there already
-     */
-    Long store(NewMeasurement measurement) {
-        oneAtATime.lock();
+    private void takeTurn(ImportProgress.Run progress) {
+        if (turn.getQueueLength() >= MOST_WAITING) {
+            throw new Conflict(MOST_WAITING
+                    + " imports wait for their turn already; nothing of this one was kept. Try again later");
+        }
         try {
-            return transaction.execute(status -> {
-                Names.Book book = names.open(true);
-                Measurement row = row(measurement, book);
-                Long same = entities.createQuery(
-                                "select count(*) from Measurement m where m.printHigh = :high and m.printLow = :low"
-                                        + " and m.campsiteId = :campsite",
-                                Long.class)
-                        .setParameter("high", row.printHigh)
-                        .setParameter("low", row.printLow)
-                        .setParameter("campsite", row.campsiteId)
-                        .getSingleResult();
-                if (same > 0) {
-                    throw new InvalidInput("takenAt", "this measurement is in the log already");
+            while (!turn.tryAcquire(LOOK_UP_MS, TimeUnit.MILLISECONDS)) {
+                if (progress.cancelled()) {
+                    throw new Cancelled();
                 }
-                entities.flush();
-                Long id = entities.unwrap(Session.class)
-                        .doReturningWork(connection -> MeasurementInserts.insert(connection, row));
-                stays.derive();
-                return id;
-            });
-        } finally {
-            oneAtATime.unlock();
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new Cancelled();
         }
     }
 
-    private ImportReport read(CsvTable table, boolean dryRun, ImportProgress.Run progress, Connection connection)
-            throws SQLException {
-        Names.Book book = names.open(!dryRun);
-        FingerprintSet known = known();
-        MeasurementReader reader = new MeasurementReader(table.decimalComma());
-        List<ImportReport.Rejection> rejected = new ArrayList<>();
-        int accepted = 0;
-        int duplicates = 0;
-        int rejectedRows = 0;
-        try (MeasurementInserts inserts = new MeasurementInserts(connection)) {
+    private ImportReport keep(InputStream file, ImportProgress.Run progress) {
+        boolean kept = false;
+        try {
+            Meanwhile.Import under = meanwhile.begin();
+            ImportReport report = alongside.execute(status -> entities.unwrap(Session.class)
+                    .doReturningWork(connection -> new Rows(file, progress, connection).keep(under)));
+            kept = true;
+            return report;
+        } finally {
+            if (!kept) {
+                names.takeBackMade();
+            }
+        }
+    }
+
+    /** The rows of one file on their way into the log. */
+    private final class Rows {
+        private final CsvTable table;
+        private final ImportProgress.Run progress;
+        private final Connection connection;
+        private final FingerprintSet known = new FingerprintSet();
+        private final List<ImportReport.Rejection> rejected = new ArrayList<>();
+        private int accepted;
+        private int duplicates;
+        private int rejectedRows;
+        private OffsetDateTime first;
+        private OffsetDateTime last;
+
+        private Rows(InputStream file, ImportProgress.Run progress, Connection connection) {
+            this.progress = progress;
+            this.connection = connection;
+            try {
+                this.table = CsvTable.open(file);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+
+        ImportReport judge() throws SQLException {
+            Names.Book book = names.open(Names.Making.NONE);
+            read(book, row -> {});
+            return report(book);
+        }
+
+        ImportReport keep(Meanwhile.Import under) throws SQLException {
+            Names.Book book = names.open(Names.Making.FOR_IMPORT);
+            try (MeasurementInserts inserts = new MeasurementInserts(connection)) {
+                read(book, row -> {
+                    inserts.add(row);
+                    if (accepted % FORCE_AFTER == 0) {
+                        force.force();
+                    }
+                });
+                inserts.flush();
+            }
+            pen.holding(() -> seal(under));
+            return report(book);
+        }
+
+        /** What was logged meanwhile stays, and goes from the import; from then on the import's rows count as there. */
+        private void seal(Meanwhile.Import under) {
+            under.logged().forEach((print, id) -> {
+                boolean there = entities.createQuery("select count(*) from Measurement m where m.id = :id", Long.class)
+                                .setParameter("id", id)
+                                .getSingleResult()
+                        > 0;
+                if (there) {
+                    int twice = entities.createQuery(
+                                    "delete from Measurement m where m.printHigh = :high and m.printLow = :low"
+                                            + " and m.takenAt >= :first and m.takenAt <= :last and m.id <> :id")
+                            .setParameter("high", print.high())
+                            .setParameter("low", print.low())
+                            .setParameter("first", first)
+                            .setParameter("last", last)
+                            .setParameter("id", id)
+                            .executeUpdate();
+                    accepted -= twice;
+                    duplicates += twice;
+                }
+            });
+            if (first != null) {
+                stays.due(first, last);
+            }
+            names.keepMade();
+            under.seal(known);
+        }
+
+        private ImportReport report(Names.Book book) {
+            return new ImportReport(accepted, duplicates, rejectedRows, rejected, book.created());
+        }
+
+        private void read(Names.Book book, Keeping keeping) throws SQLException {
+            entities.createQuery("select m.printHigh, m.printLow from Measurement m", Object[].class)
+                    .getResultStream()
+                    .forEach(print -> known.add((long) print[0], (long) print[1]));
+            MeasurementReader reader = new MeasurementReader(table.decimalComma());
             for (CsvTable.Row row = table.next(); row != null; row = table.next()) {
                 progress.row();
                 if (progress.cancelled()) {
                     throw new Cancelled();
                 }
                 if (!row.fault().isEmpty()) {
-                    rejectedRows++;
-                    reject(rejected, new ImportReport.Rejection(row.line(), "", row.fault()));
+                    reject(new ImportReport.Rejection(row.line(), "", row.fault()));
                     if (row.cells().isEmpty()) {
                         break;
                     }
@@ -129,42 +230,37 @@ public class ImportService {
                 CsvTable.Row current = row;
                 Optional<NewMeasurement> read = reader.read(column -> table.text(current, column));
                 if (read.isEmpty()) {
-                    rejectedRows++;
-                    reject(rejected, rejection(row, reader.problems()));
+                    reject(rejection(row, reader.problems()));
                     continue;
                 }
-                Measurement measurement = row(read.get(), book);
+                Measurement measurement = measurement(read.get(), book);
                 if (!known.add(measurement.printHigh, measurement.printLow)) {
                     duplicates++;
                     continue;
                 }
                 accepted++;
-                if (!dryRun) {
-                    inserts.add(measurement);
-                }
+                first = first == null || measurement.takenAt.isBefore(first) ? measurement.takenAt : first;
+                last = last == null || measurement.takenAt.isAfter(last) ? measurement.takenAt : last;
+                keeping.take(measurement);
             }
-            inserts.flush();
         }
-        return new ImportReport(accepted, duplicates, rejectedRows, rejected, book.created());
+
+        private void reject(ImportReport.Rejection rejection) {
+            rejectedRows++;
+            if (rejected.size() < MOST_REPORTED) {
+                rejected.add(rejection);
+            }
+        }
     }
 
-    private static Measurement row(NewMeasurement m, Names.Book book) {
+    /** What happens to a row that is taken. */
+    private interface Keeping {
+        void take(Measurement row) throws SQLException;
+    }
+
+    private static Measurement measurement(NewMeasurement m, Names.Book book) {
         return new Measurement(
                 m, book.campsite(m.campsite(), m.lat(), m.lon()), book.setup(m.setup()), book.carrier(m.carrier()));
-    }
-
-    private FingerprintSet known() {
-        FingerprintSet set = new FingerprintSet();
-        entities.createQuery("select m.printHigh, m.printLow from Measurement m", Object[].class)
-                .getResultStream()
-                .forEach(print -> set.add((long) print[0], (long) print[1]));
-        return set;
-    }
-
-    private static void reject(List<ImportReport.Rejection> rejected, ImportReport.Rejection rejection) {
-        if (rejected.size() < MOST_REPORTED) {
-            rejected.add(rejection);
-        }
     }
 
     private static ImportReport.Rejection rejection(CsvTable.Row row, List<FieldProblem> problems) {

@@ -21,14 +21,13 @@ import syntoma.core.trial.Metric;
 import syntoma.core.trial.Outcome;
 import syntoma.core.trial.Sample;
 
-/** The log: what other features read of it, and what the interface changes in it. */
+/** The log: what other features read of it, and the names that they add to it. */
 @Service
 @Transactional(readOnly = true)
 public class Logbook {
     private static final String WHOLE = "select m, c.name, s.name, k.name from Measurement m"
             + " join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
             + " left join Carrier k on k.id = m.carrierId";
-    private static final String COLUMNS = "id, " + MeasurementInserts.COLUMNS;
 
     private final EntityManager entities;
     private final Names names;
@@ -89,7 +88,7 @@ public class Logbook {
     /** Adds a campsite with its coordinates in degrees. */
     @Transactional
     public void addCampsite(String name, String lat, String lon) {
-        names.open(true).campsite(name, lat, lon);
+        names.open(Names.Making.HERE).campsite(name, lat, lon);
     }
 
     private static BigDecimal decimal(String text) {
@@ -111,14 +110,14 @@ public class Logbook {
     /** The setup of a name, made when it is new. */
     @Transactional
     public SetupName addSetup(String name) {
-        names.open(true).setup(StandingService.name("name", name));
+        names.open(Names.Making.HERE).setup(StandingService.name("name", name));
         return setup(name.strip());
     }
 
     /** The carrier of a name, made when it is new. */
     @Transactional
     public CarrierName addCarrier(String name) {
-        Long id = names.open(true).carrier(StandingService.name("carrier", name));
+        Long id = names.open(Names.Making.HERE).carrier(StandingService.name("carrier", name));
         return new CarrierName(id, name.strip());
     }
 
@@ -295,40 +294,6 @@ public class Logbook {
             OffsetDateTime to,
             long rounds,
             long setups) {}
-
-    /**
-     * Takes a measurement out of the log until it is put back.
-     *
-     * @throws NotFound when there is none
-     */
-    @Transactional
-    public void delete(long id) {
-        move("measurement", "deleted_measurement", id);
-    }
-
-    /**
-     * Puts a deleted measurement back.
-     *
-     * @throws NotFound when none with the number was deleted
-     */
-    @Transactional
-    public void restore(long id) {
-        move("deleted_measurement", "measurement", id);
-    }
-
-    private void move(String from, String to, long id) {
-        int moved = entities.createNativeQuery("insert into " + to + " (" + COLUMNS + ") select " + COLUMNS + " from "
-                        + from + " where id = :id")
-                .setParameter("id", id)
-                .executeUpdate();
-        if (moved == 0) {
-            throw new NotFound("no measurement has the number " + id);
-        }
-        entities.createNativeQuery("delete from " + from + " where id = :id")
-                .setParameter("id", id)
-                .executeUpdate();
-        stays.derive();
-    }
 
     /** The time now, with this machine's offset. */
     public OffsetDateTime now() {

@@ -42,6 +42,7 @@ class MeasurementController {
     private static final Duration BEGIN_WITHIN = Duration.ofSeconds(5);
 
     private final Logbook logbook;
+    private final MeasurementLog log;
     private final ImportService imports;
     private final ExportService exports;
     private final ImportProgress progress;
@@ -49,11 +50,13 @@ class MeasurementController {
 
     MeasurementController(
             Logbook logbook,
+            MeasurementLog log,
             ImportService imports,
             ExportService exports,
             ImportProgress progress,
             MeasurementForm form) {
         this.logbook = logbook;
+        this.log = log;
         this.imports = imports;
         this.exports = exports;
         this.progress = progress;
@@ -85,7 +88,7 @@ class MeasurementController {
     @ResponseStatus(HttpStatus.CREATED)
     Stored store(@org.springframework.web.bind.annotation.RequestBody MeasurementForm.Request request) {
         MeasurementForm.Result read = form.read(request);
-        return new Stored(imports.store(read.measurement().orElseThrow(() -> new InvalidInput(read.problems()))));
+        return new Stored(log.store(read.measurement().orElseThrow(() -> new InvalidInput(read.problems()))));
     }
 
     @PostMapping("/measurements/check")
@@ -96,13 +99,13 @@ class MeasurementController {
     @DeleteMapping("/measurements/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@PathVariable long id) {
-        logbook.delete(id);
+        log.delete(id);
     }
 
     @PostMapping("/measurements/{id}/restore")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void restore(@PathVariable long id) {
-        logbook.restore(id);
+        log.restore(id);
     }
 
     @PostMapping(value = "/measurements/import")

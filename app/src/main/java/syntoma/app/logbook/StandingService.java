@@ -34,6 +34,7 @@ public class StandingService {
             @Nullable String carrier) {}
 
     /** The line as it is. */
+    @Transactional(readOnly = true)
     public StandingLine line() {
         Standing standing = entities.find(Standing.class, Standing.ONLY);
         Stay stay = standing.stayId == null ? null : entities.find(Stay.class, standing.stayId);
@@ -51,7 +52,7 @@ public class StandingService {
     /** Changes the parts that are given; a campsite other than the present one begins a stay at that time. */
     public StandingLine change(
             @Nullable String campsite, @Nullable String setup, @Nullable String carrier, OffsetDateTime at) {
-        Names.Book book = names.open(true);
+        Names.Book book = names.open(Names.Making.HERE);
         Standing standing = entities.find(Standing.class, Standing.ONLY);
         if (campsite != null) {
             Long id = book.campsite(name("campsite", campsite), "", "");

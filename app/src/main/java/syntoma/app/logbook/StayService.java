@@ -1,6 +1,9 @@
 package syntoma.app.logbook;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -8,80 +11,267 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import syntoma.core.trial.StaySpans;
 
 /** Stays: those a person stated, and those derived from the times of the measurements in between. */
 @Service
-@Transactional
 class StayService {
-    private final EntityManager entities;
+    /** Measurements that one step after an import looks at, so that nobody waits long for the pen. */
+    private static final int STEP = 20_000;
 
-    StayService(EntityManager entities) {
+    private static final OffsetDateTime EVER = OffsetDateTime.parse("9999-01-01T00:00:00Z");
+
+    private final EntityManager entities;
+    private final TransactionTemplate transaction;
+
+    StayService(EntityManager entities, PlatformTransactionManager manager) {
         this.entities = entities;
+        this.transaction = new TransactionTemplate(manager);
     }
 
     /** All stays in the order of their arrival. */
-    List<Stay> all() {
+    @Transactional(readOnly = true)
+    public List<Stay> all() {
         return entities.createQuery("from Stay s order by s.arrivedAt, s.id", Stay.class)
                 .getResultList();
     }
 
+    /** Brings the derived stays in line after a measurement was logged. */
+    @Transactional
+    public void logged(Long campsite, OffsetDateTime at) {
+        if (isStated(campsite, at) || isInside(campsite, at) || isAppended(campsite, at)) {
+            return;
+        }
+        derive(at, at);
+    }
+
+    /** Brings the derived stays in line after a measurement was taken out of the log. */
+    @Transactional
+    public void removed(Long campsite, OffsetDateTime at) {
+        if (!isStated(campsite, at)) {
+            derive(at, at);
+        }
+    }
+
+    private boolean isStated(Long campsite, OffsetDateTime at) {
+        return found(
+                        "s.stated = true and s.campsiteId = :campsite and s.arrivedAt <= :at"
+                                + " and (s.leftAt is null or s.leftAt >= :at)",
+                        campsite,
+                        at)
+                .isPresent();
+    }
+
+    /** Between the first and the last measurement of a stay there: it begins and ends where it did. */
+    private boolean isInside(Long campsite, OffsetDateTime at) {
+        return found(
+                        "s.stated = false and s.campsiteId = :campsite and s.arrivedAt < :at and s.leftAt > :at",
+                        campsite,
+                        at)
+                .isPresent();
+    }
+
+    /** Later than all derived stays: it lengthens the last one or begins the next, as {@link StaySpans} does. */
+    private boolean isAppended(Long campsite, OffsetDateTime at) {
+        if (found("s.stated = false and s.leftAt >= :at and :campsite is not null", campsite, at)
+                .isPresent()) {
+            return false;
+        }
+        Optional<Stay> last = found("s.stated = false and s.leftAt < :at and :campsite is not null", campsite, at);
+        if (last.isPresent()
+                && last.get().campsiteId.equals(campsite)
+                && Duration.between(last.get().leftAt, at).compareTo(StaySpans.LONGEST_GAP) <= 0) {
+            last.get().leftAt = at;
+        } else {
+            entities.persist(new Stay(campsite, at, at, false));
+        }
+        return true;
+    }
+
+    /** The latest stay for which a condition holds. */
+    private Optional<Stay> found(String condition, Long campsite, OffsetDateTime at) {
+        return entities.createQuery(
+                        "from Stay s where " + condition + " order by s.arrivedAt desc, s.id desc", Stay.class)
+                .setParameter("campsite", campsite)
+                .setParameter("at", at)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst();
+    }
+
+    /** Notes in an import's transaction that stays have to follow it; {@link #settle} then does that. */
+    void due(OffsetDateTime from, OffsetDateTime to) {
+        StayDue left = entities.find(StayDue.class, StayDue.ONLY);
+        if (left == null) {
+            entities.persist(new StayDue(from, to));
+        } else {
+            left.fromAt = from.isBefore(left.fromAt) ? from : left.fromAt;
+            left.toAt = to.isAfter(left.toAt) ? to : left.toAt;
+        }
+    }
+
+    /** Brings the derived stays in line with an import, step by step; what a stop left over is done at the next start. */
+    void settle() {
+        while (Boolean.TRUE.equals(transaction.execute(status -> step()))) {
+            // one step each, so that others get the pen in between
+        }
+    }
+
+    private boolean step() {
+        StayDue due = entities.find(StayDue.class, StayDue.ONLY);
+        if (due == null) {
+            return false;
+        }
+        OffsetDateTime until = entities
+                .createQuery(
+                        "select m.takenAt from Measurement m where m.takenAt >= :from order by m.takenAt, m.id",
+                        OffsetDateTime.class)
+                .setParameter("from", due.fromAt)
+                .setFirstResult(STEP)
+                .setMaxResults(1)
+                .getResultList()
+                .stream()
+                .findFirst()
+                .orElse(due.toAt);
+        boolean last = !until.isBefore(due.toAt);
+        derive(due.fromAt, last ? due.toAt : until);
+        if (last) {
+            entities.remove(due);
+        } else {
+            // a step that ends where it began would never end: all of one moment are looked at together
+            due.fromAt = until.isAfter(due.fromAt) ? until : until.plusNanos(1);
+        }
+        return true;
+    }
+
     /**
-     * Brings the derived stays in line with the measurements. A derived stay that still has a measurement of its own
+     * Brings the derived stays in line after measurements between two moments came or went, or are covered otherwise.
+     * Looks at those moments and at the stays that they touch; a derived stay that still has a measurement of its own
      * keeps its number.
      */
-    void derive() {
-        Map<Long, List<Stay>> stated = new HashMap<>();
+    private void derive(OffsetDateTime from, OffsetDateTime to) {
+        entities.flush();
+        Window window = window(from, to);
         Map<Long, List<Stay>> derived = new HashMap<>();
-        for (Stay stay : all()) {
-            (stay.stated ? stated : derived)
-                    .computeIfAbsent(stay.campsiteId, c -> new ArrayList<>())
-                    .add(stay);
+        overlapping(window, false).forEach(stay -> derived.computeIfAbsent(stay.campsiteId, c -> new ArrayList<>())
+                .add(stay));
+        for (StaySpans.Span span : spans(window)) {
+            List<Stay> candidates = derived.getOrDefault(span.campsite(), new ArrayList<>());
+            Optional<Stay> same = candidates.stream()
+                    .filter(s -> !s.arrivedAt.toInstant().isAfter(span.to())
+                            && !s.leftAt.toInstant().isBefore(span.from()))
+                    .findFirst();
+            if (same.isPresent()) {
+                candidates.remove(same.get());
+                keep(same.get(), span);
+            } else {
+                entities.persist(new Stay(
+                        span.campsite(),
+                        local(span.campsite(), span.from()),
+                        local(span.campsite(), span.to()),
+                        false));
+            }
         }
+        derived.values().forEach(left -> left.forEach(entities::remove));
+        entities.flush();
+    }
+
+    private void keep(Stay stay, StaySpans.Span span) {
+        if (!stay.arrivedAt.toInstant().equals(span.from())) {
+            stay.arrivedAt = local(span.campsite(), span.from());
+        }
+        if (!stay.leftAt.toInstant().equals(span.to())) {
+            stay.leftAt = local(span.campsite(), span.to());
+        }
+    }
+
+    /** A moment in the time of the place, as a measurement of that moment has it. */
+    private OffsetDateTime local(Long campsite, Instant at) {
+        return entities.createQuery(
+                        "select m.takenAt from Measurement m where m.campsiteId = :campsite and m.takenAt = :at",
+                        OffsetDateTime.class)
+                .setParameter("campsite", campsite)
+                .setParameter("at", at.atOffset(java.time.ZoneOffset.UTC))
+                .setMaxResults(1)
+                .getSingleResult();
+    }
+
+    /** A stretch of time, both ends included. */
+    private record Window(OffsetDateTime from, OffsetDateTime to) {}
+
+    /** The stretch widened to the derived stays that it touches, and to the ones before and after it. */
+    private Window window(OffsetDateTime from, OffsetDateTime to) {
+        Window window = new Window(
+                one("select max(s.arrivedAt) from Stay s where s.stated = false and s.arrivedAt < :at", from, from),
+                one("select min(s.leftAt) from Stay s where s.stated = false and s.leftAt > :at", to, to));
+        while (true) {
+            OffsetDateTime first = window.from;
+            OffsetDateTime last = window.to;
+            for (Stay stay : overlapping(window, false)) {
+                first = stay.arrivedAt.isBefore(first) ? stay.arrivedAt : first;
+                last = stay.leftAt.isAfter(last) ? stay.leftAt : last;
+            }
+            if (first.isEqual(window.from) && last.isEqual(window.to)) {
+                return window;
+            }
+            window = new Window(first, last);
+        }
+    }
+
+    private OffsetDateTime one(String query, OffsetDateTime at, OffsetDateTime otherwise) {
+        OffsetDateTime found = entities.createQuery(query, OffsetDateTime.class)
+                .setParameter("at", at)
+                .getSingleResult();
+        return found == null ? otherwise : found;
+    }
+
+    private List<Stay> overlapping(Window window, boolean stated) {
+        TypedQuery<Stay> query = entities.createQuery(
+                "from Stay s where s.stated = :stated and s.arrivedAt <= :to and (s.leftAt is null or s.leftAt >= :from)"
+                        + " order by s.arrivedAt, s.id",
+                Stay.class);
+        return query.setParameter("stated", stated)
+                .setParameter("from", window.from)
+                .setParameter("to", window.to)
+                .getResultList();
+    }
+
+    private List<StaySpans.Span> spans(Window window) {
+        Map<Long, List<Stay>> stated = new HashMap<>();
+        overlapping(window, true).forEach(s -> stated.computeIfAbsent(s.campsiteId, c -> new ArrayList<>())
+                .add(s));
         StaySpans spans = new StaySpans();
-        Map<Long, OffsetDateTime> lastSeen = new HashMap<>();
         entities.createQuery(
-                        "select m.campsiteId, m.takenAt from Measurement m order by m.takenAt, m.id", Object[].class)
+                        "select m.campsiteId, m.takenAt from Measurement m where m.takenAt >= :from and m.takenAt <= :to"
+                                + " order by m.takenAt, m.id",
+                        Object[].class)
+                .setParameter("from", window.from)
+                .setParameter("to", window.to)
                 .getResultStream()
                 .forEach(row -> {
                     Long campsite = (Long) row[0];
                     OffsetDateTime takenAt = (OffsetDateTime) row[1];
-                    lastSeen.put(campsite, takenAt);
                     boolean covered =
                             stated.getOrDefault(campsite, List.of()).stream().anyMatch(s -> s.covers(takenAt));
                     if (!covered) {
                         spans.add(campsite, takenAt.toInstant());
                     }
                 });
-        for (StaySpans.Span span : spans.spans()) {
-            var offset = lastSeen.get(span.campsite()).getOffset();
-            OffsetDateTime from = span.from().atOffset(offset);
-            OffsetDateTime to = span.to().atOffset(offset);
-            List<Stay> candidates = derived.getOrDefault(span.campsite(), new ArrayList<>());
-            Optional<Stay> same = candidates.stream()
-                    .filter(s -> !s.arrivedAt.isAfter(to) && !s.leftAt.isBefore(from))
-                    .findFirst();
-            if (same.isPresent()) {
-                candidates.remove(same.get());
-                same.get().arrivedAt = from;
-                same.get().leftAt = to;
-            } else {
-                entities.persist(new Stay(span.campsite(), from, to, false));
-            }
-        }
-        derived.values().forEach(left -> left.forEach(entities::remove));
+        return spans.spans();
     }
 
     /** Begins a stay now and ends the one that was open. */
-    Stay arrive(Long campsiteId, OffsetDateTime at) {
+    @Transactional
+    public Stay arrive(Long campsiteId, OffsetDateTime at) {
         entities.createQuery("from Stay s where s.leftAt is null", Stay.class)
                 .getResultList()
                 .forEach(open -> open.leftAt = at);
         Stay stay = new Stay(campsiteId, at, null, true);
         entities.persist(stay);
-        entities.flush();
-        derive();
+        derive(at, EVER);
         return stay;
     }
 }

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import syntoma.app.store.StorageTrouble;
 import syntoma.core.unit.FieldProblem;
 
 /** Answers errors as RFC 9457 problem details, with {@code errors} where the input was at fault. */
@@ -36,7 +37,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> conflict(Conflict conflict) {
-        return answer(HttpStatus.CONFLICT, conflict.getMessage(), List.of());
+        return answer(HttpStatus.CONFLICT, conflict.getMessage(), conflict.problems());
     }
 
     @ExceptionHandler

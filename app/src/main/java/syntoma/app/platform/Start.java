@@ -7,13 +7,18 @@ import java.net.ServerSocket;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.util.List;
-import java.util.stream.Stream;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
+import syntoma.app.store.CannotStart;
+import syntoma.app.store.Mend;
+import syntoma.app.store.StoreCheck;
+import syntoma.app.store.StoreFiles;
 
 /**
  * Starts the application after looking at what commonly stands in the way: a busy port, data in use by another start, a
@@ -22,7 +27,6 @@ import org.springframework.core.env.SimpleCommandLinePropertySource;
 public final class Start {
     private static final String LOCK = "in-use.lock";
     private static final String DEMO_MARK = "demo-data";
-    private static final String STORE = "syntoma.mv.db";
 
     /** Keeps the directory's lock: a channel that nothing refers to is closed, and its lock let go. */
     private static FileChannel held;
@@ -35,10 +39,15 @@ public final class Start {
         int port = Integer.parseInt(option(options, "server.port", "8787"));
         Path data = Path.of(option(options, "syntoma.data", "data/own")).toAbsolutePath();
         boolean demo = Boolean.parseBoolean(option(options, "syntoma.demo", "false"));
+        boolean mend = Boolean.parseBoolean(option(options, "syntoma.mend", "false"));
+        StoreFiles files = new StoreFiles(data);
         try {
-            prepare(data, demo, port);
+            prepare(files, demo, port);
+            open(files, mend);
             SpringApplication spring = new SpringApplication(application);
             spring.setLogStartupInfo(false);
+            // handed over as it is: a property's value would be read for placeholders
+            spring.addInitializers(context -> context.getBeanFactory().registerSingleton("storeFiles", files));
             spring.addListeners((ApplicationReadyEvent ready) ->
                     System.out.println("Syntoma is ready at http://127.0.0.1:" + port + " with the data in " + data));
             spring.run(args);
@@ -49,29 +58,24 @@ public final class Start {
         }
     }
 
-    /** Why Syntoma cannot start, in one line. */
-    static final class CannotStart extends RuntimeException {
-        CannotStart(String message) {
-            super(message);
-        }
-    }
-
     /** Takes the directory for this process, and empties it of an earlier demo. */
-    static void prepare(Path data, boolean demo, int port) {
+    static void prepare(StoreFiles files, boolean demo, int port) {
+        Path data = files.dir();
         try {
-            Files.createDirectories(data);
-            FileChannel channel =
-                    FileChannel.open(data.resolve(LOCK), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+            files.prepare();
+            FileChannel channel = FileChannel.open(
+                    data.resolve(LOCK), StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
             FileLock lock = channel.tryLock();
             if (lock == null) {
                 throw new CannotStart("the data in " + data + " are in use by another start of Syntoma; stop that one,"
                         + " or choose another directory with --data");
             }
             held = channel;
+            files.emptySpool();
             if (demo) {
-                emptyOfDemo(data);
+                emptyOfDemo(files);
             }
-            Path probe = data.resolve("write-probe");
+            Path probe = Files.createTempFile(files.spool(), "probe", "");
             Files.write(probe, new byte[8192]);
             Files.delete(probe);
         } catch (IOException | java.nio.channels.OverlappingFileLockException e) {
@@ -87,20 +91,29 @@ public final class Start {
         }
     }
 
-    private static void emptyOfDemo(Path data) throws IOException {
-        boolean ours = Files.exists(data.resolve(DEMO_MARK));
-        if (!ours && Files.exists(data.resolve(STORE))) {
-            throw new CannotStart("the directory " + data + " holds data that are not the demo's; choose another with"
-                    + " --data, so that nothing of yours is lost");
-        }
-        try (Stream<Path> files = Files.list(data)) {
-            List<Path> old = files.filter(f -> f.getFileName().toString().startsWith("syntoma."))
-                    .toList();
-            for (Path file : old) {
-                Files.delete(file);
+    /** Looks through the store before H2 does; with {@code mend} it is made anew from what can be read. */
+    static void open(StoreFiles files, boolean mend) {
+        try {
+            if (mend) {
+                System.out.println(new Mend(files).mend(LocalDateTime.now(ZoneId.systemDefault())));
             }
+            new StoreCheck(files).beforeOpening();
+        } catch (IOException e) {
+            throw new CannotStart("the log in " + files.dir() + " cannot be read (" + describe(e) + ")");
         }
-        Files.writeString(data.resolve(DEMO_MARK), "Emptied at each ./syntoma demo.\n");
+    }
+
+    private static void emptyOfDemo(StoreFiles files) throws IOException {
+        Path mark = files.dir().resolve(DEMO_MARK);
+        boolean ours = Files.isRegularFile(mark, LinkOption.NOFOLLOW_LINKS);
+        if (!ours && Files.exists(files.store())) {
+            throw new CannotStart("the directory " + files.dir() + " holds data that are not the demo's; choose another"
+                    + " with --data, so that nothing of yours is lost");
+        }
+        files.deleteStore();
+        if (!ours) {
+            Files.writeString(mark, "Emptied at each ./syntoma demo.\n", StandardOpenOption.CREATE_NEW);
+        }
     }
 
     private static String reason(Throwable failed, Path data) {

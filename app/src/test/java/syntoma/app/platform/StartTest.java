@@ -12,6 +12,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import syntoma.app.store.CannotStart;
+import syntoma.app.store.StoreFiles;
 
 /** What stands in the way of a start is said in one line. */
 class StartTest {
@@ -25,7 +27,7 @@ class StartTest {
     }
 
     private String refusal(Path data, boolean demo, int port) {
-        String message = assertThrows(Start.CannotStart.class, () -> Start.prepare(data, demo, port))
+        String message = assertThrows(CannotStart.class, () -> Start.prepare(new StoreFiles(data), demo, port))
                 .getMessage();
         assertEquals(1, message.lines().count());
         return message;
@@ -41,7 +43,7 @@ class StartTest {
     @Test
     void a_second_start_on_the_same_data_stops() throws Exception {
         int port = freePort();
-        assertDoesNotThrow(() -> Start.prepare(dir, false, port));
+        assertDoesNotThrow(() -> Start.prepare(new StoreFiles(dir), false, port));
         assertTrue(refusal(dir, false, port).contains(dir.toString()));
     }
 
@@ -62,7 +64,7 @@ class StartTest {
         Path demo = Files.createDirectory(dir.resolve("demo"));
         Files.writeString(demo.resolve("demo-data"), "");
         Files.writeString(demo.resolve("syntoma.mv.db"), "old");
-        Start.prepare(demo, true, freePort());
+        Start.prepare(new StoreFiles(demo), true, freePort());
         assertFalse(Files.exists(demo.resolve("syntoma.mv.db")));
     }
 }

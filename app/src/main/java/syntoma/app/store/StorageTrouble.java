@@ -1,4 +1,4 @@
-package syntoma.app.platform;
+package syntoma.app.store;
 
 import java.io.IOException;
 import java.sql.SQLException;
@@ -7,24 +7,33 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.h2.api.ErrorCode;
+import org.h2.mvstore.DataUtils;
 import org.h2.mvstore.MVStoreException;
 
 /** Tells a disk that is full or cannot be written from a mistake of Syntoma's own. */
-final class StorageTrouble {
+public final class StorageTrouble {
     private static final Set<Integer> CODES = Set.of(
             ErrorCode.IO_EXCEPTION_1,
             ErrorCode.IO_EXCEPTION_2,
-            ErrorCode.FILE_CORRUPTED_1,
             ErrorCode.DATABASE_IS_CLOSED,
             ErrorCode.DATABASE_CALLED_AT_SHUTDOWN,
             ErrorCode.DATABASE_IS_READ_ONLY);
 
     private StorageTrouble() {}
 
+    private static boolean isDamage(Throwable t) {
+        return t instanceof MVStoreException chunk && chunk.getErrorCode() == DataUtils.ERROR_FILE_CORRUPT
+                || t instanceof SQLException sql && sql.getErrorCode() == ErrorCode.FILE_CORRUPTED_1;
+    }
+
     /** The sentence for the user, where the store is what failed. */
-    static Optional<String> in(Throwable failure) {
+    public static Optional<String> in(Throwable failure) {
         List<Throwable> chain = new ArrayList<>();
         collect(failure, chain);
+        if (chain.stream().anyMatch(StorageTrouble::isDamage)) {
+            return Optional.of("A page of Syntoma's data cannot be read; nothing of this was kept. Stop Syntoma and start it"
+                    + " again with --mend: it keeps a copy of the file and goes on with all that can be read");
+        }
         boolean storage = chain.stream()
                 .anyMatch(t -> t instanceof MVStoreException
                         || t instanceof SQLException sql && CODES.contains(sql.getErrorCode()));

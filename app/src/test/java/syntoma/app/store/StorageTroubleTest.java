@@ -1,4 +1,4 @@
-package syntoma.app.platform;
+package syntoma.app.store;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;

@@ -1,0 +1,108 @@
+package syntoma.app.store;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.ReentrantLock;
+import javax.sql.DataSource;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
+import org.h2.mvstore.MVStore;
+
+/**
+ * Forces what is committed to disk. Those who ask while another force is under way share the next one.
+ *
+ * <p>A commit of H2 is in memory only. {@link MVStore#commit()} writes it, and {@link MVStore#sync()} makes the disk keep
+ * it; without H2's own background writer (WRITE_DELAY=0) both happen in the thread that asks, so that nothing waits
+ * unwritten behind it.
+ */
+public final class Force implements AutoCloseable {
+    /** Chunks that are less than half used are rewritten after so many forces, a little at a time. */
+    private static final int TIDY_AFTER = 200;
+
+    private static final int TIDY_FILL_PERCENT = 50;
+    private static final int TIDY_BYTES = 4 << 20;
+
+    private final DataSource source;
+    private final StoreFiles files;
+    private final StoreAddress address;
+    private final ReentrantLock one = new ReentrantLock();
+    private final AtomicLong asked = new AtomicLong();
+    private long done;
+    private long turn;
+    private FileChannel notes;
+
+    /** Kept while this is in use: who asks for a force may hold the last connection that is free. */
+    private Connection connection;
+
+    private MVStore store;
+
+    /** Forces the store of a data source, and notes beside it what was forced. */
+    Force(DataSource source, StoreFiles files, StoreAddress address) {
+        this.source = source;
+        this.files = files;
+        this.address = address;
+    }
+
+    /** Returns when everything committed before the call is on disk. */
+    public void force() {
+        long ticket = asked.incrementAndGet();
+        one.lock();
+        try {
+            if (done >= ticket) {
+                return;
+            }
+            long upTo = asked.get();
+            if (store == null) {
+                open();
+            }
+            if (store.isPersistent()) {
+                write();
+            }
+            done = upTo;
+        } catch (SQLException e) {
+            throw new IllegalStateException("the store cannot be reached", e);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } finally {
+            one.unlock();
+        }
+    }
+
+    private void open() throws SQLException, IOException {
+        connection = source.getConnection();
+        store = ((SessionLocal) connection.unwrap(JdbcConnection.class).getSession())
+                .getDatabase()
+                .getStore()
+                .getMvStore();
+        if (store.isPersistent()) {
+            turn = Noted.read(files.noted()).map(Noted::turn).orElse(0L);
+            notes = Noted.channel(files.noted());
+            StoreFiles.restrictFile(files.store());
+        }
+    }
+
+    private void write() throws IOException {
+        store.commit();
+        long version = store.getCurrentVersion();
+        LastChunk chunk = address.lastChunk();
+        store.sync();
+        new Noted(++turn, StoreCheck.created(store), version, chunk, Noted.OPEN, 0).write(notes);
+        if (turn % TIDY_AFTER == 0) {
+            store.compact(TIDY_FILL_PERCENT, TIDY_BYTES);
+        }
+    }
+
+    @Override
+    public void close() throws IOException, SQLException {
+        if (notes != null) {
+            notes.close();
+        }
+        if (connection != null) {
+            connection.close();
+        }
+    }
+}

@@ -1,0 +1,140 @@
+package syntoma.app.store;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.Optional;
+import org.h2.mvstore.MVStore;
+import org.h2.mvstore.MVStoreException;
+
+/**
+ * Looks at the store before it is opened: a start that was broken off is taken back, and damage is told instead of passed
+ * over. Nothing of a damaged store is changed.
+ */
+public final class StoreCheck {
+    /** The end of the file that is looked through after a stop in order; a page's worth of reading, not the whole log. */
+    private static final int END = 4 << 20;
+
+    private final StoreFiles files;
+
+    public StoreCheck(StoreFiles files) {
+        this.files = files;
+    }
+
+    /**
+     * Makes the store ready to be opened.
+     *
+     * @throws CannotStart when it is damaged; says what is lost and the way back
+     */
+    public void beforeOpening() throws IOException {
+        if (Files.exists(files.fresh())) {
+            files.deleteStore();
+        }
+        Relayout.takeBack(files);
+        Optional<Noted> noted = Noted.read(files.noted());
+        if (!Files.exists(files.store())) {
+            if (noted.isPresent()) {
+                throw new CannotStart("the log " + files.store() + " is gone, though there was one; put it back, or"
+                        + " delete " + files.noted().getFileName() + " beside it to begin with an empty log");
+            }
+            Files.write(files.fresh(), new byte[0]);
+            return;
+        }
+        if (noted.isPresent()) {
+            damage(noted.get()).ifPresent(what -> {
+                throw new CannotStart("the log " + files.store() + " is damaged: " + what
+                        + ". Nothing of it was changed. Start again with --mend: a copy as it is now stays beside it, and"
+                        + " you go on with all that can be read. If you put an older copy there yourself, --mend takes it"
+                        + " as it is");
+            });
+            noted.get().opened().write(files.noted());
+        }
+    }
+
+    /** Notes the store as it is after it was closed in order. */
+    static void closed(StoreFiles files) throws IOException {
+        Optional<Noted> last = Noted.read(files.noted());
+        if (last.isEmpty() || !Files.exists(files.store())) {
+            return;
+        }
+        try (MVStore store = open(files.store())) {
+            new Noted(
+                            last.get().turn() + 1,
+                            created(store),
+                            store.getCurrentVersion(),
+                            LastChunk.NONE,
+                            Files.size(files.store()),
+                            endCrc(files.store()))
+                    .write(files.noted());
+        }
+    }
+
+    static long created(MVStore store) {
+        Object created = store.getStoreHeader().get("created");
+        return created instanceof Number number ? number.longValue() : Long.parseUnsignedLong(created.toString(), 16);
+    }
+
+    private static MVStore open(Path file) {
+        return new MVStore.Builder()
+                .fileName("file:" + file.toAbsolutePath())
+                .readOnly()
+                .cacheSize(1)
+                .open();
+    }
+
+    private Optional<String> damage(Noted noted) throws IOException {
+        long size = Files.size(files.store());
+        try (MVStore store = open(files.store())) {
+            if (created(store) != noted.created()) {
+                return Optional.empty();
+            }
+            if (store.getCurrentVersion() < noted.version()) {
+                return Optional.of(
+                        "its end cannot be read, so that the last changes that were acknowledged are missing");
+            }
+            if (noted.isClosed()) {
+                boolean same = size == noted.closedSize() && endCrc(files.store()) == noted.closedCrc();
+                return same ? Optional.empty() : Optional.of("its end is not what was written when it was closed");
+            }
+            return isChanged(noted.chunk(), store)
+                    ? Optional.of("the page that was written last is not what was written")
+                    : Optional.empty();
+        } catch (MVStoreException unreadable) {
+            return Optional.of("it cannot be read");
+        }
+    }
+
+    /** Whether a chunk that the store still uses where it was written holds other bytes than were written. */
+    private boolean isChanged(LastChunk chunk, MVStore store) throws IOException {
+        if (!chunk.isChunk()) {
+            return false;
+        }
+        String entry = store.getLayoutMap().get("chunk." + Integer.toHexString(chunk.id()));
+        boolean inUse = entry == null
+                ? store.getCurrentVersion() == chunk.version()
+                : LastChunk.hex(entry, "block") * 4096 == chunk.position()
+                        && LastChunk.hex(entry, "version") == chunk.version();
+        return inUse && crc(files.store(), chunk.position(), chunk.length()) != chunk.crc();
+    }
+
+    private static int endCrc(Path file) throws IOException {
+        long size = Files.size(file);
+        int length = (int) Math.min(END, size);
+        return crc(file, size - length, length);
+    }
+
+    private static int crc(Path file, long position, int length) throws IOException {
+        try (FileChannel channel = FileChannel.open(file, StandardOpenOption.READ)) {
+            ByteBuffer bytes = ByteBuffer.allocate(length);
+            while (bytes.hasRemaining()) {
+                if (channel.read(bytes, position + bytes.position()) < 0) {
+                    break;
+                }
+            }
+            return LastChunk.crc(bytes.flip());
+        }
+    }
+}

@@ -1,0 +1,86 @@
+package syntoma.app.store;
+
+import com.zaxxer.hikari.HikariDataSource;
+import jakarta.persistence.EntityManagerFactory;
+import java.io.IOException;
+import java.nio.file.Path;
+import javax.sql.DataSource;
+import org.flywaydb.core.Flyway;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
+import org.springframework.boot.autoconfigure.flyway.FlywayMigrationStrategy;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The store's parts, wired. */
+@Configuration
+public class StoreConfig {
+    /** H2 writes where it is asked to, not behind anybody's back; see {@link Force}. */
+    private static final String SETTINGS = ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE";
+
+    /** As many as requests are worked on at a time, one for an import, one to force. */
+    private static final int CONNECTIONS = 26;
+
+    /** Notes the store as closed after the last connection is gone. */
+    private static final class Store extends HikariDataSource {
+        private final StoreFiles files;
+
+        private Store(StoreFiles files) {
+            this.files = files;
+        }
+
+        @Override
+        public void close() {
+            super.close();
+            try {
+                StoreCheck.closed(files);
+            } catch (IOException unnoted) {
+                throw new java.io.UncheckedIOException(unnoted);
+            }
+        }
+    }
+
+    /** The data directory, where the start has not handed it over already. */
+    @Bean
+    @ConditionalOnMissingBean
+    StoreFiles storeFiles(@Value("${syntoma.data}") String data) {
+        return new StoreFiles(Path.of(data).toAbsolutePath());
+    }
+
+    @Bean
+    StoreAddress storeAddress(StoreFiles files) {
+        return StoreAddress.of(files.dir().toString());
+    }
+
+    /** The store in the data directory, or the one that is given for tests. */
+    @Bean(destroyMethod = "close")
+    DataSource dataSource(StoreFiles files, StoreAddress address, @Value("${syntoma.store:}") String given) {
+        HikariDataSource source = given.isEmpty() ? new Store(files) : new HikariDataSource();
+        source.setJdbcUrl((given.isEmpty() ? address.jdbc("syntoma") : given) + SETTINGS);
+        source.setUsername("sa");
+        source.setPassword("");
+        source.setMaximumPoolSize(CONNECTIONS);
+        return source;
+    }
+
+    @Bean
+    Force force(DataSource source, StoreFiles files, StoreAddress address) {
+        return new Force(source, files, address);
+    }
+
+    @Bean
+    Pen pen() {
+        return new Pen();
+    }
+
+    @Bean
+    ForcedTransactions transactionManager(EntityManagerFactory entities, Pen pen, Force force) {
+        return new ForcedTransactions(entities, pen, force);
+    }
+
+    @Bean
+    FlywayMigrationStrategy layout(
+            StoreFiles files, DataSource source, Force force, @Value("${syntoma.store:}") String given) {
+        return given.isEmpty() ? new Relayout(files, source, force) : Flyway::migrate;
+    }
+}

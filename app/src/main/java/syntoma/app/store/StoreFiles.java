@@ -1,0 +1,113 @@
+package syntoma.app.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.LinkOption;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/**
+ * The files of a data directory by what they are for. Only their owner may read them.
+ *
+ * @param dir the data directory
+ */
+public record StoreFiles(Path dir) {
+    private static final Set<PosixFilePermission> OWNER_FILE = PosixFilePermissions.fromString("rw-------");
+    private static final Set<PosixFilePermission> OWNER_DIR = PosixFilePermissions.fromString("rwx------");
+    private static final String PREFIX = "syntoma.";
+
+    /** The log itself. */
+    public Path store() {
+        return dir.resolve(PREFIX + "mv.db");
+    }
+
+    /** What the store was when it was last forced. */
+    Path noted() {
+        return dir.resolve(PREFIX + "last");
+    }
+
+    /** There while a new store is made and nothing can have been acknowledged yet. */
+    Path fresh() {
+        return dir.resolve(PREFIX + "new");
+    }
+
+    /** The store as it was before the layout that is being made; gone when that is done. */
+    Path before() {
+        return dir.resolve(PREFIX + "before.zip");
+    }
+
+    /** Bodies on their way in or out; emptied at each start. */
+    public Path spool() {
+        return dir.resolve("spool");
+    }
+
+    /** Everything of the store, such as a demo that begins anew takes away. */
+    public void deleteStore() throws IOException {
+        for (Path file : own()) {
+            Files.delete(file);
+        }
+    }
+
+    private List<Path> own() throws IOException {
+        try (Stream<Path> files = Files.list(dir)) {
+            return files.filter(f -> f.getFileName().toString().startsWith(PREFIX))
+                    .toList();
+        }
+    }
+
+    /**
+     * Makes the directory where it is missing, closes it to others where it is Syntoma's alone. A directory that holds
+     * other things keeps the rights it has.
+     */
+    public void prepare() throws IOException {
+        boolean made = !Files.exists(dir);
+        Files.createDirectories(dir);
+        boolean ours = made || isEmpty() || Files.exists(store());
+        if (ours) {
+            restrict(dir, OWNER_DIR);
+        }
+        for (Path file : own()) {
+            restrict(file, OWNER_FILE);
+        }
+        if (!Files.isDirectory(spool(), LinkOption.NOFOLLOW_LINKS)) {
+            Files.createDirectory(spool());
+        }
+        restrict(spool(), OWNER_DIR);
+    }
+
+    /** Takes away what an earlier run left on its way in or out. */
+    public void emptySpool() throws IOException {
+        try (Stream<Path> left = Files.list(spool())) {
+            for (Path file : left.toList()) {
+                Files.delete(file);
+            }
+        }
+    }
+
+    private boolean isEmpty() throws IOException {
+        try (Stream<Path> files = Files.list(dir)) {
+            return files.findAny().isEmpty();
+        }
+    }
+
+    /** Leaves a file to its owner, where the disk knows owners. */
+    static void restrictFile(Path file) throws IOException {
+        restrict(file, OWNER_FILE);
+    }
+
+    private static void restrict(Path path, Set<PosixFilePermission> permissions) throws IOException {
+        if (Files.isSymbolicLink(path)
+                || !path.getFileSystem().supportedFileAttributeViews().contains("posix")) {
+            return;
+        }
+        try {
+            Files.setPosixFilePermissions(path, permissions);
+        } catch (UnsupportedOperationException | java.nio.file.FileSystemException notOurs) {
+            // another owner's, or a disk without owners: what it allows is not ours to change
+        }
+    }
+}
