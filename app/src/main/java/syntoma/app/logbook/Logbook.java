@@ -20,6 +20,7 @@ import syntoma.core.reading.Quantity;
 import syntoma.core.trial.Metric;
 import syntoma.core.trial.Outcome;
 import syntoma.core.trial.Sample;
+import syntoma.core.unit.Text;
 
 /** The log: what other features read of it, and the names that they add to it. */
 @Service
@@ -104,7 +105,7 @@ public class Logbook {
         return campsites().stream()
                 .filter(c -> c.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no campsite is named “" + name + "”"));
+                .orElseThrow(() -> new NotFound("no campsite is named " + Text.quoted(name)));
     }
 
     /** The setup of a name, made when it is new. */
@@ -154,7 +155,7 @@ public class Logbook {
         return setups().stream()
                 .filter(s -> s.name().equals(name))
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no setup is named “" + name + "”"));
+                .orElseThrow(() -> new NotFound("no setup is named " + Text.quoted(name)));
     }
 
     /** All carriers by name. */

@@ -12,6 +12,7 @@ import syntoma.core.reading.Quantity;
 import syntoma.core.reading.Rat;
 import syntoma.core.trial.Outcome;
 import syntoma.core.unit.FieldProblem;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /**
@@ -104,7 +105,8 @@ final class MeasurementReader {
         } catch (DateTimeException e) {
             problem(
                     Column.TAKEN_AT,
-                    "taken_at is “" + text + "”; write a time with its offset, such as 2026-08-14T18:05:00+03:00");
+                    "taken_at is " + Text.quoted(text)
+                            + "; write a time with its offset, such as 2026-08-14T18:05:00+03:00");
         }
         return null;
     }
@@ -155,7 +157,9 @@ final class MeasurementReader {
                 return OptionalInt.of((int) value);
             }
         }
-        problem(column, column.label + " is “" + text + "”; allowed is a whole number from " + low + " to " + high);
+        problem(
+                column,
+                column.label + " is " + Text.quoted(text) + "; allowed is a whole number from " + low + " to " + high);
         return OptionalInt.empty();
     }
 
@@ -178,7 +182,7 @@ final class MeasurementReader {
         String hint = text.indexOf(',') >= 0 && isDecimal(plain.replace(',', '.'))
                 ? "; in a file separated by commas write the decimal point: " + plain.replace(',', '.')
                 : "; allowed is a number such as −97.5";
-        problem(column, column.label + " is “" + text + "”" + hint);
+        problem(column, column.label + " is " + Text.quoted(text) + hint);
         return "";
     }
 

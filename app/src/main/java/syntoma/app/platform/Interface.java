@@ -1,16 +1,8 @@
 package syntoma.app.platform;
 
-import jakarta.servlet.FilterChain;
-import jakarta.servlet.ServletException;
-import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.security.SecureRandom;
 import java.time.Duration;
-import java.util.Base64;
-import java.util.Set;
-import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.CacheControl;
@@ -19,7 +11,6 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestAttribute;
-import org.springframework.web.filter.OncePerRequestFilter;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
@@ -29,8 +20,6 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  */
 @Configuration
 class Interface implements WebMvcConfigurer {
-    private static final Set<String> HOSTS = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
-
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
         registry.addResourceHandler("/assets/**")
@@ -40,36 +29,6 @@ class Interface implements WebMvcConfigurer {
         registry.addResourceHandler("/icon.svg")
                 .addResourceLocations("classpath:/static/")
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(1)));
-    }
-
-    @Bean
-    OncePerRequestFilter guard() {
-        SecureRandom random = new SecureRandom();
-        return new OncePerRequestFilter() {
-            @Override
-            protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
-                    throws ServletException, IOException {
-                String site = request.getHeader("Sec-Fetch-Site");
-                boolean foreign = site != null && !site.equals("same-origin") && !site.equals("none");
-                boolean changes = !Set.of("GET", "HEAD", "OPTIONS").contains(request.getMethod());
-                if (!HOSTS.contains(request.getServerName()) || (changes && foreign)) {
-                    response.sendError(HttpServletResponse.SC_FORBIDDEN);
-                    return;
-                }
-                byte[] bytes = new byte[16];
-                random.nextBytes(bytes);
-                String nonce = Base64.getEncoder().encodeToString(bytes);
-                request.setAttribute("nonce", nonce);
-                response.setHeader(
-                        "Content-Security-Policy",
-                        "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-" + nonce + "'; "
-                                + "font-src 'self'; img-src 'self' data:; connect-src 'self'; base-uri 'none'; "
-                                + "form-action 'none'; frame-ancestors 'none'");
-                response.setHeader("X-Content-Type-Options", "nosniff");
-                response.setHeader("Referrer-Policy", "no-referrer");
-                chain.doFilter(request, response);
-            }
-        };
     }
 
     /** The page; the views are addresses of its own. */

@@ -17,8 +17,11 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import syntoma.app.store.Collision;
+import syntoma.app.store.Pen;
 import syntoma.app.store.StorageTrouble;
 import syntoma.core.unit.FieldProblem;
+import syntoma.core.unit.Text;
 
 /** Answers errors as RFC 9457 problem details, with {@code errors} where the input was at fault. */
 @RestControllerAdvice
@@ -54,12 +57,24 @@ class Problems extends ResponseEntityExceptionHandler {
                     case "boolean", "Boolean" -> "true or false";
                     default -> wrong.getRequiredType().getSimpleName();
                 };
-        String message = wrong.getName() + " is “" + wrong.getValue() + "”; allowed is " + wanted;
+        String message =
+                wrong.getName() + " is " + Text.quoted(String.valueOf(wrong.getValue())) + "; allowed is " + wanted;
         return answer(HttpStatus.BAD_REQUEST, message, List.of(new FieldProblem(wrong.getName(), message)));
     }
 
     @ExceptionHandler
+    ResponseEntity<Object> busy(Pen.Busy busy) {
+        return answer(HttpStatus.SERVICE_UNAVAILABLE, busy.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
     ResponseEntity<Object> unexpected(RuntimeException bug) {
+        if (Collision.in(bug)) {
+            return answer(
+                    HttpStatus.CONFLICT,
+                    "the same was changed by somebody else at this moment; nothing of this was kept. Look at it again",
+                    List.of());
+        }
         Optional<String> storage = StorageTrouble.in(bug);
         if (storage.isPresent()) {
             LOG.error("storage: {}", storage.get());
@@ -75,16 +90,18 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        String detail = "the body cannot be read as the JSON that is expected";
-        List<FieldProblem> errors = List.of();
-        if (e.getCause() instanceof com.fasterxml.jackson.databind.JsonMappingException mapping
-                && !mapping.getPath().isEmpty()) {
-            String field = mapping.getPath().get(mapping.getPath().size() - 1).getFieldName();
-            detail = field + " cannot be read: "
-                    + mapping.getOriginalMessage().replaceAll("`?[a-z]+(\\.[A-Za-z$]+)+`?", "value");
-            errors = List.of(new FieldProblem(field, detail));
-        }
-        return answer(HttpStatus.BAD_REQUEST, detail, errors);
+        FieldProblem problem = Unreadable.problem(e.getCause());
+        return answer(HttpStatus.BAD_REQUEST, problem.message(), List.of(problem));
+    }
+
+    /** Whatever the caller accepts: an error is a problem document. */
+    @Override
+    protected ResponseEntity<Object> createResponseEntity(
+            Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return ResponseEntity.status(status)
+                .headers(headers)
+                .contentType(MediaType.APPLICATION_PROBLEM_JSON)
+                .body(body);
     }
 
     @Override

@@ -29,6 +29,7 @@ import syntoma.core.fit.FitCheck;
 import syntoma.core.fit.FitFinding;
 import syntoma.core.power.Supply;
 import syntoma.core.power.Wire;
+import syntoma.core.unit.Text;
 
 /** What the core says of a chain. */
 @Service
@@ -267,7 +268,8 @@ class FitService {
                 .filter(p -> !ports.contains(p))
                 .findFirst()
                 .ifPresent(p -> {
-                    throw new InvalidInput("wiring", "port is “" + p + "”; allowed is " + String.join(", ", ports));
+                    throw new InvalidInput(
+                            "wiring", "port is " + Text.quoted(p) + "; allowed is " + String.join(", ", ports));
                 });
         plan.lockedBands().forEach(b -> InvalidInput.naming("lockedBands", () -> syntoma.core.band.Bands.named(b)));
     }

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.rig.GearService.GearImport;
 import syntoma.app.rig.GearService.GearRequest;
+import syntoma.core.unit.Text;
 
 /** The gear shelf: listed, changed, taken in and given out. */
 @RestController
@@ -76,7 +77,7 @@ class GearController {
     @PostMapping("/gear/import")
     GearImport takeIn(@RequestBody GearFileRequest file) {
         if (!FORMAT.equals(file.format()) || file.gear() == null) {
-            throw new InvalidInput("format", "format is “" + file.format() + "”; allowed is " + FORMAT);
+            throw new InvalidInput("format", "format is " + Text.quoted(file.format()) + "; allowed is " + FORMAT);
         }
         if (file.gear().size() > MOST_ITEMS) {
             throw new InvalidInput(

@@ -18,6 +18,7 @@ import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
 import syntoma.core.unit.FieldProblem;
+import syntoma.core.unit.Text;
 
 /** The gear shelf. */
 @Service
@@ -115,7 +116,7 @@ public class GearService {
             throw new InvalidInput(problems);
         }
         named(read.name()).filter(other -> !other.id.equals(gear.id)).ifPresent(other -> {
-            throw new InvalidInput("name", "name is “" + read.name() + "”, which is on the shelf already");
+            throw new InvalidInput("name", "name is " + Text.quoted(read.name()) + ", which is on the shelf already");
         });
         gear.name = read.name();
         gear.state = read.state();
@@ -135,8 +136,8 @@ public class GearService {
         }
         String state = request.state() == null ? CONSIDERED : request.state();
         if (!STATES.contains(state)) {
-            problems.add(
-                    new FieldProblem("state", "state is “" + state + "”; allowed is " + String.join(", ", STATES)));
+            problems.add(new FieldProblem(
+                    "state", "state is " + Text.quoted(state) + "; allowed is " + String.join(", ", STATES)));
         }
         Double price = request.price() == null || request.price().toString().isBlank()
                 ? null

@@ -26,6 +26,7 @@ import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
 import syntoma.core.chain.Use;
+import syntoma.core.unit.Text;
 
 /** Builds the core's parts from gear. Each refuses what cannot be with an IllegalArgumentException that says why. */
 final class Parts {
@@ -179,7 +180,8 @@ final class Parts {
     private static void unique(String what, List<String> labels) {
         Set<String> seen = new HashSet<>();
         labels.stream().filter(l -> !seen.add(l)).findFirst().ifPresent(twice -> {
-            throw new IllegalArgumentException(what + " “" + twice + "” is there twice; each needs a name of its own");
+            throw new IllegalArgumentException(
+                    what + " " + Text.quoted(twice) + " is there twice; each needs a name of its own");
         });
     }
 

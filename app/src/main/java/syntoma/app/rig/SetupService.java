@@ -17,6 +17,7 @@ import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
 import syntoma.core.fit.FitFinding;
 import syntoma.core.fit.Severity;
+import syntoma.core.unit.Text;
 
 /** Setups with their revisions. A revision that has measurements is never changed: a change makes the next one. */
 @Service
@@ -107,7 +108,7 @@ public class SetupService {
     /** Makes a setup of a new name. */
     public Logbook.SetupName add(String name) {
         if (logbook.setups().stream().anyMatch(s -> s.name().equals(name == null ? "" : name.strip()))) {
-            throw new InvalidInput("name", "name is “" + name + "”, which another setup has");
+            throw new InvalidInput("name", "name is " + Text.quoted(name) + ", which another setup has");
         }
         return logbook.addSetup(name == null ? "" : name);
     }

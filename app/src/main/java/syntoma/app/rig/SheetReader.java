@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.regex.Pattern;
 import syntoma.core.band.Bands;
 import syntoma.core.unit.FieldProblem;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /**
@@ -95,7 +96,9 @@ final class SheetReader {
         try {
             number = new BigDecimal(text.replace(',', '.')).doubleValue();
         } catch (NumberFormatException e) {
-            problem(path, label + " is “" + text + "”; write the number alone, without a unit or a currency sign");
+            problem(
+                    path,
+                    label + " is " + Text.quoted(text) + "; write the number alone, without a unit or a currency sign");
             return null;
         }
         try {
@@ -117,7 +120,9 @@ final class SheetReader {
                 return choice;
             }
         }
-        problem(path, field.label() + " is “" + text + "”; allowed is " + String.join(", ", field.choices()));
+        problem(
+                path,
+                field.label() + " is " + Text.quoted(text) + "; allowed is " + String.join(", ", field.choices()));
         return null;
     }
 
@@ -129,7 +134,7 @@ final class SheetReader {
         if (text.equalsIgnoreCase("false") || text.equalsIgnoreCase("no")) {
             return false;
         }
-        problem(path, field.label() + " is “" + text + "”; allowed is yes or no");
+        problem(path, field.label() + " is " + Text.quoted(text) + "; allowed is yes or no");
         return null;
     }
 
@@ -151,7 +156,7 @@ final class SheetReader {
         try {
             return LocalDate.parse(text.strip()).toString();
         } catch (DateTimeException e) {
-            problem(path, field.label() + " is “" + text + "”; write a date such as 2026-08-14");
+            problem(path, field.label() + " is " + Text.quoted(text) + "; write a date such as 2026-08-14");
             return null;
         }
     }

@@ -23,6 +23,7 @@ import syntoma.core.need.Need;
 import syntoma.core.need.PartOfDay;
 import syntoma.core.need.Requirement;
 import syntoma.core.need.Transfer;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /** What the connection is for, in which vehicle and on which networks: all that gear is judged by. */
@@ -266,7 +267,8 @@ public class WishService {
                 .findFirst()
                 .ifPresent(f -> {
                     throw new InvalidInput(
-                            "features", "feature is “" + f + "”; allowed is " + String.join(", ", SheetForms.FEATURES));
+                            "features",
+                            "feature is " + Text.quoted(f) + "; allowed is " + String.join(", ", SheetForms.FEATURES));
                 });
         rig.vehicle = vehicle.name() == null || vehicle.name().isBlank()
                 ? "Vehicle"
@@ -344,7 +346,7 @@ public class WishService {
         List<RegionView> own =
                 regions().stream().filter(r -> r.carrier().equals(carrier)).toList();
         if (region != null && own.stream().noneMatch(r -> r.region().equals(region))) {
-            throw new NotFound(carrier + " has no region “" + region + "”");
+            throw new NotFound(carrier + " has no region " + Text.quoted(region));
         }
         return own.stream()
                 .filter(r -> region == null || r.region().equals(region))

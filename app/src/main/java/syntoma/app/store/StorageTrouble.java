@@ -31,8 +31,9 @@ public final class StorageTrouble {
         List<Throwable> chain = new ArrayList<>();
         collect(failure, chain);
         if (chain.stream().anyMatch(StorageTrouble::isDamage)) {
-            return Optional.of("A page of Syntoma's data cannot be read; nothing of this was kept. Stop Syntoma and start it"
-                    + " again with --mend: it keeps a copy of the file and goes on with all that can be read");
+            return Optional.of(
+                    "A page of Syntoma's data cannot be read; nothing of this was kept. Stop Syntoma and start it"
+                            + " again with --mend: it keeps a copy of the file and goes on with all that can be read");
         }
         boolean storage = chain.stream()
                 .anyMatch(t -> t instanceof MVStoreException

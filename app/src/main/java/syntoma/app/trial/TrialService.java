@@ -20,6 +20,7 @@ import syntoma.app.platform.NotFound;
 import syntoma.core.trial.Blocks;
 import syntoma.core.trial.Metric;
 import syntoma.core.trial.Outcome;
+import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Looks;
@@ -65,7 +66,8 @@ public class TrialService {
         boolean begun = logbook.trials().stream()
                 .anyMatch(t -> t.campsiteId() == place && t.name().equals(name));
         if (begun) {
-            throw new InvalidInput("name", "trial “" + name + "” has measurements; a plan is made before the first");
+            throw new InvalidInput(
+                    "name", "trial " + Text.quoted(name) + " has measurements; a plan is made before the first");
         }
         entities.persist(new TrialPlan(place, name, rounds, logbook.now()));
     }
@@ -76,7 +78,8 @@ public class TrialService {
         logbook.setup(baseline);
         logbook.setup(candidate);
         if (baseline.equals(candidate)) {
-            throw new InvalidInput("candidate", "baseline and candidate are both “" + baseline + "”; name two setups");
+            throw new InvalidInput(
+                    "candidate", "baseline and candidate are both " + Text.quoted(baseline) + "; name two setups");
         }
         long place;
         if (campsite.isPresent()) {
@@ -91,7 +94,7 @@ public class TrialService {
             String name = trial.get();
             if (logbook.trials().stream()
                     .noneMatch(t -> t.campsiteId() == place && t.name().equals(name))) {
-                throw new NotFound("no trial is named “" + name + "” there");
+                throw new NotFound("no trial is named " + Text.quoted(name) + " there");
             }
             selection = selection.ofTrial(name);
         }
@@ -105,12 +108,12 @@ public class TrialService {
         List<Logbook.TrialSpan> found =
                 logbook.trials().stream().filter(t -> t.name().equals(trial)).toList();
         if (found.isEmpty()) {
-            throw new NotFound("no trial is named “" + trial + "”");
+            throw new NotFound("no trial is named " + Text.quoted(trial));
         }
         if (found.size() > 1) {
             throw new InvalidInput(
                     "trial",
-                    "trial “" + trial + "” was held at "
+                    "trial " + Text.quoted(trial) + " was held at "
                             + found.stream().map(Logbook.TrialSpan::campsite).collect(Collectors.joining(", "))
                             + "; name the campsite too");
         }
@@ -123,7 +126,7 @@ public class TrialService {
         List<LoggedMeasurement> measurements =
                 logbook.measurements(Logbook.Selection.at(place).ofTrial(trial));
         if (measurements.isEmpty()) {
-            throw new NotFound("no trial is named “" + trial + "” at " + campsite);
+            throw new NotFound("no trial is named " + Text.quoted(trial) + " at " + campsite);
         }
         return result(campsite, trial, measurements, setupsIn(measurements), baseline, plannedRounds(place, trial));
     }
@@ -204,7 +207,8 @@ public class TrialService {
         Map<String, Logbook.SetupName> byName =
                 setups.stream().collect(Collectors.toMap(Logbook.SetupName::name, s -> s));
         if (!byName.containsKey(baseline)) {
-            throw new InvalidInput("baseline", "baseline is “" + baseline + "”, which was not measured here");
+            throw new InvalidInput(
+                    "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");
         }
         List<String> names = setups.stream().map(Logbook.SetupName::name).toList();
         Map<Comparer.Contrast, List<Comparison>> perContrast = new LinkedHashMap<>();

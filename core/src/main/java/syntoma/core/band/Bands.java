@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import syntoma.core.band.Band.Technology;
 import syntoma.core.unit.Table;
+import syntoma.core.unit.Text;
 
 /**
  * The operating bands of all regions: E-UTRA by TS 36.101 table 5.5-1, NR by TS 38.101-1, -2 and -5. Bands without a
@@ -73,7 +74,7 @@ public final class Bands {
                 UPLINK_ONLY.contains(wanted)
                         ? "band " + wanted
                                 + " is a supplementary uplink without a downlink; name the band it accompanies"
-                        : "no band is named “" + name + "”; write B1 to B111 for LTE or n1 to n512 for NR");
+                        : "no band is named " + Text.quoted(name) + "; write B1 to B111 for LTE or n1 to n512 for NR");
     }
 
     static List<Eutra> eutra() {

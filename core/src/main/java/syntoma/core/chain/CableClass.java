@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import syntoma.core.unit.Table;
+import syntoma.core.unit.Text;
 
 /**
  * A class of coaxial cable. Loss is α(f) = a√f + b·f dB/m with f in MHz (conductor and dielectric loss), fitted through two
@@ -52,7 +53,7 @@ public record CableClass(String name, double a, double b, double diameterMm, dou
         CableClass found = CLASSES.get(name.strip());
         if (found == null) {
             throw new IllegalArgumentException(
-                    "cable class is “" + name + "”; allowed is " + String.join(", ", CLASSES.keySet()));
+                    "cable class is " + Text.quoted(name) + "; allowed is " + String.join(", ", CLASSES.keySet()));
         }
         return found;
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import syntoma.core.unit.Table;
+import syntoma.core.unit.Text;
 
 /**
  * One end of a radio connection: its kind and its gender, written {@code SMA-male}. The kinds are data, beside this class.
@@ -22,7 +23,7 @@ public record Connector(String kind, boolean male) {
 
     public Connector {
         if (!KINDS.containsKey(kind)) {
-            throw new IllegalArgumentException("connector is “" + kind + "”; allowed is "
+            throw new IllegalArgumentException("connector is " + Text.quoted(kind) + "; allowed is "
                     + String.join(", ", KINDS.keySet()) + ", with -male or" + " -female after it");
         }
     }
@@ -41,8 +42,8 @@ public record Connector(String kind, boolean male) {
         int cut = text.lastIndexOf('-');
         String gender = text.substring(cut + 1).strip().toLowerCase(Locale.ROOT);
         if (cut < 1 || !gender.equals("male") && !gender.equals("female")) {
-            throw new IllegalArgumentException(
-                    "connector is “" + text + "”; write the kind and the gender, such as SMA-male or TS9-female");
+            throw new IllegalArgumentException("connector is " + Text.quoted(text)
+                    + "; write the kind and the gender, such as SMA-male or TS9-female");
         }
         String kind = text.substring(0, cut).strip();
         String known = KINDS.keySet().stream()

@@ -2,6 +2,7 @@ package syntoma.core.reading;
 
 import java.util.Arrays;
 import java.util.stream.Collectors;
+import syntoma.core.unit.Text;
 
 /** What carried a measurement: a cellular technology, campground Wi-Fi or satellite. */
 public enum Rat {
@@ -43,7 +44,7 @@ public enum Rat {
         return Arrays.stream(values())
                 .filter(rat -> rat.label.equalsIgnoreCase(text))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("rat is “" + text + "”; allowed is "
+                .orElseThrow(() -> new IllegalArgumentException("rat is " + Text.quoted(text) + "; allowed is "
                         + Arrays.stream(values()).map(Rat::label).collect(Collectors.joining(", "))));
     }
 }

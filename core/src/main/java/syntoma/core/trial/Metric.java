@@ -3,6 +3,7 @@ package syntoma.core.trial;
 import java.util.Arrays;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import syntoma.core.unit.Text;
 
 /**
  * A metric on which setups are compared. Speeds and latencies are compared as ratios, on the natural logarithm; dB metrics
@@ -85,7 +86,7 @@ public enum Metric {
         return Arrays.stream(values())
                 .filter(m -> m.key.equals(text))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("metric is “" + text + "”; allowed is "
+                .orElseThrow(() -> new IllegalArgumentException("metric is " + Text.quoted(text) + "; allowed is "
                         + Stream.of(values()).map(Metric::key).collect(Collectors.joining(", "))));
     }
 }

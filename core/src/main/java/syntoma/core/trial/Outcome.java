@@ -2,6 +2,7 @@ package syntoma.core.trial;
 
 import java.util.Arrays;
 import java.util.Locale;
+import syntoma.core.unit.Text;
 
 /** How a measurement ended. A run that failed is a result and is kept. */
 public enum Outcome {
@@ -26,6 +27,6 @@ public enum Outcome {
                 .filter(o -> o.label().equalsIgnoreCase(wanted))
                 .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(
-                        "outcome is “" + text + "”; allowed is ok, no_service, failed, timed_out"));
+                        "outcome is " + Text.quoted(text) + "; allowed is ok, no_service, failed, timed_out"));
     }
 }

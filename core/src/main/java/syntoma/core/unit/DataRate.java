@@ -1,8 +1,6 @@
 package syntoma.core.unit;
 
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * A data rate as a person or a device writes it. Megabits and megabytes per second differ by eight, so a text without
@@ -13,8 +11,8 @@ import java.util.regex.Pattern;
  * @param bytes whether the unit was in bytes
  */
 public record DataRate(double mbps, boolean stated, boolean bytes) {
-    private static final Pattern TEXT = Pattern.compile(
-            "\\s*([0-9]+(?:[.,][0-9]+)?)\\s*([kKmMgG]?)(b|bit|bits|B|byte|bytes|Byte|Bytes)?" + "(?:/s|ps|/sec)?\\s*");
+    /** A rate of 40 digits with its unit. */
+    private static final int LONGEST = 60;
 
     /**
      * Reads a rate such as {@code 12.4}, {@code 12.4 Mb/s}, {@code 1,5 MB/s} or {@code 800 kbit/s}. Only the case of
@@ -23,26 +21,64 @@ public record DataRate(double mbps, boolean stated, boolean bytes) {
      * @throws IllegalArgumentException when the text is no rate, naming the text
      */
     public static DataRate parse(String text) {
-        Matcher matcher = TEXT.matcher(text);
-        if (!matcher.matches() || (matcher.group(3) == null && !matcher.group(2).isEmpty())) {
-            throw new IllegalArgumentException(
-                    "“" + text.strip() + "” is no data rate; write a number, or one with Mb/s, MB/s, kb/s or Gb/s");
+        String rate = text.strip();
+        if (rate.length() > LONGEST) {
+            throw none(rate);
         }
-        double number = Double.parseDouble(matcher.group(1).replace(',', '.'));
-        String unit = matcher.group(3);
-        if (unit == null) {
+        int digits = digits(rate, 0);
+        int end = digits;
+        if (digits > 0 && end < rate.length() && (rate.charAt(end) == '.' || rate.charAt(end) == ',')) {
+            int fraction = digits(rate, end + 1);
+            end = fraction > end + 1 ? fraction : end;
+        }
+        if (digits == 0) {
+            throw none(rate);
+        }
+        double number = Double.parseDouble(rate.substring(0, end).replace(',', '.'));
+        String unit = withoutPerSecond(rate.substring(end).strip());
+        if (unit.isEmpty()) {
             return new DataRate(number, false, false);
         }
-        double scale =
-                switch (matcher.group(2).toLowerCase(Locale.ROOT)) {
-                    case "k" -> 1e-3;
-                    case "g" -> 1e3;
-                    case "m" -> 1;
-                    default -> 1e-6;
+        double scale = scale(unit.charAt(0));
+        String amount = Double.isNaN(scale) ? unit : unit.substring(1);
+        boolean bytes =
+                switch (amount) {
+                    case "b", "bit", "bits" -> false;
+                    case "B", "byte", "bytes", "Byte", "Bytes" -> true;
+                    default -> throw none(rate);
                 };
-        boolean bytes = Character.toLowerCase(unit.charAt(0)) == 'b' && unit.length() > 1
-                ? unit.toLowerCase(Locale.ROOT).startsWith("byte")
-                : unit.equals("B");
-        return new DataRate(number * scale * (bytes ? 8 : 1), true, bytes);
+        return new DataRate(number * (Double.isNaN(scale) ? 1e-6 : scale) * (bytes ? 8 : 1), true, bytes);
+    }
+
+    private static int digits(String text, int from) {
+        int end = from;
+        while (end < text.length() && text.charAt(end) >= '0' && text.charAt(end) <= '9') {
+            end++;
+        }
+        return end;
+    }
+
+    private static String withoutPerSecond(String unit) {
+        for (String perSecond : new String[] {"/sec", "/s", "ps"}) {
+            if (unit.endsWith(perSecond)) {
+                return unit.substring(0, unit.length() - perSecond.length());
+            }
+        }
+        return unit;
+    }
+
+    /** What one of a prefix is in mega; NaN when the letter is no prefix. */
+    private static double scale(char prefix) {
+        return switch (String.valueOf(prefix).toLowerCase(Locale.ROOT)) {
+            case "k" -> 1e-3;
+            case "m" -> 1;
+            case "g" -> 1e3;
+            default -> Double.NaN;
+        };
+    }
+
+    private static IllegalArgumentException none(String rate) {
+        return new IllegalArgumentException(
+                Text.quoted(rate) + " is no data rate; write a number, or one with Mb/s, MB/s, kb/s or Gb/s");
     }
 }

@@ -1,0 +1,36 @@
+package syntoma.app.gate;
+
+import jakarta.servlet.http.HttpServletRequest;
+
+/**
+ * The most that a body may hold.
+ *
+ * @param bytes in bytes
+ * @param hint what else can be done; empty when nothing
+ */
+record Limit(long bytes, String hint) {
+    private static final Limit JSON = new Limit(2_000_000, "");
+    private static final Limit GEAR = new Limit(5_000_000, "");
+    private static final Limit LOG =
+            new Limit(200_000_000, ", about a million rows. Split the file by year or by campsite");
+
+    static Limit of(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        if (path.startsWith("/api/measurements/import")) {
+            return LOG;
+        }
+        return path.startsWith("/api/gear") ? GEAR : JSON;
+    }
+
+    boolean isPassedBy(long size) {
+        return size > bytes;
+    }
+
+    /** The refusal of a body; its length where it is known, else −1. */
+    String refusal(long length) {
+        String has = length < 0
+                ? "the body has more than " + bytes / 1_000_000 + " MB"
+                : "the body has " + Math.max(bytes / 1_000_000, length / 1_000_000) + " MB (" + length + " bytes)";
+        return has + "; allowed are up to " + bytes / 1_000_000 + " MB" + hint;
+    }
+}

@@ -1,0 +1,43 @@
+package syntoma.app.platform;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+
+/** A problem document (RFC 9457), for refusals that come before or after the parts that answer requests. */
+public final class Problem {
+    private static final ObjectMapper JSON = new ObjectMapper();
+
+    private Problem() {}
+
+    /** Answers with a problem and the usual headers. */
+    public static void write(HttpServletResponse response, int status, String detail) throws IOException {
+        byte[] body = body(status, detail);
+        response.setStatus(status);
+        SafeHeaders.set(response, SafeHeaders.NO_PAGE);
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setContentLength(body.length);
+        response.getOutputStream().write(body);
+    }
+
+    /** The document itself. */
+    public static byte[] body(int status, String detail) {
+        HttpStatus known = HttpStatus.resolve(status);
+        Map<String, Object> problem = new LinkedHashMap<>();
+        problem.put("type", "about:blank");
+        problem.put("title", known == null ? "Refused" : known.getReasonPhrase());
+        problem.put("status", status);
+        problem.put("detail", detail);
+        try {
+            return JSON.writeValueAsString(problem).getBytes(StandardCharsets.UTF_8);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}
