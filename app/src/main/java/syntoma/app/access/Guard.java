@@ -7,7 +7,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.security.SecureRandom;
 import java.util.Base64;
-import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import org.springframework.core.Ordered;
@@ -27,6 +26,7 @@ class Guard extends OncePerRequestFilter {
     private static final Set<String> HOSTS = Set.of("localhost", "127.0.0.1", "[::1]");
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
     private static final Set<String> OWN_SITE = Set.of("same-origin", "none");
+    private static final int MISDIRECTED = 421;
     private static final int NONCE_BYTES = 16;
 
     private final SecureRandom random = new SecureRandom();
@@ -38,10 +38,9 @@ class Guard extends OncePerRequestFilter {
         if (host == null || host.isBlank()) {
             Problem.write(response, HttpServletResponse.SC_BAD_REQUEST, "Host is missing; every request names it");
         } else if (!HOSTS.contains(name(host)) || !isOwn(request.getServerName())) {
-            Problem.write(
-                    response,
-                    421,
-                    "Host is not this machine; allowed are " + String.join(", ", List.of("127.0.0.1", "localhost")));
+            Problem.write(response, MISDIRECTED, "Host is not this machine; allowed are 127.0.0.1 and localhost");
+        } else if (request.getMethod().equals("TRACE")) {
+            Problem.write(response, HttpServletResponse.SC_METHOD_NOT_ALLOWED, "the method is not allowed here");
         } else if (!READING.contains(request.getMethod()) && isForeign(request, host)) {
             Problem.write(
                     response,

@@ -47,7 +47,7 @@ final class CsvTable {
                 .setDelimiter(separator)
                 .setIgnoreEmptyLines(true)
                 .get()
-                .parse(reader);
+                .parse(new FieldLimit(reader, separator));
         this.records = parser.iterator();
     }
 
@@ -98,6 +98,9 @@ final class CsvTable {
             Throwable cause = broken.getCause() == null ? broken : broken.getCause();
             if (cause instanceof CharacterCodingException) {
                 throw notUtf8(before);
+            }
+            if (cause instanceof FieldLimit.TooLong) {
+                throw new InvalidInput("file", cause.getMessage());
             }
             return new Row(
                     before,

@@ -7,11 +7,13 @@ import java.io.Writer;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Iterator;
+import java.util.concurrent.Semaphore;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.hibernate.jpa.HibernateHints;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.platform.Conflict;
 import syntoma.core.reading.Quantity;
 
 /** Writes the whole log as CSV, sorted by time, then setup, then carrier. */
@@ -25,14 +27,25 @@ class ExportService {
                     + " left join Carrier k on k.id = m.carrierId order by m.takenAt, s.name, k.name nulls first, m.id";
     private static final int DIGITS = Column.values().length;
 
+    private static final int MOST_AT_ONCE = 4;
+
     private final EntityManager entities;
+    private final Semaphore atOnce = new Semaphore(MOST_AT_ONCE);
 
     ExportService(EntityManager entities) {
         this.entities = entities;
     }
 
+    /**
+     * Writes all rows; what it writes to must not be a network.
+     *
+     * @throws Conflict when so many are at it that the rest of Syntoma would have to wait
+     */
     @Transactional(readOnly = true)
-    void write(Writer out) {
+    public void write(Writer out) {
+        if (!atOnce.tryAcquire()) {
+            throw new Conflict(MOST_AT_ONCE + " exports are being written already; try again when one is done");
+        }
         try {
             CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180);
             for (Column column : Column.values()) {
@@ -49,6 +62,8 @@ class ExportService {
             printer.flush();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        } finally {
+            atOnce.release();
         }
     }
 

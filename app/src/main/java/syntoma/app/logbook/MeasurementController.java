@@ -12,7 +12,6 @@ import java.io.IOException;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -30,22 +29,20 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
-import syntoma.app.platform.TooLarge;
+import syntoma.core.unit.Text;
 
 /** Measurements: typed, listed, deleted and put back, imported and exported. */
 @RestController
 @RequestMapping("/api")
 class MeasurementController {
-    private static final long MOST_BYTES = 180_000_000;
     private static final int MOST_LISTED = 5_000;
-    private static final Duration PAUSE = Duration.ofMillis(250);
-    private static final Duration BEGIN_WITHIN = Duration.ofSeconds(5);
 
     private final Logbook logbook;
     private final MeasurementLog log;
     private final ImportService imports;
     private final ExportService exports;
     private final ImportProgress progress;
+    private final ProgressFeed feed;
     private final MeasurementForm form;
 
     MeasurementController(
@@ -54,20 +51,19 @@ class MeasurementController {
             ImportService imports,
             ExportService exports,
             ImportProgress progress,
+            ProgressFeed feed,
             MeasurementForm form) {
         this.logbook = logbook;
         this.log = log;
         this.imports = imports;
         this.exports = exports;
         this.progress = progress;
+        this.feed = feed;
         this.form = form;
     }
 
     /** The number of a new measurement. */
     record Stored(long id) {}
-
-    /** Rows an import has read so far; {@code done} when none is under way. */
-    record Progress(int rows, boolean done) {}
 
     @GetMapping("/measurements")
     List<LoggedMeasurement> measurements(
@@ -116,13 +112,13 @@ class MeasurementController {
             @RequestParam(name = "progress", defaultValue = "") String name,
             HttpServletRequest request)
             throws IOException {
-        if (request.getContentLengthLong() > MOST_BYTES) {
-            throw new TooLarge("the file has " + request.getContentLengthLong() / 1_000_000
-                    + " MB; allowed are up to 180 MB, about a million rows. Split it by year or by campsite");
+        try (ImportProgress.Run run = progress.begin(followed(name))) {
+            return imports.run(request.getInputStream(), dryRun, run);
         }
-        try (ImportProgress.Run run = progress.begin(name)) {
-            return imports.run(new LimitedInput(request.getInputStream(), MOST_BYTES), dryRun, run);
-        }
+    }
+
+    private static String followed(String name) {
+        return name.isEmpty() ? name : InvalidInput.naming("progress", () -> Text.name("progress", name, 80));
     }
 
     @GetMapping("/imports/{name}")
@@ -130,34 +126,9 @@ class MeasurementController {
             content =
                     @Content(
                             mediaType = MediaType.TEXT_EVENT_STREAM_VALUE,
-                            schema = @Schema(implementation = Progress.class)))
+                            schema = @Schema(implementation = ProgressFeed.Progress.class)))
     SseEmitter follow(@PathVariable String name) {
-        SseEmitter emitter = new SseEmitter(0L);
-        Thread follower = new Thread(() -> follow(name, emitter), "import-progress");
-        follower.setDaemon(true);
-        follower.start();
-        return emitter;
-    }
-
-    /** Follows from a little before the import begins, since the two requests may overtake each other. */
-    private void follow(String name, SseEmitter emitter) {
-        try {
-            ImportProgress.Run run = progress.find(name);
-            for (int i = 0; run == null && i < BEGIN_WITHIN.dividedBy(PAUSE); i++) {
-                Thread.sleep(PAUSE.toMillis());
-                run = progress.find(name);
-            }
-            for (; run != null; run = progress.find(name)) {
-                emitter.send(new Progress(run.rows(), false));
-                Thread.sleep(PAUSE.toMillis());
-            }
-            emitter.send(new Progress(0, true));
-            emitter.complete();
-        } catch (IOException | IllegalStateException gone) {
-            emitter.complete();
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-        }
+        return feed.follow(name);
     }
 
     @DeleteMapping("/imports/{name}")

@@ -31,7 +31,8 @@ public final class Problem {
         HttpStatus known = HttpStatus.resolve(status);
         Map<String, Object> problem = new LinkedHashMap<>();
         problem.put("type", "about:blank");
-        problem.put("title", known == null ? "Refused" : known.getReasonPhrase());
+        // Spring knows 421 by the name it had in a draft
+        problem.put("title", known == null || status == 421 ? "Misdirected Request" : known.getReasonPhrase());
         problem.put("status", status);
         problem.put("detail", detail);
         try {

@@ -44,11 +44,6 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ResponseEntity<Object> tooLarge(TooLarge large) {
-        return answer(HttpStatus.PAYLOAD_TOO_LARGE, large.getMessage(), List.of());
-    }
-
-    @ExceptionHandler
     ResponseEntity<Object> mismatch(MethodArgumentTypeMismatchException wrong) {
         String wanted = wrong.getRequiredType() == null
                 ? "another kind of value"

@@ -2,6 +2,7 @@ package syntoma.app.platform;
 
 import com.fasterxml.jackson.core.JsonLocation;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
@@ -25,6 +26,11 @@ final class Unreadable {
                     "body",
                     "the body is not the JSON that is expected, at line " + at.getLineNr() + ", column "
                             + at.getColumnNr() + ": " + reason(broken));
+        }
+        if (cause instanceof StreamConstraintsException) {
+            return new FieldProblem(
+                    "body",
+                    "the body holds a number of more than 40 digits, a text that is too long, or too deep nesting");
         }
         return new FieldProblem("body", "the body is missing or not the JSON that is expected");
     }

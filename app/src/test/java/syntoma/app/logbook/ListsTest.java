@@ -1,11 +1,9 @@
 package syntoma.app.logbook;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import jakarta.persistence.EntityManagerFactory;
-import java.io.ByteArrayInputStream;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.BeforeEach;
@@ -17,7 +15,6 @@ import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
-import syntoma.app.platform.TooLarge;
 
 /** The main lists over the demo log: few statements however long they are. */
 @ApiTest
@@ -61,11 +58,5 @@ class ListsTest {
         assertEquals("Saturday evening", pitch.at("/tonight/trial").asText());
         assertTrue(pitch.at("/options").size() >= 2);
         assertTrue(pitch.get("headline").asText().contains("Mast panel"));
-    }
-
-    @Test
-    void a_body_without_a_length_is_cut_at_the_limit() {
-        var input = new LimitedInput(new ByteArrayInputStream(new byte[100]), 60);
-        assertThrows(TooLarge.class, input::readAllBytes);
     }
 }
