@@ -13,3 +13,19 @@ create table stay_due (
 );
 
 create index stay_by_time on stay (arrived_at);
+
+-- What a person edited, as it was after each change; 0 is as it was before the first that is kept here.
+create table edit (
+    kind varchar(10) not null,
+    number bigint not null,
+    version int not null,
+    at timestamp(9) with time zone not null,
+    content varchar(400000) not null,
+    primary key (kind, number, version)
+);
+
+-- Numbers keep up to 40 digits.
+alter table campsite alter column lat varchar(48);
+alter table campsite alter column lon varchar(48);
+alter table measurement alter column digits varchar(600);
+alter table deleted_measurement alter column digits varchar(600);

@@ -31,7 +31,7 @@ class DemoRigLoader {
     private record GearFile(String format, List<GearService.GearRequest> gear) {}
 
     private record RigFile(
-            WishService.RigView rig,
+            WishService.RigRequest rig,
             List<String> needs,
             List<WishService.RegionView> regions,
             List<NamedChain> setups) {}
@@ -44,11 +44,11 @@ class DemoRigLoader {
         try {
             gear.takeIn(json.readValue(DemoRig.gear(), GearFile.class).gear());
             RigFile file = json.readValue(DemoRig.rig(), RigFile.class);
-            wishes.put(file.rig());
+            wishes.put(file.rig(), null);
             file.regions().forEach(wishes::put);
             wishes.view().needs().stream()
                     .filter(n -> file.needs().contains(n.name()))
-                    .map(n -> new WishService.NeedView(
+                    .map(n -> new WishService.NeedRequest(
                             n.name(),
                             n.downMbps(),
                             n.upMbps(),
@@ -57,12 +57,12 @@ class DemoRigLoader {
                             n.partOfDay(),
                             n.hoursADay(),
                             true))
-                    .forEach(wishes::put);
+                    .forEach(n -> wishes.put(n, null));
             Map<String, Long> numbers = gear.all().stream().collect(Collectors.toMap(GearItem::name, GearItem::id));
             Map<String, Long> known = setups.all().stream()
                     .collect(Collectors.toMap(
                             s -> s.setup().name(), s -> s.setup().id()));
-            file.setups().forEach(s -> setups.put(known.get(s.name()), plan(s, numbers)));
+            file.setups().forEach(s -> setups.put(known.get(s.name()), plan(s, numbers), null));
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
         }

@@ -9,8 +9,8 @@ import syntoma.core.reading.Quantity;
 enum Column {
     TAKEN_AT("takenAt", 40),
     CAMPSITE("campsite", 120),
-    LAT("lat", 24),
-    LON("lon", 24),
+    LAT("lat", 42),
+    LON("lon", 42),
     SETUP("setup", 120),
     CARRIER("carrier", 120),
     RAT("rat", 8),
@@ -47,7 +47,8 @@ enum Column {
 
     Column(Quantity quantity) {
         this.field = quantity.field();
-        this.longest = 24;
+        // 40 digits with their sign and point
+        this.longest = 42;
         this.quantity = Optional.of(quantity);
     }
 

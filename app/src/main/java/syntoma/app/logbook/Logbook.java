@@ -26,6 +26,9 @@ import syntoma.core.unit.Text;
 @Service
 @Transactional(readOnly = true)
 public class Logbook {
+    /** The most characters of a campsite's, a setup's or a carrier's name. */
+    public static final int LONGEST_NAME = 120;
+
     private static final String WHOLE = "select m, c.name, s.name, k.name from Measurement m"
             + " join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
             + " left join Carrier k on k.id = m.carrierId";

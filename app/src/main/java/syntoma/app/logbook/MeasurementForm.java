@@ -149,7 +149,7 @@ class MeasurementForm {
 
     private static OptionalDouble number(String text) {
         try {
-            return text.isEmpty()
+            return text.isEmpty() || text.length() > Column.RSRP_DBM.longest
                     ? OptionalDouble.empty()
                     : OptionalDouble.of(
                             Double.parseDouble(text.replace('−', '-').replace(',', '.')));

@@ -215,7 +215,7 @@ final class MeasurementReader {
 
     private String required(Column column) {
         String text = text(column);
-        if (text.isEmpty() && texts.apply(column).length() <= column.longest) {
+        if (text.isEmpty() && texts.apply(column).isEmpty()) {
             problem(column, column.label + " is missing");
         }
         return text;
@@ -229,7 +229,12 @@ final class MeasurementReader {
                     column.label + " has " + text.length() + " characters; allowed are up to " + column.longest);
             return "";
         }
-        return text;
+        try {
+            return column == Column.NOTE ? Text.lines(column.label, text) : Text.seen(column.label, text);
+        } catch (IllegalArgumentException refused) {
+            problem(column, refused.getMessage());
+            return "";
+        }
     }
 
     private void problem(Column column, String message) {

@@ -7,6 +7,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.InvalidInput;
+import syntoma.core.unit.Text;
 
 /** The standing line: where the vehicle stands now, and what is in use. */
 @Service
@@ -72,12 +73,6 @@ public class StandingService {
     }
 
     static String name(String field, String text) {
-        String name = text.strip();
-        if (name.isEmpty() || name.length() > Column.CAMPSITE.longest) {
-            throw new InvalidInput(
-                    field,
-                    field + " has " + name.length() + " characters; allowed are 1 to " + Column.CAMPSITE.longest);
-        }
-        return name;
+        return InvalidInput.naming(field, () -> Text.name(field, text, Logbook.LONGEST_NAME));
     }
 }

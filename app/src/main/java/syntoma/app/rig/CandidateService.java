@@ -3,6 +3,7 @@ package syntoma.app.rig;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -101,6 +102,10 @@ class CandidateService {
 
     CandidatesView compare(CandidatesRequest request) {
         List<Long> ids = request.ids() == null ? List.of() : request.ids();
+        if (ids.stream().anyMatch(Objects::isNull)) {
+            throw new InvalidInput(
+                    "ids[" + ids.indexOf(null) + "]", "a number is missing; allowed are 2 to 6, each once");
+        }
         if (ids.size() < FEWEST || ids.size() > MOST || Set.copyOf(ids).size() != ids.size()) {
             throw new InvalidInput("ids", "there are " + ids.size() + " candidates; allowed are 2 to 6, each once");
         }

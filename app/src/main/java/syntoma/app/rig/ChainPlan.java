@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.lang.Nullable;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.unit.Text;
 
 /**
  * A chain as it is put together: its parts by the number of their gear.
@@ -26,6 +28,10 @@ public record ChainPlan(
         String mode,
         List<String> lockedBands,
         String source) {
+    private static final int MOST_PARTS = 40;
+    private static final int MOST_BANDS = 300;
+    private static final int LONGEST_WORD = 40;
+    private static final int LONGEST_LABEL = 400;
 
     /** An antenna, the cables that lengthen its leads, where it is, and how high above the roof. */
     public record Run(long antenna, List<Long> cables, String placement, double mastM) {
@@ -47,6 +53,34 @@ public record ChainPlan(
         mode = mode == null ? "automatic" : mode;
         lockedBands = lockedBands == null ? List.of() : List.copyOf(lockedBands);
         source = source == null ? "cellular" : source;
+    }
+
+    /**
+     * Refuses a plan that no vehicle could hold.
+     *
+     * @throws InvalidInput naming the list or the text that is too long
+     */
+    void check() {
+        few("runs", runs.size(), MOST_PARTS);
+        few("adapters", adapters.size(), MOST_PARTS);
+        few("sims", sims.size(), MOST_PARTS);
+        few("wiring", wiring.size(), MOST_PARTS);
+        few("lockedBands", lockedBands.size(), MOST_BANDS);
+        for (int i = 0; i < runs.size(); i++) {
+            few("runs[" + i + "].cables", runs.get(i).cables().size(), MOST_PARTS);
+        }
+        InvalidInput.naming("mode", () -> Text.name("mode", mode, LONGEST_WORD));
+        InvalidInput.naming("source", () -> Text.name("source", source, LONGEST_WORD));
+        wiring.forEach((lead, port) -> {
+            InvalidInput.naming("wiring", () -> Text.name("lead", lead, LONGEST_LABEL));
+            InvalidInput.naming("wiring", () -> Text.name("port", port, LONGEST_LABEL));
+        });
+    }
+
+    private static void few(String field, int size, int most) {
+        if (size > most) {
+            throw new InvalidInput(field, field + " has " + size + " items; allowed are up to " + most);
+        }
     }
 
     /** The numbers of all gear in it. */

@@ -38,10 +38,11 @@ final class Chains {
      * @throws InvalidInput naming the part that is not there, is of another kind, or is in it twice
      */
     Chain of(ChainPlan plan, Optional<WhatIfRequest> whatIf) {
+        plan.check();
         List<AntennaRun> runs = new ArrayList<>();
         for (int i = 0; i < plan.runs().size(); i++) {
             ChainPlan.Run run = plan.runs().get(i);
-            AntennaRun built = InvalidInput.naming("runs", () -> run(run));
+            AntennaRun built = InvalidInput.naming("runs[" + i + "]", () -> run(run));
             boolean first = i == 0 && whatIf.isPresent();
             runs.add(first ? InvalidInput.naming("whatIf", () -> changed(built, whatIf.get())) : built);
         }

@@ -48,8 +48,8 @@ class FitService {
     }
 
     /** Which setup a chain is of, where it is of one. */
-    record Of(@Nullable Logbook.SetupName setup, int revision, long measured) {
-        static final Of DRAFT = new Of(null, 0, 0);
+    record Of(@Nullable Logbook.SetupName setup, int revision, long measured, int version) {
+        static final Of DRAFT = new Of(null, 0, 0, 0);
     }
 
     /** What chains are judged by, read once for all of them. */
@@ -95,6 +95,7 @@ class FitService {
                 of.setup(),
                 of.revision(),
                 of.measured(),
+                of.version(),
                 summary(fit.chain()),
                 FitCheck.headline(fit, findings),
                 plan,

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.InvalidInput;
@@ -55,8 +56,9 @@ class GearController {
     }
 
     @PutMapping("/gear/{id}")
-    GearItem change(@PathVariable long id, @RequestBody GearRequest request) {
-        return gear.change(id, request);
+    GearItem change(
+            @PathVariable long id, @RequestBody GearRequest request, @RequestParam(required = false) Integer version) {
+        return gear.change(id, request, version);
     }
 
     @DeleteMapping("/gear/{id}")

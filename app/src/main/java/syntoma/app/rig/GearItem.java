@@ -11,6 +11,7 @@ import org.springframework.lang.Nullable;
  * @param price in units of money
  * @param sheet what is known of it, by the fields of its kind's form
  * @param setups the names of the setups that it is in
+ * @param version counts its changes
  */
 public record GearItem(
         long id,
@@ -19,7 +20,8 @@ public record GearItem(
         String state,
         @Nullable Double price,
         Map<String, Object> sheet,
-        List<String> setups) {
+        List<String> setups,
+        int version) {
 
     GearKind is() {
         return GearKind.labelled(kind);

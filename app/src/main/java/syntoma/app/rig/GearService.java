@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.history.Edits;
 import syntoma.app.logbook.Logbook;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
@@ -28,16 +29,19 @@ public class GearService {
     static final String CONSIDERED = "considered";
     private static final List<String> STATES = List.of(OWNED, CONSIDERED, "retired");
     private static final int LONGEST_NAME = 120;
+    private static final int LONGEST_SHEET = 200_000;
     private static final double MOST_MONEY = 1_000_000;
 
     private final EntityManager entities;
     private final Json json;
     private final Logbook logbook;
+    private final Edits edits;
 
-    GearService(EntityManager entities, Json json, Logbook logbook) {
+    GearService(EntityManager entities, Json json, Logbook logbook, Edits edits) {
         this.entities = entities;
         this.json = json;
         this.logbook = logbook;
+        this.edits = edits;
     }
 
     /** Gear as a person or a file gives it; the price and the numbers of the sheet may be texts. */
@@ -54,18 +58,19 @@ public class GearService {
     /** An item that was refused. */
     public record GearRejection(int item, String name, String message) {}
 
-    /** All gear by kind and name, in three statements however much there is. */
+    /** All gear by kind and name, in four statements however much there is. */
     @Transactional(readOnly = true)
     public List<GearItem> all() {
         Map<Long, List<String>> setups = setupsByGear();
+        Map<Long, Integer> versions = edits.versions(Edits.Kind.GEAR);
         return entities.createQuery("from Gear g order by g.name", Gear.class).getResultList().stream()
-                .map(g -> item(g, setups.getOrDefault(g.id, List.of())))
+                .map(g -> item(g, setups.getOrDefault(g.id, List.of()), versions.getOrDefault(g.id, 0)))
                 .sorted(Comparator.comparing(GearItem::is))
                 .toList();
     }
 
-    private GearItem item(Gear g, List<String> setups) {
-        return new GearItem(g.id, g.kind, g.name, g.state, g.price, json.sheet(g.sheet), setups);
+    private GearItem item(Gear g, List<String> setups, int version) {
+        return new GearItem(g.id, g.kind, g.name, g.state, g.price, json.sheet(g.sheet), setups, version);
     }
 
     /** Gear by its number. */
@@ -93,46 +98,63 @@ public class GearService {
 
     /** Puts something on the shelf. */
     public GearItem add(GearRequest request) {
-        return stored(new Gear(kind(request).label()), request);
+        Gear gear = stored(new Gear(kind(request).label()), request);
+        return item(gear, List.of(), 0);
     }
 
-    /** Changes a piece of gear; its kind stays. */
-    public GearItem change(long id, GearRequest request) {
+    /**
+     * Changes a piece of gear; its kind stays.
+     *
+     * @param seen the version that was looked at; null when that is not known
+     */
+    public GearItem change(long id, GearRequest request, @Nullable Integer seen) {
         Gear gear = find(id);
         if (!gear.kind.equals(kind(request).label())) {
             throw new InvalidInput("kind", "kind is " + request.kind() + "; " + gear.name + " is a " + gear.kind);
         }
-        return stored(gear, request);
+        GearRequest before = request(gear);
+        stored(gear, request);
+        edits.change(Edits.Kind.GEAR, id, gear.name, seen, before, request(gear));
+        return item(gear, setupsByGear().getOrDefault(id, List.of()), edits.version(Edits.Kind.GEAR, id));
+    }
+
+    private GearRequest request(Gear g) {
+        return new GearRequest(g.kind, g.name, g.state, g.price, json.sheet(g.sheet));
     }
 
     private static GearKind kind(GearRequest request) {
         return InvalidInput.naming("kind", () -> GearKind.labelled(Objects.requireNonNullElse(request.kind(), "")));
     }
 
-    private GearItem stored(Gear gear, GearRequest request) {
+    private Gear stored(Gear gear, GearRequest request) {
         List<FieldProblem> problems = new ArrayList<>();
         GearItem read = read(gear.id == null ? 0 : gear.id, kind(request), request, problems);
         if (!problems.isEmpty()) {
             throw new InvalidInput(problems);
         }
         named(read.name()).filter(other -> !other.id.equals(gear.id)).ifPresent(other -> {
-            throw new InvalidInput("name", "name is " + Text.quoted(read.name()) + ", which is on the shelf already");
+            throw new Conflict("name", "name is " + Text.quoted(read.name()) + ", which is on the shelf already");
         });
         gear.name = read.name();
         gear.state = read.state();
         gear.price = read.price();
         gear.sheet = json.write(read.sheet());
+        if (gear.sheet.length() > LONGEST_SHEET) {
+            throw new InvalidInput(
+                    "sheet", "sheet has " + gear.sheet.length() + " characters; allowed are up to " + LONGEST_SHEET);
+        }
         entities.persist(gear);
         entities.flush();
-        return item(gear, setupsByGear().getOrDefault(gear.id, List.of()));
+        return gear;
     }
 
     private GearItem read(long id, GearKind kind, GearRequest request, List<FieldProblem> problems) {
         SheetReader reader = new SheetReader();
         String name = request.name() == null ? "" : request.name().strip();
-        if (name.isEmpty() || name.length() > LONGEST_NAME) {
-            problems.add(new FieldProblem(
-                    "name", "name has " + name.length() + " characters; allowed are 1 to " + LONGEST_NAME));
+        try {
+            name = Text.name("name", name, LONGEST_NAME);
+        } catch (IllegalArgumentException refused) {
+            problems.add(new FieldProblem("name", refused.getMessage()));
         }
         String state = request.state() == null ? CONSIDERED : request.state();
         if (!STATES.contains(state)) {
@@ -144,7 +166,7 @@ public class GearService {
                 : reader.number("price", request.price(), 0.0, MOST_MONEY, "", false, "price");
         Map<String, Object> given = request.sheet() == null ? Map.of() : request.sheet();
         GearItem item = new GearItem(
-                id, kind.label(), name, state, price, reader.read(SheetForms.of(kind), given, "sheet."), List.of());
+                id, kind.label(), name, state, price, reader.read(SheetForms.of(kind), given, "sheet."), List.of(), 0);
         problems.addAll(reader.problems());
         if (problems.isEmpty()) {
             try {
@@ -193,6 +215,10 @@ public class GearService {
         List<GearRejection> rejected = new ArrayList<>();
         for (int i = 0; i < items.size(); i++) {
             GearRequest item = items.get(i);
+            if (item == null) {
+                rejected.add(new GearRejection(i + 1, "", "the item is empty"));
+                continue;
+            }
             try {
                 if (same(item)) {
                     duplicates++;
@@ -200,8 +226,9 @@ public class GearService {
                     add(item);
                     accepted++;
                 }
-            } catch (InvalidInput refused) {
-                rejected.add(new GearRejection(i + 1, item.name() == null ? "" : item.name(), refused.getMessage()));
+            } catch (InvalidInput | Conflict refused) {
+                String name = item.name() == null ? "" : Text.shortened(item.name());
+                rejected.add(new GearRejection(i + 1, name, refused.getMessage()));
             }
         }
         return new GearImport(accepted, duplicates, rejected);

@@ -46,14 +46,16 @@ class RigController {
     }
 
     @PutMapping("/wishes/rig")
-    WishService.WishView putRig(@RequestBody WishService.RigView rig) {
-        wishes.put(rig);
+    WishService.WishView putRig(
+            @RequestBody WishService.RigRequest rig, @RequestParam(required = false) Integer version) {
+        wishes.put(rig, version);
         return wishes.view();
     }
 
     @PutMapping("/wishes/need")
-    WishService.WishView putNeed(@RequestBody WishService.NeedView need) {
-        wishes.put(need);
+    WishService.WishView putNeed(
+            @RequestBody WishService.NeedRequest need, @RequestParam(required = false) Integer version) {
+        wishes.put(need, version);
         return wishes.view();
     }
 
@@ -83,8 +85,8 @@ class RigController {
     }
 
     @PutMapping("/setups/{id}")
-    SetupView put(@PathVariable long id, @RequestBody ChainPlan plan) {
-        setups.put(id, plan);
+    SetupView put(@PathVariable long id, @RequestBody ChainPlan plan, @RequestParam(required = false) Integer version) {
+        setups.put(id, plan, version);
         return setups.view(id, Optional.empty(), Optional.empty());
     }
 

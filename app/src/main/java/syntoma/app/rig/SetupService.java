@@ -8,9 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.history.Edits;
 import syntoma.app.logbook.Logbook;
+import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
 import syntoma.core.fit.FitCase;
@@ -23,18 +26,21 @@ import syntoma.core.unit.Text;
 @Service
 @Transactional
 public class SetupService {
+    private static final int LONGEST_CHAIN = 200_000;
     private static final OffsetDateTime EVER = OffsetDateTime.of(1900, 1, 1, 0, 0, 0, 0, ZoneOffset.UTC);
 
     private final EntityManager entities;
     private final Logbook logbook;
     private final Json json;
     private final FitService fits;
+    private final Edits edits;
 
-    SetupService(EntityManager entities, Logbook logbook, Json json, FitService fits) {
+    SetupService(EntityManager entities, Logbook logbook, Json json, FitService fits, Edits edits) {
         this.entities = entities;
         this.logbook = logbook;
         this.json = json;
         this.fits = fits;
+        this.edits = edits;
     }
 
     /** A setup in the list; one without a chain is known by its name alone. */
@@ -48,6 +54,7 @@ public class SetupService {
             int blockers) {}
 
     /** All setups, those to be completed first. */
+    @Transactional(readOnly = true)
     public List<SetupRow> all() {
         Map<Long, SetupRevision> latest = latest();
         Map<Long, Long> measured = logbook.measuredPerSetup();
@@ -81,6 +88,7 @@ public class SetupService {
     }
 
     /** The chain of a setup as it is now. */
+    @Transactional(readOnly = true)
     ChainPlan plan(long setup) {
         SetupRevision latest = latest().get(named(setup).id());
         return latest == null ? ChainPlan.EMPTY : json.plan(latest.chain);
@@ -94,6 +102,7 @@ public class SetupService {
     }
 
     /** A setup with all that is computed of it. */
+    @Transactional(readOnly = true)
     public SetupView view(long id, Optional<String> carrier, Optional<String> region) {
         Logbook.SetupName setup = named(id);
         SetupRevision latest = latest().get(id);
@@ -101,34 +110,46 @@ public class SetupService {
         FitService.Of of = new FitService.Of(
                 setup,
                 latest == null ? 0 : latest.revision,
-                latest == null ? logbook.measured(id, EVER) : logbook.measured(id, latest.since));
+                latest == null ? logbook.measured(id, EVER) : logbook.measured(id, latest.since),
+                edits.version(Edits.Kind.CHAIN, id));
         return fits.view(of, plan, Optional.empty(), carrier, region);
     }
 
     /** Makes a setup of a new name. */
-    public Logbook.SetupName add(String name) {
-        if (logbook.setups().stream().anyMatch(s -> s.name().equals(name == null ? "" : name.strip()))) {
-            throw new InvalidInput("name", "name is " + Text.quoted(name) + ", which another setup has");
+    public Logbook.SetupName add(String wanted) {
+        String name = InvalidInput.naming("name", () -> Text.name("name", wanted, Logbook.LONGEST_NAME));
+        if (logbook.setups().stream().anyMatch(s -> s.name().equals(name))) {
+            throw new Conflict("name", "name is " + Text.quoted(name) + ", which another setup has");
         }
-        return logbook.addSetup(name == null ? "" : name);
+        return logbook.addSetup(name);
     }
 
     /**
      * Stores the chain of a setup: in its latest revision where nothing was measured with that yet, else as the next. The
      * first chain of a setup known by name alone is what it was measured with.
+     *
+     * @param seen the version that was looked at; null when that is not known
      */
-    public void put(long id, ChainPlan plan) {
-        named(id);
+    public void put(long id, ChainPlan plan, @Nullable Integer seen) {
+        Logbook.SetupName setup = named(id);
         fits.check(plan);
+        String chain = json.write(plan);
+        if (chain.length() > LONGEST_CHAIN) {
+            throw new InvalidInput(
+                    "plan", "the chain has " + chain.length() + " characters; allowed are up to " + LONGEST_CHAIN);
+        }
         SetupRevision latest = latest().get(id);
-        if (latest == null) {
-            entities.persist(new SetupRevision(id, 1, EVER, json.write(plan)));
-        } else if (json.plan(latest.chain).equals(plan)) {
+        ChainPlan before = latest == null ? ChainPlan.EMPTY : json.plan(latest.chain);
+        if (latest != null && before.equals(plan)) {
             return;
+        }
+        edits.change(Edits.Kind.CHAIN, id, setup.name(), seen, before, plan);
+        if (latest == null) {
+            entities.persist(new SetupRevision(id, 1, EVER, chain));
         } else if (logbook.measured(id, latest.since) == 0) {
-            latest.chain = json.write(plan);
+            latest.chain = chain;
         } else {
-            entities.persist(new SetupRevision(id, latest.revision + 1, logbook.now(), json.write(plan)));
+            entities.persist(new SetupRevision(id, latest.revision + 1, logbook.now(), chain));
         }
         entities.flush();
     }

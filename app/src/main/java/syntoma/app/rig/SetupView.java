@@ -9,6 +9,7 @@ public record SetupView(
         @Nullable Logbook.SetupName setup,
         int revision,
         long measured,
+        int version,
         String summary,
         String headline,
         ChainPlan plan,

@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
+import java.util.StringTokenizer;
 import syntoma.core.band.Bands;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Text;
@@ -19,8 +19,12 @@ import syntoma.core.unit.Values;
  */
 final class SheetReader {
     private static final int LONGEST = 400;
+    private static final int LONGEST_NUMBER = 42;
+    private static final int LONGEST_DATE = 10;
     private static final int MOST_ROWS = 40;
-    private static final Pattern SEPARATORS = Pattern.compile("[,;\\s]+");
+    private static final int MOST_LISTED = 300;
+    private static final int MOST_PROBLEMS = 50;
+    private static final String SEPARATORS = ",; \t\n\r";
 
     private final List<FieldProblem> problems = new ArrayList<>();
 
@@ -44,7 +48,7 @@ final class SheetReader {
                 .filter(key -> form.stream().noneMatch(f -> f.key().equals(key)))
                 .forEach(key -> problem(
                         path + key,
-                        key + " is not a field here; allowed are "
+                        Text.shortened(key) + " is not a field here; allowed are "
                                 + String.join(
                                         ", ", form.stream().map(SheetField::key).toList())));
         return sheet;
@@ -57,20 +61,24 @@ final class SheetReader {
     }
 
     private Object read(SheetField field, Object value, String path) {
+        if (value instanceof List<?> list && list.size() > MOST_LISTED) {
+            problem(path, field.label() + " has " + list.size() + " items; allowed are up to " + MOST_LISTED);
+            return null;
+        }
         return switch (field.type()) {
             case "number", "whole" -> number(field, value, path);
-            case "choice" -> oneOf(field, value.toString(), path);
+            case "choice" -> oneOf(field, value, path);
             case "many" ->
                 list(value).stream()
-                        .map(v -> oneOf(field, v.toString(), path))
+                        .map(v -> oneOf(field, v, path))
                         .filter(v -> v != null)
                         .distinct()
                         .toList();
             case "yesno" -> yesno(field, value, path);
             case "bands" -> bands(value, path);
-            case "date" -> date(field, value.toString(), path);
+            case "date" -> date(field, value, path);
             case "rows" -> rows(field, value, path);
-            default -> text(field, value.toString(), path);
+            default -> text(field, value, path);
         };
     }
 
@@ -91,9 +99,12 @@ final class SheetReader {
 
     /** A number within its limits; null after saying what is wrong. */
     Double number(String label, Object value, Double low, Double high, String unit, boolean whole, String path) {
-        String text = value.toString().strip().replace('−', '-');
+        String text = plain(value).replace('−', '-');
         double number;
         try {
+            if (text.length() > LONGEST_NUMBER) {
+                throw new NumberFormatException();
+            }
             number = new BigDecimal(text.replace(',', '.')).doubleValue();
         } catch (NumberFormatException e) {
             problem(
@@ -114,9 +125,17 @@ final class SheetReader {
         return number;
     }
 
-    private Object oneOf(SheetField field, String text, String path) {
+    /** A value as a text; of a list or an object nothing that could be one. */
+    private static String plain(Object value) {
+        return value == null || value instanceof List || value instanceof Map
+                ? "a list or an object"
+                : value.toString().strip();
+    }
+
+    private Object oneOf(SheetField field, Object value, String path) {
+        String text = plain(value);
         for (String choice : field.choices()) {
-            if (choice.equalsIgnoreCase(text.strip())) {
+            if (choice.equalsIgnoreCase(text)) {
                 return choice;
             }
         }
@@ -127,7 +146,7 @@ final class SheetReader {
     }
 
     private Object yesno(SheetField field, Object value, String path) {
-        String text = value.toString().strip();
+        String text = plain(value);
         if (text.equalsIgnoreCase("true") || text.equalsIgnoreCase("yes")) {
             return true;
         }
@@ -141,9 +160,14 @@ final class SheetReader {
     private Object bands(Object value, String path) {
         List<String> names = new ArrayList<>();
         for (Object part : list(value)) {
-            for (String name : SEPARATORS.split(part.toString().strip())) {
+            StringTokenizer parts = new StringTokenizer(plain(part), SEPARATORS);
+            while (parts.hasMoreTokens()) {
+                if (names.size() == MOST_LISTED || problems.size() == MOST_PROBLEMS) {
+                    problem(path, "there are more than " + MOST_LISTED + " bands, which is the most that is allowed");
+                    return null;
+                }
                 try {
-                    names.add(Bands.named(name).name());
+                    names.add(Bands.named(parts.nextToken()).name());
                 } catch (IllegalArgumentException refused) {
                     problem(path, refused.getMessage());
                 }
@@ -152,9 +176,10 @@ final class SheetReader {
         return names.stream().distinct().toList();
     }
 
-    private Object date(SheetField field, String text, String path) {
+    private Object date(SheetField field, Object value, String path) {
+        String text = plain(value);
         try {
-            return LocalDate.parse(text.strip()).toString();
+            return LocalDate.parse(text.length() > LONGEST_DATE ? "" : text).toString();
         } catch (DateTimeException e) {
             problem(path, field.label() + " is " + Text.quoted(text) + "; write a date such as 2026-08-14");
             return null;
@@ -183,17 +208,27 @@ final class SheetReader {
         return rows.isEmpty() ? null : rows;
     }
 
-    private Object text(SheetField field, String text, String path) {
-        if (text.strip().length() > LONGEST) {
-            problem(
-                    path,
-                    field.label() + " has " + text.strip().length() + " characters; allowed are up to " + LONGEST);
+    private Object text(SheetField field, Object value, String path) {
+        String text = value instanceof List || value instanceof Map ? null : plain(value);
+        if (text == null) {
+            problem(path, field.label() + " is a list or an object; allowed is a text");
             return null;
         }
-        return text.strip();
+        if (text.length() > LONGEST) {
+            problem(path, field.label() + " has " + text.length() + " characters; allowed are up to " + LONGEST);
+            return null;
+        }
+        try {
+            return Text.lines(field.label(), text);
+        } catch (IllegalArgumentException refused) {
+            problem(path, refused.getMessage());
+            return null;
+        }
     }
 
     private void problem(String path, String message) {
-        problems.add(new FieldProblem(path, message));
+        if (problems.size() < MOST_PROBLEMS) {
+            problems.add(new FieldProblem(Text.shortened(path), message));
+        }
     }
 }

@@ -5,12 +5,18 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.history.Edits;
 import syntoma.app.logbook.Logbook;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
@@ -30,16 +36,21 @@ import syntoma.core.unit.Values;
 @Service
 @Transactional
 public class WishService {
+    private static final int LONGEST_NAME = 80;
+    private static final int MOST_BANDS = 300;
+
     private final EntityManager entities;
     private final Logbook logbook;
+    private final Edits edits;
 
-    WishService(EntityManager entities, Logbook logbook) {
+    WishService(EntityManager entities, Logbook logbook, Edits edits) {
         this.entities = entities;
         this.logbook = logbook;
+        this.edits = edits;
     }
 
     /** A need as it is edited. */
-    public record NeedView(
+    public record NeedRequest(
             String name,
             @Nullable Double downMbps,
             @Nullable Double upMbps,
@@ -48,6 +59,18 @@ public class WishService {
             String partOfDay,
             double hoursADay,
             boolean chosen) {}
+
+    /** A need with its version. */
+    public record NeedView(
+            String name,
+            @Nullable Double downMbps,
+            @Nullable Double upMbps,
+            @Nullable Double loadedMs,
+            @Nullable Double lossPct,
+            String partOfDay,
+            double hoursADay,
+            boolean chosen,
+            int version) {}
 
     /** What the chosen needs ask for in one part of the day. */
     public record PartView(String part, @Nullable Double downMbps, @Nullable Double upMbps, List<String> needs) {}
@@ -67,7 +90,7 @@ public class WishService {
     public record RegionView(String carrier, String region, List<String> bands) {}
 
     /** The vehicle and the rest of what is wished. */
-    public record RigView(
+    public record RigRequest(
             String vehicle,
             String body,
             double heightM,
@@ -80,6 +103,21 @@ public class WishService {
             @Nullable Double uploadGb,
             List<String> features) {}
 
+    /** The same with its version. */
+    public record RigView(
+            String vehicle,
+            String body,
+            double heightM,
+            double batteryAh,
+            double batteryV,
+            double hoursADay,
+            @Nullable String carrier,
+            @Nullable String region,
+            @Nullable Double budget,
+            @Nullable Double uploadGb,
+            List<String> features,
+            int version) {}
+
     /** Everything wished, and what it means. */
     public record WishView(
             RigView rig,
@@ -90,12 +128,15 @@ public class WishService {
             List<String> partsOfDay,
             List<String> features) {}
 
-    /** Everything wished; the built-in needs are there from the first day. */
+    /** Everything wished. */
+    @Transactional(readOnly = true)
     public WishView view() {
-        List<NeedRow> rows = rows();
+        Map<Long, Integer> versions = edits.versions(Edits.Kind.NEED);
         return new WishView(
                 rigView(),
-                rows.stream().map(WishService::view).toList(),
+                rows().stream()
+                        .map(n -> view(n, versions.getOrDefault(n.id, 0)))
+                        .toList(),
                 regions(),
                 requirement(),
                 Arrays.stream(Shell.values()).map(Shell::label).toList(),
@@ -104,17 +145,20 @@ public class WishService {
     }
 
     private List<NeedRow> rows() {
-        List<NeedRow> rows = entities.createQuery("from NeedRow n order by n.id", NeedRow.class)
+        return entities.createQuery("from NeedRow n order by n.id", NeedRow.class)
                 .getResultList();
-        if (rows.isEmpty()) {
+    }
+
+    /** The built-in needs are there from the first start. */
+    @EventListener
+    public void begin(ApplicationStartedEvent started) {
+        if (rows().isEmpty()) {
             for (Need need : BuiltInNeeds.all()) {
                 NeedRow row = new NeedRow(need.name());
                 set(row, need);
                 entities.persist(row);
-                rows.add(row);
             }
         }
-        return rows;
     }
 
     private static void set(NeedRow row, Need need) {
@@ -126,11 +170,16 @@ public class WishService {
         row.hoursADay = need.hoursADay();
     }
 
-    private static NeedView view(NeedRow n) {
-        return new NeedView(n.name, n.downMbps, n.upMbps, n.loadedMs, n.lossPct, n.partOfDay, n.hoursADay, n.chosen);
+    private static NeedView view(NeedRow n, int version) {
+        return new NeedView(
+                n.name, n.downMbps, n.upMbps, n.loadedMs, n.lossPct, n.partOfDay, n.hoursADay, n.chosen, version);
     }
 
-    private static Need need(NeedView n) {
+    private static NeedRequest request(NeedRow n) {
+        return new NeedRequest(n.name, n.downMbps, n.upMbps, n.loadedMs, n.lossPct, n.partOfDay, n.hoursADay, n.chosen);
+    }
+
+    private static Need need(NeedRequest n) {
         return new Need(
                 n.name(),
                 optional(n.downMbps()),
@@ -141,24 +190,28 @@ public class WishService {
                 n.hoursADay());
     }
 
-    /** Changes a need, or adds one of a new name. */
-    public void put(NeedView wanted) {
-        String name = wanted.name() == null ? "" : wanted.name().strip();
-        if (name.isEmpty() || name.length() > 80) {
-            throw new InvalidInput("name", "name has " + name.length() + " characters; allowed are 1 to 80");
-        }
+    /**
+     * Changes a need, or adds one of a new name.
+     *
+     * @param seen the version that was looked at; null when that is not known
+     */
+    public void put(NeedRequest wanted, @Nullable Integer seen) {
+        String name = InvalidInput.naming("name", () -> Text.name("name", wanted.name(), LONGEST_NAME));
         Need need = InvalidInput.naming("need", () -> need(wanted));
         NeedRow row =
                 rows().stream().filter(n -> n.name.equals(name)).findFirst().orElseGet(() -> new NeedRow(name));
+        NeedRequest before = request(row);
         set(row, need);
         row.chosen = wanted.chosen();
         entities.persist(row);
+        entities.flush();
+        edits.change(Edits.Kind.NEED, row.id, name, seen, before, request(row));
     }
 
     /** What the chosen needs ask for together. */
     RequirementView requirement() {
         List<Need> chosen =
-                rows().stream().filter(n -> n.chosen).map(n -> need(view(n))).toList();
+                rows().stream().filter(n -> n.chosen).map(n -> need(request(n))).toList();
         Requirement r = Requirement.of(chosen);
         Double upload = rig().uploadGb;
         String time = null;
@@ -197,8 +250,25 @@ public class WishService {
     }
 
     private RigView rigView() {
-        Rig rig = rig();
+        RigRequest r = rigRequest();
         return new RigView(
+                r.vehicle(),
+                r.body(),
+                r.heightM(),
+                r.batteryAh(),
+                r.batteryV(),
+                r.hoursADay(),
+                r.carrier(),
+                r.region(),
+                r.budget(),
+                r.uploadGb(),
+                r.features(),
+                edits.version(Edits.Kind.RIG, Rig.ONLY));
+    }
+
+    private RigRequest rigRequest() {
+        Rig rig = rig();
+        return new RigRequest(
                 rig.vehicle,
                 rig.body,
                 rig.heightM,
@@ -242,8 +312,13 @@ public class WishService {
         return carrierName(rig());
     }
 
-    /** Changes the vehicle and the wishes. */
-    public void put(RigView wanted) {
+    /**
+     * Changes the vehicle and the wishes.
+     *
+     * @param seen the version that was looked at; null when that is not known
+     */
+    public void put(RigRequest wanted, @Nullable Integer seen) {
+        RigRequest before = rigRequest();
         Vehicle vehicle = InvalidInput.naming(
                 "rig",
                 () -> new Vehicle(
@@ -263,30 +338,36 @@ public class WishService {
         }
         List<String> features = wanted.features() == null ? List.of() : wanted.features();
         features.stream()
-                .filter(f -> !SheetForms.FEATURES.contains(f))
+                .filter(f -> f == null || !SheetForms.FEATURES.contains(f))
                 .findFirst()
                 .ifPresent(f -> {
                     throw new InvalidInput(
                             "features",
                             "feature is " + Text.quoted(f) + "; allowed is " + String.join(", ", SheetForms.FEATURES));
                 });
-        rig.vehicle = vehicle.name() == null || vehicle.name().isBlank()
+        rig.vehicle = isBlank(wanted.vehicle())
                 ? "Vehicle"
-                : vehicle.name().strip();
+                : InvalidInput.naming("vehicle", () -> Text.name("vehicle", wanted.vehicle(), LONGEST_NAME));
         rig.body = vehicle.shell().label();
         rig.heightM = vehicle.heightM();
         rig.batteryAh = vehicle.batteryAh();
         rig.batteryV = vehicle.batteryV();
         rig.hoursADay = wanted.hoursADay();
-        rig.carrierId = wanted.carrier() == null || wanted.carrier().isBlank()
+        rig.carrierId = isBlank(wanted.carrier())
                 ? null
                 : Long.valueOf(logbook.addCarrier(wanted.carrier()).id());
-        rig.region = wanted.region() == null || wanted.region().isBlank()
+        rig.region = isBlank(wanted.region())
                 ? null
-                : wanted.region().strip();
+                : InvalidInput.naming("region", () -> Text.name("region", wanted.region(), LONGEST_NAME));
         rig.budget = wanted.budget();
         rig.uploadGb = wanted.uploadGb();
-        rig.features = String.join(", ", features);
+        rig.features = String.join(", ", features.stream().distinct().toList());
+        entities.flush();
+        edits.change(Edits.Kind.RIG, Rig.ONLY, "The vehicle with its wishes", seen, before, rigRequest());
+    }
+
+    private static boolean isBlank(@Nullable String text) {
+        return text == null || text.isBlank();
     }
 
     /** The vehicle as chains know it. */
@@ -317,16 +398,17 @@ public class WishService {
 
     /** Sets a carrier's bands in a region; none takes the region away. */
     public void put(RegionView wanted) {
-        String region = wanted.region() == null ? "" : wanted.region().strip();
-        if (region.isEmpty() || region.length() > 80) {
-            throw new InvalidInput("region", "region has " + region.length() + " characters; allowed are 1 to 80");
+        String region = InvalidInput.naming("region", () -> Text.name("region", wanted.region(), LONGEST_NAME));
+        List<String> given = wanted.bands() == null ? List.of() : wanted.bands();
+        if (given.size() > MOST_BANDS) {
+            throw new InvalidInput("bands", "bands has " + given.size() + " items; allowed are up to " + MOST_BANDS);
         }
-        List<String> bands = (wanted.bands() == null ? List.<String>of() : wanted.bands())
-                .stream()
-                        .map(name -> InvalidInput.naming(
-                                "bands", () -> Bands.named(name).name()))
-                        .distinct()
-                        .toList();
+        List<String> bands = IntStream.range(0, given.size())
+                .mapToObj(i -> InvalidInput.naming(
+                        "bands[" + i + "]", () -> Bands.named(Objects.requireNonNullElse(given.get(i), ""))
+                                .name()))
+                .distinct()
+                .toList();
         Long carrier = logbook.addCarrier(wanted.carrier() == null ? "" : wanted.carrier())
                 .id();
         entities.createQuery("delete from CarrierBand b where b.carrierId = :carrier and b.region = :region")

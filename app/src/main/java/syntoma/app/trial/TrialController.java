@@ -13,11 +13,14 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.trial.Metric;
+import syntoma.core.unit.Text;
 
 /** Trials, their results, and comparisons of any two setups. */
 @RestController
 @RequestMapping("/api")
 class TrialController {
+    private static final int LONGEST_NAME = 120;
+
     private final TrialService trials;
 
     TrialController(TrialService trials) {
@@ -36,13 +39,11 @@ class TrialController {
     @PostMapping("/trials")
     @ResponseStatus(HttpStatus.CREATED)
     void plan(@RequestBody Plan plan) {
-        if (plan.name() == null || plan.name().isBlank()) {
-            throw new InvalidInput("name", "name is missing");
-        }
         if (plan.campsite() == null) {
             throw new InvalidInput("campsite", "campsite is missing");
         }
-        trials.plan(plan.campsite(), plan.name().strip(), plan.plannedRounds());
+        String name = InvalidInput.naming("name", () -> Text.name("name", plan.name(), LONGEST_NAME));
+        trials.plan(plan.campsite(), name, plan.plannedRounds());
     }
 
     @GetMapping("/results/trial")

@@ -15,6 +15,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.logbook.Logbook;
 import syntoma.app.logbook.LoggedMeasurement;
+import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
 import syntoma.core.trial.Blocks;
@@ -58,6 +59,7 @@ public class TrialService {
      * Notes before the first measurement how many rounds a trial is planned for.
      *
      * @throws InvalidInput when it has measurements already, or the rounds are not 3 to 20
+     * @throws Conflict when it is planned already
      */
     @Transactional
     public void plan(String campsite, String name, int rounds) {
@@ -68,6 +70,9 @@ public class TrialService {
         if (begun) {
             throw new InvalidInput(
                     "name", "trial " + Text.quoted(name) + " has measurements; a plan is made before the first");
+        }
+        if (plannedRounds(place, name).isPresent()) {
+            throw new Conflict("name", "trial " + Text.quoted(name) + " is planned already; choose another name");
         }
         entities.persist(new TrialPlan(place, name, rounds, logbook.now()));
     }

@@ -33,7 +33,7 @@ class InterfaceTest {
     @Test
     void another_host_name_and_another_site_are_turned_away() throws Exception {
         assertEquals(
-                403,
+                421,
                 mvc.perform(get("http://evil.example/api/bands"))
                         .andReturn()
                         .getResponse()

@@ -1,0 +1,16 @@
+package syntoma.app;
+
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+
+import org.springframework.boot.test.autoconfigure.web.servlet.MockMvcBuilderCustomizer;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.context.annotation.Bean;
+
+/** Requests of a test name the host as a browser does. */
+@TestConfiguration
+class NamedHost {
+    @Bean
+    MockMvcBuilderCustomizer named() {
+        return builder -> builder.defaultRequest(get("/").header("Host", "localhost"));
+    }
+}
