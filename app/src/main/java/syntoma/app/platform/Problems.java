@@ -17,8 +17,8 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import syntoma.app.store.Busy;
 import syntoma.app.store.Collision;
-import syntoma.app.store.Pen;
 import syntoma.app.store.StorageTrouble;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Text;
@@ -58,7 +58,7 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ResponseEntity<Object> busy(Pen.Busy busy) {
+    ResponseEntity<Object> busy(Busy busy) {
         return answer(HttpStatus.SERVICE_UNAVAILABLE, busy.getMessage(), List.of());
     }
 

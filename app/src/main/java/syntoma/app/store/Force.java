@@ -31,6 +31,7 @@ public final class Force implements AutoCloseable {
     private final StoreAddress address;
     private final ReentrantLock one = new ReentrantLock();
     private final AtomicLong asked = new AtomicLong();
+    private boolean closed;
     private long done;
     private long turn;
     private FileChannel notes;
@@ -54,6 +55,9 @@ public final class Force implements AutoCloseable {
         try {
             if (done >= ticket) {
                 return;
+            }
+            if (closed) {
+                throw new Busy("Syntoma is stopping; whether this was kept shows at the next start");
             }
             long upTo = asked.get();
             if (store == null) {
@@ -96,8 +100,19 @@ public final class Force implements AutoCloseable {
         }
     }
 
+    /** H2's own store, once it was asked for. */
+    MVStore store() {
+        return store;
+    }
+
     @Override
     public void close() throws IOException, SQLException {
+        one.lock();
+        try {
+            closed = true;
+        } finally {
+            one.unlock();
+        }
         if (notes != null) {
             notes.close();
         }

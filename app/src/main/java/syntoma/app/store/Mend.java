@@ -11,6 +11,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.stream.Stream;
 import org.h2.tools.Recover;
 
 /**
@@ -19,7 +20,7 @@ import org.h2.tools.Recover;
 public final class Mend {
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss");
     private static final String WORK = "syntoma.mend";
-    private static final String MENDED = "syntoma.mended";
+    private static final String MENDED = WORK + "ed";
 
     private final StoreFiles files;
 
@@ -61,8 +62,11 @@ public final class Mend {
     }
 
     private void clear() throws IOException {
-        for (String name : new String[] {WORK + ".mv.db", WORK + ".sql", WORK + ".h2.sql", MENDED + ".mv.db"}) {
-            Files.deleteIfExists(files.dir().resolve(name));
+        try (Stream<Path> all = Files.list(files.dir())) {
+            for (Path file :
+                    all.filter(f -> f.getFileName().toString().startsWith(WORK)).toList()) {
+                Files.delete(file);
+            }
         }
     }
 

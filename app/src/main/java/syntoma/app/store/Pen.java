@@ -13,21 +13,14 @@ public final class Pen {
 
     private final ReentrantLock lock = new ReentrantLock(true);
 
-    /** The change was not begun, because another one takes too long. */
-    public static final class Busy extends RuntimeException {
-        Busy() {
-            super("Syntoma is busy with another change; nothing of this was kept. Try again in a moment");
-        }
-    }
-
     void take() {
         try {
             if (!lock.tryLock(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
-                throw new Busy();
+                throw new Busy("Syntoma is busy with another change; nothing of this was kept. Try again in a moment");
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new Busy();
+            throw new Busy("Syntoma is busy with another change; nothing of this was kept. Try again in a moment");
         }
     }
 
