@@ -15,6 +15,24 @@ export class Refusal extends Error {
   }
 }
 
+/** Something was changed by somebody else since it was looked at. */
+export class Clash extends Refusal {
+  constructor(
+    message: string,
+    readonly version: number,
+    readonly changes: Change[],
+  ) {
+    super(message, []);
+  }
+}
+
+/** A field that somebody else changed. */
+export interface Change {
+  field: string;
+  was: string | null;
+  now: string | null;
+}
+
 /** The data of an answer, or a refusal thrown. */
 export async function unwrap<T>(
   call: Promise<{ data?: T; error?: unknown; response: Response }>,
@@ -33,6 +51,14 @@ export async function unwrap<T>(
 
 /** A refusal from the body of an answer. */
 export function refusal(body: unknown, status: number): Refusal {
-  const problem = (body ?? {}) as { detail?: string; errors?: Schemas['FieldProblem'][] };
-  return new Refusal(problem.detail ?? `Syntoma answered with the status ${status}.`, problem.errors ?? []);
+  const problem = (body ?? {}) as {
+    detail?: string;
+    errors?: Schemas['FieldProblem'][];
+    version?: number;
+    changes?: Change[];
+  };
+  const detail = problem.detail ?? `Syntoma answered with the status ${status}.`;
+  return problem.version !== undefined && problem.changes !== undefined
+    ? new Clash(detail, problem.version, problem.changes)
+    : new Refusal(detail, problem.errors ?? []);
 }

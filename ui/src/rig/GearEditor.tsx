@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { App, Button, Input, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { api, Refusal, type Schemas, unwrap } from '../api/client';
+import { api, Clash, Refusal, type Schemas, unwrap } from '../api/client';
 import { Field, FieldFrame } from '../forms/Field';
+import { useClash } from '../forms/useClash';
 
 type SheetField = Schemas['SheetField'];
 type Sheet = Record<string, unknown>;
@@ -15,6 +16,8 @@ export interface GearDraft {
   state: string;
   price: string;
   sheet: Sheet;
+  /** The version that the draft began from. */
+  version: number;
 }
 
 const STATES = ['owned', 'considered', 'retired'].map((value) => ({ value }));
@@ -39,8 +42,9 @@ export function GearEditor(props: {
   const [problems, setProblems] = useState<Schemas['FieldProblem'][]>([]);
   const client = useQueryClient();
   const { message } = App.useApp();
+  const clash = useClash();
   const save = useMutation({
-    mutationFn: () => {
+    mutationFn: (version: number) => {
       const body = {
         kind: draft.kind,
         name: draft.name,
@@ -50,7 +54,7 @@ export function GearEditor(props: {
       };
       return draft.id === null
         ? unwrap(api.POST('/api/gear', { body }))
-        : unwrap(api.PUT('/api/gear/{id}', { params: { path: { id: draft.id } }, body }));
+        : unwrap(api.PUT('/api/gear/{id}', { params: { path: { id: draft.id }, query: { version } }, body }));
     },
     onSuccess: () => {
       void client.invalidateQueries();
@@ -59,7 +63,11 @@ export function GearEditor(props: {
     onError: (refused) => {
       setAll(true);
       setProblems(refused instanceof Refusal ? refused.errors : []);
-      void message.error(refused.message.length < 160 ? refused.message : 'Some fields need another look.');
+      if (refused.message.length < 160 || refused instanceof Clash) {
+        clash(refused, (version) => save.mutate(version));
+      } else {
+        void message.error('Some fields need another look.');
+      }
     },
   });
   const fields = forms.data?.find((f) => f.kind === draft.kind)?.fields ?? [];
@@ -80,7 +88,7 @@ export function GearEditor(props: {
         <div className="buttons">
           {!all && <Button onClick={() => setAll(true)}>The whole data sheet</Button>}
           <Button onClick={close}>Leave it</Button>
-          <Button type="primary" loading={save.isPending} onClick={() => save.mutate()}>
+          <Button type="primary" loading={save.isPending} onClick={() => save.mutate(draft.version)}>
             Keep
           </Button>
         </div>
@@ -89,7 +97,7 @@ export function GearEditor(props: {
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          save.mutate();
+          save.mutate(draft.version);
         }}
       >
         {draft.id === null && (

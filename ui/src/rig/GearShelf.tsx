@@ -14,7 +14,15 @@ import { RigParts } from './RigParts';
 type Item = Schemas['GearItem'];
 
 const KINDS = ['device', 'antenna', 'cable', 'adapter', 'booster', 'mount', 'SIM'];
-const FRESH: GearDraft = { id: null, kind: 'device', name: '', state: 'considered', price: '', sheet: {} };
+const FRESH: GearDraft = {
+  id: null,
+  kind: 'device',
+  name: '',
+  state: 'considered',
+  price: '',
+  sheet: {},
+  version: 0,
+};
 
 /** What is owned and what is considered, each with its data sheet. */
 export function GearShelf() {
@@ -141,6 +149,7 @@ const asDraft = (g: Item): GearDraft => ({
   state: g.state,
   price: g.price === null ? '' : String(g.price),
   sheet: g.sheet,
+  version: g.version,
 });
 
 const asRequest = ({ kind, name, state, price, sheet }: Item) => ({

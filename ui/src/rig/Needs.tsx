@@ -1,11 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { App, AutoComplete, Button, Checkbox, Select } from 'antd';
+import { AutoComplete, Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Schemas, unwrap } from '../api/client';
 import { useCarriers, useWishes } from '../app/queries';
 import { Part, Sheet, Waiting } from '../app/Sheet';
 import { fixed, plain, short } from '../format/numbers';
 import { Field, FieldFrame } from '../forms/Field';
+import { useClash } from '../forms/useClash';
 import { useStored } from '../forms/useStored';
 import { Regions } from './Regions';
 import { RigParts } from './RigParts';
@@ -14,17 +15,29 @@ type Need = Schemas['NeedView'];
 type Rig = Schemas['RigView'];
 
 /** Sends a change of the wishes and shows everything that follows. */
-export function useWish<T>(send: (body: T) => Promise<Schemas['WishView']>) {
+export function useWish<T>(send: (change: Wish<T>) => Promise<Schemas['WishView']>) {
   const client = useQueryClient();
-  const { message } = App.useApp();
-  return useMutation({
+  const clash = useClash();
+  const wish = useMutation({
     mutationFn: send,
     onSuccess: (view) => {
       client.setQueryData(['wishes'], view);
       void client.invalidateQueries({ queryKey: ['rig'] });
     },
-    onError: (refused) => void message.error(refused.message),
+    onError: (refused, change) => clash(refused, (version) => wish.mutate({ ...change, version })),
   });
+  return wish;
+}
+
+/** A change, and the version that it began from where the thing has one. */
+interface Wish<T> {
+  body: T;
+  version?: number;
+}
+
+/** A thing with its version as a change of it. */
+function changed<T extends { version: number }>({ version, ...body }: T): Wish<Omit<T, 'version'>> {
+  return { body, version };
 }
 
 /** What the connection is for, on which networks, in which vehicle; and what that means. */
@@ -108,13 +121,15 @@ function Meaning({ requirement: r }: { requirement: Schemas['RequirementView'] }
 
 function NeedRow({ need, partsOfDay }: { need: Need; partsOfDay: string[] }) {
   const [editing, setEditing] = useState(false);
-  const put = useWish((body: Need) => unwrap(api.PUT('/api/rig/wishes/need', { body })));
+  const put = useWish(({ body, version }: Wish<Schemas['NeedRequest']>) =>
+    unwrap(api.PUT('/api/rig/wishes/need', { params: { query: { version } }, body })),
+  );
   if (editing) {
     return (
       <NeedEditor
         need={need}
         partsOfDay={partsOfDay}
-        put={(n, done) => put.mutate(n, { onSuccess: done })}
+        put={(n, done) => put.mutate(changed(n), { onSuccess: done })}
         close={() => setEditing(false)}
       />
     );
@@ -122,7 +137,10 @@ function NeedRow({ need, partsOfDay }: { need: Need; partsOfDay: string[] }) {
   return (
     <tr>
       <td>
-        <Checkbox checked={need.chosen} onChange={(e) => put.mutate({ ...need, chosen: e.target.checked })}>
+        <Checkbox
+          checked={need.chosen}
+          onChange={(e) => put.mutate(changed({ ...need, chosen: e.target.checked }))}
+        >
           {need.name}
         </Checkbox>
       </td>
@@ -158,9 +176,10 @@ function NeedEditor(props: {
     lossPct: String(need.lossPct ?? ''),
     hoursADay: String(need.hoursADay),
     when: need.partOfDay,
+    from: need.version,
   };
   const [kept, setText, forget] = useStored<typeof fresh | null>(`rig.need.${need.name}`, null);
-  const { when, ...text } = kept ?? fresh;
+  const { when, from, ...text } = kept ?? fresh;
   const leave = () => {
     forget();
     close();
@@ -171,7 +190,7 @@ function NeedEditor(props: {
       label={label}
       unit={unit}
       value={text[key]}
-      onChange={(v) => setText({ ...text, when, [key]: v })}
+      onChange={(v) => setText({ ...text, when, from, [key]: v })}
     />
   );
   const bad = Object.values(text).some((t) => Number.isNaN(number(t)));
@@ -189,7 +208,7 @@ function NeedEditor(props: {
               id="need-when"
               value={when}
               options={partsOfDay.map((value) => ({ value }))}
-              onChange={(v) => setText({ ...text, when: v })}
+              onChange={(v) => setText({ ...text, from, when: v })}
             />
           </FieldFrame>
           {field('hoursADay', 'Hours a day', 'h')}
@@ -211,6 +230,7 @@ function NeedEditor(props: {
                   lossPct: number(text.lossPct),
                   hoursADay: number(text.hoursADay) ?? 0,
                   partOfDay: when,
+                  version: from,
                 },
                 leave,
               )
@@ -243,7 +263,9 @@ function Wishes({ rig, view }: { rig: Rig; view: Schemas['WishView'] }) {
   const setDraft = (next: Rig) => keep({ draft: next, numbers });
   const setNumbers = (next: typeof numbers) => keep({ draft, numbers: next });
   const carriers = useCarriers().data ?? [];
-  const put = useWish((body: Rig) => unwrap(api.PUT('/api/rig/wishes/rig', { body })));
+  const put = useWish(({ body, version }: Wish<Schemas['RigRequest']>) =>
+    unwrap(api.PUT('/api/rig/wishes/rig', { params: { query: { version } }, body })),
+  );
   const bad = Object.values(numbers).some((t) => Number.isNaN(number(t)));
   const field = (key: keyof typeof numbers, label: string, unit?: string) => (
     <Field
@@ -307,7 +329,7 @@ function Wishes({ rig, view }: { rig: Rig; view: Schemas['WishView'] }) {
         loading={put.isPending}
         onClick={() =>
           put.mutate(
-            {
+            changed({
               ...draft,
               heightM: number(numbers.heightM) ?? 0,
               batteryAh: number(numbers.batteryAh) ?? 0,
@@ -315,7 +337,7 @@ function Wishes({ rig, view }: { rig: Rig; view: Schemas['WishView'] }) {
               hoursADay: number(numbers.hoursADay) ?? 0,
               budget: number(numbers.budget),
               uploadGb: number(numbers.uploadGb),
-            },
+            }),
             { onSuccess: forget },
           )
         }

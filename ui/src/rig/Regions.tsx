@@ -9,7 +9,7 @@ type Region = Schemas['RegionView'];
 
 /** Each carrier's bands by region. */
 export function Regions({ regions }: { regions: Region[] }) {
-  const put = useWish((body: Region) => unwrap(api.PUT('/api/rig/wishes/region', { body })));
+  const put = useWish(({ body }: { body: Region }) => unwrap(api.PUT('/api/rig/wishes/region', { body })));
   const carriers = useCarriers().data ?? [];
   const [fresh, setFresh] = useState<Region>({ carrier: '', region: '', bands: [] });
   return (
@@ -22,7 +22,7 @@ export function Regions({ regions }: { regions: Region[] }) {
           <Bands
             value={r.bands}
             label={`Bands of ${r.carrier}, ${r.region}`}
-            set={(bands) => put.mutate({ ...r, bands })}
+            set={(bands) => put.mutate({ body: { ...r, bands } })}
           />
         </div>
       ))}
@@ -51,7 +51,10 @@ export function Regions({ regions }: { regions: Region[] }) {
           <Button
             disabled={!fresh.carrier.trim() || !fresh.region.trim() || fresh.bands.length === 0}
             onClick={() =>
-              put.mutate(fresh, { onSuccess: () => setFresh({ carrier: '', region: '', bands: [] }) })
+              put.mutate(
+                { body: fresh },
+                { onSuccess: () => setFresh({ carrier: '', region: '', bands: [] }) },
+              )
             }
           >
             Add

@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { api, type Schemas, unwrap } from '../api/client';
 import { useGear } from '../app/queries';
@@ -9,6 +9,7 @@ import { SetupLabel } from '../draw/Pennant';
 import { useWidth } from '../draw/useWidth';
 import { count, fixed } from '../format/numbers';
 import { length, type System, useUnits } from '../format/units';
+import { useClash } from '../forms/useClash';
 import { useStored } from '../forms/useStored';
 import { CableRun, type WhatIf } from './CableRun';
 import { ChainBuilder } from './ChainBuilder';
@@ -20,9 +21,16 @@ import { WiringTable } from './WiringTable';
 
 type View = Schemas['SetupView'];
 
+/** A chain that is being changed, and the version that the change began from. */
+interface ChainDraft {
+  plan: Schemas['ChainPlan'];
+  from: number;
+}
+
 /** One setup: its chain, whether it fits, which bands get through, its staircase, its wiring and its power. */
 export function SetupSheet({ id }: { id: number }) {
-  const [draft, keep, forget] = useStored<Schemas['ChainPlan'] | null>(`rig.chain.${id}`, null);
+  const [kept, keep, forget] = useStored<ChainDraft | null>(`rig.chain.${id}`, null);
+  const draft = kept?.plan ?? null;
   const [whatIf, setWhatIf] = useState<WhatIf>({});
   const [building, setBuilding] = useState(false);
   const [on, setOn] = useState<Network | null>(null);
@@ -79,7 +87,8 @@ export function SetupSheet({ id }: { id: number }) {
           plan={plan}
           ports={view.ports}
           wiring={view.wiring}
-          keep={keep}
+          from={kept?.from ?? stored.data.version}
+          keep={(next) => keep({ plan: next, from: kept?.from ?? stored.data.version })}
           done={() => {
             forget();
             setBuilding(false);
@@ -180,21 +189,23 @@ function Building(props: {
   plan: Schemas['ChainPlan'];
   ports: View['ports'];
   wiring: View['wiring'];
+  from: number;
   keep: (plan: Schemas['ChainPlan']) => void;
   done: () => void;
   changed: boolean;
 }) {
-  const { id, view, plan, keep, done, changed } = props;
+  const { id, view, plan, from, keep, done, changed } = props;
   const client = useQueryClient();
-  const { message } = App.useApp();
+  const clash = useClash();
   const save = useMutation({
-    mutationFn: () => unwrap(api.PUT('/api/rig/setups/{id}', { params: { path: { id } }, body: plan })),
+    mutationFn: (version: number) =>
+      unwrap(api.PUT('/api/rig/setups/{id}', { params: { path: { id }, query: { version } }, body: plan })),
     onSuccess: (saved) => {
       client.setQueryData(['rig', 'setup', id], saved);
       void client.invalidateQueries();
       done();
     },
-    onError: (refused) => void message.error(refused.message),
+    onError: (refused) => clash(refused, (version) => save.mutate(version)),
   });
   const frozen = view.revision > 0 && view.measured > 0;
   return (
@@ -208,7 +219,7 @@ function Building(props: {
     >
       <ChainBuilder plan={plan} ports={props.ports} wiring={props.wiring} change={keep} />
       <div className="buttons">
-        <Button type="primary" disabled={!changed} loading={save.isPending} onClick={() => save.mutate()}>
+        <Button type="primary" disabled={!changed} loading={save.isPending} onClick={() => save.mutate(from)}>
           {frozen ? `Keep as revision ${view.revision + 1}` : 'Keep'}
         </Button>
         <Button onClick={done}>{changed ? 'Drop the change' : 'Close'}</Button>

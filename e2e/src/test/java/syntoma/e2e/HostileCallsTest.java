@@ -10,6 +10,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Wrong calls of every kind; {@code ./syntoma endure} makes many times as many. */
 class HostileCallsTest {
     private static final long SEED = 20260814;
+    private static final int CALLS = 800;
 
     @TempDir
     private Path dir;
@@ -17,9 +18,7 @@ class HostileCallsTest {
     @Test
     void every_wrong_call_is_refused_in_words() throws Exception {
         try (RunningApp app = RunningApp.start(dir, true)) {
-            List<String> faults = new HostileCalls(app, Long.getLong("endure.seed", SEED))
-                    .run(Integer.getInteger("endure.calls", 800));
-            assertEquals(List.of(), faults);
+            assertEquals(List.of(), new HostileCalls(app, SEED).run(CALLS));
         }
     }
 }

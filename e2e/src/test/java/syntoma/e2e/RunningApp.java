@@ -78,6 +78,12 @@ final class RunningApp implements AutoCloseable {
                 .start();
     }
 
+    /** Ends it as a cut of power does. */
+    void kill() {
+        process.destroyForcibly();
+        process.onExit().join();
+    }
+
     int port() {
         return port;
     }

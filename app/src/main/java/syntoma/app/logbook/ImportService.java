@@ -122,7 +122,9 @@ public class ImportService {
     private ImportReport keep(InputStream file, ImportProgress.Run progress) {
         boolean kept = false;
         try {
-            Meanwhile.Import under = meanwhile.begin();
+            // with the pen: what others log is then either there already or told to this import
+            pen.holding(meanwhile::begin);
+            Meanwhile.Import under = meanwhile.current();
             ImportReport report = alongside.execute(status -> entities.unwrap(Session.class)
                     .doReturningWork(connection -> new Rows(file, progress, connection).keep(under)));
             kept = true;

@@ -6,8 +6,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * What is logged while an import is under way, and what that import is about to keep: neither sees the other's rows before
- * they are committed, and the same measurement must not be kept twice. All but {@link #begin} and {@link #end} are called
- * by who holds the pen.
+ * they are committed, and the same measurement must not be kept twice. All but {@link #end} are called by who
+ * holds the pen.
  */
 @Component
 class Meanwhile {
@@ -29,8 +29,11 @@ class Meanwhile {
         }
     }
 
-    Import begin() {
+    void begin() {
         current = new Import();
+    }
+
+    Import current() {
         return current;
     }
 

@@ -20,7 +20,6 @@ import org.springframework.boot.autoconfigure.transaction.TransactionAutoConfigu
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
 import org.springframework.context.annotation.Import;
 import org.springframework.orm.jpa.SharedEntityManagerCreator;
 import syntoma.app.store.StoreCheck;
@@ -34,7 +33,6 @@ import syntoma.core.trial.Outcome;
  * The store and its services in a process of its own, to be killed. Says what is in the log ({@code have}), then writes from
  * several threads and says of each change, once it is acknowledged, what it was ({@code kept}, {@code gone}).
  */
-@Configuration
 @ImportAutoConfiguration({
     FlywayAutoConfiguration.class,
     HibernateJpaAutoConfiguration.class,
