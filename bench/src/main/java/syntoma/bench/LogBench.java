@@ -35,6 +35,7 @@ import java.util.stream.Stream;
 final class LogBench {
     private static final int ROWS = 100_000;
     private static final int TIMES = 4;
+    private static final int TYPED = 200;
     private static final int MANY_ROWS = 1_000_000;
     private static final int HEAP_MB = 480;
     private static final double LEAST_RATIO = 1.0 / 3;
@@ -54,8 +55,10 @@ final class LogBench {
             }
             double[] h2 = h2(dir, files);
             double[] own;
+            double[] typed;
             try (App app = App.start(jar, dir.resolve("log"), dir.resolve("gc.txt"))) {
                 own = app.importAndExport(files);
+                typed = app.typed();
             }
             double in = h2[0] / own[0];
             double out = h2[1] / own[1];
@@ -63,6 +66,9 @@ final class LogBench {
                     "import of 100,000 rows, rate against CSVREAD", in, "times", "at least 1/3", in >= LEAST_RATIO);
             Bench.report(
                     "export of 400,000 rows, rate against CSVWRITE", out, "times", "at least 1/3", out >= LEAST_RATIO);
+
+            Bench.report("a typed measurement, 95th percentile", typed[0], "ms", "under 60 ms", typed[0] < 60);
+            Bench.report("the store and its force within it, median", typed[1], "ms", "under 30 ms", typed[1] < 30);
 
             Path large = write(dir.resolve("large.csv"), 2000, MANY_ROWS);
             Path collections = dir.resolve("gc-large.txt");
@@ -212,6 +218,43 @@ final class LogBench {
                 out[i] = seconds(start);
             }
             return new double[] {median(in), median(out)};
+        }
+
+        /**
+         * The 95th percentile of a typed measurement over a log of many, and how much longer its median is than that of
+         * one that is only checked: the store with its force.
+         */
+        double[] typed() throws Exception {
+            double[] kept = new double[TYPED];
+            double[] checked = new double[TYPED];
+            for (int i = 0; i < 2 * TYPED; i++) {
+                String body = "{\"takenAt\":\"%s\",\"campsite\":\"Quarry Lake\",\"setup\":\"Roof dome\","
+                                .formatted(OffsetDateTime.parse("2026-08-01T00:00:00+02:00")
+                                        .plusMinutes(i))
+                        + "\"outcome\":\"ok\",\"rsrpDbm\":\"-90\"}";
+                long start = System.nanoTime();
+                post("/api/measurements", body);
+                kept[i % TYPED] = 1e3 * seconds(start);
+                start = System.nanoTime();
+                post("/api/measurements/check", body);
+                checked[i % TYPED] = 1e3 * seconds(start);
+            }
+            Arrays.sort(kept);
+            Arrays.sort(checked);
+            return new double[] {kept[TYPED * 95 / 100], kept[TYPED / 2] - checked[TYPED / 2]};
+        }
+
+        private void post(String path, String body) throws Exception {
+            int status = CLIENT.send(
+                            request(path)
+                                    .header("Content-Type", "application/json")
+                                    .POST(HttpRequest.BodyPublishers.ofString(body))
+                                    .build(),
+                            HttpResponse.BodyHandlers.discarding())
+                    .statusCode();
+            if (status >= 300) {
+                throw new IOException(path + " answered " + status);
+            }
         }
 
         void send(Path file, int rows) throws Exception {

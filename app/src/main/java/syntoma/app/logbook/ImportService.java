@@ -182,20 +182,15 @@ public class ImportService {
 
         /** What was logged meanwhile stays, and goes from the import; from then on the import's rows count as there. */
         private void seal(Meanwhile.Import under) {
-            under.logged().forEach((print, id) -> {
-                boolean there = entities.createQuery("select count(*) from Measurement m where m.id = :id", Long.class)
-                                .setParameter("id", id)
-                                .getSingleResult()
-                        > 0;
-                if (there) {
+            under.logged().forEach((print, logged) -> {
+                if (known.contains(print.high(), print.low()) && isThere(logged)) {
                     int twice = entities.createQuery(
-                                    "delete from Measurement m where m.printHigh = :high and m.printLow = :low"
-                                            + " and m.takenAt >= :first and m.takenAt <= :last and m.id <> :id")
+                                    "delete from Measurement m where m.takenAt = :at and m.printHigh = :high"
+                                            + " and m.printLow = :low and m.id <> :id")
+                            .setParameter("at", logged.takenAt())
                             .setParameter("high", print.high())
                             .setParameter("low", print.low())
-                            .setParameter("first", first)
-                            .setParameter("last", last)
-                            .setParameter("id", id)
+                            .setParameter("id", logged.id())
                             .executeUpdate();
                     accepted -= twice;
                     duplicates += twice;
@@ -206,6 +201,13 @@ public class ImportService {
             }
             names.keepMade();
             under.seal(known);
+        }
+
+        private boolean isThere(Meanwhile.Logged logged) {
+            return entities.createQuery("select count(*) from Measurement m where m.id = :id", Long.class)
+                            .setParameter("id", logged.id())
+                            .getSingleResult()
+                    > 0;
         }
 
         private ImportReport report(Names.Book book) {

@@ -1,5 +1,6 @@
 package syntoma.app.logbook;
 
+import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
@@ -13,13 +14,16 @@ import org.springframework.stereotype.Component;
 class Meanwhile {
     private volatile Import current;
 
+    /** A measurement that came in meanwhile. */
+    record Logged(Long id, OffsetDateTime takenAt) {}
+
     /** One import, from before it looks at what is known until after its rows are there for all. */
     static final class Import {
-        private final Map<Fingerprint, Long> logged = new HashMap<>();
+        private final Map<Fingerprint, Logged> logged = new HashMap<>();
         private FingerprintSet sealed;
 
         /** The measurements logged meanwhile, by what makes them the same. */
-        Map<Fingerprint, Long> logged() {
+        Map<Fingerprint, Logged> logged() {
             return logged;
         }
 
@@ -42,10 +46,10 @@ class Meanwhile {
     }
 
     /** A measurement was logged under a number. */
-    void logged(Fingerprint print, Long id) {
+    void logged(Fingerprint print, Long id, OffsetDateTime takenAt) {
         Import running = current;
         if (running != null) {
-            running.logged.put(print, id);
+            running.logged.put(print, new Logged(id, takenAt));
         }
     }
 

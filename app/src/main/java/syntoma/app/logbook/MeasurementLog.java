@@ -46,7 +46,7 @@ class MeasurementLog {
         entities.flush();
         Long id = entities.unwrap(Session.class)
                 .doReturningWork(connection -> MeasurementInserts.insert(connection, row));
-        meanwhile.logged(print, id);
+        meanwhile.logged(print, id, row.takenAt);
         stays.logged(row.campsiteId, row.takenAt);
         return id;
     }
@@ -88,7 +88,7 @@ class MeasurementLog {
             return;
         }
         move("deleted_measurement", "measurement", id);
-        meanwhile.logged(print, id);
+        meanwhile.logged(print, id, takenAt);
         stays.logged((Long) what[0], takenAt);
     }
 

@@ -10,25 +10,29 @@ final class SpreadsheetGuard {
     private SpreadsheetGuard() {}
 
     static String on(String text) {
-        StringBuilder guarded = null;
+        StringBuilder guarded = new StringBuilder(text.length() + 8);
+        int taken = 0;
         for (int cell = 0; cell >= 0; cell = next(text, cell)) {
             if (runs(text, cell)) {
-                guarded = guarded == null ? new StringBuilder(text) : guarded;
-                guarded.insert(cell + guarded.length() - text.length(), '\'');
+                guarded.append(text, taken, cell).append('\'');
+                taken = cell;
             }
         }
-        return guarded == null ? text : guarded.toString();
+        return taken == 0 && guarded.isEmpty()
+                ? text
+                : guarded.append(text, taken, text.length()).toString();
     }
 
     static String off(String text) {
-        StringBuilder bare = null;
+        StringBuilder bare = new StringBuilder(text.length());
+        int taken = 0;
         for (int cell = 0; cell >= 0; cell = next(text, cell)) {
             if (cell < text.length() && text.charAt(cell) == '\'' && runs(text, cell + 1)) {
-                bare = bare == null ? new StringBuilder(text) : bare;
-                bare.deleteCharAt(cell + bare.length() - text.length());
+                bare.append(text, taken, cell);
+                taken = cell + 1;
             }
         }
-        return bare == null ? text : bare.toString();
+        return taken == 0 ? text : bare.append(text, taken, text.length()).toString();
     }
 
     /** Where the next cell may begin; −1 when there is none. */

@@ -45,14 +45,14 @@ class StayService {
         if (isStated(campsite, at) || isInside(campsite, at) || isAppended(campsite, at)) {
             return;
         }
-        derive(at, at);
+        derive(at, at, true);
     }
 
     /** Brings the derived stays in line after a measurement was taken out of the log. */
     @Transactional
     public void removed(Long campsite, OffsetDateTime at) {
         if (!isStated(campsite, at)) {
-            derive(at, at);
+            derive(at, at, true);
         }
     }
 
@@ -137,7 +137,7 @@ class StayService {
                 .findFirst()
                 .orElse(due.toAt);
         boolean last = !until.isBefore(due.toAt);
-        derive(due.fromAt, last ? due.toAt : until);
+        derive(due.fromAt, last ? due.toAt : until, last);
         if (last) {
             entities.remove(due);
         } else {
@@ -151,10 +151,12 @@ class StayService {
      * Brings the derived stays in line after measurements between two moments came or went, or are covered otherwise.
      * Looks at those moments and at the stays that they touch; a derived stay that still has a measurement of its own
      * keeps its number.
+     *
+     * @param whole whether nothing after these moments waits to be brought in line too
      */
-    private void derive(OffsetDateTime from, OffsetDateTime to) {
+    private void derive(OffsetDateTime from, OffsetDateTime to, boolean whole) {
         entities.flush();
-        Window window = window(from, to);
+        Window window = window(from, to, whole);
         Map<Long, List<Stay>> derived = new HashMap<>();
         overlapping(window, false).forEach(stay -> derived.computeIfAbsent(stay.campsiteId, c -> new ArrayList<>())
                 .add(stay));
@@ -202,11 +204,14 @@ class StayService {
     /** A stretch of time, both ends included. */
     private record Window(OffsetDateTime from, OffsetDateTime to) {}
 
-    /** The stretch widened to the derived stays that it touches, and to the ones before and after it. */
-    private Window window(OffsetDateTime from, OffsetDateTime to) {
+    /**
+     * The stretch widened to the derived stays that it touches, to the one before it, and where it is whole to the one
+     * after it.
+     */
+    private Window window(OffsetDateTime from, OffsetDateTime to, boolean whole) {
         Window window = new Window(
                 one("select max(s.arrivedAt) from Stay s where s.stated = false and s.arrivedAt < :at", from, from),
-                one("select min(s.leftAt) from Stay s where s.stated = false and s.leftAt > :at", to, to));
+                whole ? one("select min(s.leftAt) from Stay s where s.stated = false and s.leftAt > :at", to, to) : to);
         while (true) {
             OffsetDateTime first = window.from;
             OffsetDateTime last = window.to;
@@ -271,7 +276,7 @@ class StayService {
                 .forEach(open -> open.leftAt = at);
         Stay stay = new Stay(campsiteId, at, null, true);
         entities.persist(stay);
-        derive(at, EVER);
+        derive(at, EVER, true);
         return stay;
     }
 }
