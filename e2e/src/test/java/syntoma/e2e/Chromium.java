@@ -62,7 +62,7 @@ final class Chromium implements AutoCloseable {
         page.onConsoleMessage(message -> {
             // a refused value is an answer of the API that Chromium reports as a failed load
             boolean refusal = message.text().startsWith("Failed to load resource")
-                    && message.text().contains("400");
+                    && (message.text().contains("400") || message.text().contains("409"));
             if (message.type().equals("error") && !refusal) {
                 complaints.add(message.text());
             }

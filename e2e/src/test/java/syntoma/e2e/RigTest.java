@@ -102,6 +102,33 @@ class RigTest {
     }
 
     @Test
+    void who_saves_over_a_change_from_another_device_is_told_what_it_was() {
+        Page desk = open(Chromium.Look.DESK_PAPER, "/rig?part=shelf");
+        Page phone = open(Chromium.Look.PHONE_LAMP, "/rig?part=shelf");
+        for (Page page : new Page[] {desk, phone}) {
+            button(page, "Plover").click();
+        }
+        phone.locator("#field-price").fill("91");
+        button(phone, "Keep").click();
+        assertThat(phone.locator(".ant-modal")).hasCount(0);
+        desk.locator("#field-price").fill("87");
+        button(desk, "Keep").click();
+        Locator told =
+                desk.getByRole(AriaRole.DIALOG).filter(new Locator.FilterOptions().setHasText("Changed meanwhile"));
+        assertThat(told.locator("tr", new Locator.LocatorOptions().setHasText("price")))
+                .containsText("91");
+        look(desk, "clash");
+        button(desk, "Keep mine all the same").click();
+        assertThat(desk.locator("tr", new Page.LocatorOptions().setHasText("Plover")))
+                .containsText("87");
+    }
+
+    /** A picture beside the tests' other reports, for whoever wants to see. */
+    private static void look(Page page, String name) {
+        page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target", "looks", name + ".png")));
+    }
+
+    @Test
     void gear_goes_out_and_comes_in_as_a_file() throws Exception {
         Page page = open(Chromium.Look.DESK_PAPER, "/rig?part=shelf");
         var download = page.waitForDownload(() -> page.getByText("Export gear").click());

@@ -3,10 +3,6 @@ package syntoma.app.store;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
-import java.nio.channels.ReadableByteChannel;
-import java.nio.channels.WritableByteChannel;
-import org.h2.store.fs.FileBaseDefault;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
 
@@ -46,64 +42,23 @@ public class StorePath extends FilePathWrapper {
         return address == null ? base : new Noting(base, address);
     }
 
-    /** Hands everything on, and notes chunks as they are written. */
-    private static final class Noting extends FileBaseDefault {
-        private final FileChannel base;
+    /** Notes chunks as they are written. */
+    private static final class Noting extends HandedOn {
         private final StoreAddress address;
 
         private Noting(FileChannel base, StoreAddress address) {
-            this.base = base;
+            super(base);
             this.address = address;
         }
 
         @Override
         public int write(ByteBuffer src, long position) throws IOException {
             LastChunk chunk = LastChunk.of(src, position);
-            int written = base.write(src, position);
+            int written = super.write(src, position);
             if (chunk.isChunk()) {
                 address.wrote(chunk);
             }
             return written;
-        }
-
-        @Override
-        public int read(ByteBuffer dst, long position) throws IOException {
-            return base.read(dst, position);
-        }
-
-        @Override
-        public long size() throws IOException {
-            return base.size();
-        }
-
-        @Override
-        protected void implTruncate(long size) throws IOException {
-            base.truncate(size);
-        }
-
-        @Override
-        public void force(boolean metaData) throws IOException {
-            base.force(metaData);
-        }
-
-        @Override
-        public FileLock tryLock(long position, long size, boolean shared) throws IOException {
-            return base.tryLock(position, size, shared);
-        }
-
-        @Override
-        protected void implCloseChannel() throws IOException {
-            base.close();
-        }
-
-        @Override
-        public long transferTo(long position, long count, WritableByteChannel target) throws IOException {
-            return base.transferTo(position, count, target);
-        }
-
-        @Override
-        public long transferFrom(ReadableByteChannel src, long position, long count) throws IOException {
-            return base.transferFrom(src, position, count);
         }
     }
 }

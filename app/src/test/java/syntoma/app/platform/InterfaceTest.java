@@ -4,13 +4,17 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.get;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
 
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
+import syntoma.app.Requests;
 
 /** Only this machine may ask, only its own pages may change anything, and nothing from elsewhere runs in them. */
 @ApiTest
@@ -30,22 +34,47 @@ class InterfaceTest {
         return mvc.perform(get("/api/bands")).andReturn().getResponse().getHeader("Content-Security-Policy");
     }
 
-    @Test
-    void another_host_name_and_another_site_are_turned_away() throws Exception {
+    @ParameterizedTest
+    @CsvSource({
+        "421, Host, evil.example",
+        "421, Host, 127.0.0.1.evil.example:8787",
+        "400, Host, ''",
+        "200, Host, 127.0.0.1:8787",
+        "200, Host, [::1]:8787",
+        "403, Sec-Fetch-Site, cross-site",
+        "403, Origin, http://evil.example",
+        "403, Origin, null",
+        "403, Origin, http://localhost:9999",
+        "200, Origin, http://localhost",
+        "200, Sec-Fetch-Site, same-origin"
+    })
+    void another_host_and_a_page_from_elsewhere_are_turned_away(int status, String header, String value)
+            throws Exception {
+        var answer = mvc.perform(put("/api/standing")
+                        .header(header, value)
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("{}"))
+                .andReturn()
+                .getResponse();
+        assertEquals(status, answer.getStatus());
+        assertEquals("nosniff", answer.getHeader("X-Content-Type-Options"));
         assertEquals(
-                421,
-                mvc.perform(get("http://evil.example/api/bands"))
-                        .andReturn()
-                        .getResponse()
-                        .getStatus());
-        assertEquals(
-                403,
-                mvc.perform(put("/api/standing")
-                                .header("Sec-Fetch-Site", "cross-site")
-                                .contentType(MediaType.APPLICATION_JSON)
-                                .content("{}"))
-                        .andReturn()
-                        .getResponse()
-                        .getStatus());
+                status == 200 ? MediaType.APPLICATION_JSON_VALUE : MediaType.APPLICATION_PROBLEM_JSON_VALUE,
+                answer.getContentType());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/api/gear/import, '{\"format\":\"syntoma-gear-1\",\"gear\":[{},{},{},{\"name\":{}}]}', gear[3].name",
+        "/api/rig/check, '{\"plan\":{\"runs\":[{\"antenna\":1},{\"antenna\":\"x\"}]}}', plan.runs[1].antenna",
+        "/api/measurements, '{\"campsite\":', body",
+        "/api/measurements, '{\"note\":\"a\",\"note\":\"b\"}', body",
+        "/api/measurements, '[1,2', body"
+    })
+    void a_fault_names_its_field(String path, String body, String field) throws Exception {
+        Requests.Answer answer = new Requests(mvc)
+                .ask(post(path).contentType(MediaType.APPLICATION_JSON).content(body));
+        assertEquals(400, answer.status());
+        assertEquals(field, answer.json().at("/errors/0/field").asText(), answer.text());
     }
 }

@@ -87,7 +87,7 @@ class GearTest {
         assertTrue(price.text().contains("currency sign"));
         requests.send("/api/gear", gear("mount", "Mast", "70", Map.of()));
         assertEquals(
-                400,
+                409,
                 requests.send("/api/gear", gear("mount", "Mast", "70", Map.of()))
                         .status());
         assertEquals(

@@ -153,7 +153,7 @@ class SetupTest {
         assertEquals(400, requests.send("/api/rig/check", Map.of()).status());
         assertEquals(404, requests.read("/api/rig/setups/999").status());
         assertEquals(
-                400,
+                409,
                 requests.send("/api/rig/setups", Map.of("name", "Mast panel")).status());
         Map<String, Object> wrong =
                 Map.of("device", gear("Curlew"), "runs", List.of(run), "wiring", Map.of("Alder 1", "Z9"));

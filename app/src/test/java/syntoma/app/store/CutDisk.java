@@ -3,13 +3,9 @@ package syntoma.app.store;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
-import java.nio.channels.ReadableByteChannel;
-import java.nio.channels.WritableByteChannel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import org.h2.store.fs.FileBaseDefault;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
 
@@ -76,34 +72,18 @@ public final class CutDisk extends FilePathWrapper {
     }
 
     /** Shows what was written at once, and lets it wait for the force. */
-    private static final class Waiting extends FileBaseDefault {
-        private final FileChannel base;
+    private static final class Waiting extends HandedOn {
         private final FileChannel durable;
 
         private Waiting(FileChannel base, FileChannel durable) {
-            this.base = base;
+            super(base);
             this.durable = durable;
         }
 
         @Override
         public int write(ByteBuffer src, long position) throws IOException {
             CutDisk.wait(position, src);
-            return base.write(src, position);
-        }
-
-        @Override
-        public int read(ByteBuffer dst, long position) throws IOException {
-            return base.read(dst, position);
-        }
-
-        @Override
-        public long size() throws IOException {
-            return base.size();
-        }
-
-        @Override
-        protected void implTruncate(long size) throws IOException {
-            base.truncate(size);
+            return super.write(src, position);
         }
 
         @Override
@@ -112,24 +92,9 @@ public final class CutDisk extends FilePathWrapper {
         }
 
         @Override
-        public FileLock tryLock(long position, long size, boolean shared) throws IOException {
-            return base.tryLock(position, size, shared);
-        }
-
-        @Override
         protected void implCloseChannel() throws IOException {
-            base.close();
+            super.implCloseChannel();
             durable.close();
-        }
-
-        @Override
-        public long transferTo(long position, long count, WritableByteChannel target) throws IOException {
-            return base.transferTo(position, count, target);
-        }
-
-        @Override
-        public long transferFrom(ReadableByteChannel src, long position, long count) throws IOException {
-            return base.transferFrom(src, position, count);
         }
     }
 }
