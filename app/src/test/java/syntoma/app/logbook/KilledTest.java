@@ -23,7 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 class KilledTest {
     private static final int KILLS = 20;
     private static final long SEED = 7;
-    private static final int LATEST_MS = 1_200;
+    private static final int LATEST_MS = 900;
 
     @TempDir
     private Path dir;
