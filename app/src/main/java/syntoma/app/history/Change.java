@@ -24,7 +24,7 @@ public record Change(String field, @Nullable String was, @Nullable String now) {
     }
 
     private static void collect(String path, JsonNode was, JsonNode now, List<Change> changes) {
-        if (isAbsent(was) ? isAbsent(now) : was.equals(now)) {
+        if (isSame(was, now)) {
             return;
         }
         if (was.isObject() && now.isObject()) {
@@ -46,6 +46,14 @@ public record Change(String field, @Nullable String was, @Nullable String now) {
         }
     }
 
+    /** A number is the same however it was written: 2 and 2.0. */
+    private static boolean isSame(JsonNode was, JsonNode now) {
+        if (was.isNumber() && now.isNumber()) {
+            return was.decimalValue().compareTo(now.decimalValue()) == 0;
+        }
+        return isAbsent(was) ? isAbsent(now) : was.equals(now);
+    }
+
     private static boolean isAbsent(JsonNode node) {
         return node.isNull() || node.isMissingNode();
     }
@@ -53,6 +61,9 @@ public record Change(String field, @Nullable String was, @Nullable String now) {
     private static String text(JsonNode node) {
         if (isAbsent(node)) {
             return null;
+        }
+        if (node.isNumber()) {
+            return node.decimalValue().stripTrailingZeros().toPlainString();
         }
         return node.isValueNode() ? node.asText() : node.toString();
     }
