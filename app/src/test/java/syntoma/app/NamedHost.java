@@ -6,11 +6,15 @@ import org.springframework.boot.test.autoconfigure.web.servlet.MockMvcBuilderCus
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
 
-/** Requests of a test name the host as a browser does. */
+/** Requests of a test name the host as a browser does; their bodies are there at once, so that nothing comes by events. */
 @TestConfiguration
 class NamedHost {
     @Bean
     MockMvcBuilderCustomizer named() {
-        return builder -> builder.defaultRequest(get("/").header("Host", "localhost"));
+        return builder ->
+                builder.defaultRequest(get("/").header("Host", "localhost").with(request -> {
+                    request.setAsyncSupported(false);
+                    return request;
+                }));
     }
 }
