@@ -81,7 +81,8 @@ class ImportCancelTest {
                 }));
         assertEquals(413, large.status());
         assertEquals(
-                "the file has 200 MB; allowed are up to 180 MB, about a million rows. Split it by year or by campsite",
+                "the body has 200 MB (200000001 bytes); allowed are up to 200 MB, about a million rows. Split the file by"
+                        + " year or by campsite",
                 large.json().get("detail").asText());
     }
 }
