@@ -29,19 +29,17 @@ public class Logbook {
     /** The most characters of a campsite's, a setup's or a carrier's name. */
     public static final int LONGEST_NAME = 120;
 
-    private static final String WHOLE = "select m, c.name, s.name, k.name from Measurement m"
-            + " join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
-            + " left join Carrier k on k.id = m.carrierId";
-
     private final EntityManager entities;
     private final Names names;
     private final StayService stays;
+    private final StayTallies tallies;
     private final Clock clock;
 
-    Logbook(EntityManager entities, Names names, StayService stays, Clock clock) {
+    Logbook(EntityManager entities, Names names, StayService stays, StayTallies tallies, Clock clock) {
         this.entities = entities;
         this.names = names;
         this.stays = stays;
+        this.tallies = tallies;
         this.clock = clock;
     }
 
@@ -168,32 +166,30 @@ public class Logbook {
                 .toList();
     }
 
-    /** All visits, the latest first, in three statements however many there are. */
+    /** All visits, the latest first; read from what was counted, not from the log. */
     public List<Visit> visits() {
-        Map<Long, String> names = campsites().stream().collect(Collectors.toMap(Place::id, Place::name));
-        Map<Long, List<Object[]>> perStay = entities.createQuery(
-                        "select st.id, su.name, count(m), sum(case when m.outcome = 'ok' then 0 else 1 end)"
-                                + " from Stay st join Measurement m on m.campsiteId = st.campsiteId"
-                                + " and m.takenAt >= st.arrivedAt and (st.leftAt is null or m.takenAt <= st.leftAt)"
-                                + " join Setup su on su.id = m.setupId group by st.id, su.id, su.name order by su.id",
-                        Object[].class)
-                .getResultStream()
-                .collect(Collectors.groupingBy(row -> (Long) row[0]));
+        Map<Long, String> places = campsites().stream().collect(Collectors.toMap(Place::id, Place::name));
+        Map<Long, String> setups = setupNames();
+        Map<Long, List<StayTally>> perStay = tallies.perStay();
         return stays.all().stream()
                 .sorted((a, b) -> b.arrivedAt.compareTo(a.arrivedAt))
                 .map(stay -> {
-                    List<Object[]> rows = perStay.getOrDefault(stay.id, List.of());
+                    List<StayTally> counted = perStay.getOrDefault(stay.id, List.of());
                     return new Visit(
                             stay.id,
                             stay.campsiteId,
-                            names.get(stay.campsiteId),
+                            places.get(stay.campsiteId),
                             stay.arrivedAt,
                             stay.leftAt,
-                            rows.stream().mapToLong(r -> (Long) r[2]).sum(),
-                            rows.stream().mapToLong(r -> (Long) r[3]).sum(),
-                            rows.stream().map(r -> (String) r[1]).toList());
+                            counted.stream().mapToLong(t -> t.measured).sum(),
+                            counted.stream().mapToLong(t -> t.failed).sum(),
+                            counted.stream().map(t -> setups.get(t.setupId)).toList());
                 })
                 .toList();
+    }
+
+    private Map<Long, String> setupNames() {
+        return setups().stream().collect(Collectors.toMap(SetupName::id, SetupName::name));
     }
 
     /**
@@ -208,14 +204,18 @@ public class Logbook {
                 .orElseThrow(() -> new NotFound("no stay has the number " + id));
     }
 
-    /** Measurements in the order of time; with a limit, the latest ones. */
+    /** Measurements in the order of time; with a limit, the latest ones, the latest first. */
     public List<LoggedMeasurement> measurements(Selection selection) {
-        StringBuilder where = new StringBuilder(" where true");
+        StringBuilder where = new StringBuilder("from Measurement m where true");
         Map<String, Object> parameters = new HashMap<>();
+        Map<Long, String> setups = setupNames();
         selection.campsite().ifPresent(id -> restrict(where, parameters, "m.campsiteId = :campsite", "campsite", id));
         selection.trial().ifPresent(name -> restrict(where, parameters, "m.trial = :trial", "trial", name));
         if (!selection.setups().isEmpty()) {
-            restrict(where, parameters, "s.name in :setups", "setups", selection.setups());
+            List<Long> wanted = setups.keySet().stream()
+                    .filter(id -> selection.setups().contains(setups.get(id)))
+                    .toList();
+            restrict(where, parameters, "m.setupId in :setups", "setups", wanted);
         }
         List<Stay> all = stays.all();
         selection.stay().ifPresent(id -> {
@@ -230,23 +230,26 @@ public class Logbook {
             }
         });
         boolean latest = selection.limit() > 0;
-        TypedQuery<Object[]> query = entities.createQuery(
-                WHOLE + where + (latest ? " order by m.takenAt desc, m.id desc" : " order by m.takenAt, m.id"),
-                Object[].class);
+        // one table in the statement, so that its index serves the order
+        TypedQuery<Measurement> query = entities.createQuery(
+                where + (latest ? " order by m.takenAt desc, m.id desc" : " order by m.takenAt, m.id"),
+                Measurement.class);
         parameters.forEach(query::setParameter);
         if (latest) {
             query.setMaxResults(selection.limit());
         }
+        Map<Long, String> places = campsites().stream().collect(Collectors.toMap(Place::id, Place::name));
+        Map<Long, String> networks = carriers().stream().collect(Collectors.toMap(CarrierName::id, CarrierName::name));
         Map<Long, List<Stay>> perCampsite = all.stream().collect(Collectors.groupingBy(s -> s.campsiteId));
         return query.getResultStream()
-                .map(row -> {
-                    Measurement m = (Measurement) row[0];
+                .map(m -> {
                     Long stay = perCampsite.getOrDefault(m.campsiteId, List.of()).stream()
                             .filter(s -> s.covers(m.takenAt))
                             .map(s -> s.id)
                             .findFirst()
                             .orElse(null);
-                    return LoggedMeasurement.of(m, (String) row[1], stay, (String) row[2], (String) row[3]);
+                    String carrier = m.carrierId == null ? null : networks.get(m.carrierId);
+                    return LoggedMeasurement.of(m, places.get(m.campsiteId), stay, setups.get(m.setupId), carrier);
                 })
                 .toList();
     }

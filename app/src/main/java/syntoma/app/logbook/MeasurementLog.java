@@ -47,7 +47,7 @@ class MeasurementLog {
         Long id = entities.unwrap(Session.class)
                 .doReturningWork(connection -> MeasurementInserts.insert(connection, row));
         meanwhile.logged(print, id, row.takenAt);
-        stays.logged(row.campsiteId, row.takenAt);
+        stays.logged(row);
         return id;
     }
 
@@ -69,9 +69,13 @@ class MeasurementLog {
      * @throws NotFound when there is none
      */
     public void delete(long id) {
-        Object[] what = what("measurement", id);
+        Measurement gone = entities.find(Measurement.class, id);
+        if (gone == null) {
+            throw missing(id);
+        }
+        entities.detach(gone);
         move("measurement", "deleted_measurement", id);
-        stays.removed((Long) what[0], (OffsetDateTime) what[1]);
+        stays.removed(gone);
     }
 
     /**
@@ -80,29 +84,28 @@ class MeasurementLog {
      * @throws NotFound when none with the number was deleted
      */
     public void restore(long id) {
-        Object[] what = what("deleted_measurement", id);
-        Fingerprint print = new Fingerprint((Long) what[2], (Long) what[3]);
-        OffsetDateTime takenAt = (OffsetDateTime) what[1];
+        List<?> found = entities.createNativeQuery(
+                        "select taken_at, print_high, print_low from deleted_measurement where id = :id",
+                        Object[].class)
+                .setParameter("id", id)
+                .getResultList();
+        if (found.isEmpty()) {
+            throw missing(id);
+        }
+        Object[] what = (Object[]) found.get(0);
+        OffsetDateTime takenAt = (OffsetDateTime) what[0];
+        Fingerprint print = new Fingerprint((Long) what[1], (Long) what[2]);
         if (isThere(print, takenAt)) {
             remove("deleted_measurement", id);
             return;
         }
         move("deleted_measurement", "measurement", id);
         meanwhile.logged(print, id, takenAt);
-        stays.logged((Long) what[0], takenAt);
+        stays.logged(entities.find(Measurement.class, id));
     }
 
-    /** Campsite, time and fingerprint of a row. */
-    private Object[] what(String table, long id) {
-        List<?> found = entities.createNativeQuery(
-                        "select campsite_id, taken_at, print_high, print_low from " + table + " where id = :id",
-                        Object[].class)
-                .setParameter("id", id)
-                .getResultList();
-        if (found.isEmpty()) {
-            throw new NotFound("no measurement has the number " + id);
-        }
-        return (Object[]) found.get(0);
+    private static NotFound missing(long id) {
+        return new NotFound("no measurement has the number " + id);
     }
 
     private void move(String from, String to, long id) {

@@ -25,10 +25,12 @@ class StayService {
     private static final OffsetDateTime EVER = OffsetDateTime.parse("9999-01-01T00:00:00Z");
 
     private final EntityManager entities;
+    private final StayTallies tallies;
     private final TransactionTemplate transaction;
 
-    StayService(EntityManager entities, PlatformTransactionManager manager) {
+    StayService(EntityManager entities, StayTallies tallies, PlatformTransactionManager manager) {
         this.entities = entities;
+        this.tallies = tallies;
         this.transaction = new TransactionTemplate(manager);
     }
 
@@ -39,20 +41,25 @@ class StayService {
                 .getResultList();
     }
 
-    /** Brings the derived stays in line after a measurement was logged. */
+    /** Brings the stays in line after a measurement was logged. */
     @Transactional
-    public void logged(Long campsite, OffsetDateTime at) {
-        if (isStated(campsite, at) || isInside(campsite, at) || isAppended(campsite, at)) {
-            return;
+    public void logged(Measurement m) {
+        if (isStated(m.campsiteId, m.takenAt)
+                || isInside(m.campsiteId, m.takenAt)
+                || isAppended(m.campsiteId, m.takenAt)) {
+            tallies.count(m, true);
+        } else {
+            derive(m.takenAt, m.takenAt, true);
         }
-        derive(at, at, true);
     }
 
-    /** Brings the derived stays in line after a measurement was taken out of the log. */
+    /** Brings the stays in line after a measurement was taken out of the log. */
     @Transactional
-    public void removed(Long campsite, OffsetDateTime at) {
-        if (!isStated(campsite, at)) {
-            derive(at, at, true);
+    public void removed(Measurement m) {
+        if (isStated(m.campsiteId, m.takenAt)) {
+            tallies.count(m, false);
+        } else {
+            derive(m.takenAt, m.takenAt, true);
         }
     }
 
@@ -179,6 +186,16 @@ class StayService {
         }
         derived.values().forEach(left -> left.forEach(entities::remove));
         entities.flush();
+        recount(window, whole);
+    }
+
+    /** A stay that goes on beyond these moments is counted with the later ones. */
+    private void recount(Window window, boolean whole) {
+        List<Stay> touched = new ArrayList<>(overlapping(window, false));
+        touched.addAll(overlapping(window, true));
+        tallies.recount(touched.stream()
+                .filter(s -> whole || s.leftAt != null && s.leftAt.isBefore(window.to))
+                .toList());
     }
 
     private void keep(Stay stay, StaySpans.Span span) {

@@ -25,7 +25,6 @@ import syntoma.app.store.StoreFiles;
  * directory that cannot be written. Each of them ends the start with one line.
  */
 public final class Start {
-    private static final String LOCK = "in-use.lock";
     private static final String DEMO_MARK = "demo-data";
 
     /** Keeps the directory's lock: a channel that nothing refers to is closed, and its lock let go. */
@@ -64,13 +63,14 @@ public final class Start {
         try {
             files.prepare();
             FileChannel channel = FileChannel.open(
-                    data.resolve(LOCK), StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
+                    files.lock(), StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
             FileLock lock = channel.tryLock();
             if (lock == null) {
                 throw new CannotStart("the data in " + data + " are in use by another start of Syntoma; stop that one,"
                         + " or choose another directory with --data");
             }
             held = channel;
+            StoreFiles.restrictFile(files.lock());
             files.emptySpool();
             if (demo) {
                 emptyOfDemo(files);

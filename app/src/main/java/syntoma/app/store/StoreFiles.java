@@ -40,6 +40,11 @@ public record StoreFiles(Path dir) {
         return dir.resolve(PREFIX + "before.zip");
     }
 
+    /** Locked by the process that has the directory. */
+    public Path lock() {
+        return dir.resolve("in-use.lock");
+    }
+
     /** Bodies on their way in or out; emptied at each start. */
     public Path spool() {
         return dir.resolve("spool");
@@ -95,7 +100,7 @@ public record StoreFiles(Path dir) {
     }
 
     /** Leaves a file to its owner, where the disk knows owners. */
-    static void restrictFile(Path file) throws IOException {
+    public static void restrictFile(Path file) throws IOException {
         restrict(file, OWNER_FILE);
     }
 

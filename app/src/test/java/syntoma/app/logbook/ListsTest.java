@@ -35,8 +35,8 @@ class ListsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "/api/stays, 3, 10",
-        "/api/measurements?limit=5000, 2, 300",
+        "/api/stays, 4, 10",
+        "/api/measurements?limit=5000, 5, 300",
         "/api/trials, 3, 7",
         "/api/setups, 1, 4",
         "/api/campsites, 1, 10"

@@ -17,7 +17,7 @@ import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 import syntoma.core.trial.StaySpans;
 
-/** Stays that follow one change at a time are the stays of the whole log. */
+/** Stays that follow one change at a time, and what is counted of them, are those of the whole log. */
 @ApiTest
 class StaysFollowTest {
     private static final int CHANGES = 150;
@@ -59,31 +59,32 @@ class StaysFollowTest {
     private void log(Requests requests) throws Exception {
         long hour = freeHour();
         String site = "Site " + random.nextInt(3);
-        long id = requests.send(
-                        "/api/measurements",
-                        Map.of(
-                                "takenAt",
-                                START.plusHours(hour).toString(),
-                                "campsite",
-                                site,
-                                "setup",
-                                "Dome",
-                                "outcome",
-                                "no_service"))
-                .json()
-                .get("id")
-                .asLong();
+        Map<String, Object> measurement = new TreeMap<>(Map.of(
+                "takenAt",
+                START.plusHours(hour).toString(),
+                "campsite",
+                site,
+                "setup",
+                setup(hour),
+                "outcome",
+                isOk(hour) ? "ok" : "no_service"));
+        if (isOk(hour)) {
+            measurement.put("rsrpDbm", -90);
+        }
+        long id =
+                requests.send("/api/measurements", measurement).json().get("id").asLong();
         log.put(hour, site);
         ids.put(hour, id);
     }
 
     private void importSome(Requests requests) throws Exception {
-        StringBuilder file = new StringBuilder("taken_at,campsite,setup,outcome\n");
+        StringBuilder file = new StringBuilder("taken_at,campsite,setup,outcome,rsrp_dbm\n");
         for (int i = random.nextInt(8); i >= 0; i--) {
             long hour = freeHour();
             String site = "Site " + random.nextInt(3);
             log.put(hour, site);
-            file.append(START.plusHours(hour)).append(',').append(site).append(",Dome,no_service\n");
+            file.append(START.plusHours(hour) + "," + site + "," + setup(hour))
+                    .append(isOk(hour) ? ",ok,-90\n" : ",no_service,\n");
         }
         assertEquals(200, requests.importCsv(file.toString()).status());
     }
@@ -93,8 +94,26 @@ class StaysFollowTest {
         log.forEach(
                 (hour, site) -> spans.add(site.charAt(5), START.plusHours(hour).toInstant()));
         return spans.spans().stream()
-                .map(s -> "Site " + (char) s.campsite() + " " + s.from() + " " + s.to())
+                .map(s -> "Site " + (char) s.campsite() + " " + s.from() + " " + s.to() + " " + counted(s))
                 .toList();
+    }
+
+    private List<Long> counted(StaySpans.Span span) {
+        List<Long> hours = log.keySet().stream()
+                .filter(hour -> log.get(hour).charAt(5) == span.campsite())
+                .filter(hour -> !START.plusHours(hour).toInstant().isBefore(span.from()))
+                .filter(hour -> !START.plusHours(hour).toInstant().isAfter(span.to()))
+                .toList();
+        long setups = hours.stream().map(StaysFollowTest::setup).distinct().count();
+        return List.of((long) hours.size(), hours.stream().filter(h -> !isOk(h)).count(), setups);
+    }
+
+    private static String setup(long hour) {
+        return hour % 7 == 0 ? "Whips" : "Dome";
+    }
+
+    private static boolean isOk(long hour) {
+        return hour % 3 == 0;
     }
 
     private static List<String> stays(Requests requests) throws Exception {
@@ -105,7 +124,11 @@ class StaysFollowTest {
                     stay.get("campsite").asText() + " "
                             + OffsetDateTime.parse(stay.get("arrivedAt").asText())
                                     .toInstant() + " "
-                            + OffsetDateTime.parse(stay.get("leftAt").asText()).toInstant());
+                            + OffsetDateTime.parse(stay.get("leftAt").asText()).toInstant() + " "
+                            + List.of(
+                                    stay.get("measurements").asLong(),
+                                    stay.get("failed").asLong(),
+                                    (long) stay.get("setups").size()));
         }
         return stays;
     }

@@ -42,6 +42,7 @@ import syntoma.core.trial.Outcome;
 @Import({
     StoreConfig.class,
     Names.class,
+    StayTallies.class,
     StayService.class,
     Meanwhile.class,
     MeasurementLog.class,

@@ -10,6 +10,8 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import syntoma.app.store.CannotStart;
@@ -66,5 +68,20 @@ class StartTest {
         Files.writeString(demo.resolve("syntoma.mv.db"), "old");
         Start.prepare(new StoreFiles(demo), true, freePort());
         assertFalse(Files.exists(demo.resolve("syntoma.mv.db")));
+    }
+
+    @Test
+    void what_is_made_is_its_owners_alone() throws Exception {
+        Path data = dir.resolve("new");
+        Start.prepare(new StoreFiles(data), false, freePort());
+        assertEquals("rwx------", PosixFilePermissions.toString(Files.getPosixFilePermissions(data)));
+        try (Stream<Path> made = Files.list(data)) {
+            for (Path each : made.toList()) {
+                String others = PosixFilePermissions.toString(Files.getPosixFilePermissions(each))
+                        .substring(3);
+                assertEquals("------", others, each.toString());
+            }
+        }
+        assertTrue(Files.exists(data.resolve("in-use.lock")));
     }
 }

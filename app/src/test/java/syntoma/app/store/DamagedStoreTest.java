@@ -7,7 +7,6 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.zaxxer.hikari.HikariDataSource;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
@@ -43,21 +42,15 @@ class DamagedStoreTest {
         files = new StoreFiles(written);
         StoreAddress address = StoreAddress.of(written.toString());
         killed = Files.createDirectory(dir.resolve("killed"));
-        try (HikariDataSource source = new HikariDataSource()) {
-            source.setJdbcUrl(address.jdbc("syntoma") + ";WRITE_DELAY=0");
-            source.setUsername("sa");
-            source.setPassword("");
-            try (Force force = new Force(source, files, address);
-                    Connection connection = source.getConnection();
-                    Statement sql = connection.createStatement()) {
-                sql.execute("create table measurement (id int primary key, taken_at varchar(40), note varchar(900))");
-                for (int i = 1; i <= ROWS; i++) {
-                    sql.execute("insert into measurement values (" + i + ", '2026-08-14', '" + "n".repeat(800) + "')");
-                    force.force();
-                }
-                for (Path file : new Path[] {files.store(), files.noted()}) {
-                    Files.copy(file, killed.resolve(file.getFileName()));
-                }
+        try (TestStore store = TestStore.open(files, address)) {
+            Statement sql = store.sql();
+            sql.execute("create table measurement (id int primary key, taken_at varchar(40), note varchar(900))");
+            for (int i = 1; i <= ROWS; i++) {
+                sql.execute("insert into measurement values (" + i + ", '2026-08-14', '" + "n".repeat(800) + "')");
+                store.force().force();
+            }
+            for (Path file : new Path[] {files.store(), files.noted()}) {
+                Files.copy(file, killed.resolve(file.getFileName()));
             }
         }
         StoreCheck.closed(files);

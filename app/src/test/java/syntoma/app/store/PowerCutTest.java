@@ -3,7 +3,6 @@ package syntoma.app.store;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import com.zaxxer.hikari.HikariDataSource;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -32,29 +31,24 @@ class PowerCutTest {
         Random random = new Random(SEED);
         int acknowledged = 0;
         int committed = 0;
-        try (HikariDataSource source = new HikariDataSource()) {
-            source.setJdbcUrl(address.jdbc("syntoma") + ";WRITE_DELAY=0");
-            source.setUsername("sa");
-            source.setPassword("");
-            try (Force force = new Force(source, files, address);
-                    Connection connection = source.getConnection();
-                    Statement sql = connection.createStatement()) {
-                sql.execute("create table log (id int primary key, note varchar(1000))");
-                force.force();
-                for (int cut = 0; cut < CUTS; cut++) {
-                    for (int i = random.nextInt(4); i >= 0; i--) {
-                        sql.execute("insert into log values (" + ++committed + ", '" + "x".repeat(random.nextInt(900))
-                                + "')");
-                    }
-                    if (random.nextBoolean()) {
-                        force.force();
-                        acknowledged = committed;
-                    } else {
-                        // written, and not forced
-                        force.store().commit();
-                    }
-                    look(cut, acknowledged, committed, random);
+        try (TestStore store = TestStore.open(files, address)) {
+            Statement sql = store.sql();
+            Force force = store.force();
+            sql.execute("create table log (id int primary key, note varchar(1000))");
+            force.force();
+            for (int cut = 0; cut < CUTS; cut++) {
+                for (int i = random.nextInt(4); i >= 0; i--) {
+                    sql.execute(
+                            "insert into log values (" + ++committed + ", '" + "x".repeat(random.nextInt(900)) + "')");
                 }
+                if (random.nextBoolean()) {
+                    force.force();
+                    acknowledged = committed;
+                } else {
+                    // written, and not forced
+                    force.store().commit();
+                }
+                look(cut, acknowledged, committed, random);
             }
         }
     }
