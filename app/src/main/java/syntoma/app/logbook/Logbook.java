@@ -78,6 +78,10 @@ public class Logbook {
         public Selection duringStay(long id) {
             return new Selection(campsite, Optional.of(id), trial, setups, limit);
         }
+
+        private boolean isOfAll() {
+            return campsite.isEmpty() && stay.isEmpty() && trial.isEmpty() && setups.isEmpty();
+        }
     }
 
     /** All campsites by name. */
@@ -230,6 +234,12 @@ public class Logbook {
             }
         });
         boolean latest = selection.limit() > 0;
+        if (latest && selection.isOfAll()) {
+            stays.spanOfLatest(selection.limit()).ifPresent(span -> {
+                restrict(where, parameters, "m.takenAt >= :first", "first", span.from());
+                restrict(where, parameters, "m.takenAt <= :last", "last", span.to());
+            });
+        }
         // one table in the statement, so that its index serves the order
         TypedQuery<Measurement> query = entities.createQuery(
                 where + (latest ? " order by m.takenAt desc, m.id desc" : " order by m.takenAt, m.id"),
@@ -282,11 +292,12 @@ public class Logbook {
 
     /** The trials that measurements name: campsite, name, and when the first and the last was taken. */
     public List<TrialSpan> trials() {
+        // compared, since the index does not serve “is not null”
         return entities.createQuery(
                         "select new syntoma.app.logbook.Logbook$TrialSpan(m.campsiteId, c.name, m.trial, min(m.takenAt),"
                                 + " max(m.takenAt), count(distinct m.round), count(distinct m.setupId))"
                                 + " from Measurement m join Campsite c on c.id = m.campsiteId"
-                                + " where m.trial is not null group by m.campsiteId, c.name, m.trial"
+                                + " where m.trial >= '' group by m.campsiteId, c.name, m.trial"
                                 + " order by min(m.takenAt) desc",
                         TrialSpan.class)
                 .getResultList();

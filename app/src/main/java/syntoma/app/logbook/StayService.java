@@ -218,8 +218,39 @@ class StayService {
                 .getSingleResult();
     }
 
+    /**
+     * A stretch of time in which the latest measurements lie, so that who looks for them need not pass by the many that an
+     * import has not finished with; empty where that is not known.
+     *
+     * @param count how many of the latest are looked for
+     */
+    @Transactional(readOnly = true)
+    public Optional<Window> spanOfLatest(int count) {
+        if (entities.find(StayDue.class, StayDue.ONLY) != null) {
+            return Optional.empty();
+        }
+        List<Object[]> ends = entities.createQuery(
+                        "select s.arrivedAt, s.leftAt, sum(t.measured) from Stay s join StayTally t on t.stayId = s.id"
+                                + " group by s.id, s.arrivedAt, s.leftAt order by s.arrivedAt desc",
+                        Object[].class)
+                .getResultList();
+        OffsetDateTime from = null;
+        OffsetDateTime to = null;
+        long counted = 0;
+        for (Object[] end : ends) {
+            OffsetDateTime left = end[1] == null ? EVER : (OffsetDateTime) end[1];
+            to = to == null || left.isAfter(to) ? left : to;
+            // a measurement on the border of two stays is counted in both, so twice as many are enough for sure
+            if (counted < 2L * count) {
+                from = (OffsetDateTime) end[0];
+                counted += (Long) end[2];
+            }
+        }
+        return from == null ? Optional.empty() : Optional.of(new Window(from, to));
+    }
+
     /** A stretch of time, both ends included. */
-    private record Window(OffsetDateTime from, OffsetDateTime to) {}
+    record Window(OffsetDateTime from, OffsetDateTime to) {}
 
     /**
      * The stretch widened to the derived stays that it touches, to the one before it, and where it is whole to the one

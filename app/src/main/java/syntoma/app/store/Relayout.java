@@ -38,6 +38,9 @@ final class Relayout implements FlywayMigrationStrategy {
             boolean pending = flyway.info().pending().length > 0;
             boolean keep = pending && !Files.exists(files.fresh()) && Files.exists(files.store());
             if (keep) {
+                System.out.println(
+                        "The log is brought into the layout of this version, after a copy of it is kept; a long"
+                                + " log takes some minutes");
                 keepCopy();
             }
             flyway.migrate();

@@ -36,7 +36,7 @@ class ListsTest {
     @ParameterizedTest
     @CsvSource({
         "/api/stays, 4, 10",
-        "/api/measurements?limit=5000, 5, 300",
+        "/api/measurements?limit=5000, 7, 300",
         "/api/trials, 3, 7",
         "/api/setups, 1, 4",
         "/api/campsites, 1, 10"
