@@ -42,6 +42,7 @@ public class ImportService {
     private final TransactionTemplate reading;
     private final Names names;
     private final StayService stays;
+    private final KnownTrials trials;
     private final Meanwhile meanwhile;
     private final Pen pen;
     private final Force force;
@@ -52,6 +53,7 @@ public class ImportService {
             ForcedTransactions transactions,
             Names names,
             StayService stays,
+            KnownTrials trials,
             Meanwhile meanwhile,
             Pen pen,
             Force force) {
@@ -61,6 +63,7 @@ public class ImportService {
         reading.setReadOnly(true);
         this.names = names;
         this.stays = stays;
+        this.trials = trials;
         this.meanwhile = meanwhile;
         this.pen = pen;
         this.force = force;
@@ -142,6 +145,7 @@ public class ImportService {
         private final ImportProgress.Run progress;
         private final Connection connection;
         private final FingerprintSet known = new FingerprintSet();
+        private final KnownTrials.Seen seen = new KnownTrials.Seen();
         private final List<ImportReport.Rejection> rejected = new ArrayList<>();
         private int accepted;
         private int duplicates;
@@ -170,6 +174,7 @@ public class ImportService {
             try (MeasurementInserts inserts = new MeasurementInserts(connection)) {
                 read(book, row -> {
                     inserts.add(row);
+                    seen.add(row);
                     if (accepted % FORCE_AFTER == 0) {
                         force.force();
                     }
@@ -199,6 +204,7 @@ public class ImportService {
             if (first != null) {
                 stays.due(first, last);
             }
+            trials.add(seen);
             names.keepMade();
             under.seal(known);
         }

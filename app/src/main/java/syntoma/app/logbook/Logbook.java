@@ -33,13 +33,21 @@ public class Logbook {
     private final Names names;
     private final StayService stays;
     private final StayTallies tallies;
+    private final KnownTrials trials;
     private final Clock clock;
 
-    Logbook(EntityManager entities, Names names, StayService stays, StayTallies tallies, Clock clock) {
+    Logbook(
+            EntityManager entities,
+            Names names,
+            StayService stays,
+            StayTallies tallies,
+            KnownTrials trials,
+            Clock clock) {
         this.entities = entities;
         this.names = names;
         this.stays = stays;
         this.tallies = tallies;
+        this.trials = trials;
         this.clock = clock;
     }
 
@@ -214,7 +222,26 @@ public class Logbook {
         Map<String, Object> parameters = new HashMap<>();
         Map<Long, String> setups = setupNames();
         selection.campsite().ifPresent(id -> restrict(where, parameters, "m.campsiteId = :campsite", "campsite", id));
-        selection.trial().ifPresent(name -> restrict(where, parameters, "m.trial = :trial", "trial", name));
+        if (selection.trial().isPresent()) {
+            String name = selection.trial().get();
+            restrict(where, parameters, "m.trial = :trial", "trial", name);
+            List<KnownTrial> known = trials.named(name).stream()
+                    .filter(t -> selection.campsite().map(t.campsiteId::equals).orElse(true))
+                    .toList();
+            if (known.isEmpty()) {
+                return List.of();
+            }
+            OffsetDateTime first = known.stream()
+                    .map(t -> t.firstAt)
+                    .min(OffsetDateTime.timeLineOrder())
+                    .orElseThrow();
+            OffsetDateTime last = known.stream()
+                    .map(t -> t.lastAt)
+                    .max(OffsetDateTime.timeLineOrder())
+                    .orElseThrow();
+            restrict(where, parameters, "m.takenAt >= :begun", "begun", first);
+            restrict(where, parameters, "m.takenAt <= :ended", "ended", last);
+        }
         if (!selection.setups().isEmpty()) {
             List<Long> wanted = setups.keySet().stream()
                     .filter(id -> selection.setups().contains(setups.get(id)))
@@ -292,12 +319,12 @@ public class Logbook {
 
     /** The trials that measurements name: campsite, name, and when the first and the last was taken. */
     public List<TrialSpan> trials() {
-        // compared, since the index does not serve “is not null”
         return entities.createQuery(
                         "select new syntoma.app.logbook.Logbook$TrialSpan(m.campsiteId, c.name, m.trial, min(m.takenAt),"
                                 + " max(m.takenAt), count(distinct m.round), count(distinct m.setupId))"
-                                + " from Measurement m join Campsite c on c.id = m.campsiteId"
-                                + " where m.trial >= '' group by m.campsiteId, c.name, m.trial"
+                                + " from KnownTrial t join Measurement m on m.campsiteId = t.campsiteId"
+                                + " and m.takenAt >= t.firstAt and m.takenAt <= t.lastAt and m.trial = t.name"
+                                + " join Campsite c on c.id = m.campsiteId group by m.campsiteId, c.name, m.trial"
                                 + " order by min(m.takenAt) desc",
                         TrialSpan.class)
                 .getResultList();

@@ -18,12 +18,14 @@ class MeasurementLog {
     private final EntityManager entities;
     private final Names names;
     private final StayService stays;
+    private final KnownTrials trials;
     private final Meanwhile meanwhile;
 
-    MeasurementLog(EntityManager entities, Names names, StayService stays, Meanwhile meanwhile) {
+    MeasurementLog(EntityManager entities, Names names, StayService stays, KnownTrials trials, Meanwhile meanwhile) {
         this.entities = entities;
         this.names = names;
         this.stays = stays;
+        this.trials = trials;
         this.meanwhile = meanwhile;
     }
 
@@ -47,6 +49,7 @@ class MeasurementLog {
         Long id = entities.unwrap(Session.class)
                 .doReturningWork(connection -> MeasurementInserts.insert(connection, row));
         meanwhile.logged(print, id, row.takenAt);
+        trials.add(row);
         stays.logged(row);
         return id;
     }

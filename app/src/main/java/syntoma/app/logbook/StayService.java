@@ -22,7 +22,7 @@ class StayService {
     /** Measurements that one step after an import looks at, so that nobody waits long for the pen. */
     private static final int STEP = 20_000;
 
-    private static final OffsetDateTime EVER = OffsetDateTime.parse("9999-01-01T00:00:00Z");
+    static final OffsetDateTime EVER = OffsetDateTime.parse("9999-01-01T00:00:00Z");
 
     private final EntityManager entities;
     private final StayTallies tallies;
@@ -120,7 +120,7 @@ class StayService {
         }
     }
 
-    /** Brings the derived stays in line with an import, step by step; what a stop left over is done at the next start. */
+    /** Brings the derived stays in line with an import, step by step from its end; what a stop left over is done at the next start. */
     void settle() {
         while (Boolean.TRUE.equals(transaction.execute(status -> step()))) {
             // one step each, so that others get the pen in between
@@ -132,24 +132,25 @@ class StayService {
         if (due == null) {
             return false;
         }
-        OffsetDateTime until = entities
+        OffsetDateTime since = entities
                 .createQuery(
-                        "select m.takenAt from Measurement m where m.takenAt >= :from order by m.takenAt, m.id",
+                        "select m.takenAt from Measurement m where m.takenAt <= :to"
+                                + " order by m.takenAt desc, m.id desc",
                         OffsetDateTime.class)
-                .setParameter("from", due.fromAt)
+                .setParameter("to", due.toAt)
                 .setFirstResult(STEP)
                 .setMaxResults(1)
                 .getResultList()
                 .stream()
                 .findFirst()
-                .orElse(due.toAt);
-        boolean last = !until.isBefore(due.toAt);
-        derive(due.fromAt, last ? due.toAt : until, last);
+                .orElse(due.fromAt);
+        boolean last = !since.isAfter(due.fromAt);
+        derive(last ? due.fromAt : since, due.toAt, last);
         if (last) {
             entities.remove(due);
         } else {
             // a step that ends where it began would never end: all of one moment are looked at together
-            due.fromAt = until.isAfter(due.fromAt) ? until : until.plusNanos(1);
+            due.toAt = since.isBefore(due.toAt) ? since : since.minusNanos(1);
         }
         return true;
     }
@@ -159,7 +160,7 @@ class StayService {
      * Looks at those moments and at the stays that they touch; a derived stay that still has a measurement of its own
      * keeps its number.
      *
-     * @param whole whether nothing after these moments waits to be brought in line too
+     * @param whole whether nothing before these moments waits to be brought in line too
      */
     private void derive(OffsetDateTime from, OffsetDateTime to, boolean whole) {
         entities.flush();
@@ -189,13 +190,13 @@ class StayService {
         recount(window, whole);
     }
 
-    /** A stay that goes on beyond these moments is counted with the later ones. */
+    /** A stay that began before these moments is counted with the earlier ones. */
     private void recount(Window window, boolean whole) {
         List<Stay> touched = new ArrayList<>(overlapping(window, false));
         touched.addAll(overlapping(window, true));
-        tallies.recount(touched.stream()
-                .filter(s -> whole || s.leftAt != null && s.leftAt.isBefore(window.to))
-                .toList());
+        touched.stream()
+                .filter(s -> whole || !s.arrivedAt.isBefore(window.from))
+                .forEach(tallies::recount);
     }
 
     private void keep(Stay stay, StaySpans.Span span) {
@@ -253,13 +254,15 @@ class StayService {
     record Window(OffsetDateTime from, OffsetDateTime to) {}
 
     /**
-     * The stretch widened to the derived stays that it touches, to the one before it, and where it is whole to the one
-     * after it.
+     * The stretch widened to the derived stays that it touches, to the one after it, and where it is whole to the one
+     * before it.
      */
     private Window window(OffsetDateTime from, OffsetDateTime to, boolean whole) {
         Window window = new Window(
-                one("select max(s.arrivedAt) from Stay s where s.stated = false and s.arrivedAt < :at", from, from),
-                whole ? one("select min(s.leftAt) from Stay s where s.stated = false and s.leftAt > :at", to, to) : to);
+                whole
+                        ? one("select max(s.arrivedAt) from Stay s where s.stated = false and s.arrivedAt < :at", from)
+                        : from,
+                one("select min(s.leftAt) from Stay s where s.stated = false and s.leftAt > :at", to));
         while (true) {
             OffsetDateTime first = window.from;
             OffsetDateTime last = window.to;
@@ -274,11 +277,11 @@ class StayService {
         }
     }
 
-    private OffsetDateTime one(String query, OffsetDateTime at, OffsetDateTime otherwise) {
+    private OffsetDateTime one(String query, OffsetDateTime at) {
         OffsetDateTime found = entities.createQuery(query, OffsetDateTime.class)
                 .setParameter("at", at)
                 .getSingleResult();
-        return found == null ? otherwise : found;
+        return found == null ? at : found;
     }
 
     private List<Stay> overlapping(Window window, boolean stated) {
@@ -299,7 +302,7 @@ class StayService {
         StaySpans spans = new StaySpans();
         entities.createQuery(
                         "select m.campsiteId, m.takenAt from Measurement m where m.takenAt >= :from and m.takenAt <= :to"
-                                + " order by m.takenAt, m.id",
+                                + " order by m.takenAt desc, m.id desc",
                         Object[].class)
                 .setParameter("from", window.from)
                 .setParameter("to", window.to)
@@ -313,7 +316,7 @@ class StayService {
                         spans.add(campsite, takenAt.toInstant());
                     }
                 });
-        return spans.spans();
+        return spans.inOrder();
     }
 
     /** Begins a stay now and ends the one that was open. */

@@ -45,23 +45,21 @@ class StayTallies {
                 .getResultList();
     }
 
-    /** Counts some stays anew. */
-    void recount(List<Stay> stays) {
-        if (stays.isEmpty()) {
-            return;
-        }
-        List<Long> ids = stays.stream().map(s -> s.id).toList();
+    /** Counts a stay anew. */
+    void recount(Stay stay) {
         entities.flush();
-        entities.createQuery("delete from StayTally t where t.stayId in :ids")
-                .setParameter("ids", ids)
+        entities.createQuery("delete from StayTally t where t.stayId = :stay")
+                .setParameter("stay", stay.id)
                 .executeUpdate();
-        entities.createQuery(
-                        "insert into StayTally (stayId, setupId, measured, failed)"
-                                + " select s.id, m.setupId, count(m), sum(case when m.outcome = :ok then 0 else 1 end)"
-                                + " from Stay s join Measurement m on m.campsiteId = s.campsiteId and m.takenAt >= s.arrivedAt"
-                                + " and (s.leftAt is null or m.takenAt <= s.leftAt) where s.id in :ids group by s.id, m.setupId")
-                .setParameter("ids", ids)
+        entities.createQuery("insert into StayTally (stayId, setupId, measured, failed)"
+                        + " select :stay, m.setupId, count(m), sum(case when m.outcome = :ok then 0 else 1 end)"
+                        + " from Measurement m where m.campsiteId = :campsite and m.takenAt >= :from"
+                        + " and m.takenAt <= :to group by m.setupId")
+                .setParameter("stay", stay.id)
                 .setParameter("ok", Outcome.OK.label())
+                .setParameter("campsite", stay.campsiteId)
+                .setParameter("from", stay.arrivedAt)
+                .setParameter("to", stay.leftAt == null ? StayService.EVER : stay.leftAt)
                 .executeUpdate();
     }
 

@@ -93,7 +93,7 @@ class StaysFollowTest {
         StaySpans spans = new StaySpans();
         log.forEach(
                 (hour, site) -> spans.add(site.charAt(5), START.plusHours(hour).toInstant()));
-        return spans.spans().stream()
+        return spans.inOrder().stream()
                 .map(s -> "Site " + (char) s.campsite() + " " + s.from() + " " + s.to() + " " + counted(s))
                 .toList();
     }

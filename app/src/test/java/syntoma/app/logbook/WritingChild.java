@@ -44,6 +44,7 @@ import syntoma.core.trial.Outcome;
     Names.class,
     StayTallies.class,
     StayService.class,
+    KnownTrials.class,
     Meanwhile.class,
     MeasurementLog.class,
     ImportService.class,

@@ -3,11 +3,12 @@ package syntoma.core.trial;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 
 /**
  * Derives stays from a log that has none: consecutive measurements at one campsite are one stay; another campsite in
- * between, or a gap of more than 72 hours, begins the next. Feed measurements in the order of time.
+ * between, or a gap of more than 72 hours, begins the next. Feed measurements in the order of time, or against it.
  */
 public final class StaySpans {
     /** The longest silence within one stay. */
@@ -17,14 +18,20 @@ public final class StaySpans {
     private Span open;
 
     /** One visit, from its first to its last measurement. */
-    public record Span(long campsite, Instant from, Instant to) {}
+    public record Span(long campsite, Instant from, Instant to) {
+        private Duration gap(Instant moment) {
+            return moment.isBefore(from) ? Duration.between(moment, from) : Duration.between(to, moment);
+        }
 
-    /** Adds the next measurement. */
+        private Span with(Instant moment) {
+            return new Span(campsite, moment.isBefore(from) ? moment : from, moment.isAfter(to) ? moment : to);
+        }
+    }
+
+    /** Adds the next measurement, in the order of time or against it. */
     public void add(long campsite, Instant takenAt) {
-        if (open != null
-                && open.campsite == campsite
-                && Duration.between(open.to, takenAt).compareTo(LONGEST_GAP) <= 0) {
-            open = new Span(campsite, open.from, takenAt);
+        if (open != null && open.campsite == campsite && open.gap(takenAt).compareTo(LONGEST_GAP) <= 0) {
+            open = open.with(takenAt);
             return;
         }
         if (open != null) {
@@ -34,10 +41,13 @@ public final class StaySpans {
     }
 
     /** The stays so far, in the order of time. */
-    public List<Span> spans() {
+    public List<Span> inOrder() {
         List<Span> all = new ArrayList<>(done);
         if (open != null) {
             all.add(open);
+        }
+        if (all.size() > 1 && all.get(0).from.isAfter(open.from)) {
+            Collections.reverse(all);
         }
         return all;
     }

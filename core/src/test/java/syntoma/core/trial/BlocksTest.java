@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 class BlocksTest {
@@ -69,8 +70,23 @@ class BlocksTest {
         spans.add(1, START.plusSeconds(146 * 3600));
         assertEquals(
                 List.of(1L, 1L, 2L, 1L),
-                spans.spans().stream().map(StaySpans.Span::campsite).toList());
-        assertEquals(START.plusSeconds(72 * 3600), spans.spans().get(0).to());
+                spans.inOrder().stream().map(StaySpans.Span::campsite).toList());
+        assertEquals(START.plusSeconds(72 * 3600), spans.inOrder().get(0).to());
+    }
+
+    @Test
+    void stays_are_the_same_told_from_either_end() {
+        Random random = new Random(3);
+        StaySpans onward = new StaySpans();
+        StaySpans back = new StaySpans();
+        List<Long> hours = random.longs(60, 0, 3_000).sorted().boxed().toList();
+        List<Integer> sites = random.ints(60, 1, 3).boxed().toList();
+        for (int i = 0; i < hours.size(); i++) {
+            int other = hours.size() - 1 - i;
+            onward.add(sites.get(i), START.plusSeconds(hours.get(i) * 3600));
+            back.add(sites.get(other), START.plusSeconds(hours.get(other) * 3600));
+        }
+        assertEquals(onward.inOrder(), back.inOrder());
     }
 
     @Test
