@@ -1,16 +1,19 @@
 package syntoma.app.platform;
 
+import io.swagger.v3.oas.annotations.Hidden;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestAttribute;
+import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
@@ -29,6 +32,16 @@ class Interface implements WebMvcConfigurer {
         registry.addResourceHandler("/icon.svg")
                 .addResourceLocations("classpath:/static/")
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(1)));
+    }
+
+    /** The description of the API, as it was made from the code. */
+    @RestController
+    @Hidden
+    static class Description {
+        @GetMapping(value = "/api/openapi.json", produces = MediaType.APPLICATION_JSON_VALUE)
+        Resource description() {
+            return new ClassPathResource("openapi.json");
+        }
     }
 
     /** The page; the views are addresses of its own. */

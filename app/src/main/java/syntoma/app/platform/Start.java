@@ -14,6 +14,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ApplicationContext;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
 import syntoma.app.store.CannotStart;
 import syntoma.app.store.Mend;
@@ -49,7 +50,13 @@ public final class Start {
             spring.addInitializers(context -> context.getBeanFactory().registerSingleton("storeFiles", files));
             spring.addListeners((ApplicationReadyEvent ready) ->
                     System.out.println("Syntoma is ready at http://127.0.0.1:" + port + " with the data in " + data));
-            spring.run(args);
+            ApplicationContext running = spring.run(args);
+            if (Boolean.parseBoolean(option(options, "syntoma.rehearse", "false"))) {
+                Rehearsal.of(running);
+                System.exit(SpringApplication.exit(running));
+            }
+        } catch (IOException failed) {
+            end("the rehearsal failed: " + describe(failed));
         } catch (CannotStart refused) {
             end(refused.getMessage());
         } catch (RuntimeException failed) {

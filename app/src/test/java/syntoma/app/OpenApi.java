@@ -1,4 +1,4 @@
-package syntoma.app.platform;
+package syntoma.app;
 
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
@@ -10,12 +10,12 @@ import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
-import org.springframework.context.annotation.Configuration;
 import org.springframework.lang.Nullable;
 
 /** The published description of the API: every field of an answer is always there, null only where it is marked so. */
-@Configuration
+@TestConfiguration
 class OpenApi {
     @Bean
     OpenApiCustomizer described() {
