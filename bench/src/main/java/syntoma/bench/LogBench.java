@@ -37,7 +37,6 @@ final class LogBench {
     private static final int TIMES = 4;
     private static final int TYPED = 200;
     private static final int MANY_ROWS = 1_000_000;
-    private static final int HEAP_MB = 480;
     private static final double LEAST_RATIO = 1.0 / 3;
     private static final Pattern BEFORE_COLLECTION = Pattern.compile("(\\d+)M->\\d+M\\(");
 
@@ -46,7 +45,7 @@ final class LogBench {
 
     private LogBench() {}
 
-    static void run(Path jar) throws Exception {
+    static void run(Path start) throws Exception {
         Path dir = Files.createTempDirectory("syntoma-bench");
         try {
             Path[] files = new Path[TIMES];
@@ -56,7 +55,7 @@ final class LogBench {
             double[] h2 = h2(dir, files);
             double[] own;
             double[] typed;
-            try (App app = App.start(jar, dir.resolve("log"), dir.resolve("gc.txt"))) {
+            try (App app = App.start(start, dir.resolve("log"), dir.resolve("gc.txt"))) {
                 own = app.importAndExport(files);
                 typed = app.typed();
             }
@@ -70,9 +69,12 @@ final class LogBench {
             Bench.report("a typed measurement, 95th percentile", typed[0], "ms", "under 60 ms", typed[0] < 60);
             Bench.report("the store and its force within it, median", typed[1], "ms", "under 30 ms", typed[1] < 30);
 
+            StartBench.run(start, dir);
+            StartBench.withLog(start, dir, dir.resolve("log"), "400,000");
+
             Path large = write(dir.resolve("large.csv"), 2000, MANY_ROWS);
             Path collections = dir.resolve("gc-large.txt");
-            try (App app = App.start(jar, dir.resolve("large"), collections)) {
+            try (App app = App.start(start, dir.resolve("large"), collections)) {
                 app.send(large, MANY_ROWS);
             }
             double peak = peakHeapMb(collections);
@@ -173,18 +175,15 @@ final class LogBench {
     private record App(Process process, int port) implements AutoCloseable {
         private static final HttpClient CLIENT = HttpClient.newHttpClient();
 
-        static App start(Path jar, Path data, Path collections) throws IOException {
+        static App start(Path start, Path data, Path collections) throws IOException {
             int port;
             try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
                 port = free.getLocalPort();
             }
             Process process = new ProcessBuilder(
                             "java",
-                            "-Xmx" + HEAP_MB + "m",
-                            "-XX:+UseSerialGC",
                             "-Xlog:gc:file=" + collections,
-                            "-jar",
-                            jar.toString(),
+                            "@" + start.resolve("java.options"),
                             "--server.port=" + port,
                             "--syntoma.data=" + data)
                     .redirectError(ProcessBuilder.Redirect.INHERIT)

@@ -67,10 +67,7 @@ final class RunningApp implements AutoCloseable {
     private static Process launch(Path data, boolean demo, int port) throws IOException {
         return new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-Xmx480m",
-                        "-XX:+UseSerialGC",
-                        "-jar",
-                        System.getProperty("syntoma.jar"),
+                        "@" + System.getProperty("syntoma.options"),
                         "--server.port=" + port,
                         "--syntoma.data=" + data,
                         "--syntoma.demo=" + demo)

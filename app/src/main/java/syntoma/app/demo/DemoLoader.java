@@ -2,9 +2,9 @@ package syntoma.app.demo;
 
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
 import syntoma.app.logbook.ImportService;
 import syntoma.app.logbook.Logbook;
@@ -14,26 +14,32 @@ import syntoma.standin.DemoLog;
 
 /** Fills an empty log with the demo data, through the same services as a user's own. */
 @Component
-@ConditionalOnProperty("syntoma.demo")
 class DemoLoader implements ApplicationRunner {
     private final Logbook logbook;
     private final ImportService imports;
     private final TrialService trials;
     private final StandingService standing;
     private final DemoRigLoader rig;
+    private final boolean wanted;
 
     DemoLoader(
-            Logbook logbook, ImportService imports, TrialService trials, StandingService standing, DemoRigLoader rig) {
+            Logbook logbook,
+            ImportService imports,
+            TrialService trials,
+            StandingService standing,
+            DemoRigLoader rig,
+            @Value("${syntoma.demo}") boolean wanted) {
         this.logbook = logbook;
         this.imports = imports;
         this.trials = trials;
         this.standing = standing;
         this.rig = rig;
+        this.wanted = wanted;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!logbook.campsites().isEmpty()) {
+        if (!wanted || !logbook.campsites().isEmpty()) {
             return;
         }
         DemoLog log = DemoLog.generate();

@@ -12,10 +12,13 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import org.springframework.aot.AotDetector;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ApplicationContext;
+import org.springframework.context.aot.AbstractAotProcessor;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
+import org.springframework.util.ClassUtils;
 import syntoma.app.store.CannotStart;
 import syntoma.app.store.Mend;
 import syntoma.app.store.StoreCheck;
@@ -28,6 +31,8 @@ import syntoma.app.store.StoreFiles;
 public final class Start {
     private static final String DEMO_MARK = "demo-data";
 
+    private static final boolean AOT_PROCESSING = Boolean.getBoolean(AbstractAotProcessor.AOT_PROCESSING);
+
     /** Keeps the directory's lock: a channel that nothing refers to is closed, and its lock let go. */
     private static FileChannel held;
 
@@ -35,6 +40,12 @@ public final class Start {
 
     /** Starts, or ends the process with status 1 after saying why not. */
     public static void run(Class<?> application, String[] args) {
+        if (AOT_PROCESSING) {
+            // the build writes down which parts there are; nothing is opened for that
+            SpringApplication.run(application, args);
+            return;
+        }
+        usePartsWrittenDown(application);
         SimpleCommandLinePropertySource options = new SimpleCommandLinePropertySource(args);
         int port = Integer.parseInt(option(options, "server.port", "8787"));
         Path data = Path.of(option(options, "syntoma.data", "data/own")).toAbsolutePath();
@@ -46,8 +57,7 @@ public final class Start {
             open(files, mend);
             SpringApplication spring = new SpringApplication(application);
             spring.setLogStartupInfo(false);
-            // handed over as it is: a property's value would be read for placeholders
-            spring.addInitializers(context -> context.getBeanFactory().registerSingleton("storeFiles", files));
+            spring.setMainApplicationClass(application);
             spring.addListeners((ApplicationReadyEvent ready) ->
                     System.out.println("Syntoma is ready at http://127.0.0.1:" + port + " with the data in " + data));
             ApplicationContext running = spring.run(args);
@@ -61,6 +71,13 @@ public final class Start {
             end(refused.getMessage());
         } catch (RuntimeException failed) {
             end(reason(failed, data));
+        }
+    }
+
+    /** What the build has written down of the parts stands in for finding them out at each start. */
+    private static void usePartsWrittenDown(Class<?> application) {
+        if (ClassUtils.isPresent(application.getName() + "__ApplicationContextInitializer", null)) {
+            System.setProperty(AotDetector.AOT_ENABLED, "true");
         }
     }
 

@@ -4,10 +4,11 @@ import com.zaxxer.hikari.HikariDataSource;
 import jakarta.persistence.EntityManagerFactory;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnMissingBean;
+import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.autoconfigure.flyway.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -40,11 +41,11 @@ public class StoreConfig {
         }
     }
 
-    /** The data directory, where the start has not handed it over already. */
+    /** The data directory as it was said to the start: a property's value would be read for placeholders. */
     @Bean
-    @ConditionalOnMissingBean
-    StoreFiles storeFiles(@Value("${syntoma.data}") String data) {
-        return new StoreFiles(Path.of(data).toAbsolutePath());
+    StoreFiles storeFiles(ApplicationArguments said, @Value("${syntoma.data}") String otherwise) {
+        List<String> data = said.getOptionValues("syntoma.data");
+        return new StoreFiles(Path.of(data == null ? otherwise : data.get(0)).toAbsolutePath());
     }
 
     @Bean

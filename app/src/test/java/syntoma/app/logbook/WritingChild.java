@@ -73,8 +73,7 @@ class WritingChild {
         ConfigurableApplicationContext context = new SpringApplicationBuilder(WritingChild.class)
                 .web(WebApplicationType.NONE)
                 .bannerMode(org.springframework.boot.Banner.Mode.OFF)
-                .initializers(c -> c.getBeanFactory().registerSingleton("storeFiles", files))
-                .run();
+                .run("--syntoma.data=" + files.dir());
         java.io.StringWriter all = new java.io.StringWriter();
         context.getBean(ExportService.class).write(all);
         all.toString().lines().skip(1).forEach(row -> say("have " + key(row)));

@@ -1,0 +1,1 @@
+create table nothing (id bigint primary key);
