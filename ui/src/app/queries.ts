@@ -30,3 +30,13 @@ export function useChangeStanding() {
     onSuccess: () => client.invalidateQueries(),
   });
 }
+
+export type Figure = Schemas['FigureView'];
+
+/** What a measurement holds; it changes with the application only. */
+export const useFigures = () =>
+  useQuery({
+    queryKey: ['figures'],
+    queryFn: () => unwrap(api.GET('/api/figures')),
+    staleTime: Infinity,
+  });

@@ -1,13 +1,13 @@
-import { effect as asText, plain } from '../format/numbers';
+import { effect as asText, plain, type Scale } from '../format/numbers';
 import { hatched } from './hatched';
 import { linear, logarithmic } from './scale';
 
 export interface Interval {
-  scale: 'ratio' | 'dB';
+  scale: Scale;
   estimate: number | null;
   low: number | null;
   high: number | null;
-  /** The difference that matters: 1.2 as a ratio, 2 in dB. */
+  /** The difference that matters: 1.2 as a ratio, 2 in dB, 1 in points. */
   margin: number;
   /** What the colour says. */
   tone: 'better' | 'worse' | 'open';
@@ -16,10 +16,10 @@ export interface Interval {
 const COLOUR = { better: 'kelp', worse: 'rust', open: 'ink2' } as const;
 const HEIGHT = 36;
 
-/** Limits of an axis that holds all intervals: ratios symmetric on the log scale, dB around zero. */
-export function intervalDomain(scale: 'ratio' | 'dB', intervals: Interval[]): [number, number] {
+/** Limits of an axis that holds all intervals: ratios symmetric on the log scale, differences around zero. */
+export function intervalDomain(scale: Scale, intervals: Interval[]): [number, number] {
   const ends = intervals.flatMap((i) => [i.low, i.high, i.estimate]).filter((v) => v !== null);
-  if (scale === 'dB') {
+  if (scale !== 'ratio') {
     const most = Math.max(6, ...ends.map((v) => Math.abs(v)));
     const limit = Math.min(40, Math.ceil(most / 2) * 2);
     return [-limit, limit];
@@ -30,14 +30,14 @@ export function intervalDomain(scale: 'ratio' | 'dB', intervals: Interval[]): [n
 }
 
 /** Numbers on the axis of a domain. */
-export function intervalTicks(scale: 'ratio' | 'dB', [low, high]: [number, number]): number[] {
-  if (scale === 'dB') {
+export function intervalTicks(scale: Scale, [low, high]: [number, number]): number[] {
+  if (scale !== 'ratio') {
     return [low, low / 2, 0, high / 2, high];
   }
   return [0.015625, 0.0625, 0.25, 0.5, 1, 2, 4, 16, 64].filter((v) => v >= low * 0.999 && v <= high * 1.001);
 }
 
-function place(scale: 'ratio' | 'dB', domain: [number, number], width: number) {
+function place(scale: Scale, domain: [number, number], width: number) {
   return (scale === 'ratio' ? logarithmic : linear)(domain, [8, width - 8]);
 }
 
@@ -96,7 +96,7 @@ export function IntervalLine(props: {
 }
 
 /** The axis beneath interval lines of one scale. */
-export function IntervalAxis(props: { scale: 'ratio' | 'dB'; domain: [number, number]; width: number }) {
+export function IntervalAxis(props: { scale: Scale; domain: [number, number]; width: number }) {
   const { scale, domain, width } = props;
   const x = place(scale, domain, width);
   return (
@@ -108,7 +108,9 @@ export function IntervalAxis(props: { scale: 'ratio' | 'dB'; domain: [number, nu
           y={12}
           textAnchor={i === 0 ? 'start' : i === all.length - 1 ? 'end' : 'middle'}
         >
-          {scale === 'ratio' ? `×${Number(v.toPrecision(2))}` : `${v > 0 ? '+' : ''}${plain(v)} dB`}
+          {scale === 'ratio'
+            ? `×${Number(v.toPrecision(2))}`
+            : `${v > 0 ? '+' : ''}${plain(v)} ${scale === 'dB' ? 'dB' : 'points'}`}
         </text>
       ))}
     </svg>

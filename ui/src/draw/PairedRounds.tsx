@@ -1,4 +1,4 @@
-import { short, effect as asText } from '../format/numbers';
+import { short, effect as asText, type Scale } from '../format/numbers';
 import { clock } from '../format/time';
 import { PennantMark } from './Pennant';
 import { linear, linearTicks, logarithmic, logTicks } from './scale';
@@ -18,10 +18,20 @@ const COLUMN = 112;
 const TOP = 16;
 const BOTTOM = 176;
 
+/** The least that a logarithmic axis shows; a value of 0 stands at its foot. */
+const LEAST = 0.1;
+
+function domainOf(scale: Scale, low: number, high: number): [number, number] {
+  if (scale === 'ratio') {
+    return [Math.max(low, LEAST) / 1.25, Math.max(high, LEAST) * 1.25];
+  }
+  return [scale === 'share' ? 0 : Math.floor(low - 1), Math.ceil(high + 1)];
+}
+
 /** Each round as the two measured values, joined, in the order they were taken. */
 export function PairedRounds(props: {
   rounds: RoundPair[];
-  scale: 'ratio' | 'dB';
+  scale: Scale;
   unit: string;
   pennants: { baseline: number; candidate: number };
   width: number;
@@ -31,9 +41,9 @@ export function PairedRounds(props: {
   const values = rounds.flatMap((r) => [r.baseline, r.candidate]);
   const low = Math.min(...values);
   const high = Math.max(...values);
-  const domain: [number, number] =
-    scale === 'ratio' ? [low / 1.25, high * 1.25] : [Math.floor(low - 1), Math.ceil(high + 1)];
-  const y = (scale === 'ratio' ? logarithmic : linear)(domain, [BOTTOM, TOP]);
+  const domain = domainOf(scale, low, high);
+  const onScale = (scale === 'ratio' ? logarithmic : linear)(domain, [BOTTOM, TOP]);
+  const y = (value: number) => onScale(Math.max(value, domain[0]));
   const ticks = scale === 'ratio' ? logTicks(...domain) : linearTicks(...domain, 4);
   const width = Math.max(props.width, LEFT + rounds.length * COLUMN);
   const column = Math.min(160, (width - LEFT) / rounds.length);

@@ -56,6 +56,9 @@ describe('interval line', () => {
     expect(intervalDomain('dB', [{ ...interval, scale: 'dB', estimate: -7.2, low: -9.1, high: -5 }])).toEqual(
       [-10, 10],
     );
+    expect(
+      intervalDomain('share', [{ ...interval, scale: 'share', estimate: 3.8, low: 3.2, high: 4.4 }]),
+    ).toEqual([-6, 6]);
     expect(intervalTicks('ratio', [0.25, 4])).toEqual([0.25, 0.5, 1, 2, 4]);
   });
 });

@@ -24,6 +24,8 @@ describe('numbers', () => {
   it('tells ratios from dB', () => {
     expect(effect(1.832, 'ratio')).toBe('×1.83');
     expect(effect(14.2, 'ratio')).toBe('×14');
+    expect(effect(3.8, 'share')).toBe('+3.8 points');
+    expect(effect(0.04, 'share')).toBe('0.0 points');
     expect(effect(6.06, 'dB')).toBe('+6.1 dB');
     expect(effect(-0.02, 'dB')).toBe('0.0 dB');
   });

@@ -23,8 +23,11 @@ export function plain(value: number | null | undefined): string {
   return value === null || value === undefined ? '–' : String(value).replace('-', '−');
 }
 
-/** A ratio as a factor (×1.83), a difference in dB with its sign. */
-export function effect(value: number | null | undefined, scale: 'ratio' | 'dB'): string {
+/** On what values of a metric are compared: as a factor, in dB, or in percentage points. */
+export type Scale = 'ratio' | 'dB' | 'share';
+
+/** A ratio as a factor (×1.83), a difference in dB or points with its sign. */
+export function effect(value: number | null | undefined, scale: Scale): string {
   if (value === null || value === undefined) {
     return '–';
   }
@@ -32,7 +35,7 @@ export function effect(value: number | null | undefined, scale: 'ratio' | 'dB'):
     return `×${fixed(value, value < 10 ? 2 : 0)}`;
   }
   const text = fixed(value, 1);
-  return `${value > 0 && Number(value.toFixed(1)) !== 0 ? '+' : ''}${text} dB`;
+  return `${value > 0 && Number(value.toFixed(1)) !== 0 ? '+' : ''}${text} ${scale === 'dB' ? 'dB' : 'points'}`;
 }
 
 export function count(number: number, noun: string): string {

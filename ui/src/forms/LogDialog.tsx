@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { App, Button, Modal, Segmented, Select } from 'antd';
 import { type ReactNode, useState } from 'react';
 import { api, Refusal, type Schemas, unwrap } from '../api/client';
-import { useStanding } from '../app/queries';
+import { type Figure, useFigures, useStanding } from '../app/queries';
 import { plain, short } from '../format/numbers';
 import { Field, FieldFrame } from './Field';
 import { type Draft, draftFor, requestOf } from './logDraft';
@@ -10,33 +10,17 @@ import { NameField } from './NameField';
 import { useCheck } from './useCheck';
 import { useStored } from './useStored';
 
-const OUTCOMES = [
-  { value: 'ok', label: 'ok' },
-  { value: 'no_service', label: 'no service' },
-  { value: 'failed', label: 'failed' },
-  { value: 'timed_out', label: 'timed out' },
-];
-const RATS = ['LTE', 'NR-NSA', 'NR-SA', 'UMTS', 'GSM', 'WIFI', 'SAT'];
-const RADIO = [
-  ['rsrpDbm', 'RSRP', 'dBm'],
-  ['rsrqDb', 'RSRQ', 'dB'],
-  ['sinrDb', 'SINR', 'dB'],
-  ['rssiDbm', 'RSSI', 'dBm'],
-] as const;
-const LATENCIES = [
-  ['idleMs', 'Latency, idle', 'ms'],
-  ['downLoadedMs', 'Latency, downloading', 'ms'],
-  ['upLoadedMs', 'Latency, uploading', 'ms'],
-  ['jitterMs', 'Jitter', 'ms'],
-] as const;
+type Name = keyof Schemas['MeasurementRequest'];
 
 /** Logs one measurement: a reading, a speed run, or a run that failed. */
 export function LogDialog({ close }: { close: () => void }) {
   const { data: line } = useStanding();
-  return line ? <LogForm line={line} close={close} /> : null;
+  const { data: figures } = useFigures();
+  return line && figures ? <LogForm line={line} figures={figures} close={close} /> : null;
 }
 
-function LogForm({ line, close }: { line: Schemas['StandingLine']; close: () => void }) {
+function LogForm(props: { line: Schemas['StandingLine']; figures: Figure[]; close: () => void }) {
+  const { line, figures, close } = props;
   const [last, setLast] = useStored<Partial<Draft>>('log.last', {});
   const [kept, keep, forget] = useStored<Draft | null>('log.draft', null);
   const [fresh] = useState(() => draftFor(line, last));
@@ -87,26 +71,26 @@ function LogForm({ line, close }: { line: Schemas['StandingLine']; close: () => 
   });
 
   const problems = refused.length > 0 ? refused : (check?.problems ?? []);
-  const problem = (name: keyof Schemas['MeasurementRequest']) =>
-    all || draft[name] !== '' ? problems.find((p) => p.field === name)?.message : undefined;
-  const rate = (name: 'downMbps' | 'upMbps') => check?.rates.find((r) => r.field === name);
-  const field = (
-    name: keyof Schemas['MeasurementRequest'],
-    label: string,
-    unit?: string,
-    hint?: ReactNode,
-  ) => (
+  const problem = (name: Name) =>
+    all || (draft[name] ?? '') !== '' ? problems.find((p) => p.field === name)?.message : undefined;
+  const rate = (name: string) => check?.rates.find((r) => r.field === name);
+  const field = (name: string, label: string, unit?: string, hint?: ReactNode) => (
     <Field
       key={name}
       name={name}
       label={label}
       unit={unit}
-      value={draft[name]}
+      value={draft[name as Name] ?? ''}
       onChange={(value) => set({ [name]: value })}
-      problem={problem(name)}
+      problem={problem(name as Name)}
       hint={hint}
     />
   );
+  const numbers = (...kinds: string[]) => figures.filter((f) => kinds.includes(f.kind));
+  const choices = (name: Name) =>
+    figures
+      .find((f) => f.field === name)
+      ?.choices.map((value) => ({ value, label: value.replace('_', ' ') }));
   const shownFields = new Set<string>(Object.keys(draft));
   const others = all ? problems.filter((p) => !shownFields.has(p.field) || p.field === 'takenAt') : [];
   const cellular = draft.rat !== 'WIFI' && draft.rat !== 'SAT';
@@ -162,21 +146,19 @@ function LogForm({ line, close }: { line: Schemas['StandingLine']; close: () => 
             <Select
               id="field-outcome"
               value={draft.outcome}
-              options={OUTCOMES}
+              options={choices('outcome')}
               onChange={(outcome) => set({ outcome })}
             />
           </FieldFrame>
-          {RADIO.map(([name, label, unit]) => field(name, label, unit, grade(check, name, cellular)))}
-          {field('downMbps', 'Download', undefined, <RateHint rate={rate('downMbps')} />)}
-          {field('upMbps', 'Upload', undefined, <RateHint rate={rate('upMbps')} />)}
-          {LATENCIES.map(([name, label, unit]) => field(name, label, unit))}
-          {field('lossPct', 'Loss', '%')}
+          {numbers('radio').map((f) => field(f.field, f.label, f.unit, grade(check, f.field, cellular)))}
+          {numbers('rate').map((f) => field(f.field, f.label, undefined, <RateHint rate={rate(f.field)} />))}
+          {numbers('latency', 'jitter', 'share').map((f) => field(f.field, f.label, f.unit))}
           {field('server', 'Test server')}
           <FieldFrame id="field-rat" label="Carried by" problem={problem('rat')}>
             <Select
               id="field-rat"
               value={draft.rat}
-              options={RATS.map((value) => ({ value }))}
+              options={choices('rat')}
               onChange={(rat) => set({ rat })}
             />
           </FieldFrame>

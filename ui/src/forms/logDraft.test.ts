@@ -20,7 +20,6 @@ describe('a draft', () => {
       rat: 'NR-SA',
       server: 'harbour-1',
       offset: '+02:00',
-      rsrpDbm: '',
     });
   });
 

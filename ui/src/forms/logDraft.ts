@@ -1,33 +1,18 @@
 import type { Schemas } from '../api/client';
 
 /** What is typed into the log dialog; everything is text until the server reads it. */
-export type Draft = Required<Schemas['MeasurementRequest']> & { clock: string; date: string; offset: string };
+export type Draft = Schemas['MeasurementRequest'] & {
+  [field in 'campsite' | 'setup' | 'carrier' | 'rat' | 'band' | 'server' | 'outcome']: string;
+} & { clock: string; date: string; offset: string };
 
 export const EMPTY: Draft = {
-  takenAt: '',
   campsite: '',
   setup: '',
   carrier: '',
   rat: 'LTE',
   band: '',
-  arfcn: '',
-  cellId: '',
-  rssiDbm: '',
-  rsrpDbm: '',
-  rsrqDb: '',
-  sinrDb: '',
-  downMbps: '',
-  upMbps: '',
-  idleMs: '',
-  downLoadedMs: '',
-  upLoadedMs: '',
-  jitterMs: '',
-  lossPct: '',
   server: '',
   outcome: 'ok',
-  trial: '',
-  round: '',
-  note: '',
   date: '',
   clock: '',
   offset: '',

@@ -3,7 +3,7 @@ import { App, Button, Input, Table } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas, unwrap } from '../api/client';
-import { useSetups } from '../app/queries';
+import { type Figure, useFigures, useSetups } from '../app/queries';
 import { Part, Waiting } from '../app/Sheet';
 import { SetupLabel } from '../draw/Pennant';
 import { count, plain } from '../format/numbers';
@@ -11,26 +11,13 @@ import { dateClock, offset, weekdayClock } from '../format/time';
 import { downloadCsv } from './download';
 
 type Row = Schemas['LoggedMeasurement'];
-const NUMBERS = [
-  ['rsrpDbm', 'RSRP', 'dBm'],
-  ['rsrqDb', 'RSRQ', 'dB'],
-  ['sinrDb', 'SINR', 'dB'],
-  ['downMbps', 'Down', 'Mb/s'],
-  ['upMbps', 'Up', 'Mb/s'],
-  ['idleMs', 'Idle', 'ms'],
-  ['upLoadedMs', 'Up-loaded', 'ms'],
-] as const;
-const HEADER = [
-  'taken_at',
-  'setup',
-  'carrier',
-  'band',
-  ...NUMBERS.map(([, n, u]) => `${n} ${u}`),
-  'outcome',
-  'trial',
-  'round',
-  'note',
-];
+/** The columns of the table; a number that no measurement here has gets none. */
+function shownOf(figures: Figure[], rows: Row[]) {
+  return figures.filter((f) => isNumber(f) && rows.some((m) => number(m, f) !== null));
+}
+
+const isNumber = (f: Figure) => f.kind !== 'text' && f.kind !== 'choice';
+const number = (m: Row, f: Figure) => m[f.field as keyof Row] as number | null;
 
 /** The measurements of a stay. */
 export function Measurements({ stay, back }: { stay: number; back: () => void }) {
@@ -39,6 +26,7 @@ export function Measurements({ stay, back }: { stay: number; back: () => void })
     queryFn: () => unwrap(api.GET('/api/measurements', { params: { query: { stay, limit: 5000 } } })),
   });
   const setups = useSetups();
+  const { data: figures } = useFigures();
   const [text, setText] = useState('');
   const remove = useRemove();
   const byName = new Map(setups.data?.map((s) => [s.name, s]));
@@ -48,9 +36,10 @@ export function Measurements({ stay, back }: { stay: number; back: () => void })
       .toLowerCase()
       .includes(wanted),
   );
-  if (!rows) {
+  if (!rows || !figures) {
     return <Waiting error={list.error} retry={() => void list.refetch()} />;
   }
+  const numbers = shownOf(figures, list.data ?? []);
   const first = list.data?.at(0);
   const trials = [...new Set(list.data?.map((m) => m.trial).filter((t) => t !== null))];
   return (
@@ -75,7 +64,11 @@ export function Measurements({ stay, back }: { stay: number; back: () => void })
             href="#export"
             onClick={(e) => {
               e.preventDefault();
-              downloadCsv('measurements-here.csv', HEADER, rows.map(exported));
+              downloadCsv(
+                'measurements-here.csv',
+                header(numbers),
+                rows.map((m) => exported(m, numbers)),
+              );
             }}
           >
             Export this list
@@ -117,18 +110,20 @@ export function Measurements({ stay, back }: { stay: number; back: () => void })
               render: (_, m) => <SetupLabel setup={byName.get(m.setup) ?? { name: m.setup, pennant: 0 }} />,
             },
             { title: 'On', render: (_, m) => [m.carrier, m.band].filter(Boolean).join(' ') },
-            ...NUMBERS.map(([field, title, unit]) => ({
-              title: `${title}, ${unit}`,
+            ...numbers.map((f) => ({
+              title: `${f.label}, ${f.unit}`,
               align: 'right' as const,
-              sorter: (a: Row, b: Row) => (a[field] ?? -1e9) - (b[field] ?? -1e9),
-              render: (_: unknown, m: Row) => plain(m[field]),
+              sorter: (a: Row, b: Row) => (number(a, f) ?? -1e9) - (number(b, f) ?? -1e9),
+              render: (_: unknown, m: Row) => plain(number(m, f)),
             })),
             {
               title: 'Outcome',
-              filters: ['ok', 'no_service', 'failed', 'timed_out'].map((value) => ({
-                value,
-                text: value.replace('_', ' '),
-              })),
+              filters: figures
+                .find((f) => f.field === 'outcome')
+                ?.choices.map((value) => ({
+                  value,
+                  text: value.replace('_', ' '),
+                })),
               onFilter: (value, m) => m.outcome === value,
               render: (_, m) => (
                 <span className={m.outcome === 'ok' ? undefined : 'loss'}>{m.outcome.replace('_', ' ')}</span>
@@ -150,12 +145,24 @@ export function Measurements({ stay, back }: { stay: number; back: () => void })
   );
 }
 
-const exported = (m: Row) => [
+const header = (numbers: Figure[]) => [
+  'taken_at',
+  'setup',
+  'carrier',
+  'band',
+  ...numbers.map((f) => f.column),
+  'outcome',
+  'trial',
+  'round',
+  'note',
+];
+
+const exported = (m: Row, numbers: Figure[]) => [
   m.takenAt,
   m.setup,
   m.carrier,
   m.band,
-  ...NUMBERS.map(([field]) => m[field]),
+  ...numbers.map((f) => number(m, f)),
   m.outcome,
   m.trial,
   m.round,

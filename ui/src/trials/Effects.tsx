@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client';
 import { Part } from '../app/Sheet';
 import { type Interval, IntervalAxis, IntervalLine, intervalDomain } from '../draw/IntervalLine';
 import { useWidth } from '../draw/useWidth';
-import { effect as asText } from '../format/numbers';
+import { effect as asText, type Scale } from '../format/numbers';
 
 type Effect = Schemas['Effect'];
 
@@ -39,7 +39,7 @@ export function Effects(props: {
       title="Effect of the candidate"
       small="hatched: interval · tick: estimate · shaded: no difference that matters"
     >
-      {(['ratio', 'dB'] as const).map((scale) => {
+      {(['ratio', 'dB', 'share'] as const).map((scale) => {
         const effects = contrast.effects.filter((e) => e.result.scale === scale);
         return (
           effects.length > 0 && (
@@ -51,12 +51,7 @@ export function Effects(props: {
   );
 }
 
-function Lines(props: {
-  scale: 'ratio' | 'dB';
-  effects: Effect[];
-  chosen: string;
-  choose: (label: string) => void;
-}) {
+function Lines(props: { scale: Scale; effects: Effect[]; chosen: string; choose: (label: string) => void }) {
   const { scale, effects, chosen, choose } = props;
   const [ref, width] = useWidth<HTMLDivElement>(440);
   const domain = intervalDomain(scale, effects.map(interval));

@@ -4,15 +4,20 @@ import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.NumberSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.media.StringSchema;
 import java.lang.annotation.Annotation;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.lang.Nullable;
+import syntoma.core.reading.Figure;
 
 /** The published description of the API: every field of an answer is always there, null only where it is marked so. */
 @TestConfiguration
@@ -22,6 +27,7 @@ class OpenApi {
         return api -> {
             api.info(new Info().title("Syntoma").version("1"));
             api.servers(List.of());
+            figures(api.getComponents().getSchemas());
             api.getComponents().getSchemas().forEach((name, raw) -> {
                 Schema<?> schema = raw;
                 anything(schema);
@@ -30,6 +36,20 @@ class OpenApi {
                 }
             });
         };
+    }
+
+    /** The fields of a measurement are those of the catalogue. */
+    @SuppressWarnings("rawtypes") // as the library gives them
+    private static void figures(Map<String, Schema> schemas) {
+        Schema<?> logged = schemas.get("LoggedMeasurement");
+        logged.getProperties().remove("numbers");
+        Figure.numbers().forEach(f -> logged.addProperty(f.field(), new NumberSchema().nullable(true)));
+        Schema<?> typed = schemas.get("MeasurementRequest");
+        typed.setProperties(new LinkedHashMap<>());
+        typed.setAdditionalProperties(null);
+        Arrays.stream(Figure.values())
+                .filter(f -> f != Figure.LAT && f != Figure.LON)
+                .forEach(f -> typed.addProperty(f.field(), new StringSchema()));
     }
 
     /** Fields that may hold anything are said to, instead of to hold an object without fields. */

@@ -40,6 +40,7 @@ class OpenApiTest {
         JsonNode given = json.readTree(read("/described"));
         if (Boolean.getBoolean("openapi.write")) {
             Files.writeString(FILE, json.writerWithDefaultPrettyPrinter().writeValueAsString(given) + "\n");
+            return;
         }
         assertEquals(json.readTree(FILE.toFile()), given);
         assertEquals(given, json.readTree(read("/api/openapi.json")), "the one that is served");

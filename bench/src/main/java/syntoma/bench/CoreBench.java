@@ -17,7 +17,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
@@ -52,7 +52,7 @@ public class CoreBench {
                     true,
                     OptionalDouble.of(Math.exp(1 + 0.4 * random.nextGaussian() + 0.5 * (i % 2)))));
         }
-        comparer = new Comparer(Metric.UP, samples, OptionalInt.empty(), OptionalDouble.empty());
+        comparer = new Comparer(Figure.UP_MBPS, samples, OptionalInt.empty(), OptionalDouble.empty());
     }
 
     @Benchmark

@@ -23,17 +23,18 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import syntoma.app.platform.InvalidInput;
+import syntoma.core.reading.Figure;
 
 /** A CSV file of measurements, opened: its separator is found, its header understood. Rows are then read one by one. */
 final class CsvTable {
     private static final int LOOK_AHEAD = 64 * 1024;
-    private static final List<Column> REQUIRED =
-            List.of(Column.TAKEN_AT, Column.CAMPSITE, Column.SETUP, Column.OUTCOME);
+    private static final List<Figure> REQUIRED =
+            List.of(Figure.TAKEN_AT, Figure.CAMPSITE, Figure.SETUP, Figure.OUTCOME);
 
     private final CSVParser parser;
     private final Iterator<CSVRecord> records;
     private final char separator;
-    private final Map<Column, Integer> places = new EnumMap<>(Column.class);
+    private final Map<Figure, Integer> places = new EnumMap<>(Figure.class);
     private final Map<Integer, String> unknown = new TreeMap<>();
     private int width;
 
@@ -111,8 +112,8 @@ final class CsvTable {
     }
 
     /** The text of a column in a row, with what protected it from a spreadsheet taken off; empty when missing. */
-    String text(Row row, Column column) {
-        if (column == Column.NOTE && !unknown.isEmpty()) {
+    String text(Row row, Figure column) {
+        if (column == Figure.NOTE && !unknown.isEmpty()) {
             return note(row);
         }
         Integer place = places.get(column);
@@ -120,7 +121,7 @@ final class CsvTable {
     }
 
     private String note(Row row) {
-        Integer place = places.get(Column.NOTE);
+        Integer place = places.get(Figure.NOTE);
         Stream<String> own = Stream.of(
                 place == null ? "" : SpreadsheetGuard.off(row.cells().get(place).strip()));
         Stream<String> others = unknown.entrySet().stream()
@@ -152,11 +153,11 @@ final class CsvTable {
         for (int i = 0; i < width; i++) {
             String label = header.cells().get(i).strip();
             int place = i;
-            Column.labelled(label).ifPresentOrElse(column -> place(column, place), () -> unknown.put(place, label));
+            Figure.labelled(label).ifPresentOrElse(column -> place(column, place), () -> unknown.put(place, label));
         }
         List<String> missing = REQUIRED.stream()
                 .filter(c -> !places.containsKey(c))
-                .map(c -> c.label)
+                .map(c -> c.label())
                 .toList();
         if (!missing.isEmpty()) {
             throw new InvalidInput(
@@ -166,9 +167,9 @@ final class CsvTable {
         }
     }
 
-    private void place(Column column, int place) {
+    private void place(Figure column, int place) {
         if (places.put(column, place) != null) {
-            throw new InvalidInput("file", "the header names the column " + column.label + " twice");
+            throw new InvalidInput("file", "the header names the column " + column.label() + " twice");
         }
     }
 

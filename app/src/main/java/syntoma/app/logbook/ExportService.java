@@ -6,26 +6,26 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.concurrent.Semaphore;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.hibernate.jpa.HibernateHints;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.Conflict;
-import syntoma.core.reading.Quantity;
+import syntoma.core.reading.Figure;
 
 /** Writes the whole log as CSV, sorted by time, then setup, then carrier. */
 @Service
 class ExportService {
-    private static final String QUERY =
-            "select m.takenAt, c.name, c.lat, c.lon, s.name, k.name, m.rat, m.band, m.arfcn,"
-                    + " m.cellId, m.rssiDbm, m.rsrpDbm, m.rsrqDb, m.sinrDb, m.downMbps, m.upMbps, m.idleMs, m.downLoadedMs,"
-                    + " m.upLoadedMs, m.jitterMs, m.lossPct, m.server, m.outcome, m.trial, m.round, m.note, m.digits"
-                    + " from Measurement m join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
-                    + " left join Carrier k on k.id = m.carrierId order by m.takenAt, s.name, k.name nulls first, m.id";
-    private static final int DIGITS = Column.values().length;
+    private static final String QUERY = "select "
+            + Arrays.stream(Figure.values()).map(ExportService::source).collect(Collectors.joining(", "))
+            + ", m.digits from Measurement m join Campsite c on c.id = m.campsiteId join Setup s on s.id = m.setupId"
+            + " left join Carrier k on k.id = m.carrierId order by m.takenAt, s.name, k.name nulls first, m.id";
+    private static final int DIGITS = Figure.values().length;
 
     private static final int MOST_AT_ONCE = 4;
 
@@ -48,8 +48,8 @@ class ExportService {
         }
         try {
             CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180);
-            for (Column column : Column.values()) {
-                printer.print(column.label);
+            for (Figure column : Figure.values()) {
+                printer.print(column.label());
             }
             printer.println();
             Iterator<Object[]> rows = entities.createQuery(QUERY, Object[].class)
@@ -69,19 +69,30 @@ class ExportService {
 
     private static void write(CSVPrinter printer, Object[] row) throws IOException {
         String digits = (String) row[DIGITS];
-        for (Column column : Column.values()) {
+        for (Figure column : Figure.values()) {
             Object value = row[column.ordinal()];
-            if (column.quantity.isPresent()) {
-                Quantity quantity = column.quantity.get();
-                printer.print(Numbers.text(quantity, (Double) value, digits));
+            if (column.isNumber()) {
+                printer.print(Numbers.text(column, (Double) value, digits));
             } else if (value instanceof OffsetDateTime time) {
                 printer.print(DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(time));
-            } else if (column == Column.LAT || column == Column.LON || value == null) {
+            } else if (column == Figure.LAT || column == Figure.LON || value == null) {
                 printer.print(value);
             } else {
                 printer.print(SpreadsheetGuard.on(value.toString()));
             }
         }
         printer.println();
+    }
+
+    /** Where the query finds a figure. */
+    private static String source(Figure figure) {
+        return switch (figure) {
+            case CAMPSITE -> "c.name";
+            case LAT -> "c.lat";
+            case LON -> "c.lon";
+            case SETUP -> "s.name";
+            case CARRIER -> "k.name";
+            default -> "m." + figure.field();
+        };
     }
 }

@@ -16,8 +16,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.NotFound;
-import syntoma.core.reading.Quantity;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
 import syntoma.core.trial.Outcome;
 import syntoma.core.trial.Sample;
 import syntoma.core.unit.Text;
@@ -298,11 +297,10 @@ public class Logbook {
     }
 
     /** Measurements as the comparison needs them, for one metric. */
-    public static List<Sample> samples(List<LoggedMeasurement> measurements, Metric metric) {
-        Quantity quantity = Quantity.valueOf(metric.name());
+    public static List<Sample> samples(List<LoggedMeasurement> measurements, Figure metric) {
         return measurements.stream()
                 .map(m -> {
-                    BigDecimal value = m.value(quantity);
+                    BigDecimal value = m.value(metric);
                     return new Sample(
                             m.takenAt().toInstant(),
                             m.stay() == null ? 0 : m.stay(),

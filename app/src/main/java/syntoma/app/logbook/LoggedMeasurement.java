@@ -1,12 +1,20 @@
 package syntoma.app.logbook;
 
+import com.fasterxml.jackson.annotation.JsonAnyGetter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.time.OffsetDateTime;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.springframework.lang.Nullable;
-import syntoma.core.reading.Quantity;
+import syntoma.core.reading.Figure;
 
-/** A measurement as it is shown. Numbers keep the digits they were written in. */
+/**
+ * A measurement as it is shown.
+ *
+ * @param numbers by their fields, each a field of the answer; they keep the digits they were written in, and are null when
+ *     missing
+ */
 public record LoggedMeasurement(
         long id,
         OffsetDateTime takenAt,
@@ -18,17 +26,7 @@ public record LoggedMeasurement(
         @Nullable String band,
         @Nullable Integer arfcn,
         @Nullable String cellId,
-        @Nullable BigDecimal rssiDbm,
-        @Nullable BigDecimal rsrpDbm,
-        @Nullable BigDecimal rsrqDb,
-        @Nullable BigDecimal sinrDb,
-        @Nullable BigDecimal downMbps,
-        @Nullable BigDecimal upMbps,
-        @Nullable BigDecimal idleMs,
-        @Nullable BigDecimal downLoadedMs,
-        @Nullable BigDecimal upLoadedMs,
-        @Nullable BigDecimal jitterMs,
-        @Nullable BigDecimal lossPct,
+        @JsonAnyGetter Map<String, BigDecimal> numbers,
         @Nullable String server,
         @Schema(allowableValues = {"ok", "no_service", "failed", "timed_out"}) String outcome,
         @Nullable String trial,
@@ -47,17 +45,7 @@ public record LoggedMeasurement(
                 m.band,
                 m.arfcn,
                 m.cellId,
-                number(Quantity.RSSI, m.rssiDbm, m),
-                number(Quantity.RSRP, m.rsrpDbm, m),
-                number(Quantity.RSRQ, m.rsrqDb, m),
-                number(Quantity.SINR, m.sinrDb, m),
-                number(Quantity.DOWN, m.downMbps, m),
-                number(Quantity.UP, m.upMbps, m),
-                number(Quantity.IDLE, m.idleMs, m),
-                number(Quantity.DOWN_LOADED, m.downLoadedMs, m),
-                number(Quantity.UP_LOADED, m.upLoadedMs, m),
-                number(Quantity.JITTER, m.jitterMs, m),
-                number(Quantity.LOSS, m.lossPct, m),
+                numbers(m),
                 m.server,
                 m.outcome,
                 m.trial,
@@ -65,25 +53,18 @@ public record LoggedMeasurement(
                 m.note);
     }
 
-    private static BigDecimal number(Quantity quantity, Double value, Measurement m) {
-        return value == null ? null : new BigDecimal(Numbers.text(quantity, value, m.digits));
+    private static Map<String, BigDecimal> numbers(Measurement m) {
+        Map<String, BigDecimal> numbers = new LinkedHashMap<>();
+        for (Figure figure : Figure.numbers()) {
+            Double value = m.number(figure);
+            numbers.put(figure.field(), value == null ? null : new BigDecimal(Numbers.text(figure, value, m.digits)));
+        }
+        return numbers;
     }
 
-    /** The value of a quantity, null when missing. */
+    /** The value of a number, null when missing. */
     @Nullable
-    public BigDecimal value(Quantity quantity) {
-        return switch (quantity) {
-            case RSSI -> rssiDbm;
-            case RSRP -> rsrpDbm;
-            case RSRQ -> rsrqDb;
-            case SINR -> sinrDb;
-            case DOWN -> downMbps;
-            case UP -> upMbps;
-            case IDLE -> idleMs;
-            case DOWN_LOADED -> downLoadedMs;
-            case UP_LOADED -> upLoadedMs;
-            case JITTER -> jitterMs;
-            case LOSS -> lossPct;
-        };
+    public BigDecimal value(Figure figure) {
+        return numbers.get(figure.field());
     }
 }

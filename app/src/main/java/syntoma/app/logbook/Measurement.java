@@ -3,14 +3,21 @@ package syntoma.app.logbook;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
 import java.time.OffsetDateTime;
-import syntoma.core.reading.Quantity;
+import java.util.EnumMap;
+import java.util.Map;
+import syntoma.core.reading.Figure;
 import syntoma.core.reading.Rat;
 import syntoma.core.trial.Outcome;
 
 /** A reading and/or a speed run, as stored by {@link MeasurementInserts}. Missing values are null. */
 @Entity
 class Measurement {
+    /** The field of each number of the catalogue. */
+    private static final Map<Figure, VarHandle> NUMBERS = numbers();
+
     @Id
     Long id;
 
@@ -56,17 +63,8 @@ class Measurement {
         this.band = emptyToNull(m.band());
         this.arfcn = m.arfcn().isPresent() ? m.arfcn().getAsInt() : null;
         this.cellId = emptyToNull(m.cellId());
-        this.rssiDbm = m.numbers().boxed(Quantity.RSSI);
-        this.rsrpDbm = m.numbers().boxed(Quantity.RSRP);
-        this.rsrqDb = m.numbers().boxed(Quantity.RSRQ);
-        this.sinrDb = m.numbers().boxed(Quantity.SINR);
-        this.downMbps = m.numbers().boxed(Quantity.DOWN);
-        this.upMbps = m.numbers().boxed(Quantity.UP);
-        this.idleMs = m.numbers().boxed(Quantity.IDLE);
-        this.downLoadedMs = m.numbers().boxed(Quantity.DOWN_LOADED);
-        this.upLoadedMs = m.numbers().boxed(Quantity.UP_LOADED);
-        this.jitterMs = m.numbers().boxed(Quantity.JITTER);
-        this.lossPct = m.numbers().boxed(Quantity.LOSS);
+        Figure.numbers()
+                .forEach(figure -> NUMBERS.get(figure).set(this, m.numbers().boxed(figure)));
         this.server = emptyToNull(m.server());
         this.outcome = m.outcome().label();
         this.trial = emptyToNull(m.trial());
@@ -76,6 +74,24 @@ class Measurement {
         Fingerprint print = Fingerprint.of(m);
         this.printHigh = print.high();
         this.printLow = print.low();
+    }
+
+    private static Map<Figure, VarHandle> numbers() {
+        Map<Figure, VarHandle> numbers = new EnumMap<>(Figure.class);
+        for (Figure figure : Figure.numbers()) {
+            try {
+                numbers.put(
+                        figure, MethodHandles.lookup().findVarHandle(Measurement.class, figure.field(), Double.class));
+            } catch (ReflectiveOperationException missing) {
+                throw new IllegalStateException("a measurement has no field " + figure.field(), missing);
+            }
+        }
+        return numbers;
+    }
+
+    /** The value of a number, null when missing. */
+    Double number(Figure figure) {
+        return (Double) NUMBERS.get(figure).get(this);
     }
 
     boolean ok() {

@@ -1,56 +1,45 @@
 package syntoma.app.logbook;
 
+import com.fasterxml.jackson.annotation.JsonAnySetter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
+import syntoma.app.platform.InvalidInput;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
 import syntoma.core.band.Channel;
 import syntoma.core.reading.Consistency;
+import syntoma.core.reading.Figure;
 import syntoma.core.reading.Placing;
-import syntoma.core.reading.Quantity;
 import syntoma.core.reading.RadioMetric;
 import syntoma.core.reading.Rat;
 import syntoma.core.unit.DataRate;
 import syntoma.core.unit.FieldProblem;
+import syntoma.core.unit.Text;
 
 /** Reads the form of one measurement by the same rules as a row of a file, and says what its values mean. */
 @Component
 class MeasurementForm {
-    /** A measurement as typed. Every part may be missing; numbers may be texts, and rates may carry their unit. */
+    /** Not typed: a campsite has its coordinates already, or gets them where stays are mended. */
+    private static final Set<Figure> NOT_TYPED = EnumSet.of(Figure.LAT, Figure.LON);
+
+    /**
+     * A measurement as typed, by the fields of the catalogue. Every part may be missing; numbers may be texts, and rates
+     * may carry their unit.
+     */
     @Schema(name = "MeasurementRequest")
-    record Request(
-            String takenAt,
-            String campsite,
-            String setup,
-            String carrier,
-            String rat,
-            String band,
-            String arfcn,
-            String cellId,
-            String rssiDbm,
-            String rsrpDbm,
-            String rsrqDb,
-            String sinrDb,
-            String downMbps,
-            String upMbps,
-            String idleMs,
-            String downLoadedMs,
-            String upLoadedMs,
-            String jitterMs,
-            String lossPct,
-            String server,
-            String outcome,
-            String trial,
-            String round,
-            String note) {}
+    record Request(@JsonAnySetter Map<String, String> typed) {}
 
     /** What a form says so far. */
     record Check(
@@ -73,44 +62,41 @@ class MeasurementForm {
     record Result(Optional<NewMeasurement> measurement, List<FieldProblem> problems) {}
 
     Result read(Request request) {
-        Map<Column, String> texts = texts(request);
+        Map<Figure, String> texts = texts(request);
         List<FieldProblem> problems = new ArrayList<>();
-        for (Column column : List.of(Column.DOWN_MBPS, Column.UP_MBPS)) {
+        for (Figure column : List.of(Figure.DOWN_MBPS, Figure.UP_MBPS)) {
             try {
                 rate(texts.get(column)).filter(DataRate::stated).ifPresent(rate -> texts.put(column, plain(rate)));
             } catch (IllegalArgumentException refused) {
-                problems.add(new FieldProblem(column.field, refused.getMessage()));
+                problems.add(new FieldProblem(column.field(), refused.getMessage()));
                 texts.put(column, "");
             }
         }
-        if (texts.get(Column.BAND).isEmpty()) {
-            channel(texts).flatMap(Channel::band).ifPresent(band -> texts.put(Column.BAND, band.name()));
+        if (texts.get(Figure.BAND).isEmpty()) {
+            channel(texts).flatMap(Channel::band).ifPresent(band -> texts.put(Figure.BAND, band.name()));
         }
         MeasurementReader reader = new MeasurementReader(true);
         Optional<NewMeasurement> measurement = reader.read(texts::get);
         for (FieldProblem problem : reader.problems()) {
-            String field = Column.labelled(problem.field()).orElseThrow().field;
+            String field = Figure.labelled(problem.field()).orElseThrow().field();
             problems.add(new FieldProblem(field, problem.message()));
         }
         return new Result(problems.isEmpty() ? measurement : Optional.empty(), problems);
     }
 
     Check check(Request request) {
-        Map<Column, String> texts = texts(request);
+        Map<Figure, String> texts = texts(request);
         List<GradeOf> grades = new ArrayList<>();
-        for (Column column : Column.values()) {
-            column.quantity
-                    .flatMap(Quantity::radio)
-                    .filter(RadioMetric::isGraded)
-                    .ifPresent(metric -> number(texts.get(column))
-                            .ifPresent(value -> grades.add(new GradeOf(
-                                    column.field, metric.grade(value).word()))));
+        for (Figure column : Figure.numbers()) {
+            column.measure().radio().filter(RadioMetric::isGraded).ifPresent(metric -> number(texts.get(column))
+                    .ifPresent(value -> grades.add(
+                            new GradeOf(column.field(), metric.grade(value).word()))));
         }
         List<RateOf> rates = new ArrayList<>();
-        for (Column column : List.of(Column.DOWN_MBPS, Column.UP_MBPS)) {
+        for (Figure column : List.of(Figure.DOWN_MBPS, Figure.UP_MBPS)) {
             try {
                 rate(texts.get(column))
-                        .ifPresent(r -> rates.add(new RateOf(column.field, r.mbps(), r.stated(), r.bytes())));
+                        .ifPresent(r -> rates.add(new RateOf(column.field(), r.mbps(), r.stated(), r.bytes())));
             } catch (IllegalArgumentException refused) {
                 // said among the problems
             }
@@ -126,19 +112,19 @@ class MeasurementForm {
                 channel.map(Channel::downlinkMhz).orElse(null),
                 channel.flatMap(Channel::uplinkMhz).orElse(null),
                 Consistency.remarks(
-                        number(texts.get(Column.RSSI_DBM)),
-                        number(texts.get(Column.RSRP_DBM)),
-                        number(texts.get(Column.RSRQ_DB))));
+                        number(texts.get(Figure.RSSI_DBM)),
+                        number(texts.get(Figure.RSRP_DBM)),
+                        number(texts.get(Figure.RSRQ_DB))));
     }
 
-    private static Optional<Channel> channel(Map<Column, String> texts) {
+    private static Optional<Channel> channel(Map<Figure, String> texts) {
         try {
             Optional<Rat> rat =
-                    Optional.of(texts.get(Column.RAT)).filter(t -> !t.isEmpty()).map(Rat::labelled);
-            Optional<Band> band = Optional.of(texts.get(Column.BAND))
+                    Optional.of(texts.get(Figure.RAT)).filter(t -> !t.isEmpty()).map(Rat::labelled);
+            Optional<Band> band = Optional.of(texts.get(Figure.BAND))
                     .filter(t -> !t.isEmpty())
                     .map(Bands::named);
-            String number = texts.get(Column.ARFCN);
+            String number = texts.get(Figure.ARFCN);
             return number.isEmpty()
                     ? Optional.empty()
                     : Optional.of(Placing.channel(rat, band, Integer.parseInt(number)));
@@ -149,7 +135,7 @@ class MeasurementForm {
 
     private static OptionalDouble number(String text) {
         try {
-            return text.isEmpty() || text.length() > Column.RSRP_DBM.longest
+            return text.isEmpty() || text.length() > Figure.RSRP_DBM.longest()
                     ? OptionalDouble.empty()
                     : OptionalDouble.of(
                             Double.parseDouble(text.replace('−', '-').replace(',', '.')));
@@ -167,39 +153,18 @@ class MeasurementForm {
         return BigDecimal.valueOf(rate.mbps()).stripTrailingZeros().toPlainString();
     }
 
-    private static Map<Column, String> texts(Request r) {
-        Map<Column, String> texts = new EnumMap<>(Column.class);
-        String[] values = {
-            r.takenAt,
-            r.campsite,
-            "",
-            "",
-            r.setup,
-            r.carrier,
-            r.rat,
-            r.band,
-            r.arfcn,
-            r.cellId,
-            r.rssiDbm,
-            r.rsrpDbm,
-            r.rsrqDb,
-            r.sinrDb,
-            r.downMbps,
-            r.upMbps,
-            r.idleMs,
-            r.downLoadedMs,
-            r.upLoadedMs,
-            r.jitterMs,
-            r.lossPct,
-            r.server,
-            r.outcome,
-            r.trial,
-            r.round,
-            r.note
-        };
-        for (Column column : Column.values()) {
-            String value = values[column.ordinal()];
-            texts.put(column, value == null ? "" : value.strip());
+    private static Map<Figure, String> texts(Request request) {
+        Map<String, String> typed = new HashMap<>(request.typed() == null ? Map.of() : request.typed());
+        Map<Figure, String> texts = new EnumMap<>(Figure.class);
+        for (Figure figure : Figure.values()) {
+            String value = NOT_TYPED.contains(figure) ? null : typed.remove(figure.field());
+            texts.put(figure, value == null ? "" : value.strip());
+        }
+        typed.values().removeIf(Objects::isNull);
+        if (!typed.isEmpty()) {
+            throw new InvalidInput(typed.keySet().stream()
+                    .map(name -> new FieldProblem(Text.shortened(name), Text.quoted(name) + " is no field of this"))
+                    .toList());
         }
         return texts;
     }

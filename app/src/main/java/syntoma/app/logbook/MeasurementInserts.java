@@ -5,6 +5,8 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Collections;
+import java.util.stream.Collectors;
+import syntoma.core.reading.Figure;
 
 /**
  * Inserts measurements in batches, over the connection of Hibernate's transaction. A statement of its own, because what
@@ -12,9 +14,9 @@ import java.util.Collections;
  */
 final class MeasurementInserts implements AutoCloseable {
     /** All columns but the number, in the order of the table. */
-    static final String COLUMNS = "taken_at, campsite_id, setup_id, carrier_id, rat, band, arfcn, cell_id, rssi_dbm,"
-            + " rsrp_dbm, rsrq_db, sinr_db, down_mbps, up_mbps, idle_ms, down_loaded_ms, up_loaded_ms, jitter_ms,"
-            + " loss_pct, server, outcome, trial, round, note, digits, print_high, print_low";
+    static final String COLUMNS = "taken_at, campsite_id, setup_id, carrier_id, rat, band, arfcn, cell_id, "
+            + Figure.numbers().stream().map(Figure::label).collect(Collectors.joining(", "))
+            + ", server, outcome, trial, round, note, digits, print_high, print_low";
 
     private static final int BATCH = 500;
     private static final String INSERT = "insert into measurement (" + COLUMNS + ") values ("
@@ -59,37 +61,18 @@ final class MeasurementInserts implements AutoCloseable {
     }
 
     private static void set(PreparedStatement insert, Measurement m) throws SQLException {
-        Object[] values = {
-            m.takenAt,
-            m.campsiteId,
-            m.setupId,
-            m.carrierId,
-            m.rat,
-            m.band,
-            m.arfcn,
-            m.cellId,
-            m.rssiDbm,
-            m.rsrpDbm,
-            m.rsrqDb,
-            m.sinrDb,
-            m.downMbps,
-            m.upMbps,
-            m.idleMs,
-            m.downLoadedMs,
-            m.upLoadedMs,
-            m.jitterMs,
-            m.lossPct,
-            m.server,
-            m.outcome,
-            m.trial,
-            m.round,
-            m.note,
-            m.digits,
-            m.printHigh,
-            m.printLow
-        };
-        for (int i = 0; i < values.length; i++) {
-            insert.setObject(i + 1, values[i]);
+        int place = set(insert, 0, m.takenAt, m.campsiteId, m.setupId, m.carrierId, m.rat, m.band, m.arfcn, m.cellId);
+        for (Figure figure : Figure.numbers()) {
+            place = set(insert, place, m.number(figure));
         }
+        set(insert, place, m.server, m.outcome, m.trial, m.round, m.note, m.digits, m.printHigh, m.printLow);
+    }
+
+    private static int set(PreparedStatement insert, int after, Object... values) throws SQLException {
+        int place = after;
+        for (Object value : values) {
+            insert.setObject(++place, value);
+        }
+        return place;
     }
 }

@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Function;
+import syntoma.core.reading.Figure;
 import syntoma.core.reading.Placing;
-import syntoma.core.reading.Quantity;
 import syntoma.core.reading.Rat;
 import syntoma.core.trial.Outcome;
 import syntoma.core.unit.FieldProblem;
@@ -25,7 +25,7 @@ final class MeasurementReader {
 
     private final boolean decimalComma;
     private final List<FieldProblem> problems = new ArrayList<>();
-    private Function<Column, String> texts;
+    private Function<Figure, String> texts;
 
     /** With {@code decimalComma}, a number may be written 97,5. */
     MeasurementReader(boolean decimalComma) {
@@ -38,37 +38,37 @@ final class MeasurementReader {
     }
 
     /** Reads one measurement; empty when there are problems. Missing columns give the empty text. */
-    Optional<NewMeasurement> read(Function<Column, String> source) {
+    Optional<NewMeasurement> read(Function<Figure, String> source) {
         problems.clear();
         texts = source;
         OffsetDateTime takenAt = time();
-        String campsite = required(Column.CAMPSITE);
-        String setup = required(Column.SETUP);
-        Optional<Rat> rat = parsed(Column.RAT, Rat::labelled);
+        String campsite = required(Figure.CAMPSITE);
+        String setup = required(Figure.SETUP);
+        Optional<Rat> rat = parsed(Figure.RAT, Rat::labelled);
         Optional<Outcome> outcome = Optional.empty();
-        if (!required(Column.OUTCOME).isEmpty()) {
-            outcome = parsed(Column.OUTCOME, Outcome::labelled);
+        if (!required(Figure.OUTCOME).isEmpty()) {
+            outcome = parsed(Figure.OUTCOME, Outcome::labelled);
         }
         boolean ok = outcome.orElse(Outcome.FAILED) == Outcome.OK;
-        String lat = degrees(Column.LAT, 90);
-        String lon = degrees(Column.LON, 180);
-        OptionalInt arfcn = whole(Column.ARFCN, 0, 3279165);
-        OptionalInt round = whole(Column.ROUND, 1, 99999);
-        String band = text(Column.BAND);
+        String lat = degrees(Figure.LAT, 90);
+        String lon = degrees(Figure.LON, 180);
+        OptionalInt arfcn = whole(Figure.ARFCN, 0, 3279165);
+        OptionalInt round = whole(Figure.ROUND, 1, 99999);
+        String band = text(Figure.BAND);
         List<FieldProblem> placing = Placing.problems(rat, band, arfcn);
         problems.addAll(placing);
         Numbers numbers = numbers(rat, ok);
         if (ok && numbers.isEmpty() && problems.isEmpty()) {
-            problem(Column.OUTCOME, "outcome is ok, but there is no metric; an ok measurement has at least one");
+            problem(Figure.OUTCOME, "outcome is ok, but there is no metric; an ok measurement has at least one");
         }
-        String trial = text(Column.TRIAL);
+        String trial = text(Figure.TRIAL);
         if (round.isPresent() && trial.isEmpty()) {
-            problem(Column.ROUND, "round is " + round.getAsInt() + ", but trial is empty; a round belongs to a trial");
+            problem(Figure.ROUND, "round is " + round.getAsInt() + ", but trial is empty; a round belongs to a trial");
         }
-        String carrier = text(Column.CARRIER);
-        String cellId = text(Column.CELL_ID);
-        String server = text(Column.SERVER);
-        String note = text(Column.NOTE);
+        String carrier = text(Figure.CARRIER);
+        String cellId = text(Figure.CELL_ID);
+        String server = text(Figure.SERVER);
+        String note = text(Figure.NOTE);
         if (!problems.isEmpty()) {
             return Optional.empty();
         }
@@ -92,7 +92,7 @@ final class MeasurementReader {
     }
 
     private OffsetDateTime time() {
-        String text = required(Column.TAKEN_AT);
+        String text = required(Figure.TAKEN_AT);
         if (text.isEmpty()) {
             return null;
         }
@@ -101,10 +101,10 @@ final class MeasurementReader {
             if (time.getYear() >= FIRST_YEAR && time.getYear() <= LAST_YEAR) {
                 return time;
             }
-            problem(Column.TAKEN_AT, "taken_at is in the year " + time.getYear() + "; allowed is 2000 to 2100");
+            problem(Figure.TAKEN_AT, "taken_at is in the year " + time.getYear() + "; allowed is 2000 to 2100");
         } catch (DateTimeException e) {
             problem(
-                    Column.TAKEN_AT,
+                    Figure.TAKEN_AT,
                     "taken_at is " + Text.quoted(text)
                             + "; write a time with its offset, such as 2026-08-14T18:05:00+03:00");
         }
@@ -113,18 +113,14 @@ final class MeasurementReader {
 
     private Numbers numbers(Optional<Rat> rat, boolean ok) {
         Numbers numbers = new Numbers();
-        for (Column column : Column.values()) {
-            if (column.quantity.isEmpty()) {
-                continue;
-            }
+        for (Figure column : Figure.numbers()) {
             String text = decimal(column);
             if (text.isEmpty()) {
                 continue;
             }
-            Quantity quantity = column.quantity.get();
             try {
-                quantity.check(Double.parseDouble(text), rat, ok);
-                numbers.put(quantity, text);
+                column.measure().check(Double.parseDouble(text), rat, ok);
+                numbers.put(column, text);
             } catch (IllegalArgumentException refused) {
                 problem(column, refused.getMessage());
             }
@@ -132,13 +128,13 @@ final class MeasurementReader {
         return numbers;
     }
 
-    private String degrees(Column column, double limit) {
+    private String degrees(Figure column, double limit) {
         String text = decimal(column);
         if (text.isEmpty()) {
             return text;
         }
         try {
-            Values.within(column.label, Double.parseDouble(text), -limit, limit, "°");
+            Values.within(column.label(), Double.parseDouble(text), -limit, limit, "°");
             return text;
         } catch (IllegalArgumentException refused) {
             problem(column, refused.getMessage());
@@ -146,12 +142,12 @@ final class MeasurementReader {
         }
     }
 
-    private OptionalInt whole(Column column, int low, int high) {
+    private OptionalInt whole(Figure column, int low, int high) {
         String text = text(column);
         if (text.isEmpty()) {
             return OptionalInt.empty();
         }
-        if (text.length() <= column.longest && text.chars().allMatch(c -> c >= '0' && c <= '9')) {
+        if (text.length() <= column.longest() && text.chars().allMatch(c -> c >= '0' && c <= '9')) {
             long value = Long.parseLong(text);
             if (value >= low && value <= high) {
                 return OptionalInt.of((int) value);
@@ -159,12 +155,13 @@ final class MeasurementReader {
         }
         problem(
                 column,
-                column.label + " is " + Text.quoted(text) + "; allowed is a whole number from " + low + " to " + high);
+                column.label() + " is " + Text.quoted(text) + "; allowed is a whole number from " + low + " to "
+                        + high);
         return OptionalInt.empty();
     }
 
     /** A number as plain decimal text, the sign and the point in ASCII; empty when missing or refused. */
-    private String decimal(Column column) {
+    private String decimal(Figure column) {
         String text = text(column);
         if (text.isEmpty()) {
             return text;
@@ -182,7 +179,7 @@ final class MeasurementReader {
         String hint = text.indexOf(',') >= 0 && isDecimal(plain.replace(',', '.'))
                 ? "; in a file separated by commas write the decimal point: " + plain.replace(',', '.')
                 : "; allowed is a number such as −97.5";
-        problem(column, column.label + " is " + Text.quoted(text) + hint);
+        problem(column, column.label() + " is " + Text.quoted(text) + hint);
         return "";
     }
 
@@ -200,7 +197,7 @@ final class MeasurementReader {
         return text.length() > start;
     }
 
-    private <T> Optional<T> parsed(Column column, Function<String, T> parser) {
+    private <T> Optional<T> parsed(Figure column, Function<String, T> parser) {
         String text = text(column);
         if (text.isEmpty()) {
             return Optional.empty();
@@ -213,32 +210,32 @@ final class MeasurementReader {
         }
     }
 
-    private String required(Column column) {
+    private String required(Figure column) {
         String text = text(column);
         if (text.isEmpty() && texts.apply(column).isEmpty()) {
-            problem(column, column.label + " is missing");
+            problem(column, column.label() + " is missing");
         }
         return text;
     }
 
-    private String text(Column column) {
+    private String text(Figure column) {
         String text = texts.apply(column);
-        if (text.length() > column.longest) {
+        if (text.length() > column.longest()) {
             problem(
                     column,
-                    column.label + " has " + text.length() + " characters; allowed are up to " + column.longest);
+                    column.label() + " has " + text.length() + " characters; allowed are up to " + column.longest());
             return "";
         }
         try {
-            return column == Column.NOTE ? Text.lines(column.label, text) : Text.seen(column.label, text);
+            return column == Figure.NOTE ? Text.lines(column.label(), text) : Text.seen(column.label(), text);
         } catch (IllegalArgumentException refused) {
             problem(column, refused.getMessage());
             return "";
         }
     }
 
-    private void problem(Column column, String message) {
-        FieldProblem problem = new FieldProblem(column.label, message);
+    private void problem(Figure column, String message) {
+        FieldProblem problem = new FieldProblem(column.label(), message);
         if (!problems.contains(problem)) {
             problems.add(problem);
         }

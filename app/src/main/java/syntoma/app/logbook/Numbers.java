@@ -3,11 +3,11 @@ package syntoma.app.logbook;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.OptionalDouble;
-import syntoma.core.reading.Quantity;
+import syntoma.core.reading.Figure;
 
 /** The numbers of a measurement with the digits they were written in. */
 final class Numbers {
-    private static final int COUNT = Quantity.values().length;
+    private static final int COUNT = Figure.numbers().size();
 
     private final double[] values = new double[COUNT];
     private final String[] written = new String[COUNT];
@@ -18,18 +18,18 @@ final class Numbers {
     }
 
     /** Keeps a plain decimal number. */
-    void put(Quantity quantity, String plainDecimal) {
-        values[quantity.ordinal()] = Double.parseDouble(plainDecimal) + 0.0;
-        written[quantity.ordinal()] = plainDecimal;
+    void put(Figure figure, String plainDecimal) {
+        values[figure.measure().slot()] = Double.parseDouble(plainDecimal) + 0.0;
+        written[figure.measure().slot()] = plainDecimal;
     }
 
-    OptionalDouble get(Quantity quantity) {
-        double value = values[quantity.ordinal()];
+    OptionalDouble get(Figure figure) {
+        double value = values[figure.measure().slot()];
         return Double.isNaN(value) ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
-    Double boxed(Quantity quantity) {
-        double value = values[quantity.ordinal()];
+    Double boxed(Figure figure) {
+        double value = values[figure.measure().slot()];
         return Double.isNaN(value) ? null : value;
     }
 
@@ -38,8 +38,8 @@ final class Numbers {
     }
 
     /** The bits of a value; one pattern for missing. */
-    long bits(Quantity quantity) {
-        return Double.doubleToLongBits(values[quantity.ordinal()]);
+    long bits(Figure figure) {
+        return Double.doubleToLongBits(values[figure.measure().slot()]);
     }
 
     /** The digits as written where they are not the shortest form, joined by bars; empty when all are. */
@@ -55,11 +55,17 @@ final class Numbers {
     }
 
     /** A stored value as it was written. */
-    static String text(Quantity quantity, Double value, String digits) {
+    static String text(Figure figure, Double value, String digits) {
         if (value == null) {
             return "";
         }
-        String odd = digits == null ? "" : digits.split("\\|", -1)[quantity.ordinal()];
+        String odd = "";
+        if (digits != null) {
+            String[] slots = digits.split("\\|", -1);
+            int slot = figure.measure().slot();
+            // a row of before the figure was known has no place for it
+            odd = slot < slots.length ? slots[slot] : "";
+        }
         return odd.isEmpty() ? shortest(value) : odd;
     }
 

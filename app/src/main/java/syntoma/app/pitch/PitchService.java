@@ -16,7 +16,7 @@ import syntoma.app.logbook.LoggedMeasurement;
 import syntoma.app.logbook.StandingService;
 import syntoma.app.trial.ResultView;
 import syntoma.app.trial.TrialService;
-import syntoma.core.reading.Quantity;
+import syntoma.core.reading.Figure;
 import syntoma.core.reading.RadioMetric;
 import syntoma.core.trial.Outcome;
 
@@ -26,11 +26,6 @@ import syntoma.core.trial.Outcome;
 class PitchService {
     private static final int HOURS = 6;
     private static final int LAST_READINGS = 6;
-    /** Scales of the strips: wide enough for the grades, not for every value a device can report. */
-    private static final Map<RadioMetric, double[]> SCALE = Map.of(
-            RadioMetric.RSRP, new double[] {-135, -60},
-            RadioMetric.RSRQ, new double[] {-22, -3},
-            RadioMetric.SINR, new double[] {-10, 30});
 
     private final StandingService standing;
     private final Logbook logbook;
@@ -99,8 +94,8 @@ class PitchService {
                     last.takenAt(),
                     runs.size(),
                     failed,
-                    spread(runs, Quantity.UP),
-                    spread(runs, Quantity.DOWN)));
+                    spread(runs, Figure.UP_MBPS),
+                    spread(runs, Figure.DOWN_MBPS)));
         });
         options.sort((a, b) -> Double.compare(middle(b), middle(a)));
         return options;
@@ -113,7 +108,7 @@ class PitchService {
     private static PitchView.Heard heard(
             List<LoggedMeasurement> stay, List<LoggedMeasurement> everHere, Map<String, Logbook.SetupName> setups) {
         List<LoggedMeasurement> readings =
-                stay.stream().filter(m -> m.rsrpDbm() != null).toList();
+                stay.stream().filter(m -> m.value(Figure.RSRP_DBM) != null).toList();
         if (readings.isEmpty()) {
             return null;
         }
@@ -125,20 +120,20 @@ class PitchService {
                 .filter(m -> !Objects.equals(m.stay(), last.stay()) && isLike(m, last))
                 .toList();
         List<PitchView.Strip> strips = new ArrayList<>();
-        for (RadioMetric metric : List.of(RadioMetric.RSRP, RadioMetric.RSRQ, RadioMetric.SINR)) {
-            Quantity quantity = Quantity.valueOf(metric.name());
-            BigDecimal value = last.value(quantity);
+        for (Figure figure : Figure.graded()) {
+            RadioMetric metric = figure.measure().radio().orElseThrow();
+            BigDecimal value = last.value(figure);
             if (value != null) {
-                PitchView.Spread usual = spread(earlier, quantity);
+                PitchView.Spread usual = spread(earlier, figure);
                 strips.add(new PitchView.Strip(
                         metric.label(),
                         metric.unit(),
                         value,
                         metric.grade(value.doubleValue()).word(),
-                        spread(recent, quantity),
+                        spread(recent, figure),
                         usual == null ? null : usual.median(),
-                        SCALE.get(metric)[0],
-                        SCALE.get(metric)[1],
+                        metric.strip()[0],
+                        metric.strip()[1],
                         metric.floors()));
             }
         }
@@ -156,10 +151,10 @@ class PitchService {
     }
 
     @Nullable
-    private static PitchView.Spread spread(List<LoggedMeasurement> runs, Quantity quantity) {
+    private static PitchView.Spread spread(List<LoggedMeasurement> runs, Figure figure) {
         double[] values = runs.stream()
-                .filter(m -> isOk(m) && m.value(quantity) != null)
-                .mapToDouble(m -> m.value(quantity).doubleValue())
+                .filter(m -> isOk(m) && m.value(figure) != null)
+                .mapToDouble(m -> m.value(figure).doubleValue())
                 .sorted()
                 .toArray();
         if (values.length == 0) {

@@ -1,6 +1,8 @@
 package syntoma.app.reference;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -14,6 +16,9 @@ import syntoma.core.band.Bands;
 import syntoma.core.band.Channel;
 import syntoma.core.band.Channels;
 import syntoma.core.band.Span;
+import syntoma.core.reading.Figure;
+import syntoma.core.reading.Measure;
+import syntoma.core.unit.Text;
 
 /** The 3GPP tables: operating bands and channel numbers. */
 @RestController
@@ -37,6 +42,46 @@ class ReferenceController {
 
     /** A channel number resolved. */
     record ChannelDto(@Nullable String band, List<String> candidates, double downlinkMhz, @Nullable Double uplinkMhz) {}
+
+    /**
+     * What a measurement holds.
+     *
+     * @param label the name a person reads; for a choice, and for a text, its field says it
+     * @param kind radio, rate, latency, jitter or share for a number, else choice or text
+     * @param choices what a choice is one of
+     * @param metric the name by which setups are compared on it, null when they are not
+     */
+    record FigureView(
+            String field,
+            String column,
+            String label,
+            String unit,
+            String kind,
+            List<String> choices,
+            @Nullable String metric,
+            @Nullable String scale) {
+        static FigureView of(Figure figure) {
+            if (!figure.isNumber()) {
+                String kind = figure.choices().isEmpty() ? "text" : "choice";
+                return new FigureView(figure.field(), figure.label(), "", "", kind, figure.choices(), null, null);
+            }
+            Measure measure = figure.measure();
+            return new FigureView(
+                    figure.field(),
+                    figure.label(),
+                    Text.capital(measure.phrase()),
+                    measure.unit(),
+                    measure.kind().name().toLowerCase(Locale.ROOT),
+                    List.of(),
+                    measure.comparing().map(Measure.Comparing::key).orElse(null),
+                    measure.comparing().map(c -> c.scale().key()).orElse(null));
+        }
+    }
+
+    @GetMapping("/figures")
+    List<FigureView> figures() {
+        return Arrays.stream(Figure.values()).map(FigureView::of).toList();
+    }
 
     @GetMapping("/bands")
     List<BandDto> bands() {

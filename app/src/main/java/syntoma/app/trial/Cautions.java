@@ -7,7 +7,6 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import syntoma.app.logbook.LoggedMeasurement;
-import syntoma.core.unit.Values;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Share;
 import syntoma.core.verdict.WildRun;
@@ -43,7 +42,7 @@ final class Cautions {
         }
         if (first.leftOut() > 0) {
             cautions.add(first.leftOut() + (first.leftOut() == 1 ? " round lacks" : " rounds lack") + " "
-                    + first.metric().phrase() + " from one of the two and could not be paired.");
+                    + first.metric().measure().phrase() + " from one of the two and could not be paired.");
         }
         if (!planned) {
             cautions.add("Not planned as a trial in Syntoma, so this is taken as a single look at 95 %.");
@@ -61,12 +60,11 @@ final class Cautions {
     }
 
     private static String wild(Comparison c, WildRun w) {
-        String effect =
-                c.metric().isRatio() ? "×" + Values.rounded(w.ratio(), 2) : Values.rounded(w.ratio(), 1) + " dB";
-        String without =
-                c.metric().isRatio() ? "×" + Values.rounded(w.estimate(), 2) : Values.rounded(w.estimate(), 1) + " dB";
-        return "Round " + w.round().key().round() + " is wild on " + c.metric().phrase() + " (" + effect + ", from "
-                + w.setup() + "). Without it: " + without + ".";
+        String effect = c.metric().scale().said(w.ratio());
+        String without = c.metric().scale().said(w.estimate());
+        return "Round " + w.round().key().round() + " is wild on "
+                + c.metric().measure().phrase() + " (" + effect + ", from " + w.setup() + "). Without it: " + without
+                + ".";
     }
 
     private static Set<String> values(List<LoggedMeasurement> measurements, Function<LoggedMeasurement, String> part) {

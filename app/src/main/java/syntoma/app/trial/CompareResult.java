@@ -11,7 +11,7 @@ import syntoma.core.verdict.WildRun;
 /** A comparison as the API gives it; numbers unrounded, missing ones null. Shares in failures are those that failed. */
 public record CompareResult(
         String metric,
-        @Schema(allowableValues = {"ratio", "dB"}) String scale,
+        @Schema(allowableValues = {"ratio", "dB", "share"}) String scale,
         int blocks,
         int leftOut,
         @Nullable Double estimate,
@@ -37,7 +37,7 @@ public record CompareResult(
         BothFailures failures,
         Averages plain) {
 
-    /** A round that stands out; {@code ratio} is a difference in dB for dB metrics. */
+    /** A round that stands out; {@code ratio} is a difference, in dB or points, for metrics that are not compared as ratios. */
     public record Wild(int round, String setup, double ratio, Without without) {
         static Wild of(WildRun wild) {
             return new Wild(
@@ -70,8 +70,8 @@ public record CompareResult(
 
     static CompareResult of(Comparison c) {
         return new CompareResult(
-                c.metric().key(),
-                c.metric().isRatio() ? "ratio" : "dB",
+                c.metric().comparing().key(),
+                c.metric().scale().key(),
                 c.rounds().size(),
                 c.leftOut(),
                 nullable(c.estimate()),

@@ -6,7 +6,8 @@ import java.time.ZoneOffset;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.app.logbook.Logbook;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
+import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.PairedRound;
 
@@ -49,7 +50,7 @@ public record ResultView(
             List<Round> rounds) {
 
         static Effect of(Comparison c, ZoneOffset offset) {
-            Metric metric = c.metric();
+            Figure metric = c.metric();
             List<Round> rounds = c.rounds().stream()
                     .map(r -> new Round(
                             r.key().round(),
@@ -58,15 +59,14 @@ public record ResultView(
                             at(r.candidateAt(), offset),
                             r.baseline(),
                             r.candidate(),
-                            metric.fromScale(r.difference()),
+                            metric.scale().off(r.difference()),
                             c.wild().stream().anyMatch(w -> isOf(w.round(), r))))
                     .toList();
-            String phrase = metric.phrase();
             return new Effect(
-                    Character.toUpperCase(phrase.charAt(0)) + phrase.substring(1),
-                    metric.unit(),
-                    metric.higherIsBetter(),
-                    metric.fromScale(metric.marginOnScale()),
+                    Text.capital(metric.measure().phrase()),
+                    metric.measure().unit(),
+                    metric.comparing().higherIsBetter(),
+                    metric.scale().off(metric.scale().margin()),
                     CompareResult.of(c),
                     rounds);
         }

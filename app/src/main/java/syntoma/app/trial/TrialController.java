@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.InvalidInput;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
 
 /** Trials, their results, and comparisons of any two setups. */
@@ -69,7 +69,7 @@ class TrialController {
             @RequestParam String metric,
             @RequestParam(required = false) String campsite,
             @RequestParam(required = false) String trial) {
-        Metric wanted = InvalidInput.naming("metric", () -> Metric.keyed(metric));
+        Figure wanted = InvalidInput.naming("metric", () -> Figure.metric(metric));
         return CompareResult.of(
                 trials.compare(baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)));
     }

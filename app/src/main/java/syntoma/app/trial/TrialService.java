@@ -18,8 +18,8 @@ import syntoma.app.logbook.LoggedMeasurement;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
+import syntoma.core.reading.Figure;
 import syntoma.core.trial.Blocks;
-import syntoma.core.trial.Metric;
 import syntoma.core.trial.Outcome;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparer;
@@ -30,8 +30,14 @@ import syntoma.core.verdict.Looks;
 @Service
 @Transactional(readOnly = true)
 public class TrialService {
-    private static final List<Metric> SHOWN =
-            List.of(Metric.UP, Metric.DOWN, Metric.UP_LOADED, Metric.DOWN_LOADED, Metric.RSRP, Metric.SINR);
+    /** In the order in which they matter to most; the headline is made of the first two. */
+    private static final List<Figure> FIRST = List.of(
+            Figure.UP_MBPS,
+            Figure.DOWN_MBPS,
+            Figure.UP_LOADED_MS,
+            Figure.DOWN_LOADED_MS,
+            Figure.RSRP_DBM,
+            Figure.SINR_DB);
 
     private final EntityManager entities;
     private final Logbook logbook;
@@ -79,7 +85,7 @@ public class TrialService {
 
     /** One pair on one metric, unadjusted; over a trial, or over all blocks at a campsite. */
     Comparison compare(
-            String baseline, String candidate, Metric metric, Optional<String> campsite, Optional<String> trial) {
+            String baseline, String candidate, Figure metric, Optional<String> campsite, Optional<String> trial) {
         logbook.setup(baseline);
         logbook.setup(candidate);
         if (baseline.equals(candidate)) {
@@ -217,7 +223,7 @@ public class TrialService {
         }
         List<String> names = setups.stream().map(Logbook.SetupName::name).toList();
         Map<Comparer.Contrast, List<Comparison>> perContrast = new LinkedHashMap<>();
-        for (Metric metric : SHOWN) {
+        for (Figure metric : shown(measurements)) {
             new Comparer(metric, Logbook.samples(measurements, metric), planned, OptionalDouble.empty())
                     .family(baseline, names)
                     .forEach(c -> perContrast
@@ -235,8 +241,8 @@ public class TrialService {
                                 .toList(),
                         Cautions.of(measurements, e.getValue(), planned.isPresent())))
                 .toList();
-        int rounds =
-                Blocks.forOutcomes(Logbook.samples(measurements, Metric.UP)).size();
+        int rounds = Blocks.forOutcomes(Logbook.samples(measurements, Figure.UP_MBPS))
+                .size();
         return new ResultView(
                 campsite,
                 trial,
@@ -250,6 +256,16 @@ public class TrialService {
                 baseline,
                 contrasts.size() > 1,
                 contrasts);
+    }
+
+    /** The usual metrics, and those of the others that were measured. */
+    private static List<Figure> shown(List<LoggedMeasurement> measurements) {
+        List<Figure> shown = new ArrayList<>(FIRST);
+        Figure.numbers().stream()
+                .filter(f -> f.measure().comparing().isPresent() && !FIRST.contains(f))
+                .filter(f -> measurements.stream().anyMatch(m -> m.value(f) != null))
+                .forEach(shown::add);
+        return shown;
     }
 
     /** The first two metrics that were compared, in a line each; with too few rounds on both, the reason once. */

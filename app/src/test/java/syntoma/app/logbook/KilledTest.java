@@ -24,10 +24,12 @@ class KilledTest {
     private static final int KILLS = 20;
     private static final long SEED = 7;
 
-    /** After the first acknowledged change; one run in four is killed while it makes that first change. */
-    private static final int LATEST_MS = 700;
+    /** Killed so long at most after it acknowledged some changes; one run in four while it makes its first ones. */
+    private static final int LATEST_MS = 80;
 
-    private static final int TOLD_PER_KILL = 5;
+    private static final int FEWEST_CHANGES = 3;
+    private static final int MOST_CHANGES = 12;
+    private static final int TOLD_PER_KILL = 3;
 
     @TempDir
     private Path dir;
@@ -98,21 +100,21 @@ class KilledTest {
             List<String> have = new ArrayList<>();
             List<String> other = new ArrayList<>();
             boolean ready = false;
-            boolean waits = run % 4 != 0;
+            int wanted = run % 4 == 0 ? 0 : random.nextInt(FEWEST_CHANGES, MOST_CHANGES);
+            int changes = 0;
             try (BufferedReader out =
                     new BufferedReader(new InputStreamReader(child.getInputStream(), StandardCharsets.UTF_8))) {
                 for (String line = out.readLine(); line != null; line = out.readLine()) {
                     if (line.equals("ready")) {
                         ready = true;
-                        if (!waits) {
+                        if (wanted == 0) {
                             killLater(child);
                         }
                     } else if (line.startsWith("have ")) {
                         have.add(line.substring(5));
                     } else if (line.startsWith("kept ")) {
                         kept.add(line.substring(5));
-                        if (waits) {
-                            waits = false;
+                        if (++changes == wanted) {
                             killLater(child);
                         }
                     } else if (line.startsWith("going ")) {

@@ -21,6 +21,7 @@ import net.jqwik.api.constraints.Chars;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import net.jqwik.api.constraints.StringLength;
+import syntoma.core.reading.Figure;
 
 /** What holds for every text, time and file. */
 class LogbookPropertiesTest {
@@ -64,8 +65,8 @@ class LogbookPropertiesTest {
         CsvTable table = CsvTable.open(new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8)));
         CsvTable.Row row = table.next();
         assertTrue(row.fault().isEmpty(), row.fault());
-        assertEquals(cells.get(1).strip(), table.text(row, Column.CAMPSITE).strip());
-        assertEquals(cells.get(2).strip(), table.text(row, Column.SETUP).strip());
+        assertEquals(cells.get(1).strip(), table.text(row, Figure.CAMPSITE).strip());
+        assertEquals(cells.get(2).strip(), table.text(row, Figure.SETUP).strip());
         assertEquals(2, row.line());
     }
 }

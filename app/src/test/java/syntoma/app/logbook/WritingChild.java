@@ -25,7 +25,7 @@ import org.springframework.orm.jpa.SharedEntityManagerCreator;
 import syntoma.app.store.StoreCheck;
 import syntoma.app.store.StoreConfig;
 import syntoma.app.store.StoreFiles;
-import syntoma.core.reading.Quantity;
+import syntoma.core.reading.Figure;
 import syntoma.core.reading.Rat;
 import syntoma.core.trial.Outcome;
 
@@ -127,7 +127,7 @@ class WritingChild {
 
     private static NewMeasurement measurement(long number, Random random) {
         Numbers numbers = new Numbers();
-        numbers.put(Quantity.RSRP, String.valueOf(-80 - random.nextInt(30)));
+        numbers.put(Figure.RSRP_DBM, String.valueOf(-80 - random.nextInt(30)));
         return new NewMeasurement(
                 START.plusSeconds(number),
                 "Site " + number % 5,
@@ -152,10 +152,10 @@ class WritingChild {
         String[] cells = row.split(",", -1);
         OffsetDateTime takenAt = OffsetDateTime.parse(cells[0]);
         String note = cells[cells.length - 1];
-        boolean whole = cells.length == Column.values().length
+        boolean whole = cells.length == Figure.values().length
                 && takenAt.isEqual(START.plusSeconds(Long.parseLong(note.substring(1))))
-                && !cells[Column.CAMPSITE.ordinal()].isEmpty()
-                && !cells[Column.RSRP_DBM.ordinal()].isEmpty();
+                && !cells[Figure.CAMPSITE.ordinal()].isEmpty()
+                && !cells[Figure.RSRP_DBM.ordinal()].isEmpty();
         return (whole ? "" : "TORN ") + takenAt + " " + note;
     }
 }

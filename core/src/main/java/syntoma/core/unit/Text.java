@@ -93,4 +93,9 @@ public final class Text {
                 ? at + 1 < text.length() && Character.isLowSurrogate(text.charAt(at + 1))
                 : at > 0 && Character.isHighSurrogate(text.charAt(at - 1));
     }
+
+    /** With its first letter in upper case, as a sentence begins. */
+    public static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
 }

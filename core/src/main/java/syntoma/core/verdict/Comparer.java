@@ -7,9 +7,9 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
+import syntoma.core.reading.Figure;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Blocks;
-import syntoma.core.trial.Metric;
 import syntoma.core.trial.Sample;
 
 /**
@@ -23,7 +23,7 @@ import syntoma.core.trial.Sample;
  * @param plannedRounds empty when the comparison was not planned
  * @param cappedMbps the rate at which both setups' runs are held by plan or network, empty when they are not
  */
-public record Comparer(Metric metric, List<Sample> samples, OptionalInt plannedRounds, OptionalDouble cappedMbps) {
+public record Comparer(Figure metric, List<Sample> samples, OptionalInt plannedRounds, OptionalDouble cappedMbps) {
 
     /** A candidate and what it is held against. */
     public record Contrast(String baseline, String candidate) {}
@@ -106,10 +106,10 @@ public record Comparer(Metric metric, List<Sample> samples, OptionalInt plannedR
                 pairing.rounds(),
                 pairing.leftOut(),
                 effect.mean().isPresent()
-                        ? OptionalDouble.of(metric.fromScale(effect.mean().getAsDouble()))
+                        ? OptionalDouble.of(metric.scale().off(effect.mean().getAsDouble()))
                         : OptionalDouble.empty(),
-                enough ? OptionalDouble.of(metric.fromScale(effect.low(level))) : OptionalDouble.empty(),
-                enough ? OptionalDouble.of(metric.fromScale(effect.high(level))) : OptionalDouble.empty(),
+                enough ? OptionalDouble.of(metric.scale().off(effect.low(level))) : OptionalDouble.empty(),
+                enough ? OptionalDouble.of(metric.scale().off(effect.high(level))) : OptionalDouble.empty(),
                 1 - level,
                 verdict,
                 wanted,
@@ -128,7 +128,7 @@ public record Comparer(Metric metric, List<Sample> samples, OptionalInt plannedR
         if (cappedMbps.isPresent()) {
             return Verdict.CAPPED;
         }
-        double margin = metric.marginOnScale();
+        double margin = metric.scale().margin();
         if (effect.low(level) > -margin && effect.high(level) < margin) {
             return Verdict.NO_DIFFERENCE;
         }
@@ -147,6 +147,6 @@ public record Comparer(Metric metric, List<Sample> samples, OptionalInt plannedR
 
     /** The effect with plus as better. */
     private double signed(double effect) {
-        return metric.higherIsBetter() ? effect : -effect;
+        return metric.comparing().higherIsBetter() ? effect : -effect;
     }
 }

@@ -3,7 +3,7 @@ package syntoma.core.verdict;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
 
 /**
  * A candidate against a baseline on one metric.
@@ -20,7 +20,7 @@ import syntoma.core.trial.Metric;
  * @param headline the same without interval and rounds
  */
 public record Comparison(
-        Metric metric,
+        Figure metric,
         String baseline,
         String candidate,
         List<PairedRound> rounds,

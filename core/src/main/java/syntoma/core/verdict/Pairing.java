@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import syntoma.core.reading.Figure;
 import syntoma.core.trial.Block;
-import syntoma.core.trial.Metric;
 import syntoma.core.trial.Sample;
 
 /**
@@ -22,7 +22,7 @@ import syntoma.core.trial.Sample;
  */
 record Pairing(List<PairedRound> rounds, int leftOut) {
 
-    static Pairing of(Metric metric, String baseline, String candidate, List<Block> blocks) {
+    static Pairing of(Figure metric, String baseline, String candidate, List<Block> blocks) {
         List<PairedRound> rounds = new ArrayList<>();
         int leftOut = 0;
         for (Block block : blocks) {
@@ -43,7 +43,7 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
         return rounds.stream().mapToDouble(PairedRound::difference).toArray();
     }
 
-    private static Optional<PairedRound> pair(Metric metric, Block block, List<Sample> a, List<Sample> b) {
+    private static Optional<PairedRound> pair(Figure metric, Block block, List<Sample> a, List<Sample> b) {
         Optional<Sample> firstA = a.stream().filter(Sample::counts).findFirst();
         Optional<Sample> firstB = b.stream().filter(Sample::counts).findFirst();
         if (firstA.isEmpty() || firstB.isEmpty()) {
@@ -51,8 +51,8 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
         }
         double onScaleA;
         double onScaleB;
-        Set<String> bandsA = metric.isRadio() ? bands(a) : Set.of();
-        Set<String> bandsB = metric.isRadio() ? bands(b) : Set.of();
+        Set<String> bandsA = metric.measure().radio().isPresent() ? bands(a) : Set.of();
+        Set<String> bandsB = metric.measure().radio().isPresent() ? bands(b) : Set.of();
         if (bandsA.isEmpty() || bandsB.isEmpty()) {
             onScaleA = median(metric, a, s -> true);
             onScaleB = median(metric, b, s -> true);
@@ -68,8 +68,8 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
                 block.key(),
                 firstA.get().takenAt(),
                 firstB.get().takenAt(),
-                metric.fromScale(onScaleA),
-                metric.fromScale(onScaleB),
+                metric.scale().off(onScaleA),
+                metric.scale().off(onScaleB),
                 onScaleB - onScaleA));
     }
 
@@ -81,7 +81,7 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
-    private static double meanOfMedians(Metric metric, List<Sample> samples, Set<String> bands) {
+    private static double meanOfMedians(Figure metric, List<Sample> samples, Set<String> bands) {
         double sum = 0;
         for (String band : bands) {
             sum += median(metric, samples, s -> s.band().equals(band));
@@ -90,7 +90,7 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
     }
 
     /** Median on the scale of the computation of those that count and are wanted; one at least. */
-    private static double median(Metric metric, List<Sample> samples, Predicate<Sample> wanted) {
+    private static double median(Figure metric, List<Sample> samples, Predicate<Sample> wanted) {
         double[] values = new double[samples.size()];
         int n = 0;
         for (Sample sample : samples) {
@@ -99,6 +99,6 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
             }
         }
         Arrays.sort(values, 0, n);
-        return (metric.toScale(values[(n - 1) / 2]) + metric.toScale(values[n / 2])) / 2;
+        return (metric.scale().on(values[(n - 1) / 2]) + metric.scale().on(values[n / 2])) / 2;
     }
 }

@@ -3,7 +3,7 @@ package syntoma.core.verdict;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.OptionalDouble;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
 
 /**
@@ -16,7 +16,7 @@ public record Plain(
         OptionalDouble baselineBest,
         OptionalDouble candidateBest) {
 
-    static Plain of(Metric metric, List<Sample> samples, String baseline, String candidate) {
+    static Plain of(Figure metric, List<Sample> samples, String baseline, String candidate) {
         DoubleSummaryStatistics ofBaseline = new DoubleSummaryStatistics();
         DoubleSummaryStatistics ofCandidate = new DoubleSummaryStatistics();
         for (Sample sample : samples) {
@@ -32,9 +32,9 @@ public record Plain(
         return values.getCount() == 0 ? OptionalDouble.empty() : OptionalDouble.of(values.getAverage());
     }
 
-    private static OptionalDouble best(Metric metric, DoubleSummaryStatistics values) {
+    private static OptionalDouble best(Figure metric, DoubleSummaryStatistics values) {
         return values.getCount() == 0
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(metric.higherIsBetter() ? values.getMax() : values.getMin());
+                : OptionalDouble.of(metric.comparing().higherIsBetter() ? values.getMax() : values.getMin());
     }
 }

@@ -2,7 +2,9 @@ package syntoma.core.verdict;
 
 import java.util.OptionalDouble;
 import java.util.regex.Pattern;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
+import syntoma.core.reading.Scale;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /** Says a comparison as a person would, with its interval and rounds. */
@@ -33,15 +35,15 @@ final class Sentences {
     }
 
     private static String sentence(Comparison c, OptionalDouble cappedMbps) {
-        String metric = c.metric().phrase();
+        String metric = c.metric().measure().phrase();
         return switch (c.verdict()) {
             case TOO_FEW ->
                 "No verdict on " + metric + ": " + sharedRounds(c.rounds().size()) + "; a verdict needs three rounds.";
             case CAPPED ->
-                capital(metric) + " is held at about "
+                Text.capital(metric) + " is held at about "
                         + Values.rounded(cappedMbps.orElseThrow(), 0)
                         + " Mb/s by the plan or the network, not by your antenna; these runs cannot rank setups on it.";
-            case NO_DIFFERENCE -> capital(metric) + ": no difference that matters " + interval(c) + ".";
+            case NO_DIFFERENCE -> Text.capital(metric) + ": no difference that matters " + interval(c) + ".";
             case CANNOT_TELL -> cannotTell(c);
             case LESS_RELIABLE ->
                 c.candidate() + " is better on " + metric + " when it works " + interval(c)
@@ -53,7 +55,7 @@ final class Sentences {
     }
 
     private static String cannotTell(Comparison c) {
-        String start = "Can’t tell yet on " + c.metric().phrase() + " " + interval(c) + ": ";
+        String start = "Can’t tell yet on " + c.metric().measure().phrase() + " " + interval(c) + ": ";
         if (c.roundsWanted().isEmpty()) {
             return start + "more rounds are unlikely to tell.";
         }
@@ -62,12 +64,13 @@ final class Sentences {
     }
 
     private static String effect(Comparison c, String after) {
-        Metric metric = c.metric();
+        Figure metric = c.metric();
         double estimate = c.estimate().orElseThrow();
         String candidate = c.candidate();
-        if (!metric.isRatio()) {
-            return candidate + (estimate > 0 ? " raises " : " lowers ") + metric.phrase() + " by "
-                    + Values.rounded(Math.abs(estimate), 1) + " dB " + interval(c) + after + ".";
+        if (!(metric.scale() instanceof Scale.Ratio)) {
+            return candidate + (estimate > 0 ? " raises " : " lowers ")
+                    + metric.measure().phrase() + " by " + metric.scale().said(Math.abs(estimate)) + " " + interval(c)
+                    + after + ".";
         }
         String verb;
         if (estimate >= 1.8 && estimate <= 2.2) {
@@ -75,27 +78,17 @@ final class Sentences {
         } else if (estimate >= 0.45 && estimate <= 0.55) {
             verb = " roughly halves your ";
         } else {
-            return candidate + (estimate > 1 ? " raises your " : " cuts your ") + metric.phrase() + " here "
-                    + factor(estimate) + " " + interval(c) + after + ".";
+            return candidate + (estimate > 1 ? " raises your " : " cuts your ")
+                    + metric.measure().phrase() + " here " + metric.scale().said(estimate) + " " + interval(c) + after
+                    + ".";
         }
-        return candidate + verb + metric.phrase() + " here " + interval(c) + after + ".";
+        return candidate + verb + metric.measure().phrase() + " here " + interval(c) + after + ".";
     }
 
     private static String interval(Comparison c) {
-        String low;
-        String high;
-        if (c.metric().isRatio()) {
-            low = factor(c.low().orElseThrow());
-            high = factor(c.high().orElseThrow());
-        } else {
-            low = Values.rounded(c.low().orElseThrow(), 1);
-            high = Values.rounded(c.high().orElseThrow(), 1) + " dB";
-        }
-        return "(" + low + " to " + high + ", " + count(c.rounds().size(), "round") + ")";
-    }
-
-    private static String factor(double value) {
-        return "×" + Values.rounded(value, value < 10 ? 2 : 0);
+        return "("
+                + c.metric().scale().said(c.low().orElseThrow(), c.high().orElseThrow()) + ", "
+                + count(c.rounds().size(), "round") + ")";
     }
 
     private static String sharedRounds(int rounds) {
@@ -110,9 +103,5 @@ final class Sentences {
         String[] words = {"no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"};
         String word = noun.startsWith("more") && number < words.length ? words[number] : Integer.toString(number);
         return word + " " + noun + (number == 1 ? "" : "s");
-    }
-
-    private static String capital(String text) {
-        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 }

@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
 
 /**
  * A round that stands out. It is marked and shown with and without, never dropped.
@@ -23,7 +23,7 @@ public record WildRun(PairedRound round, String setup, double ratio, double esti
     private static final int FEWEST = 4;
     private static final double BEYOND = 3;
 
-    static List<WildRun> among(Metric metric, Pairing pairing, String baseline, String candidate, double level) {
+    static List<WildRun> among(Figure metric, Pairing pairing, String baseline, String candidate, double level) {
         double[] d = pairing.differences();
         int n = d.length;
         if (n < FEWEST) {
@@ -45,8 +45,8 @@ public record WildRun(PairedRound round, String setup, double ratio, double esti
         if (wild.isEmpty()) {
             return List.of();
         }
-        Middle ofBaseline = Middle.of(pairing, r -> metric.toScale(r.baseline()));
-        Middle ofCandidate = Middle.of(pairing, r -> metric.toScale(r.candidate()));
+        Middle ofBaseline = Middle.of(pairing, r -> metric.scale().on(r.baseline()));
+        Middle ofCandidate = Middle.of(pairing, r -> metric.scale().on(r.candidate()));
         double critical = Looks.critical(level, n - 2.0);
         return wild.stream()
                 .map(i -> {
@@ -57,10 +57,10 @@ public record WildRun(PairedRound round, String setup, double ratio, double esti
                     return new WildRun(
                             round,
                             ofBaseline.distance(i) > ofCandidate.distance(i) ? baseline : candidate,
-                            metric.fromScale(round.difference()),
-                            metric.fromScale(mean),
-                            metric.fromScale(mean - half),
-                            metric.fromScale(mean + half));
+                            metric.scale().off(round.difference()),
+                            metric.scale().off(mean),
+                            metric.scale().off(mean - half),
+                            metric.scale().off(mean + half));
                 })
                 .toList();
     }

@@ -82,15 +82,16 @@ class ReadingTest {
 
     @Test
     void a_run_of_nothing_is_a_failed_run() {
-        assertTrue(refused(Quantity.UP, 0, true).contains("failed run"));
-        Quantity.UP.check(0, Optional.empty(), false);
-        Quantity.UP.check(0.1, Optional.empty(), true);
-        assertEquals("loss is 101 %; allowed is 0 to 100 %", refused(Quantity.LOSS, 101, true));
-        assertEquals("idle latency is 0 ms; allowed is 0.01 to 600000 ms", refused(Quantity.IDLE, 0, true));
+        assertTrue(refused(Figure.UP_MBPS, 0, true).contains("failed run"));
+        Figure.UP_MBPS.measure().check(0, Optional.empty(), false);
+        Figure.UP_MBPS.measure().check(0.1, Optional.empty(), true);
+        assertEquals("loss is 101 %; allowed is 0 to 100 %", refused(Figure.LOSS_PCT, 101, true));
+        assertEquals("idle latency is 0 ms; allowed is 0.01 to 600000 ms", refused(Figure.IDLE_MS, 0, true));
     }
 
-    private static String refused(Quantity quantity, double value, boolean ok) {
-        return assertThrows(IllegalArgumentException.class, () -> quantity.check(value, Optional.empty(), ok))
+    private static String refused(Figure figure, double value, boolean ok) {
+        return assertThrows(
+                        IllegalArgumentException.class, () -> figure.measure().check(value, Optional.empty(), ok))
                 .getMessage();
     }
 

@@ -90,10 +90,8 @@ class BlocksTest {
     }
 
     @Test
-    void outcomes_and_metrics_are_read_by_their_names() {
+    void outcomes_are_read_by_their_names() {
         assertEquals(Outcome.NO_SERVICE, Outcome.labelled("no service"));
-        assertEquals(Metric.UP_LOADED, Metric.keyed("upLoaded"));
         assertThrows(IllegalArgumentException.class, () -> Outcome.labelled("fine"));
-        assertThrows(IllegalArgumentException.class, () -> Metric.keyed("UP"));
     }
 }

@@ -12,7 +12,7 @@ import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import syntoma.core.trial.Metric;
+import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
 
 class VerdictTest {
@@ -40,7 +40,21 @@ class VerdictTest {
         return samples;
     }
 
-    static Comparison compare(Metric metric, OptionalInt planned, double[] a, double[] b) {
+    /** For metrics of which 0 is an ordinary value. */
+    private static Sample oneLess(Sample s) {
+        return new Sample(
+                s.takenAt(),
+                s.stay(),
+                s.sim(),
+                s.setup(),
+                s.trial(),
+                s.round(),
+                s.band(),
+                s.ok(),
+                OptionalDouble.of(s.value().getAsDouble() - 1));
+    }
+
+    static Comparison compare(Figure metric, OptionalInt planned, double[] a, double[] b) {
         List<Sample> samples = new ArrayList<>(rounds("A", "", a));
         samples.addAll(rounds("B", "", b));
         return new Comparer(metric, samples, planned, OptionalDouble.empty()).pair("A", "B");
@@ -48,7 +62,7 @@ class VerdictTest {
 
     @Test
     void the_worked_example_comes_out_to_the_digit() {
-        Comparison plain = compare(Metric.UP, OptionalInt.empty(), A, B);
+        Comparison plain = compare(Figure.UP_MBPS, OptionalInt.empty(), A, B);
         assertEquals(1.83, plain.estimate().orElseThrow(), 0.005);
         assertEquals(1.63, plain.low().orElseThrow(), 0.005);
         assertEquals(2.06, plain.high().orElseThrow(), 0.005);
@@ -57,7 +71,7 @@ class VerdictTest {
         assertEquals("B roughly doubles your upload here (×1.63 to ×2.06, 5 rounds).", plain.sentence());
         assertEquals("B roughly doubles your upload here.", plain.headline());
 
-        Comparison look = compare(Metric.UP, OptionalInt.of(5), A, B);
+        Comparison look = compare(Figure.UP_MBPS, OptionalInt.of(5), A, B);
         assertEquals(1.57, look.low().orElseThrow(), 0.005);
         assertEquals(2.14, look.high().orElseThrow(), 0.005);
         assertEquals(0.9773, look.level(), 1e-12);
@@ -80,7 +94,7 @@ class VerdictTest {
     @Test
     void a_difference_too_small_for_twenty_rounds_is_said_to_be() {
         assertEquals(OptionalInt.empty(), RoundsWanted.planned(Math.log(1.05), 0.5));
-        Comparison c = compare(Metric.UP, OptionalInt.empty(), new double[] {1, 2, 4}, new double[] {2, 1.1, 4.2});
+        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {1, 2, 4}, new double[] {2, 1.1, 4.2});
         assertEquals(Verdict.CANNOT_TELL, c.verdict());
         assertEquals(OptionalInt.empty(), c.roundsWanted());
         assertTrue(c.sentence().endsWith("more rounds are unlikely to tell."), c.sentence());
@@ -88,7 +102,7 @@ class VerdictTest {
 
     @Test
     void an_open_comparison_says_how_many_rounds_would_tell() {
-        Comparison c = compare(Metric.UP, OptionalInt.empty(), new double[] {4, 4, 4}, new double[] {9, 5, 8});
+        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {4, 4, 4}, new double[] {9, 5, 8});
         assertEquals(Verdict.CANNOT_TELL, c.verdict());
         assertTrue(c.roundsWanted().orElseThrow() >= 1);
         assertTrue(c.sentence().contains("more round"), c.sentence());
@@ -96,13 +110,13 @@ class VerdictTest {
 
     @Test
     void under_three_rounds_there_are_numbers_and_no_verdict() {
-        Comparison c = compare(Metric.UP, OptionalInt.empty(), new double[] {4, 4}, new double[] {8, 8});
+        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {4, 4}, new double[] {8, 8});
         assertEquals(Verdict.TOO_FEW, c.verdict());
         assertEquals(2.0, c.estimate().orElseThrow(), 1e-9);
         assertTrue(c.low().isEmpty() && c.high().isEmpty() && c.roundsWanted().isEmpty());
         assertEquals(
                 Verdict.TOO_FEW,
-                compare(Metric.UP, OptionalInt.empty(), new double[] {}, new double[] {8})
+                compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {}, new double[] {8})
                         .verdict());
     }
 
@@ -112,33 +126,50 @@ class VerdictTest {
         double[] b = {11, 12.2, 13.1, 11.1};
         assertEquals(
                 Verdict.NO_DIFFERENCE,
-                compare(Metric.UP, OptionalInt.empty(), a, b).verdict());
+                compare(Figure.UP_MBPS, OptionalInt.empty(), a, b).verdict());
     }
 
     @Test
     void beyond_no_difference_but_inside_the_margin_is_slightly() {
         double[] a = {10, 10, 10, 10, 10};
         double[] b = {11.0, 12.6, 11.4, 12.4, 11.9};
-        Comparison c = compare(Metric.UP, OptionalInt.empty(), a, b);
+        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), a, b);
         assertEquals(Verdict.SLIGHTLY_BETTER, c.verdict());
-        Comparison latency = compare(Metric.UP_LOADED, OptionalInt.empty(), a, new double[] {11.2, 13, 11.6, 13.1, 12});
+        Comparison latency =
+                compare(Figure.UP_LOADED_MS, OptionalInt.empty(), a, new double[] {11.2, 13, 11.6, 13.1, 12});
         assertEquals(Verdict.SLIGHTLY_WORSE, latency.verdict());
     }
 
     @Test
     void lower_latency_is_better_and_the_estimate_stays_candidate_against_baseline() {
         Comparison c = compare(
-                Metric.UP_LOADED, OptionalInt.empty(), new double[] {210, 220, 205}, new double[] {140, 150, 139});
+                Figure.UP_LOADED_MS, OptionalInt.empty(), new double[] {210, 220, 205}, new double[] {140, 150, 139});
         assertEquals(Verdict.BETTER, c.verdict());
         assertEquals(0.676, c.estimate().orElseThrow(), 0.005);
         assertEquals(139, c.plain().candidateBest().orElseThrow());
+    }
+
+    /** Differences 4, 4, 3, 4, 4: mean 3.8, SD 0.447, standard error 0.2, t(4) 2.776. */
+    @Test
+    void loss_is_compared_in_points_and_none_at_all_is_an_ordinary_value() {
+        List<Sample> samples = new ArrayList<>(rounds("A", "", 1, 3, 1, 2, 1));
+        samples.addAll(rounds("B", "", 5, 7, 4, 6, 5));
+        samples.replaceAll(VerdictTest::oneLess);
+        Comparison c =
+                new Comparer(Figure.LOSS_PCT, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
+        assertEquals(Verdict.WORSE, c.verdict());
+        assertEquals(3.8, c.estimate().orElseThrow(), 1e-12);
+        assertEquals(3.245, c.low().orElseThrow(), 0.001);
+        assertEquals(4.355, c.high().orElseThrow(), 0.001);
+        assertEquals("B raises loss by 3.8 points (3.2 to 4.4 points, 5 rounds).", c.sentence());
     }
 
     @Test
     void a_capped_direction_keeps_its_numbers_and_ranks_nothing() {
         List<Sample> samples = new ArrayList<>(rounds("A", "", 61.8, 62.1, 61.9));
         samples.addAll(rounds("B", "", 62, 62.2, 61.7));
-        Comparison c = new Comparer(Metric.DOWN, samples, OptionalInt.empty(), OptionalDouble.of(62)).pair("A", "B");
+        Comparison c =
+                new Comparer(Figure.DOWN_MBPS, samples, OptionalInt.empty(), OptionalDouble.of(62)).pair("A", "B");
         assertEquals(Verdict.CAPPED, c.verdict());
         assertTrue(c.sentence().contains("about 62 Mb/s") && c.low().isPresent());
     }
@@ -147,7 +178,7 @@ class VerdictTest {
     void faster_but_failing_is_less_reliable() {
         double[] a = {4, 4.2, 4, 3.9, 4.1, 4, 4.3, 4, 4.1};
         double[] b = {0, 8, 0, 8.2, 0, 0, 7.9, 0, 0};
-        Comparison c = compare(Metric.UP, OptionalInt.empty(), a, b);
+        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), a, b);
         assertEquals(Verdict.LESS_RELIABLE, c.verdict());
         assertEquals(0.03125, c.failures().mcnemarP(), 1e-12);
         assertEquals(6, c.leftOut());
@@ -157,7 +188,7 @@ class VerdictTest {
     @Test
     void no_row_is_not_a_failure() {
         double[] b = {8, Double.NaN, 8, Double.NaN, 8.1};
-        Comparison c = compare(Metric.UP, OptionalInt.empty(), A, b);
+        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), A, b);
         assertEquals(3, c.rounds().size());
         assertEquals(2, c.leftOut());
         assertEquals(0, c.failures().candidate().failed());
@@ -184,7 +215,7 @@ class VerdictTest {
     @Test
     void one_wild_run_is_marked_with_its_culprit_and_the_result_without_it() {
         double[] b = {7.9, 6.1, 60, 5.2, 7.4};
-        Comparison c = compare(Metric.UP, OptionalInt.empty(), A, b);
+        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), A, b);
         assertEquals(1, c.wild().size());
         WildRun wild = c.wild().get(0);
         assertEquals(3, wild.round().key().round());
@@ -205,7 +236,8 @@ class VerdictTest {
         List<Sample> samples = new ArrayList<>(rounds("A", "B20", -104, -103, -105, -104));
         samples.addAll(rounds("B", "B20", -97, -97, -98, Double.NaN));
         samples.addAll(rounds("B", "B3", -80, Double.NaN, Double.NaN, -80));
-        Comparison c = new Comparer(Metric.RSRP, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
+        Comparison c =
+                new Comparer(Figure.RSRP_DBM, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
         assertEquals(3, c.rounds().size());
         assertEquals(1, c.leftOut());
         assertEquals(6.67, c.estimate().orElseThrow(), 0.01);
@@ -218,7 +250,8 @@ class VerdictTest {
         samples.addAll(rounds("B", "", 8, 8, 8));
         samples.addAll(rounds("B", "", 7, 7, 7));
         samples.addAll(rounds("B", "", 90, 90, 90));
-        Comparison c = new Comparer(Metric.UP, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
+        Comparison c =
+                new Comparer(Figure.UP_MBPS, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
         assertEquals(2.0, c.estimate().orElseThrow(), 1e-9);
         assertEquals((8 + 7 + 90) / 3.0, c.plain().candidateMean().orElseThrow(), 1e-9);
     }
@@ -228,7 +261,7 @@ class VerdictTest {
         List<Sample> samples = new ArrayList<>(rounds("A", "", A));
         samples.addAll(rounds("B", "", B));
         samples.addAll(rounds("C", "", 4.3, 3.5, 4.6, 3.3, 3.8));
-        Comparer comparer = new Comparer(Metric.UP, samples, OptionalInt.empty(), OptionalDouble.empty());
+        Comparer comparer = new Comparer(Figure.UP_MBPS, samples, OptionalInt.empty(), OptionalDouble.empty());
         List<Comparison> family = comparer.family("A", List.of("A", "B", "C"));
         assertEquals(
                 List.of("A>B", "A>C", "B>C"),

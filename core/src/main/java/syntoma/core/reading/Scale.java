@@ -1,0 +1,136 @@
+package syntoma.core.reading;
+
+import syntoma.core.unit.Values;
+
+/**
+ * The scale on which the values of a figure are compared: what a difference is, from where it matters, how it is rounded and
+ * said.
+ *
+ * <p>Computation happens on the scale itself, where differences may be averaged: on it 0 is no difference.
+ */
+public sealed interface Scale {
+    /** The name in the API. */
+    String key();
+
+    /** A value on the scale. */
+    double on(double value);
+
+    /** A value, or a difference between two, back from the scale: a factor, or the difference in its unit. */
+    double off(double onScale);
+
+    /** The difference that matters, on the scale. */
+    double margin();
+
+    /** A difference as it is said, such as ×1.83 or −2.4 dB. */
+    String said(double difference);
+
+    /** An interval of differences as it is said, its unit once where that reads well. */
+    String said(double low, double high);
+
+    /**
+     * Speeds and latencies: the natural logarithm, so that a difference is a factor and a doubling weighs as much as a
+     * halving.
+     *
+     * @param matters the factor from which a difference matters
+     * @param least values under it, also 0, count as it: no test tells them apart
+     */
+    record Ratio(double matters, double least) implements Scale {
+        /** From here on a factor is said without decimals. */
+        private static final double LARGE = 10;
+
+        @Override
+        public String key() {
+            return "ratio";
+        }
+
+        @Override
+        public double on(double value) {
+            return Math.log(Math.max(value, least));
+        }
+
+        @Override
+        public double off(double onScale) {
+            return Math.exp(onScale);
+        }
+
+        @Override
+        public double margin() {
+            return Math.log(matters);
+        }
+
+        @Override
+        public String said(double difference) {
+            return "×" + Values.rounded(difference, difference < LARGE ? 2 : 0);
+        }
+
+        @Override
+        public String said(double low, double high) {
+            return said(low) + " to " + said(high);
+        }
+    }
+
+    /**
+     * Levels and their ratios in dB, which are logarithms already.
+     *
+     * @param margin the difference that matters, in dB
+     */
+    record Decibel(double margin) implements Scale {
+        @Override
+        public String key() {
+            return "dB";
+        }
+
+        @Override
+        public double on(double value) {
+            return value;
+        }
+
+        @Override
+        public double off(double onScale) {
+            return onScale;
+        }
+
+        @Override
+        public String said(double difference) {
+            return Values.rounded(difference, 1) + " dB";
+        }
+
+        @Override
+        public String said(double low, double high) {
+            return Values.rounded(low, 1) + " to " + said(high);
+        }
+    }
+
+    /**
+     * Shares in percent: a difference is in percentage points, because 0 % is an ordinary value and no factor leads away
+     * from it.
+     *
+     * @param margin the difference that matters, in points
+     */
+    record Share(double margin) implements Scale {
+        @Override
+        public String key() {
+            return "share";
+        }
+
+        @Override
+        public double on(double value) {
+            return value;
+        }
+
+        @Override
+        public double off(double onScale) {
+            return onScale;
+        }
+
+        @Override
+        public String said(double difference) {
+            return Values.rounded(difference, 1) + " points";
+        }
+
+        @Override
+        public String said(double low, double high) {
+            return Values.rounded(low, 1) + " to " + said(high);
+        }
+    }
+}
