@@ -86,7 +86,11 @@ function LogForm(props: { line: Schemas['StandingLine']; figures: Figure[]; clos
       hint={hint}
     />
   );
-  const numbers = (...kinds: string[]) => figures.filter((f) => kinds.includes(f.kind));
+  // what setups are compared on comes before what only helps to read it
+  const numbers = (...kinds: string[]) =>
+    figures
+      .filter((f) => kinds.includes(f.kind))
+      .sort((a, b) => Number(a.metric === null) - Number(b.metric === null));
   const choices = (name: Name) =>
     figures
       .find((f) => f.field === name)

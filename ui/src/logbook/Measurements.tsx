@@ -111,7 +111,11 @@ export function Measurements({ stay, back }: { stay: number; back: () => void })
             },
             { title: 'On', render: (_, m) => [m.carrier, m.band].filter(Boolean).join(' ') },
             ...numbers.map((f) => ({
-              title: `${f.label}, ${f.unit}`,
+              title: (
+                <>
+                  {f.label} <span className="small">{f.unit}</span>
+                </>
+              ),
               align: 'right' as const,
               sorter: (a: Row, b: Row) => (number(a, f) ?? -1e9) - (number(b, f) ?? -1e9),
               render: (_: unknown, m: Row) => plain(number(m, f)),

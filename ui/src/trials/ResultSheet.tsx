@@ -136,7 +136,7 @@ function Margin({ view, contrast }: { view: Schemas['ResultView']; contrast: Sch
       </Part>
       <Part title="How it was judged">
         <div className="note">
-          Both setups within one round, on ratios for speeds and latencies and on differences for dB.
+          Both setups within one round, on ratios for speeds and latencies, on differences for dB and shares.
         </div>
         <div className="note">
           Intervals at {(level * 100).toFixed(1).replace(/\.0$/, '')} %
