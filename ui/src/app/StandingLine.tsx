@@ -10,6 +10,9 @@ import { useCampsites, useCarriers, useChangeStanding, useSetups, useStanding, u
 
 type Part = keyof Schemas['StandingRequest'];
 
+/** Stands where a name will stand. */
+const ON_ITS_WAY = '…';
+
 /** Where the vehicle stands and what is in use, as one sentence whose bold parts change it. */
 export function StandingLine() {
   const { data: line } = useStanding();
@@ -18,40 +21,38 @@ export function StandingLine() {
   const setups = useSetups();
   const carriers = useCarriers();
   const units = useUnits();
-  const needs =
-    useWishes()
-      .data?.needs.filter((n) => n.chosen)
-      .map((n) => n.name) ?? [];
+  const wishes = useWishes().data;
+  const needs = wishes?.needs.filter((n) => n.chosen).map((n) => n.name) ?? [];
   return (
     <header className="standing">
       <div className="sentence">
         Standing at{' '}
         <Choice part="campsite" title="Where do you stand?" names={campsites.data} value={line?.campsite}>
-          {line?.campsite ?? 'no campsite yet'}
+          {line ? (line.campsite ?? 'no campsite yet') : ON_ITS_WAY}
         </Choice>
         {line?.since && <span className="wide-only"> since {weekdayClock(line.since)}</span>}
         <span className="dot"> · </span>using{' '}
         <Choice part="setup" title="Which setup is in use?" names={setups.data} value={line?.setup?.name}>
-          {line?.setup ? <SetupLabel setup={line.setup} /> : 'no setup yet'}
+          {line?.setup ? <SetupLabel setup={line.setup} /> : line ? 'no setup yet' : ON_ITS_WAY}
         </Choice>{' '}
         on{' '}
         <Choice part="carrier" title="Which carrier is in use?" names={carriers.data} value={line?.carrier}>
-          {line?.carrier ?? 'no carrier yet'}
+          {line ? (line.carrier ?? 'no carrier yet') : ON_ITS_WAY}
         </Choice>
         <span className="wide-only">
           <span className="dot"> · </span>need{' '}
           <Link className="bold-part" to="/rig?part=need">
-            {needs.length > 0 ? needs.join(' and ') : 'not said yet'}
+            {needs.length > 0 ? needs.join(' and ') : wishes ? 'not said yet' : ON_ITS_WAY}
           </Link>
         </span>
       </div>
       <div className="standing-end">
         {line && <span>{clock(line.now)} · </span>}
-        <Button type="link" size="small" onClick={units.toggle} className="wide-only">
-          {units.system === 'metric' ? 'Feet' : 'Metres'}
+        <Button type="link" size="small" onClick={units.toggle}>
+          Units: {units.system}
         </Button>
         <Button type="link" size="small" onClick={toggle}>
-          {name === 'paper' ? 'Lamp' : 'Paper'}
+          Light: {name === 'paper' ? 'day' : 'lamp'}
         </Button>
       </div>
     </header>

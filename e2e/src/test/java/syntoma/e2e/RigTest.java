@@ -198,9 +198,9 @@ class RigTest {
         assertThat(page.locator("aside")).containsText("Cable beyond the lead: 7.5 m");
         assertThat(page.locator("main")).containsText("7.5 m, 240-class");
         assertTrue(!before.equals(delta.textContent()));
-        button(page, "Feet").click();
+        button(page, "Units: metric").click();
         assertThat(page.locator("aside")).containsText("24.6 ft");
-        button(page, "Metres").click();
+        button(page, "Units: imperial").click();
         button(page, "Back to the setup").click();
         assertThat(page.getByText(before)).isVisible();
     }

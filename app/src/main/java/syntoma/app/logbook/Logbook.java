@@ -320,8 +320,8 @@ public class Logbook {
         return entities.createQuery(
                         "select new syntoma.app.logbook.Logbook$TrialSpan(m.campsiteId, c.name, m.trial, min(m.takenAt),"
                                 + " max(m.takenAt), count(distinct m.round), count(distinct m.setupId))"
-                                + " from KnownTrial t join Measurement m on m.campsiteId = t.campsiteId"
-                                + " and m.takenAt >= t.firstAt and m.takenAt <= t.lastAt and m.trial = t.name"
+                                + " from KnownTrial k join Measurement m on m.campsiteId = k.campsiteId"
+                                + " and m.takenAt >= k.firstAt and m.takenAt <= k.lastAt and m.trial = k.name"
                                 + " join Campsite c on c.id = m.campsiteId group by m.campsiteId, c.name, m.trial"
                                 + " order by min(m.takenAt) desc",
                         TrialSpan.class)

@@ -69,35 +69,46 @@ public sealed interface Scale {
         }
     }
 
+    /** A scale on which values are compared as they are. */
+    sealed interface Difference extends Scale {
+        /** Said after a difference. */
+        String unit();
+
+        @Override
+        default double on(double value) {
+            return value;
+        }
+
+        @Override
+        default double off(double onScale) {
+            return onScale;
+        }
+
+        @Override
+        default String said(double difference) {
+            return Values.rounded(difference, 1) + " " + unit();
+        }
+
+        @Override
+        default String said(double low, double high) {
+            return Values.rounded(low, 1) + " to " + said(high);
+        }
+    }
+
     /**
      * Levels and their ratios in dB, which are logarithms already.
      *
      * @param margin the difference that matters, in dB
      */
-    record Decibel(double margin) implements Scale {
+    record Decibel(double margin) implements Difference {
         @Override
         public String key() {
             return "dB";
         }
 
         @Override
-        public double on(double value) {
-            return value;
-        }
-
-        @Override
-        public double off(double onScale) {
-            return onScale;
-        }
-
-        @Override
-        public String said(double difference) {
-            return Values.rounded(difference, 1) + " dB";
-        }
-
-        @Override
-        public String said(double low, double high) {
-            return Values.rounded(low, 1) + " to " + said(high);
+        public String unit() {
+            return "dB";
         }
     }
 
@@ -107,30 +118,15 @@ public sealed interface Scale {
      *
      * @param margin the difference that matters, in points
      */
-    record Share(double margin) implements Scale {
+    record Share(double margin) implements Difference {
         @Override
         public String key() {
             return "share";
         }
 
         @Override
-        public double on(double value) {
-            return value;
-        }
-
-        @Override
-        public double off(double onScale) {
-            return onScale;
-        }
-
-        @Override
-        public String said(double difference) {
-            return Values.rounded(difference, 1) + " points";
-        }
-
-        @Override
-        public String said(double low, double high) {
-            return Values.rounded(low, 1) + " to " + said(high);
+        public String unit() {
+            return "points";
         }
     }
 }

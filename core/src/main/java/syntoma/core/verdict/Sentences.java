@@ -67,7 +67,7 @@ final class Sentences {
         Figure metric = c.metric();
         double estimate = c.estimate().orElseThrow();
         String candidate = c.candidate();
-        if (!(metric.scale() instanceof Scale.Ratio)) {
+        if (metric.scale() instanceof Scale.Difference) {
             return candidate + (estimate > 0 ? " raises " : " lowers ")
                     + metric.measure().phrase() + " by " + metric.scale().said(Math.abs(estimate)) + " " + interval(c)
                     + after + ".";
