@@ -16,9 +16,10 @@ class StartAndStopTest {
     private Path dir;
 
     @Test
-    void what_was_logged_is_there_after_a_stop_and_a_start() {
+    void what_was_logged_is_there_after_a_stop_and_a_start_whatever_the_directory_is_called() {
+        Path data = dir.resolve("ö b#1;x=${y} %41");
         try (Chromium chromium = new Chromium()) {
-            try (RunningApp app = RunningApp.start(dir, false)) {
+            try (RunningApp app = RunningApp.start(data, false)) {
                 Page page = chromium.open(Chromium.Look.DESK_PAPER);
                 page.navigate(app.address("/pitch"));
                 assertThat(page.getByText("./syntoma demo")).isVisible();
@@ -30,7 +31,7 @@ class StartAndStopTest {
                         .click();
                 assertThat(page.getByText("Logged.")).isVisible();
             }
-            try (RunningApp app = RunningApp.start(dir, false)) {
+            try (RunningApp app = RunningApp.start(data, false)) {
                 Page page = chromium.open(Chromium.Look.DESK_PAPER);
                 page.navigate(app.address("/logbook"));
                 page.getByRole(AriaRole.CELL, new Page.GetByRoleOptions().setName("Quarry Lake"))

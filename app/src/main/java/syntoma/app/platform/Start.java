@@ -48,10 +48,10 @@ public final class Start {
         usePartsWrittenDown(application);
         SimpleCommandLinePropertySource options = new SimpleCommandLinePropertySource(args);
         int port = Integer.parseInt(option(options, "server.port", "8787"));
-        Path data = Path.of(option(options, "syntoma.data", "data/own")).toAbsolutePath();
         boolean demo = Boolean.parseBoolean(option(options, "syntoma.demo", "false"));
         boolean mend = Boolean.parseBoolean(option(options, "syntoma.mend", "false"));
-        StoreFiles files = new StoreFiles(data);
+        StoreFiles files = StoreFiles.in(option(options, "syntoma.data", StoreFiles.OWN));
+        Path data = files.dir();
         try {
             prepare(files, demo, port);
             open(files, mend);

@@ -3,7 +3,6 @@ package syntoma.app.store;
 import com.zaxxer.hikari.HikariDataSource;
 import jakarta.persistence.EntityManagerFactory;
 import java.io.IOException;
-import java.nio.file.Path;
 import java.util.List;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
@@ -43,9 +42,9 @@ public class StoreConfig {
 
     /** The data directory as it was said to the start: a property's value would be read for placeholders. */
     @Bean
-    StoreFiles storeFiles(ApplicationArguments said, @Value("${syntoma.data}") String otherwise) {
+    StoreFiles storeFiles(ApplicationArguments said) {
         List<String> data = said.getOptionValues("syntoma.data");
-        return new StoreFiles(Path.of(data == null ? otherwise : data.get(0)).toAbsolutePath());
+        return StoreFiles.in(data == null || data.isEmpty() ? StoreFiles.OWN : data.get(0));
     }
 
     @Bean

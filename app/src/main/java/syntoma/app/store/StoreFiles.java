@@ -20,6 +20,14 @@ public record StoreFiles(Path dir) {
     private static final Set<PosixFilePermission> OWNER_DIR = PosixFilePermissions.fromString("rwx------");
     private static final String PREFIX = "syntoma.";
 
+    /** Where the data are when nothing else is said. */
+    public static final String OWN = "data/own";
+
+    /** The files in a directory as a person names it. */
+    public static StoreFiles in(String directory) {
+        return new StoreFiles(Path.of(directory).toAbsolutePath());
+    }
+
     /** The log itself. */
     public Path store() {
         return dir.resolve(PREFIX + "mv.db");
