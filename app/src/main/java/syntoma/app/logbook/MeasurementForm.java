@@ -9,7 +9,6 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -160,7 +159,6 @@ class MeasurementForm {
             String value = NOT_TYPED.contains(figure) ? null : typed.remove(figure.field());
             texts.put(figure, value == null ? "" : value.strip());
         }
-        typed.values().removeIf(Objects::isNull);
         if (!typed.isEmpty()) {
             throw new InvalidInput(typed.keySet().stream()
                     .map(name -> new FieldProblem(Text.shortened(name), Text.quoted(name) + " is no field of this"))
