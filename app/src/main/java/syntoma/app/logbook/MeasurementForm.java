@@ -30,7 +30,7 @@ import syntoma.core.unit.Text;
 /** Reads the form of one measurement by the same rules as a row of a file, and says what its values mean. */
 @Component
 class MeasurementForm {
-    /** Not typed: a campsite has its coordinates already, or gets them where stays are mended. */
+    /** Not typed: they belong to the campsite, not to what was measured there. */
     private static final Set<Figure> NOT_TYPED = EnumSet.of(Figure.LAT, Figure.LON);
 
     /**

@@ -120,7 +120,10 @@ class StayService {
         }
     }
 
-    /** Brings the derived stays in line with an import, step by step from its end; what a stop left over is done at the next start. */
+    /**
+     * Brings the derived stays in line with an import, step by step from its end; what a stop left over is done at the next
+     * start.
+     */
     void settle() {
         while (Boolean.TRUE.equals(transaction.execute(status -> step()))) {
             // one step each, so that others get the pen in between

@@ -20,7 +20,7 @@ class StayTallies {
     /** A measurement came into the log, or went out of it. */
     void count(Measurement measurement, boolean came) {
         int step = came ? 1 : -1;
-        boolean failed = !measurement.outcome.equals(Outcome.OK.label());
+        boolean failed = !measurement.ok();
         for (Long stay : covering(measurement.campsiteId, measurement.takenAt)) {
             StayTally tally = entities.find(StayTally.class, new StayTally.Key(stay, measurement.setupId));
             if (tally == null) {
