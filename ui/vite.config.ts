@@ -1,5 +1,5 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [react()],
@@ -7,4 +7,5 @@ export default defineConfig({
   html: { cspNonce: '%NONCE%' },
   server: { proxy: { '/api': 'http://127.0.0.1:8787' } },
   build: { target: 'es2022' },
+  test: { isolate: false, testTimeout: 30_000, setupFiles: ['src/testing/setup.ts'] },
 });

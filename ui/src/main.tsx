@@ -5,10 +5,10 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
-import { router } from './app/routes';
-import { UnitsProvider } from './format/UnitsProvider';
+import { router } from './shell/routes';
+import { UnitsProvider } from './shell/UnitsProvider';
 import { stampStyles } from './theme/nonce';
-import { ThemeProvider } from './theme/ThemeProvider';
+import { ThemeProvider } from './shell/ThemeProvider';
 
 stampStyles();
 

@@ -1,3 +1,4 @@
+import './draw.css';
 const COLOURS = ['kelp', 'rust', 'ink2'] as const;
 export type HatchColour = (typeof COLOURS)[number];
 

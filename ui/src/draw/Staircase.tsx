@@ -1,4 +1,4 @@
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../data/client';
 import { fixed } from '../format/numbers';
 import { linear } from './scale';
 

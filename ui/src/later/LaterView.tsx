@@ -1,5 +1,5 @@
 import { useLocation } from 'react-router';
-import { Sheet } from '../app/Sheet';
+import { Sheet } from '../parts/Sheet';
 
 const WORDS: Record<string, string> = {
   '/fit-out':

@@ -1,11 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { Alert, Button, Progress, Table } from 'antd';
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
-import { Part, Sheet } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part, Sheet } from '../parts/Sheet';
 import { count } from '../format/numbers';
-import { downloadCsv } from './download';
-import { type ImportState, useImport } from './useImport';
+import { downloadCsv } from '../parts/download';
+import { type ImportState, useImport } from '../data/useImport';
+import './logbook.css';
 
 /** Imports a file: a dry run is reported row by row, then it is confirmed. */
 export function ImportPanel({ close }: { close: () => void }) {

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useSearchParams } from 'react-router';
-import { Part, Sheet } from '../app/Sheet';
-import { useLog } from '../forms/useLog';
+import { Part, Sheet } from '../parts/Sheet';
+import { useLog } from '../parts/useLog';
 import { ImportPanel } from './ImportPanel';
 import { Measurements } from './Measurements';
 import { Stays } from './Stays';

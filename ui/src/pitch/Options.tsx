@@ -1,5 +1,5 @@
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
 import { Pennant } from '../draw/Pennant';
 import { linear, logarithmic } from '../draw/scale';
 import { useWidth } from '../draw/useWidth';

@@ -1,31 +1,31 @@
-import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import { api, type Schemas, unwrap } from '../api/client';
-import { Part, Sheet, Waiting } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { usePitch } from '../data/log';
+import { stateOf } from '../data/state';
+import { Loaded } from '../parts/Loaded';
+import { Part, Sheet } from '../parts/Sheet';
 import { LadderStrip } from '../draw/LadderStrip';
 import { Pennant } from '../draw/Pennant';
 import { useWidth } from '../draw/useWidth';
 import { plain } from '../format/numbers';
 import { ago, clock } from '../format/time';
-import { useLog } from '../forms/useLog';
+import { useLog } from '../parts/useLog';
 import { Options } from './Options';
 import { RunsHere } from './RunsHere';
+import './pitch.css';
 
 type View = Schemas['PitchView'];
 
 /** Where the vehicle stands now: what was measured lately, what was heard last, and quick logging. */
 export function PitchView() {
-  const { data, error, refetch } = useQuery({
-    queryKey: ['pitch'],
-    queryFn: () => unwrap(api.GET('/api/pitch')),
-    refetchInterval: 60_000,
-  });
+  const pitch = usePitch();
+  const { data } = pitch;
   const log = useLog();
   if (!data) {
     return (
       <Sheet headline="Pitch">
-        <Waiting error={error} retry={() => void refetch()} />
+        <Loaded state={stateOf(pitch)}>{() => null}</Loaded>
       </Sheet>
     );
   }

@@ -1,8 +1,8 @@
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
-import { useSetups } from '../app/queries';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { useSetups } from '../data/names';
+import { Part } from '../parts/Sheet';
 import { SetupLabel } from '../draw/Pennant';
 import { RunSeries } from '../draw/RunSeries';
 import { useWidth } from '../draw/useWidth';

@@ -1,6 +1,7 @@
 import { Button, Segmented, Slider } from 'antd';
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { useChainChoices } from '../data/rig';
+import { Part } from '../parts/Sheet';
 import { fixed } from '../format/numbers';
 import { length, useUnits } from '../format/units';
 
@@ -11,8 +12,6 @@ export interface WhatIf {
   mastM?: number;
 }
 
-const CLASSES = ['100-class', 'RG-58', '195-class', '240-class', '400-class'];
-
 /** Sliders for cable and mast; the server answers, nothing is stored. */
 export function CableRun(props: {
   view: Schemas['SetupView'];
@@ -21,6 +20,7 @@ export function CableRun(props: {
 }) {
   const { view, whatIf, change } = props;
   const { system } = useUnits();
+  const classes = useChainChoices().data?.cableClasses ?? [];
   const run = view.plan.runs[0];
   if (!run) {
     return null;
@@ -48,7 +48,7 @@ export function CableRun(props: {
         vertical
         aria-label="Class of cable"
         value={whatIf.cableClass ?? ''}
-        options={CLASSES.map((value) => ({ value, label: <Choice name={value} cables={view.cables} /> }))}
+        options={classes.map((value) => ({ value, label: <Choice name={value} cables={view.cables} /> }))}
         onChange={(cableClass) => change({ ...whatIf, cableClass, cableM })}
       />
       <label className="small" htmlFor="try-mast">

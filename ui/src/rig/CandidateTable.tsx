@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
 import { effect, fixed } from '../format/numbers';
 
 type Candidate = Schemas['CandidateView'];

@@ -1,19 +1,18 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Select, Segmented, Slider } from 'antd';
 import { useMemo } from 'react';
-import { api, type Schemas, unwrap } from '../api/client';
-import { useGear, useWishes } from '../app/queries';
-import { Part, Sheet, Waiting } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { useCandidates, useGear, useSetupFits, useVehicle } from '../data/rig';
+import { Failed } from '../parts/Loaded';
+import { Part, Sheet } from '../parts/Sheet';
 import { fixed } from '../format/numbers';
-import { FieldFrame } from '../forms/Field';
-import { useStored } from '../forms/useStored';
+import { FieldFrame } from '../parts/Field';
+import { useStored } from '../data/useStored';
 import { CandidateTable } from './CandidateTable';
 import { RigParts } from './RigParts';
 
 type What = 'setups' | 'device' | 'antenna';
 type Weights = Schemas['WeightsView'];
 
-const USUAL: Weights = { gain: 3, bands: 3, streams: 2, price: 2, energy: 1 };
 const SIDES = [
   ['gain', 'Predicted gain'],
   ['bands', 'Bands that work'],
@@ -31,13 +30,10 @@ export function Candidates() {
     antenna: null,
   });
   const [base, setBase] = useStored<number | null>('rig.candidates.base', null);
-  const [weights, setWeights] = useStored<Weights>('rig.candidates.weights', USUAL);
+  const [wanted, setWanted] = useStored<Weights | null>('rig.candidates.weights', null);
   const gear = useGear().data;
-  const setups = useQuery({
-    queryKey: ['rig', 'setups'],
-    queryFn: () => unwrap(api.GET('/api/rig/setups')),
-  }).data;
-  const carrier = useWishes().data?.rig.carrier;
+  const setups = useSetupFits().data;
+  const carrier = useVehicle().data?.carrier;
   const options = useMemo(
     () =>
       what === 'setups'
@@ -52,19 +48,9 @@ export function Candidates() {
   );
   const on = base ?? setups?.find((s) => s.complete)?.setup.id ?? null;
   const enough = ids.length >= 2 && ids.length <= 6;
-  const compared = useQuery({
-    queryKey: ['rig', 'candidates', what, ids, on, weights],
-    queryFn: () =>
-      unwrap(
-        api.POST('/api/rig/candidates', {
-          body: { what, ids, weights, base: what === 'setups' ? null : on },
-        }),
-      ),
-    enabled: enough,
-    placeholderData: keepPreviousData,
-    retry: false,
-  });
+  const compared = useCandidates({ what, ids, weights: wanted, base: what === 'setups' ? null : on }, enough);
   const view = enough ? compared.data : undefined;
+  const weights = wanted ?? view?.weights;
   return (
     <Sheet
       over={<RigParts here="candidates" />}
@@ -85,21 +71,22 @@ export function Candidates() {
             </Part>
           )}
           <Part title="What counts how much" small="0 to 10">
-            {SIDES.map(([side, label]) => (
-              <div key={side}>
-                <span className="small">
-                  {label}: {fixed(weights[side], 0)}
-                </span>
-                <Slider
-                  min={0}
-                  max={10}
-                  value={weights[side]}
-                  tooltip={{ open: false }}
-                  ariaLabelForHandle={`Weight of ${side}`}
-                  onChange={(v) => setWeights({ ...weights, [side]: v })}
-                />
-              </div>
-            ))}
+            {weights &&
+              SIDES.map(([side, label]) => (
+                <div key={side}>
+                  <span className="small">
+                    {label}: {fixed(weights[side], 0)}
+                  </span>
+                  <Slider
+                    min={0}
+                    max={10}
+                    value={weights[side]}
+                    tooltip={{ open: false }}
+                    ariaLabelForHandle={`Weight of ${side}`}
+                    onChange={(v) => setWanted({ ...weights, [side]: v })}
+                  />
+                </div>
+              ))}
             {view && <div className="note">{view.flip}</div>}
           </Part>
         </>
@@ -142,12 +129,8 @@ export function Candidates() {
           />
         </FieldFrame>
       </div>
-      {compared.error && (
-        <div className="notice" role="alert">
-          {compared.error.message}
-        </div>
-      )}
-      {!view && enough && !compared.error && <Waiting error={null} />}
+      {compared.error && <Failed error={compared.error} />}
+      {!view && enough && !compared.error && <p className="quiet">Reckoning…</p>}
       {view && <CandidateTable view={view} carrier={carrier ?? 'no carrier'} />}
     </Sheet>
   );

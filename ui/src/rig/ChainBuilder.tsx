@@ -1,23 +1,22 @@
 import { Button, InputNumber, Select } from 'antd';
-import type { Schemas } from '../api/client';
-import { useGear } from '../app/queries';
-import { FieldFrame } from '../forms/Field';
+import type { Schemas } from '../data/client';
+import { useChainChoices, useGear } from '../data/rig';
+import { FieldFrame } from '../parts/Field';
 
 type Plan = Schemas['ChainPlan'];
 type Run = Plan['runs'][number];
 
-const PLACES = ['roof', 'mast', 'window', 'inside'].map((value) => ({ value }));
-const MODES = ['automatic', 'LTE only', 'NR only', 'locked'].map((value) => ({ value }));
-const SOURCES = ['cellular', 'campground Wi-Fi', 'satellite'].map((value) => ({ value }));
+const options = (values: string[] | undefined) => (values ?? []).map((value) => ({ value }));
 
 /** Puts a chain together from the gear on the shelf. */
 export function ChainBuilder(props: {
   plan: Plan;
-  ports: Schemas['PortView'][];
-  wiring: Schemas['WireView'][];
+  view: Schemas['SetupView'];
   change: (plan: Plan) => void;
+  plug: (lead: string, port: string | null) => void;
 }) {
-  const { plan, ports, wiring, change } = props;
+  const { plan, view, change, plug } = props;
+  const choices = useChainChoices().data;
   const gear = useGear().data ?? [];
   const inUse = new Set([
     plan.device,
@@ -48,7 +47,7 @@ export function ChainBuilder(props: {
           <Select
             id="chain-place"
             value={plan.devicePlacement}
-            options={PLACES}
+            options={options(choices?.places)}
             onChange={(v) => set({ devicePlacement: v })}
           />
         </FieldFrame>
@@ -75,7 +74,7 @@ export function ChainBuilder(props: {
               <Select
                 id={`run-place-${i}`}
                 value={run.placement}
-                options={PLACES}
+                options={options(choices?.places)}
                 onChange={(placement) =>
                   setRun(i, { placement, mastM: placement === 'mast' ? run.mastM || 3 : 0 })
                 }
@@ -106,7 +105,12 @@ export function ChainBuilder(props: {
           set={(adapters) => set({ adapters })}
         />
         <FieldFrame id="chain-mode" label="Radio set to">
-          <Select id="chain-mode" value={plan.mode} options={MODES} onChange={(mode) => set({ mode })} />
+          <Select
+            id="chain-mode"
+            value={plan.mode}
+            options={options(choices?.modes)}
+            onChange={(mode) => set({ mode })}
+          />
         </FieldFrame>
         <FieldFrame id="chain-bands" label="Held to bands">
           <Select
@@ -122,7 +126,7 @@ export function ChainBuilder(props: {
           <Select
             id="chain-source"
             value={plan.source}
-            options={SOURCES}
+            options={options(choices?.sources)}
             onChange={(source) => set({ source })}
           />
         </FieldFrame>
@@ -132,50 +136,51 @@ export function ChainBuilder(props: {
           size="small"
           onClick={() =>
             set({
-              runs: [...plan.runs, { antenna: free[0]?.value ?? 0, cables: [], placement: 'roof', mastM: 0 }],
+              runs: [
+                ...plan.runs,
+                { antenna: free[0]?.value ?? 0, cables: [], placement: choices?.places[0] ?? '', mastM: 0 },
+              ],
             })
           }
         >
           Add an antenna
         </Button>
       )}
-      {plan.runs.length > 0 && ports.length > 0 && (
-        <details className="numbers" open={Object.keys(plan.wiring).length > 0}>
-          <summary>How the leads are plugged</summary>
-          <p className="small">Proposed until you say how it is, lead by lead.</p>
-          {wiring.map((w) => (
-            <div className="plug" key={w.lead}>
-              <span>
-                {w.lead}{' '}
-                <span className="small">
-                  {w.use}, {w.ends}
-                </span>
-              </span>
-              <Select
-                size="small"
-                aria-label={`Port of ${w.lead}`}
-                value={w.port}
-                options={ports.map((p) => ({
-                  value: p.label,
-                  label: `${p.label} · ${p.use}, ${p.connector}`,
-                }))}
-                onChange={(port) =>
-                  change({
-                    ...plan,
-                    wiring: {
-                      ...Object.fromEntries(
-                        wiring.filter((x) => x.port !== port).map((x) => [x.lead, x.port]),
-                      ),
-                      [w.lead]: port,
-                    },
-                  })
-                }
-              />
-            </div>
-          ))}
-        </details>
-      )}
+      {plan.runs.length > 0 && view.ports.length > 0 && <Plugs view={view} plug={plug} />}
     </>
+  );
+}
+
+/** Says how the leads are plugged; the server knows what becomes of the lead that had the port. */
+function Plugs(props: { view: Schemas['SetupView']; plug: (lead: string, port: string | null) => void }) {
+  const { view, plug } = props;
+  const stated = Object.keys(view.plan.wiring).length > 0;
+  const leads = [
+    ...view.wiring.map((w) => ({ key: w.key, label: w.lead, says: `${w.use}, ${w.ends}`, port: w.port })),
+    ...view.leadsOver.map((l) => ({ ...l, says: 'hangs loose', port: '' })),
+  ];
+  return (
+    <details className="numbers" open={stated}>
+      <summary>How the leads are plugged</summary>
+      <p className="small">Proposed until you say how it is, lead by lead.</p>
+      {leads.map((lead) => (
+        <div className="plug" key={lead.key}>
+          <span>
+            {lead.label} <span className="small">{lead.says}</span>
+          </span>
+          <Select
+            size="small"
+            aria-label={`Port of ${lead.label}`}
+            value={lead.port}
+            options={[
+              ...view.ports.map((p) => ({ value: p.label, label: `${p.label} · ${p.use}, ${p.connector}` })),
+              { value: '', label: 'hangs loose' },
+            ]}
+            onChange={(port) => plug(lead.key, port === '' ? null : port)}
+          />
+        </div>
+      ))}
+    </details>
   );
 }
 

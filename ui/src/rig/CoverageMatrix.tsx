@@ -1,7 +1,7 @@
 import { Select } from 'antd';
-import type { Schemas } from '../api/client';
-import { useWishes } from '../app/queries';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { useRegions } from '../data/rig';
+import { Part } from '../parts/Sheet';
 import { CoverageMark } from '../draw/CoverageMark';
 import { fixed } from '../format/numbers';
 
@@ -21,7 +21,7 @@ export function CoverageMatrix(props: {
 }) {
   const { coverage, network, change } = props;
   const { carrier, region } = network;
-  const regions = useWishes().data?.regions ?? [];
+  const regions = useRegions().data ?? [];
   return (
     <Part
       title="Which bands get through"

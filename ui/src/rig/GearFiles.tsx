@@ -1,21 +1,20 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { useRef, useState } from 'react';
-import { api, type Schemas, unwrap } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { useImportGear } from '../data/rig';
+import { Part } from '../parts/Sheet';
 import { count } from '../format/numbers';
 
 /** Gear in and out as a file. */
 export function GearFiles() {
-  const client = useQueryClient();
+  const take = useImportGear();
   const { message } = App.useApp();
   const input = useRef<HTMLInputElement>(null);
   const [report, setReport] = useState<Schemas['GearImport']>();
   const read = async (file: File) => {
     try {
       const body = JSON.parse(await file.text()) as Schemas['GearFileRequest'];
-      setReport(await unwrap(api.POST('/api/gear/import', { body })));
-      void client.invalidateQueries();
+      setReport(await take.mutateAsync(body));
     } catch (refused) {
       setReport(undefined);
       void message.error(

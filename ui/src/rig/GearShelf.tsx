@@ -1,11 +1,14 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Input, Segmented, Table } from 'antd';
+import { App, Button, Segmented } from 'antd';
 import { useState } from 'react';
-import { api, type Schemas, unwrap } from '../api/client';
-import { useGear } from '../app/queries';
-import { Part, Sheet, Waiting } from '../app/Sheet';
-import { count, fixed } from '../format/numbers';
-import { useStored } from '../forms/useStored';
+import type { Schemas } from '../data/client';
+import { useDeleteGear, useGear, useGearForms, useKeepGear } from '../data/rig';
+import { stateOf } from '../data/state';
+import { useStored } from '../data/useStored';
+import { fixed } from '../format/numbers';
+import { type Column, FindableList } from '../parts/FindableList';
+import { Loaded } from '../parts/Loaded';
+import { Part, Sheet } from '../parts/Sheet';
+import { useUndo } from '../parts/useUndo';
 import { GearEditor, type GearDraft } from './GearEditor';
 import { GearFiles } from './GearFiles';
 import { summary } from './gearSummary';
@@ -13,7 +16,6 @@ import { RigParts } from './RigParts';
 
 type Item = Schemas['GearItem'];
 
-const KINDS = ['device', 'antenna', 'cable', 'adapter', 'booster', 'mount', 'SIM'];
 const FRESH: GearDraft = {
   id: null,
   kind: 'device',
@@ -27,25 +29,11 @@ const FRESH: GearDraft = {
 /** What is owned and what is considered, each with its data sheet. */
 export function GearShelf() {
   const gear = useGear();
-  const [kind, setKind] = useState('all');
-  const [text, setText] = useState('');
   const [draft, keep, forget] = useStored<GearDraft | null>('rig.gear', null);
-  const { remove, retire } = useShelf();
-  const rows = (gear.data ?? []).filter(
-    (g) =>
-      (kind === 'all' || g.kind === kind) &&
-      `${g.name} ${g.kind} ${g.state} ${summary(g)}`.toLowerCase().includes(text.trim().toLowerCase()),
-  );
-  const owned = gear.data?.filter((g) => g.state === 'owned').length ?? 0;
-  const considered = gear.data?.filter((g) => g.state === 'considered').length ?? 0;
   return (
     <Sheet
       over={<RigParts here="shelf" />}
-      headline={
-        gear.data?.length === 0
-          ? 'The shelf is empty. Put your router on it first; a name and its bands are enough.'
-          : `${owned} owned, ${considered} considered.`
-      }
+      headline={gear.data ? headline(gear.data) : 'Gear shelf'}
       margin={
         <>
           <Part title="Put something on the shelf">
@@ -63,83 +51,82 @@ export function GearShelf() {
         </>
       }
     >
-      {!gear.data && <Waiting error={gear.error} retry={() => void gear.refetch()} />}
-      <Part
-        title="Gear shelf"
-        small={count(rows.length, 'item')}
-        actions={
-          <Input
-            size="small"
-            data-find
-            allowClear
-            placeholder="find by name or band  /"
-            value={text}
-            onChange={(e) => setText(e.target.value)}
-          />
-        }
-      >
-        <div className="chart-scroll">
-          <Segmented size="small" value={kind} options={['all', ...KINDS]} onChange={setKind} />
-        </div>
-        <Table<Item>
-          size="small"
-          rowKey="id"
-          dataSource={rows}
-          pagination={rows.length > 30 ? { pageSize: 30, showSizeChanger: false } : false}
-          locale={{ emptyText: 'Nothing of this on the shelf.' }}
-          columns={[
-            {
-              title: 'Name',
-              sorter: (a, b) => a.name.localeCompare(b.name),
-              render: (_, g) => (
-                <>
-                  <Button type="link" size="small" className="in-line" onClick={() => keep(asDraft(g))}>
-                    {g.name}
-                  </Button>
-                  <div className="small">{summary(g)}</div>
-                </>
-              ),
-            },
-            {
-              title: 'Kind',
-              dataIndex: 'kind',
-              sorter: (a, b) => a.kind.localeCompare(b.kind),
-              responsive: ['sm'],
-            },
-            { title: 'State', dataIndex: 'state', sorter: (a, b) => a.state.localeCompare(b.state) },
-            {
-              title: 'Price',
-              align: 'right',
-              sorter: (a, b) => (a.price ?? -1) - (b.price ?? -1),
-              render: (_, g) =>
-                g.price === null ? <span className="quiet">unknown</span> : fixed(g.price, 0),
-            },
-            {
-              title: '',
-              align: 'right',
-              responsive: ['sm'],
-              render: (_, g) =>
-                g.setups.length > 0 && g.state !== 'retired' ? (
-                  <Button
-                    type="link"
-                    size="small"
-                    onClick={() => retire(g)}
-                    title={`in ${g.setups.join(', ')}`}
-                  >
-                    Retire
-                  </Button>
-                ) : g.setups.length > 0 ? null : (
-                  <Button type="link" size="small" onClick={() => remove(g)}>
-                    Delete
-                  </Button>
-                ),
-            },
-          ]}
-        />
-      </Part>
+      <Loaded state={stateOf(gear)}>
+        {(items) => <Shelf items={items} edit={(g) => keep(asDraft(g))} />}
+      </Loaded>
       {draft && <GearEditor draft={draft} change={keep} close={forget} />}
     </Sheet>
   );
+}
+
+function headline(items: Item[]) {
+  const of = (state: string) => items.filter((g) => g.state === state).length;
+  return items.length === 0
+    ? 'The shelf is empty. Put your router on it first; a name and its bands are enough.'
+    : `${of('owned')} owned, ${of('considered')} considered.`;
+}
+
+function Shelf({ items, edit }: { items: Item[]; edit: (item: Item) => void }) {
+  const kinds = useGearForms().data?.forms.map((f) => f.kind) ?? [];
+  const [kind, setKind] = useState('all');
+  return (
+    <FindableList
+      title="Gear shelf"
+      noun="item"
+      rows={items.filter((g) => kind === 'all' || g.kind === kind)}
+      rowKey={(g) => g.id}
+      text={(g) => `${g.name} ${g.kind} ${g.state} ${summary(g)}`}
+      find="find by name or band"
+      empty="Nothing of this on the shelf."
+      pageSize={30}
+      over={
+        <div className="chart-scroll">
+          <Segmented size="small" value={kind} options={['all', ...kinds]} onChange={setKind} />
+        </div>
+      }
+      columns={useColumns(edit)}
+    />
+  );
+}
+
+function useColumns(edit: (item: Item) => void): Column<Item>[] {
+  const { remove, retire } = useShelf();
+  return [
+    {
+      label: 'Name',
+      sorter: (a, b) => a.name.localeCompare(b.name),
+      render: (_, g) => (
+        <div>
+          <Button type="link" size="small" className="in-line" onClick={() => edit(g)}>
+            {g.name}
+          </Button>
+          <div className="small">{summary(g)}</div>
+        </div>
+      ),
+    },
+    { label: 'Kind', dataIndex: 'kind', sorter: (a, b) => a.kind.localeCompare(b.kind) },
+    { label: 'State', dataIndex: 'state', sorter: (a, b) => a.state.localeCompare(b.state) },
+    {
+      label: 'Price',
+      align: 'right',
+      sorter: (a, b) => (a.price ?? -1) - (b.price ?? -1),
+      render: (_, g) => (g.price === null ? <span className="quiet">unknown</span> : fixed(g.price, 0)),
+    },
+    {
+      label: '',
+      align: 'right',
+      render: (_, g) =>
+        g.setups.length > 0 && g.state !== 'retired' ? (
+          <Button type="link" size="small" onClick={() => retire(g)} title={`in ${g.setups.join(', ')}`}>
+            Retire
+          </Button>
+        ) : g.setups.length > 0 ? null : (
+          <Button type="link" size="small" onClick={() => remove(g)}>
+            Delete
+          </Button>
+        ),
+    },
+  ];
 }
 
 const asDraft = (g: Item): GearDraft => ({
@@ -160,49 +147,28 @@ const asRequest = ({ kind, name, state, price, sheet }: Item) => ({
   price: price === null ? null : String(price),
 });
 
-/** Delete with undo, and retire with undo. */
+/** Delete and retire, each with undo. */
 function useShelf() {
-  const client = useQueryClient();
-  const { notification, message } = App.useApp();
-  const refresh = () => client.invalidateQueries();
-  const say = (title: string, undo: () => Promise<unknown>) => {
-    const key = title;
-    notification.success({
-      key,
-      title,
-      placement: 'bottomLeft',
-      actions: (
-        <Button
-          size="small"
-          onClick={() =>
-            void undo()
-              .then(refresh)
-              .then(() => notification.destroy(key))
-          }
-        >
-          Undo
-        </Button>
-      ),
-    });
-  };
-  const put = (g: Item, state: string) =>
-    unwrap(api.PUT('/api/gear/{id}', { params: { path: { id: g.id } }, body: { ...asRequest(g), state } }));
+  const { message } = App.useApp();
+  const undoable = useUndo();
+  const keep = useKeepGear();
+  const away = useDeleteGear();
   const onError = (refused: Error) => void message.error(refused.message);
-  const remove = useMutation({
-    mutationFn: (g: Item) => unwrap(api.DELETE('/api/gear/{id}', { params: { path: { id: g.id } } })),
-    onSuccess: (_, g) => {
-      void refresh();
-      say(`${g.name} is off the shelf.`, () => unwrap(api.POST('/api/gear', { body: asRequest(g) })));
-    },
-    onError,
-  });
-  const retire = useMutation({
-    mutationFn: (g: Item) => put(g, 'retired'),
-    onSuccess: (_, g) => {
-      void refresh();
-      say(`${g.name} is retired; ${g.setups.join(', ')} keep it.`, () => put(g, g.state));
-    },
-    onError,
-  });
-  return { remove: remove.mutate, retire: retire.mutate };
+  const asState = (g: Item, state: string) => ({ id: g.id, body: { ...asRequest(g), state } });
+  return {
+    remove: (g: Item) =>
+      away.mutate(g.id, {
+        onSuccess: () =>
+          undoable(`${g.name} is off the shelf.`, () => keep.mutateAsync({ id: null, body: asRequest(g) })),
+        onError,
+      }),
+    retire: (g: Item) =>
+      keep.mutate(asState(g, 'retired'), {
+        onSuccess: () =>
+          undoable(`${g.name} is retired; ${g.setups.join(', ')} keep it.`, () =>
+            keep.mutateAsync(asState(g, g.state)),
+          ),
+        onError,
+      }),
+  };
 }

@@ -1,5 +1,5 @@
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
 import { fixed, short } from '../format/numbers';
 import { length, useUnits, wire } from '../format/units';
 

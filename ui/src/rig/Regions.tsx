@@ -1,19 +1,20 @@
-import { AutoComplete, Button, Input, Select } from 'antd';
+import { App, AutoComplete, Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import { api, type Schemas, unwrap } from '../api/client';
-import { useCarriers } from '../app/queries';
-import { Part } from '../app/Sheet';
-import { useWish } from './Needs';
+import type { Schemas } from '../data/client';
+import { useCarriers } from '../data/names';
+import { useChangeRegion } from '../data/rig';
 
 type Region = Schemas['RegionView'];
 
 /** Each carrier's bands by region. */
 export function Regions({ regions }: { regions: Region[] }) {
-  const put = useWish(({ body }: { body: Region }) => unwrap(api.PUT('/api/rig/wishes/region', { body })));
+  const put = useChangeRegion();
+  const { message } = App.useApp();
+  const onError = (refused: Error) => void message.error(refused.message);
   const carriers = useCarriers().data ?? [];
   const [fresh, setFresh] = useState<Region>({ carrier: '', region: '', bands: [] });
   return (
-    <Part title="Carriers’ bands by region" small="made up in the demo; enter what your carriers publish">
+    <>
       {regions.map((r) => (
         <div className="region" key={`${r.carrier} ${r.region}`}>
           <div>
@@ -22,7 +23,7 @@ export function Regions({ regions }: { regions: Region[] }) {
           <Bands
             value={r.bands}
             label={`Bands of ${r.carrier}, ${r.region}`}
-            set={(bands) => put.mutate({ body: { ...r, bands } })}
+            set={(bands) => put.mutate({ ...r, bands }, { onError })}
           />
         </div>
       ))}
@@ -51,17 +52,17 @@ export function Regions({ regions }: { regions: Region[] }) {
           <Button
             disabled={!fresh.carrier.trim() || !fresh.region.trim() || fresh.bands.length === 0}
             onClick={() =>
-              put.mutate(
-                { body: fresh },
-                { onSuccess: () => setFresh({ carrier: '', region: '', bands: [] }) },
-              )
+              put.mutate(fresh, {
+                onError,
+                onSuccess: () => setFresh({ carrier: '', region: '', bands: [] }),
+              })
             }
           >
             Add
           </Button>
         </div>
       </div>
-    </Part>
+    </>
   );
 }
 

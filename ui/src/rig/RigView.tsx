@@ -1,4 +1,5 @@
 import { useSearchParams } from 'react-router';
+import './rig.css';
 import { Candidates } from './Candidates';
 import { GearShelf } from './GearShelf';
 import { Needs } from './Needs';
@@ -10,7 +11,14 @@ export function RigView() {
   const [query] = useSearchParams();
   const setup = query.get('setup');
   if (setup) {
-    return <SetupSheet key={setup} id={Number(setup)} />;
+    const revision = query.get('revision');
+    return (
+      <SetupSheet
+        key={`${setup}/${revision}`}
+        id={Number(setup)}
+        revision={revision === null ? null : Number(revision)}
+      />
+    );
   }
   switch (query.get('part')) {
     case 'need':

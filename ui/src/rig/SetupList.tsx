@@ -1,19 +1,17 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, unwrap } from '../api/client';
-import { Part, Sheet, Waiting } from '../app/Sheet';
+import { useAddSetup, useSetupFits } from '../data/rig';
+import { stateOf } from '../data/state';
+import { Loaded } from '../parts/Loaded';
+import { Part, Sheet } from '../parts/Sheet';
 import { Pennant } from '../draw/Pennant';
 import { count } from '../format/numbers';
 import { RigParts } from './RigParts';
 
 /** All setups, those to be completed first. */
 export function SetupList() {
-  const setups = useQuery({
-    queryKey: ['rig', 'setups'],
-    queryFn: () => unwrap(api.GET('/api/rig/setups')),
-  });
+  const setups = useSetupFits();
   const bare = setups.data?.filter((s) => !s.complete) ?? [];
   const built = setups.data?.filter((s) => s.complete) ?? [];
   const blocked = built.filter((s) => s.blockers > 0).length;
@@ -24,7 +22,7 @@ export function SetupList() {
       : `${count(built.length, 'setup')} put together, ${blocked === 0 ? 'none of them blocked' : `${blocked} blocked`}${bare.length > 0 ? `; ${bare.length} to complete` : ''}.`;
   return (
     <Sheet over={<RigParts here="setups" />} headline={headline} margin={<NewSetup />}>
-      {!setups.data && <Waiting error={setups.error} retry={() => void setups.refetch()} />}
+      <Loaded state={stateOf(setups)}>{() => null}</Loaded>
       {bare.length > 0 && (
         <Part title="To complete" small="known by name from an import or a log; their parts are not said yet">
           {bare.map((s) => (
@@ -57,23 +55,20 @@ export function SetupList() {
 function NewSetup() {
   const [name, setName] = useState('');
   const navigate = useNavigate();
-  const client = useQueryClient();
   const { message } = App.useApp();
-  const add = useMutation({
-    mutationFn: () => unwrap(api.POST('/api/rig/setups', { body: { name } })),
-    onSuccess: (setup) => {
-      void client.invalidateQueries();
-      void navigate(`/rig?setup=${setup.id}`);
-    },
-    onError: (refused) => void message.error(refused.message),
-  });
+  const add = useAddSetup();
+  const make = () =>
+    add.mutate(name, {
+      onSuccess: (setup) => void navigate(`/rig?setup=${setup.id}`),
+      onError: (refused) => void message.error(refused.message),
+    });
   return (
     <Part title="A new setup">
       <form
         className="chooser"
         onSubmit={(e) => {
           e.preventDefault();
-          add.mutate();
+          make();
         }}
       >
         <p className="small">

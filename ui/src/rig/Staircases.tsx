@@ -1,7 +1,7 @@
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
 import { Staircase } from '../draw/Staircase';
 import { useWidth } from '../draw/useWidth';
 import { effect, fixed } from '../format/numbers';

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
 
 /** Prints the wiring alone. */
 function printWiring() {
@@ -35,7 +35,7 @@ export function WiringTable({ view }: { view: Schemas['SetupView'] }) {
             </thead>
             <tbody>
               {view.wiring.map((w) => (
-                <tr key={w.lead}>
+                <tr key={w.key}>
                   <td>
                     <b>{w.lead}</b> <span className="small">{w.use}</span>
                   </td>
@@ -52,9 +52,9 @@ export function WiringTable({ view }: { view: Schemas['SetupView'] }) {
                 </tr>
               ))}
               {view.leadsOver.map((lead) => (
-                <tr key={lead}>
+                <tr key={lead.key}>
                   <td>
-                    <b>{lead}</b>
+                    <b>{lead.label}</b>
                   </td>
                   <td colSpan={3} className="quiet">
                     no port: leave it capped

@@ -1,6 +1,6 @@
 import { renderToStaticMarkup as render } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import type { Schemas } from '../api/client';
+import type { Schemas } from '../data/client';
 import { CandidateTable } from './CandidateTable';
 import { WiringTable } from './WiringTable';
 
@@ -89,6 +89,7 @@ describe('WiringTable', () => {
   const setup = {
     wiring: [
       {
+        key: '3/1',
         lead: 'Alder 1',
         use: 'cellular',
         ends: 'SMA-male',
@@ -98,7 +99,7 @@ describe('WiringTable', () => {
         sticker: '1 → 1',
       },
     ],
-    leadsOver: ['Alder sat'],
+    leadsOver: [{ key: '3/sat', label: 'Alder sat' }],
     portsOver: ['2'],
   } as Partial<Schemas['SetupView']> as Schemas['SetupView'];
   it('names the adapter between, the label to stick on, and what stays over on either side', () => {

@@ -1,5 +1,5 @@
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
 import { fixed, short } from '../format/numbers';
 
 const number = (e: Schemas['Effect'], v: number | null) =>
@@ -32,12 +32,7 @@ export function Averages({ contrast }: { contrast: Schemas['Contrast'] }) {
               ))}
             </tbody>
           </table>
-          {failures.mcnemarP < 0.05 && (
-            <p className="small">
-              One of the two fails more often than chance explains (exact McNemar p ={' '}
-              {fixed(failures.mcnemarP, 3)}).
-            </p>
-          )}
+          {contrast.failuresSay && <p className="small">{contrast.failuresSay}</p>}
         </Part>
       )}
       <Part title="Plain averages" small="over all ok runs, paired or not; no verdict rests on them">

@@ -1,5 +1,5 @@
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
 import { type Interval, IntervalAxis, IntervalLine, intervalDomain } from '../draw/IntervalLine';
 import { useWidth } from '../draw/useWidth';
 import { effect as asText, type Scale } from '../format/numbers';

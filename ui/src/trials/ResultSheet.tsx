@@ -1,9 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, type Schemas, unwrap } from '../api/client';
-import { Part, Sheet, Waiting } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { stateOf } from '../data/state';
+import { type ResultOf, useResult } from '../data/trials';
+import { Loaded } from '../parts/Loaded';
+import { Part, Sheet } from '../parts/Sheet';
 import { SetupLabel } from '../draw/Pennant';
 import { count } from '../format/numbers';
 import { clock, span } from '../format/time';
@@ -11,32 +13,15 @@ import { Effects } from './Effects';
 import { Averages } from './Averages';
 import { RoundByRound } from './RoundByRound';
 
-export type Of =
-  | { kind: 'trial'; trial: string; campsite: string; baseline: string | undefined }
-  | { kind: 'stay'; stay: number; baseline: string | undefined; candidate: string | undefined };
-
-function load(of: Of) {
-  return of.kind === 'trial'
-    ? unwrap(
-        api.GET('/api/results/trial', {
-          params: { query: { trial: of.trial, campsite: of.campsite, baseline: of.baseline } },
-        }),
-      )
-    : unwrap(
-        api.GET('/api/results/stay', {
-          params: { query: { stay: of.stay, baseline: of.baseline, candidate: of.candidate } },
-        }),
-      );
-}
-
 /** The verdict of a trial, or of two setups at a stay. */
-export function ResultSheet({ of }: { of: Of }) {
-  const { data, error, refetch } = useQuery({ queryKey: ['result', of], queryFn: () => load(of) });
+export function ResultSheet({ of }: { of: ResultOf }) {
+  const result = useResult(of);
+  const { data } = result;
   const [pair, setPair] = useState(0);
   if (!data) {
     return (
       <Sheet headline="Verdict">
-        <Waiting error={error} retry={() => void refetch()} />
+        <Loaded state={stateOf(result)}>{() => null}</Loaded>
         <Link to="/trials">All trials</Link>
       </Sheet>
     );
@@ -87,7 +72,7 @@ function Measures({ contrast }: { contrast: Schemas['Contrast'] }) {
   );
 }
 
-function Over(props: { view: Schemas['ResultView']; contrast: Schemas['Contrast']; of: Of }) {
+function Over(props: { view: Schemas['ResultView']; contrast: Schemas['Contrast']; of: ResultOf }) {
   const { view, contrast, of } = props;
   const navigate = useNavigate();
   const rebase = (baseline: string) => {

@@ -1,5 +1,5 @@
-import type { Schemas } from '../api/client';
-import { Part } from '../app/Sheet';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
 import { PairedRounds } from '../draw/PairedRounds';
 import { useWidth } from '../draw/useWidth';
 import { count, effect as asText, plain, short } from '../format/numbers';

@@ -1,13 +1,12 @@
-import { useQuery } from '@tanstack/react-query';
-import { Button, Input, Select, Table } from 'antd';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { api, type Schemas, unwrap } from '../api/client';
-import { useSetups } from '../app/queries';
-import { Part, Sheet, Waiting } from '../app/Sheet';
-import { SetupLabel } from '../draw/Pennant';
-import { count } from '../format/numbers';
+import type { Schemas } from '../data/client';
+import { stateOf } from '../data/state';
+import { useTrials } from '../data/trials';
 import { clock, span } from '../format/time';
+import { type Column, FindableList } from '../parts/FindableList';
+import { Link } from 'react-router';
+import { Loaded } from '../parts/Loaded';
+import { Sheet } from '../parts/Sheet';
+import { TwoAtAStay } from './TwoAtAStay';
 
 type Row = Schemas['TrialRow'];
 
@@ -16,140 +15,69 @@ const address = (row: Row) =>
 
 /** All trials, and the choice of any two setups at a stay. */
 export function TrialList() {
-  const trials = useQuery({ queryKey: ['trials'], queryFn: () => unwrap(api.GET('/api/trials')) });
-  const [text, setText] = useState('');
-  const wanted = text.trim().toLowerCase();
-  const rows = trials.data?.filter((r) =>
-    `${r.trial.name} ${r.trial.campsite}`.toLowerCase().includes(wanted),
-  );
+  const trials = useTrials();
   return (
     <Sheet headline="Pick a trial to read its verdict, or any two setups at a stay." margin={<TwoAtAStay />}>
-      {!rows && <Waiting error={trials.error} retry={() => void trials.refetch()} />}
-      {rows && (
-        <Part
-          title="Trials"
-          small={count(rows.length, 'trial')}
-          actions={
-            <Input
-              size="small"
-              data-find
-              allowClear
-              placeholder="find by name or campsite  /"
-              value={text}
-              onChange={(e) => setText(e.target.value)}
-            />
-          }
-        >
-          <div className="table-scroll">
-            <Table<Row>
-              size="small"
-              rowKey={(r) => `${r.trial.campsiteId} ${r.trial.name}`}
-              dataSource={rows}
-              pagination={rows.length > 20 ? { pageSize: 20 } : false}
-              locale={{
-                emptyText:
-                  'No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name.',
-              }}
-              columns={[
-                {
-                  title: 'Trial',
-                  render: (_, r) => <Link to={address(r)}>{r.trial.name}</Link>,
-                  sorter: (a, b) => a.trial.name.localeCompare(b.trial.name),
-                },
-                {
-                  title: 'Campsite',
-                  render: (_, r) => r.trial.campsite,
-                  sorter: (a, b) => a.trial.campsite.localeCompare(b.trial.campsite),
-                },
-                {
-                  title: 'When',
-                  render: (_, r) => `${span(r.trial.from, r.trial.to)}, ${clock(r.trial.from)}`,
-                  sorter: (a, b) => Date.parse(a.trial.from) - Date.parse(b.trial.from),
-                },
-                {
-                  title: 'Rounds',
-                  align: 'right',
-                  render: (_, r) =>
-                    r.plannedRounds === null ? r.trial.rounds : `${r.trial.rounds} of ${r.plannedRounds}`,
-                  sorter: (a, b) => a.trial.rounds - b.trial.rounds,
-                },
-                {
-                  title: 'Setups',
-                  align: 'right',
-                  render: (_, r) => r.trial.setups,
-                  sorter: (a, b) => a.trial.setups - b.trial.setups,
-                },
-              ]}
-            />
-          </div>
-        </Part>
-      )}
+      <Loaded state={stateOf(trials)}>
+        {(rows) => (
+          <FindableList
+            title="Trials"
+            noun="trial"
+            rows={rows}
+            rowKey={(r) => `${r.trial.campsiteId} ${r.trial.name}`}
+            text={(r) => `${r.trial.name} ${r.trial.campsite}`}
+            find="find by name or campsite"
+            empty="No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name."
+            export={EXPORT}
+            pageSize={20}
+            columns={COLUMNS}
+          />
+        )}
+      </Loaded>
     </Sheet>
   );
 }
 
-/** Chooses a stay and two of the setups measured there. */
-function TwoAtAStay() {
-  const stays = useQuery({ queryKey: ['stays'], queryFn: () => unwrap(api.GET('/api/stays')) });
-  const setups = useSetups();
-  const navigate = useNavigate();
-  const [stay, setStay] = useState<number>();
-  const [baseline, setBaseline] = useState<string>();
-  const [candidate, setCandidate] = useState<string>();
-  const several = stays.data?.filter((v) => v.setups.length >= 2) ?? [];
-  const here = several.find((v) => v.id === stay)?.setups ?? [];
-  const options = (setups.data ?? [])
-    .filter((s) => here.includes(s.name))
-    .map((s) => ({ value: s.name, label: <SetupLabel setup={s} /> }));
-  const choose = (id: number) => {
-    const names = several.find((v) => v.id === id)?.setups ?? [];
-    setStay(id);
-    setBaseline(names[0]);
-    setCandidate(names[1]);
-  };
-  const open = () =>
-    void navigate(
-      `/trials?${new URLSearchParams({ stay: String(stay), baseline: baseline ?? '', candidate: candidate ?? '' })}`,
-    );
-  return (
-    <Part title="Two setups at a stay">
-      <div className="chooser">
-        <p className="small">
-          Runs of the same SIM within an hour of each other are taken as a round. Planned or not, the
-          arithmetic is the same.
-        </p>
-        <Select
-          aria-label="Stay"
-          placeholder="stay with two setups or more"
-          value={stay}
-          onChange={choose}
-          options={several.map((v) => ({
-            value: v.id,
-            label: `${v.campsite}, ${span(v.arrivedAt, v.leftAt)}`,
-          }))}
-        />
-        <Select
-          aria-label="Baseline"
-          placeholder="baseline"
-          value={baseline}
-          onChange={setBaseline}
-          options={options}
-        />
-        <Select
-          aria-label="Candidate"
-          placeholder="candidate"
-          value={candidate}
-          onChange={setCandidate}
-          options={options}
-        />
-        <Button
-          type="primary"
-          disabled={!stay || !baseline || !candidate || baseline === candidate}
-          onClick={open}
-        >
-          Compare
-        </Button>
-      </div>
-    </Part>
-  );
-}
+const COLUMNS: Column<Row>[] = [
+  {
+    label: 'Trial',
+    render: (_, r) => <Link to={address(r)}>{r.trial.name}</Link>,
+    sorter: (a, b) => a.trial.name.localeCompare(b.trial.name),
+  },
+  {
+    label: 'Campsite',
+    render: (_, r) => r.trial.campsite,
+    sorter: (a, b) => a.trial.campsite.localeCompare(b.trial.campsite),
+  },
+  {
+    label: 'When',
+    render: (_, r) => `${span(r.trial.from, r.trial.to)}, ${clock(r.trial.from)}`,
+    sorter: (a, b) => Date.parse(a.trial.from) - Date.parse(b.trial.from),
+  },
+  {
+    label: 'Rounds',
+    align: 'right',
+    render: (_, r) => (r.plannedRounds === null ? r.trial.rounds : `${r.trial.rounds} of ${r.plannedRounds}`),
+    sorter: (a, b) => a.trial.rounds - b.trial.rounds,
+  },
+  {
+    label: 'Setups',
+    align: 'right',
+    render: (_, r) => r.trial.setups,
+    sorter: (a, b) => a.trial.setups - b.trial.setups,
+  },
+];
+
+const EXPORT = {
+  file: 'trials.csv',
+  columns: ['trial', 'campsite', 'from', 'to', 'rounds', 'planned', 'setups'],
+  row: ({ trial, plannedRounds }: Row) => [
+    trial.name,
+    trial.campsite,
+    trial.from,
+    trial.to,
+    trial.rounds,
+    plannedRounds,
+    trial.setups,
+  ],
+};

@@ -1,6 +1,7 @@
 import { useSearchParams } from 'react-router';
 import { ResultSheet } from './ResultSheet';
 import { TrialList } from './TrialList';
+import './trials.css';
 
 /** The trials there are, or the result of the one in the address. */
 export function TrialsView() {

@@ -46,4 +46,12 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("jakarta.persistence..", "syntoma.core.verdict..");
+
+    @ArchTest
+    static final ArchRule FEATURES_NEED_NO_BOOKS_OF_OTHERS = noClasses()
+            .that()
+            .resideOutsideOfPackages("syntoma.app.store..", "syntoma.app.setup..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("java.sql..");
 }

@@ -46,6 +46,26 @@ public record Requests(MockMvc mvc) {
                 .content(JSON.writeValueAsString(body)));
     }
 
+    /** A setup by its name, with all that is computed of it. */
+    public JsonNode setup(String name) throws Exception {
+        for (JsonNode row : read("/api/setups").json()) {
+            if (row.get("name").asText().equals(name)) {
+                return read("/api/setups/" + row.get("id").asInt()).json();
+            }
+        }
+        throw new AssertionError(name);
+    }
+
+    /** A piece of gear by its name. */
+    public JsonNode gear(String name) throws Exception {
+        for (JsonNode item : read("/api/gear").json()) {
+            if (item.get("name").asText().equals(name)) {
+                return item;
+            }
+        }
+        throw new AssertionError(name);
+    }
+
     public Answer importCsv(byte[] file, boolean dryRun) throws Exception {
         return ask(post("/api/measurements/import?dryRun=" + dryRun)
                 .contentType("text/csv")

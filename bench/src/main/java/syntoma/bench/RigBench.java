@@ -109,7 +109,7 @@ public class RigBench {
                 Optional.of(device),
                 Placement.INSIDE,
                 Optional.empty(),
-                List.of(new AntennaRun(antenna, List.of(extension), Placement.MAST, 3)),
+                List.of(new AntennaRun("1", antenna, List.of(extension), Placement.MAST, 3)),
                 List.of(),
                 List.of(),
                 Map.of());

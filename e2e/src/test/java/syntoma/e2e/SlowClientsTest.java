@@ -88,7 +88,7 @@ class SlowClientsTest {
     @Test
     void a_body_that_is_too_large_is_told_so_and_harms_nothing() throws Exception {
         byte[] large = new byte[39_000_000];
-        for (String path : List.of("/api/measurements", "/api/gear", "/api/gear/import", "/api/rig/check")) {
+        for (String path : List.of("/api/measurements", "/api/gear", "/api/gear/import", "/api/setups/check")) {
             HttpResponse<String> answer = sent(path, HttpRequest.BodyPublishers.ofByteArray(large));
             assertEquals(413, answer.statusCode());
             assertTrue(answer.body().contains("39 MB"), answer.body());

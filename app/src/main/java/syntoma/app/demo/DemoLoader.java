@@ -6,32 +6,32 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
-import syntoma.app.logbook.ImportService;
-import syntoma.app.logbook.Logbook;
-import syntoma.app.logbook.StandingService;
-import syntoma.app.trial.TrialService;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.exchange.ImportService;
+import syntoma.app.trial.Plans;
 import syntoma.standin.DemoLog;
 
 /** Fills an empty log with the demo data, through the same services as a user's own. */
 @Component
 class DemoLoader implements ApplicationRunner {
-    private final Logbook logbook;
+    private final Campsites campsites;
     private final ImportService imports;
-    private final TrialService trials;
+    private final Plans plans;
     private final StandingService standing;
     private final DemoRigLoader rig;
     private final boolean wanted;
 
     DemoLoader(
-            Logbook logbook,
+            Campsites campsites,
             ImportService imports,
-            TrialService trials,
+            Plans plans,
             StandingService standing,
             DemoRigLoader rig,
             @Value("${syntoma.demo}") boolean wanted) {
-        this.logbook = logbook;
+        this.campsites = campsites;
         this.imports = imports;
-        this.trials = trials;
+        this.plans = plans;
         this.standing = standing;
         this.rig = rig;
         this.wanted = wanted;
@@ -39,14 +39,14 @@ class DemoLoader implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!wanted || !logbook.campsites().isEmpty()) {
+        if (!wanted || !campsites.all().isEmpty()) {
             return;
         }
         DemoLog log = DemoLog.generate();
         log.world()
                 .places()
-                .forEach(p -> logbook.addCampsite(p.name(), Double.toString(p.lat()), Double.toString(p.lon())));
-        log.plans().forEach(p -> trials.plan(p.campsite(), p.name(), p.rounds()));
+                .forEach(p -> campsites.number(p.name(), Double.toString(p.lat()), Double.toString(p.lon())));
+        log.plans().forEach(p -> plans.plan(p.campsite(), p.name(), p.rounds()));
         imports.importAll(new ByteArrayInputStream(log.csv().getBytes(StandardCharsets.UTF_8)));
         DemoLog.Now now = log.now();
         standing.change(now.campsite(), now.setup(), now.carrier(), now.since());

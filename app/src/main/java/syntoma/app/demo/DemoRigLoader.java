@@ -6,11 +6,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import syntoma.app.rig.ChainPlan;
-import syntoma.app.rig.GearItem;
-import syntoma.app.rig.GearService;
-import syntoma.app.rig.SetupService;
-import syntoma.app.rig.WishService;
+import syntoma.app.gear.GearItem;
+import syntoma.app.gear.GearService;
+import syntoma.app.need.Carriers;
+import syntoma.app.need.Needs;
+import syntoma.app.need.Vehicles;
+import syntoma.app.setup.ChainPlan;
+import syntoma.app.setup.SetupService;
+import syntoma.app.setup.Setups;
 import syntoma.standin.DemoRig;
 
 /** Loads Heron's rig through the services that a user's own goes through. */
@@ -18,22 +21,35 @@ import syntoma.standin.DemoRig;
 class DemoRigLoader {
     private final GearService gear;
     private final SetupService setups;
-    private final WishService wishes;
+    private final Setups names;
+    private final Vehicles vehicles;
+    private final Carriers carriers;
+    private final Needs needs;
     private final ObjectMapper json;
 
-    DemoRigLoader(GearService gear, SetupService setups, WishService wishes, ObjectMapper json) {
+    DemoRigLoader(
+            GearService gear,
+            SetupService setups,
+            Setups names,
+            Vehicles vehicles,
+            Carriers carriers,
+            Needs needs,
+            ObjectMapper json) {
         this.gear = gear;
         this.setups = setups;
-        this.wishes = wishes;
+        this.names = names;
+        this.vehicles = vehicles;
+        this.carriers = carriers;
+        this.needs = needs;
         this.json = json;
     }
 
     private record GearFile(String format, List<GearService.GearRequest> gear) {}
 
     private record RigFile(
-            WishService.RigRequest rig,
+            Vehicles.VehicleRequest rig,
             List<String> needs,
-            List<WishService.RegionView> regions,
+            List<Carriers.RegionView> regions,
             List<NamedChain> setups) {}
 
     private record NamedChain(String name, String device, String booster, List<NamedRun> runs, List<String> sims) {}
@@ -44,24 +60,11 @@ class DemoRigLoader {
         try {
             gear.takeIn(json.readValue(DemoRig.gear(), GearFile.class).gear());
             RigFile file = json.readValue(DemoRig.rig(), RigFile.class);
-            wishes.put(file.rig(), null);
-            file.regions().forEach(wishes::put);
-            wishes.view().needs().stream()
-                    .filter(n -> file.needs().contains(n.name()))
-                    .map(n -> new WishService.NeedRequest(
-                            n.name(),
-                            n.downMbps(),
-                            n.upMbps(),
-                            n.loadedMs(),
-                            n.lossPct(),
-                            n.partOfDay(),
-                            n.hoursADay(),
-                            true))
-                    .forEach(n -> wishes.put(n, null));
+            vehicles.put(file.rig(), null);
+            file.regions().forEach(carriers::put);
+            needs.choose(file.needs());
             Map<String, Long> numbers = gear.all().stream().collect(Collectors.toMap(GearItem::name, GearItem::id));
-            Map<String, Long> known = setups.all().stream()
-                    .collect(Collectors.toMap(
-                            s -> s.setup().name(), s -> s.setup().id()));
+            Map<String, Long> known = names.numbers();
             file.setups().forEach(s -> setups.put(known.get(s.name()), plan(s, numbers), null));
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);

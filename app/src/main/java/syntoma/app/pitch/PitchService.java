@@ -11,14 +11,17 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.logbook.Logbook;
-import syntoma.app.logbook.LoggedMeasurement;
-import syntoma.app.logbook.StandingService;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.measurement.LoggedMeasurement;
+import syntoma.app.measurement.Measurements;
+import syntoma.app.measurement.Selection;
+import syntoma.app.setup.SetupName;
+import syntoma.app.setup.Setups;
 import syntoma.app.trial.ResultView;
-import syntoma.app.trial.TrialService;
+import syntoma.app.trial.Results;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.RadioMetric;
-import syntoma.core.trial.Outcome;
 
 /** Puts together what the Pitch view shows. */
 @Service
@@ -28,13 +31,18 @@ class PitchService {
     private static final int LAST_READINGS = 6;
 
     private final StandingService standing;
-    private final Logbook logbook;
-    private final TrialService trials;
+    private final Campsites campsites;
+    private final Setups setups;
+    private final Measurements measurements;
+    private final Results results;
 
-    PitchService(StandingService standing, Logbook logbook, TrialService trials) {
+    PitchService(
+            StandingService standing, Campsites campsites, Setups setups, Measurements measurements, Results results) {
         this.standing = standing;
-        this.logbook = logbook;
-        this.trials = trials;
+        this.campsites = campsites;
+        this.setups = setups;
+        this.measurements = measurements;
+        this.results = results;
     }
 
     PitchView view() {
@@ -49,22 +57,21 @@ class PitchService {
                     List.of(),
                     null);
         }
-        long campsite = logbook.campsite(line.campsite()).id();
-        List<LoggedMeasurement> everHere = logbook.measurements(Logbook.Selection.at(campsite));
+        long campsite = campsites.of(line.campsite()).id();
+        List<LoggedMeasurement> everHere = measurements.list(Selection.at(campsite));
         List<LoggedMeasurement> stay =
                 everHere.stream().filter(m -> line.stay().equals(m.stay())).toList();
         OffsetDateTime since = line.now().minusHours(HOURS);
         List<LoggedMeasurement> lately =
                 stay.stream().filter(m -> !m.takenAt().isBefore(since)).toList();
-        Map<String, Logbook.SetupName> setups =
-                logbook.setups().stream().collect(Collectors.toMap(Logbook.SetupName::name, s -> s));
-        Optional<ResultView> tonight = trials.lately(line.campsite(), lately);
+        Map<String, SetupName> named = setups.all().stream().collect(Collectors.toMap(SetupName::name, s -> s));
+        Optional<ResultView> tonight = results.lately(line.campsite(), lately);
         return new PitchView(
                 line,
                 headline(stay, tonight),
                 HOURS,
-                options(lately.isEmpty() ? stay : lately, setups),
-                heard(stay, everHere, setups),
+                options(lately.isEmpty() ? stay : lately, named),
+                heard(stay, everHere, named),
                 stay,
                 tonight.orElse(null));
     }
@@ -79,14 +86,13 @@ class PitchService {
         return "One setup measured here lately. Measure a second one in turn with it to compare the two.";
     }
 
-    private static List<PitchView.Option> options(
-            List<LoggedMeasurement> measurements, Map<String, Logbook.SetupName> setups) {
+    private static List<PitchView.Option> options(List<LoggedMeasurement> measurements, Map<String, SetupName> setups) {
         Map<String, List<LoggedMeasurement>> bySetup =
                 measurements.stream().collect(Collectors.groupingBy(LoggedMeasurement::setup));
         List<PitchView.Option> options = new ArrayList<>();
         bySetup.forEach((name, runs) -> {
             LoggedMeasurement last = runs.get(runs.size() - 1);
-            int failed = (int) runs.stream().filter(m -> !isOk(m)).count();
+            int failed = (int) runs.stream().filter(m -> !m.ok()).count();
             options.add(new PitchView.Option(
                     setups.get(name),
                     last.carrier(),
@@ -106,7 +112,7 @@ class PitchService {
     }
 
     private static PitchView.Heard heard(
-            List<LoggedMeasurement> stay, List<LoggedMeasurement> everHere, Map<String, Logbook.SetupName> setups) {
+            List<LoggedMeasurement> stay, List<LoggedMeasurement> everHere, Map<String, SetupName> setups) {
         List<LoggedMeasurement> readings =
                 stay.stream().filter(m -> m.value(Figure.RSRP_DBM) != null).toList();
         if (readings.isEmpty()) {
@@ -146,14 +152,10 @@ class PitchService {
                 && Objects.equals(m.band(), last.band());
     }
 
-    private static boolean isOk(LoggedMeasurement m) {
-        return m.outcome().equals(Outcome.OK.label());
-    }
-
     @Nullable
     private static PitchView.Spread spread(List<LoggedMeasurement> runs, Figure figure) {
         double[] values = runs.stream()
-                .filter(m -> isOk(m) && m.value(figure) != null)
+                .filter(m -> m.ok() && m.value(figure) != null)
                 .mapToDouble(m -> m.value(figure).doubleValue())
                 .sorted()
                 .toArray();

@@ -4,9 +4,9 @@ import java.math.BigDecimal;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.lang.Nullable;
-import syntoma.app.logbook.Logbook;
-import syntoma.app.logbook.LoggedMeasurement;
-import syntoma.app.logbook.StandingService;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.measurement.LoggedMeasurement;
+import syntoma.app.setup.SetupName;
 import syntoma.app.trial.ResultView;
 
 /**
@@ -26,7 +26,7 @@ record PitchView(
 
     /** One setup lately; speeds in Mb/s. */
     record Option(
-            Logbook.SetupName setup,
+            SetupName setup,
             @Nullable String carrier,
             @Nullable String band,
             OffsetDateTime lastAt,
@@ -39,7 +39,7 @@ record PitchView(
     record Spread(double low, double median, double high) {}
 
     /** The last reading. */
-    record Heard(LoggedMeasurement measurement, Logbook.SetupName setup, List<Strip> strips) {}
+    record Heard(LoggedMeasurement measurement, SetupName setup, List<Strip> strips) {}
 
     /**
      * One metric on its ladder.

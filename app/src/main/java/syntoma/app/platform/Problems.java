@@ -43,6 +43,15 @@ class Problems extends ResponseEntityExceptionHandler {
         return answer(HttpStatus.CONFLICT, conflict.getMessage(), conflict.problems());
     }
 
+    /** A question: what can be answered stands beside it. */
+    @ExceptionHandler
+    ProblemDetail asked(Asked asked) {
+        ProblemDetail body = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, asked.getMessage());
+        body.setProperty("errors", asked.problems());
+        body.setProperty("choices", asked.choices());
+        return body;
+    }
+
     @ExceptionHandler
     ResponseEntity<Object> mismatch(MethodArgumentTypeMismatchException wrong) {
         String wanted = wrong.getRequiredType() == null

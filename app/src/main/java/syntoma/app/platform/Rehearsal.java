@@ -26,8 +26,9 @@ final class Rehearsal {
             "/api/measurements.csv",
             "/api/trials",
             "/api/gear",
-            "/api/rig/setups",
-            "/api/rig/wishes",
+            "/api/setups/fit",
+            "/api/needs",
+            "/api/vehicle",
             "/api/no-such-thing",
             "/actuator/health");
     private static final String LOGGED = "{\"takenAt\":\"2026-09-05T21:00:00+02:00\",\"campsite\":\"Quarry Lake\","

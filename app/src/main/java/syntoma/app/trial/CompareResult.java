@@ -1,8 +1,9 @@
 package syntoma.app.trial;
 
+import static syntoma.app.platform.Optionals.boxed;
+
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.OptionalDouble;
 import org.springframework.lang.Nullable;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Share;
@@ -54,7 +55,7 @@ public record CompareResult(
     /** Failures of one setup with the 95 % Wilson interval of the failing share. */
     public record FailureShare(int tried, int failed, @Nullable Double low, @Nullable Double high) {
         static FailureShare of(Share share) {
-            return new FailureShare(share.tried(), share.failed(), nullable(share.low()), nullable(share.high()));
+            return new FailureShare(share.tried(), share.failed(), boxed(share.low()), boxed(share.high()));
         }
     }
 
@@ -74,26 +75,22 @@ public record CompareResult(
                 c.metric().scale().key(),
                 c.rounds().size(),
                 c.leftOut(),
-                nullable(c.estimate()),
-                nullable(c.low()),
-                nullable(c.high()),
+                boxed(c.estimate()),
+                boxed(c.low()),
+                boxed(c.high()),
                 c.level(),
                 c.verdict().key(),
                 c.sentence(),
-                c.roundsWanted().isPresent() ? c.roundsWanted().getAsInt() : null,
+                boxed(c.roundsWanted()),
                 c.wild().stream().map(Wild::of).toList(),
                 new BothFailures(
                         FailureShare.of(c.failures().baseline()),
                         FailureShare.of(c.failures().candidate()),
                         c.failures().mcnemarP()),
                 new Averages(
-                        nullable(c.plain().baselineMean()),
-                        nullable(c.plain().candidateMean()),
-                        nullable(c.plain().baselineBest()),
-                        nullable(c.plain().candidateBest())));
-    }
-
-    private static Double nullable(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
+                        boxed(c.plain().baselineMean()),
+                        boxed(c.plain().candidateMean()),
+                        boxed(c.plain().baselineBest()),
+                        boxed(c.plain().candidateBest())));
     }
 }

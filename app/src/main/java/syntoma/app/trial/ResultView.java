@@ -5,7 +5,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
 import org.springframework.lang.Nullable;
-import syntoma.app.logbook.Logbook;
+import syntoma.app.setup.SetupName;
 import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
@@ -27,17 +27,41 @@ public record ResultView(
         @Nullable Integer plannedRounds,
         List<String> carriers,
         List<String> servers,
-        List<Logbook.SetupName> setups,
+        List<SetupName> setups,
         @Nullable String baseline,
         boolean adjusted,
         List<Contrast> contrasts) {
 
+    /** Of a stay during which nothing was measured. */
+    static ResultView empty(String campsite, OffsetDateTime from, OffsetDateTime to) {
+        return new ResultView(
+                campsite, null, from, to, 0, null, List.of(), List.of(), List.of(), null, false, List.of());
+    }
+
+    /** The same, which is about some among several setups. */
+    ResultView among(List<SetupName> all) {
+        return new ResultView(
+                campsite,
+                trial,
+                from,
+                to,
+                rounds,
+                plannedRounds,
+                carriers,
+                servers,
+                all,
+                baseline,
+                adjusted,
+                contrasts);
+    }
+
     /** One candidate against one baseline. */
     public record Contrast(
-            Logbook.SetupName baseline,
-            Logbook.SetupName candidate,
+            SetupName baseline,
+            SetupName candidate,
             String headline,
             List<Effect> effects,
+            @Nullable String failuresSay,
             List<String> cautions) {}
 
     /** One metric of a contrast. Marginal differences on its scale are no difference that matters. */

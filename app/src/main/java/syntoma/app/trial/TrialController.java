@@ -12,19 +12,21 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.Register;
 import syntoma.core.reading.Figure;
-import syntoma.core.unit.Text;
 
 /** Trials, their results, and comparisons of any two setups. */
 @RestController
 @RequestMapping("/api")
 class TrialController {
-    private static final int LONGEST_NAME = 120;
+    private final Plans plans;
+    private final Results results;
+    private final Comparisons comparisons;
 
-    private final TrialService trials;
-
-    TrialController(TrialService trials) {
-        this.trials = trials;
+    TrialController(Plans plans, Results results, Comparisons comparisons) {
+        this.plans = plans;
+        this.results = results;
+        this.comparisons = comparisons;
     }
 
     /** A trial to be planned before its first measurement. */
@@ -32,8 +34,8 @@ class TrialController {
     record Plan(String campsite, String name, int plannedRounds) {}
 
     @GetMapping("/trials")
-    List<TrialService.TrialRow> list() {
-        return trials.trials();
+    List<Plans.TrialRow> list() {
+        return plans.trials();
     }
 
     @PostMapping("/trials")
@@ -42,8 +44,8 @@ class TrialController {
         if (plan.campsite() == null) {
             throw new InvalidInput("campsite", "campsite is missing");
         }
-        String name = InvalidInput.naming("name", () -> Text.name("name", plan.name(), LONGEST_NAME));
-        trials.plan(plan.campsite(), name, plan.plannedRounds());
+        String name = Register.name("name", plan.name());
+        plans.plan(plan.campsite(), name, plan.plannedRounds());
     }
 
     @GetMapping("/results/trial")
@@ -51,7 +53,7 @@ class TrialController {
             @RequestParam String campsite,
             @RequestParam String trial,
             @RequestParam(required = false) String baseline) {
-        return trials.trialResult(campsite, trial, Optional.ofNullable(baseline));
+        return results.ofTrial(campsite, trial, Optional.ofNullable(baseline));
     }
 
     @GetMapping("/results/stay")
@@ -59,7 +61,7 @@ class TrialController {
             @RequestParam long stay,
             @RequestParam(required = false) String baseline,
             @RequestParam(required = false) String candidate) {
-        return trials.stayResult(stay, Optional.ofNullable(baseline), Optional.ofNullable(candidate));
+        return results.ofStay(stay, Optional.ofNullable(baseline), Optional.ofNullable(candidate));
     }
 
     @GetMapping("/compare")
@@ -70,7 +72,7 @@ class TrialController {
             @RequestParam(required = false) String campsite,
             @RequestParam(required = false) String trial) {
         Figure wanted = InvalidInput.naming("metric", () -> Figure.metric(metric));
-        return CompareResult.of(
-                trials.compare(baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)));
+        return CompareResult.of(comparisons.compare(
+                baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)));
     }
 }

@@ -127,5 +127,12 @@ class CompareTest {
                 400,
                 requests.read("/api/compare?baseline=A&candidate=A&metric=up&trial=T")
                         .status());
+        int stay = requests.read("/api/stays").json().get(0).get("id").asInt();
+        assertEquals(
+                "candidate",
+                requests.read("/api/results/stay?stay=" + stay + "&baseline=A&candidate=A")
+                        .json()
+                        .at("/errors/0/field")
+                        .asText());
     }
 }

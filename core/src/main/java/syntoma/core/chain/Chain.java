@@ -1,15 +1,16 @@
 package syntoma.core.chain;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /**
  * A setup's signal chain: from the air over antennas, cables and adapters, through a booster if any, to the device.
  *
- * @param wiring lead to port by label as it is or will be plugged, where that is stated; else it is proposed
+ * @param plugging how the leads are or will be plugged, where that is stated; else it is proposed
  * @param devicePlacement where the device itself is
  */
 public record Chain(
@@ -20,7 +21,7 @@ public record Chain(
         List<AntennaRun> antennas,
         List<Adapter> adapters,
         List<Sim> sims,
-        Map<String, String> wiring) {
+        Plugging plugging) {
 
     /**
      * @throws IllegalArgumentException when two antennas have the same name: the same part twice would make the signal run
@@ -40,10 +41,24 @@ public record Chain(
     }
 
     private static List<String> parts(AntennaRun run) {
-        List<String> parts = new java.util.ArrayList<>();
+        List<String> parts = new ArrayList<>();
         parts.add(run.antenna().name());
         run.extension().forEach(cable -> parts.add(cable.name()));
         return parts;
+    }
+
+    /** The parts in the order of the signal, from the device outward, as one line. */
+    public String summary() {
+        List<String> parts = new ArrayList<>();
+        device.ifPresent(d -> parts.add(d.name()));
+        booster.ifPresent(b -> parts.add(b.name()));
+        antennas.forEach(run -> parts.addAll(parts(run)));
+        return String.join(" + ", parts);
+    }
+
+    /** The leads of all antennas, those for cellular first. */
+    public List<WiredLead> leads() {
+        return Arrays.stream(Use.values()).flatMap(use -> leads(use).stream()).toList();
     }
 
     /** The leads of all antennas for a use, in order. */
@@ -65,6 +80,11 @@ public record Chain(
 
     /** A lead with the run it belongs to. */
     public record WiredLead(AntennaRun run, Lead lead) {
+        /** What it is known by, whatever its antenna's name becomes. */
+        public String key() {
+            return run.key() + "/" + lead.label();
+        }
+
         /** Its label, unique within the chain. */
         public String label() {
             return run.antenna().name() + " " + lead.label();

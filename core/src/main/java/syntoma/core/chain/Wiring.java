@@ -3,6 +3,7 @@ package syntoma.core.chain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import syntoma.core.chain.Chain.WiredLead;
 
 /**
@@ -37,12 +38,9 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
 
     /** The wiring of a chain. */
     public static Wiring of(Chain chain) {
-        List<WiredLead> leads = new ArrayList<>();
-        for (Use use : Use.values()) {
-            leads.addAll(chain.leads(use));
-        }
+        List<WiredLead> leads = chain.leads();
         List<Port> ports = chain.ports();
-        int[] portOf = chain.wiring().isEmpty() ? proposed(leads, ports) : stated(chain, leads, ports);
+        int[] portOf = chain.plugging().isEmpty() ? proposed(leads, ports) : stated(chain.plugging(), leads, ports);
         List<Adapter> adapters = new ArrayList<>(chain.adapters());
         List<Connection> connections = new ArrayList<>();
         List<WiredLead> leadsOver = new ArrayList<>();
@@ -95,10 +93,10 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
         return connector - (port.main() ? ADAPTER / 2 : 0);
     }
 
-    private static int[] stated(Chain chain, List<WiredLead> leads, List<Port> ports) {
+    private static int[] stated(Plugging plugging, List<WiredLead> leads, List<Port> ports) {
         int[] portOf = new int[leads.size()];
         for (int i = 0; i < portOf.length; i++) {
-            String wanted = chain.wiring().getOrDefault(leads.get(i).label(), "");
+            String wanted = plugging.port(leads.get(i)).orElse("");
             portOf[i] = -1;
             for (int j = 0; j < ports.size(); j++) {
                 if (ports.get(j).label().equals(wanted)) {
@@ -107,6 +105,12 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
             }
         }
         return portOf;
+    }
+
+    /** How it is plugged, as a person would state it. */
+    public Plugging plugging() {
+        return new Plugging(connections.stream()
+                .collect(Collectors.toMap(c -> c.lead().key(), c -> c.port().label())));
     }
 
     /** Connections whose lead and port are both for a use. */

@@ -36,6 +36,10 @@ public record Option(
         public String label() {
             return label;
         }
+
+        static Met known(boolean met) {
+            return met ? YES : NO;
+        }
     }
 
     /** Something that cannot be done without. */

@@ -11,8 +11,8 @@ import syntoma.core.unit.Values;
 
 /**
  * Options side by side: each side is scaled from the worst (0) to the best (1) among them and weighted; what is not known
- * counts as the worst; one that lacks what cannot be done without stands last. Beside the ranking stand the cheapest that meets the need, the strongest, and what the next units of
- * money would buy.
+ * counts as the worst; one that lacks what cannot be done without stands last. Beside the ranking stand the cheapest that
+ * meets the need, the strongest, and what the next units of money would buy.
  *
  * @param scores weighted mean per option, 0 to 1, in the order of the options
  * @param order numbers of the options, the best first
@@ -127,6 +127,20 @@ public record Ranking(List<Option> options, List<Double> scores, List<Integer> o
         return options.stream()
                 .filter(o -> !o.fails() && o.meanGainDb().isPresent())
                 .max(Comparator.comparingDouble(o -> o.meanGainDb().getAsDouble()));
+    }
+
+    /** Which comes out on top, in a sentence. */
+    public String sentence() {
+        String first = options.get(order.get(0)).name();
+        String cheapest = cheapest().map(Option::name).orElse("");
+        String strongest = strongest().map(Option::name).orElse("");
+        String head = cheapest.isEmpty()
+                ? "None of them is known to meet the need"
+                : cheapest + " is the cheapest that meets the need";
+        String tail = strongest.isEmpty()
+                ? ""
+                : strongest.equals(cheapest) ? " and the strongest" : "; " + strongest + " is the strongest";
+        return head + tail + ". With these weights " + first + " comes first.";
     }
 
     /** What the next {@value #NEXT_UNITS} units of money beyond the cheapest would buy, as a sentence. */

@@ -12,6 +12,8 @@ import syntoma.core.chain.Wiring;
 
 /** Connectors that do not go together need an adapter; the same ones are counted together. */
 final class AdapterNeeded implements FitRule {
+    static final String CODE = "adapter-needed";
+
     @Override
     public List<FitFinding> check(FitCase fit) {
 
@@ -46,7 +48,7 @@ final class AdapterNeeded implements FitRule {
                 Words.capital(what) + spare.map(a -> ", such as " + a.name()).orElse("") + ".";
         String labels = at.stream().map(c -> c.lead().label()).collect(Collectors.joining(", "));
         return new FitFinding(
-                "adapter-needed",
+                CODE,
                 Severity.CAUTION,
                 labels,
                 (at.size() == 1 ? "A lead ends in " : at.size() + " leads end in ")

@@ -48,10 +48,8 @@ public final class FitCheck {
 
     /** What is found, as one sentence. */
     public static String headline(FitCase fit, List<FitFinding> findings) {
-        long blockers =
-                findings.stream().filter(f -> f.severity() == Severity.BLOCKER).count();
-        long toBuy =
-                findings.stream().filter(f -> f.code().equals("adapter-needed")).count();
+        long blockers = findings.stream().filter(FitFinding::blocks).count();
+        long toBuy = findings.stream().filter(FitFinding::wantsAdapter).count();
         if (fit.chain().device().isEmpty()) {
             return "This setup is known by its name alone. Choose its parts, and its fit can be checked.";
         }

@@ -13,6 +13,21 @@ import java.util.OptionalDouble;
  */
 public record FitFinding(String code, Severity severity, String where, String says, String fix, OptionalDouble price) {
 
+    /** Whether the chain does not work with it. */
+    public boolean blocks() {
+        return severity == Severity.BLOCKER;
+    }
+
+    /** Whether an adapter has to be bought. */
+    public boolean wantsAdapter() {
+        return code.equals(AdapterNeeded.CODE);
+    }
+
+    /** Whether the vehicle's 12 V side has to be held steady for a part. */
+    public boolean wantsStabiliser() {
+        return code.equals(SupplyRange.CODE) && severity == Severity.CAUTION;
+    }
+
     static FitFinding blocker(String code, String where, String says, String fix) {
         return new FitFinding(code, Severity.BLOCKER, where, says, fix, OptionalDouble.empty());
     }

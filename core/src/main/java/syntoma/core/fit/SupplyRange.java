@@ -6,6 +6,8 @@ import syntoma.core.unit.Values;
 
 /** A vehicle’s 12 V side runs from 11.0 to 14.8 V; not every input takes that. */
 final class SupplyRange implements FitRule {
+    static final String CODE = "supply-range";
+
     @Override
     public List<FitFinding> check(FitCase fit) {
 
@@ -28,14 +30,11 @@ final class SupplyRange implements FitRule {
         boolean usb = high < 6;
         return usb
                 ? FitFinding.note(
-                        "supply-range",
+                        CODE,
                         part.name(),
                         part.name() + " " + takes + ": it runs from a USB socket, not from 12 V itself.",
                         "A 12 V to USB converter.")
                 : FitFinding.caution(
-                        "supply-range",
-                        part.name(),
-                        part.name() + " " + takes + ": " + gives + ".",
-                        "A 12 V stabiliser.");
+                        CODE, part.name(), part.name() + " " + takes + ": " + gives + ".", "A 12 V stabiliser.");
     }
 }

@@ -1,11 +1,15 @@
 package syntoma.core.need;
 
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import syntoma.core.unit.Values;
 
 /**
  * What several needs ask for together. Within a part of the day rates add up, because they are met at the same time; over
@@ -39,6 +43,35 @@ public record Requirement(
                 least(needs.stream().map(Need::lossPct)),
                 needs.stream().mapToDouble(Need::gbAMonth).sum(),
                 parts);
+    }
+
+    /** What chosen needs ask for, in a sentence. */
+    public static String sentence(List<Need> chosen) {
+        if (chosen.isEmpty()) {
+            return "Say what the connection is for, and gear can be judged by it.";
+        }
+        Requirement r = of(chosen);
+        List<String> parts = new ArrayList<>();
+        r.downMbps.ifPresent(v -> parts.add(amount(v) + " Mb/s down"));
+        r.upMbps.ifPresent(v -> parts.add(amount(v) + " Mb/s up"));
+        r.loadedMs.ifPresent(v -> parts.add("at most " + Values.plain(v) + " ms under load"));
+        return chosen.stream().map(Need::name).collect(Collectors.joining(" and ")) + ": " + String.join(", ", parts)
+                + ", about " + Values.rounded(r.gbAMonth, 0) + " GB a month.";
+    }
+
+    /** How long an upload takes at the rate that is asked for; empty where none is. */
+    public Optional<String> uploadTime(double gb) {
+        if (upMbps.isEmpty()) {
+            return Optional.empty();
+        }
+        double rate = upMbps.getAsDouble();
+        long minutes = Math.round(Transfer.time(gb, rate).toSeconds() / 60.0);
+        return Optional.of(Values.plain(gb) + " GB at " + amount(rate) + " Mb/s takes " + minutes / 60 + " h "
+                + minutes % 60 + " min");
+    }
+
+    private static String amount(double mbps) {
+        return Values.plain(Math.round(mbps * 10) / 10.0);
     }
 
     private static PerPart part(PartOfDay part, List<Need> needs) {

@@ -1,9 +1,11 @@
 package syntoma.core.reading;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import syntoma.core.trial.Outcome;
 import syntoma.core.unit.Text;
@@ -94,6 +96,19 @@ public enum Figure {
         return NUMBERS.stream()
                 .filter(f -> f.measure().radio().filter(RadioMetric::isGraded).isPresent())
                 .toList();
+    }
+
+    /**
+     * The metrics to compare setups on: the usual ones in the order in which they matter to most, then those of the others
+     * that were measured.
+     */
+    public static List<Figure> compared(Predicate<Figure> measured) {
+        List<Figure> usual = List.of(UP_MBPS, DOWN_MBPS, UP_LOADED_MS, DOWN_LOADED_MS, RSRP_DBM, SINR_DB);
+        List<Figure> compared = new ArrayList<>(usual);
+        NUMBERS.stream()
+                .filter(f -> f.measure().comparing().isPresent() && !usual.contains(f) && measured.test(f))
+                .forEach(compared::add);
+        return compared;
     }
 
     /** The column in the CSV form and in the tables. */

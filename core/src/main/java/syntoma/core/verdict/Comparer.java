@@ -99,7 +99,7 @@ public record Comparer(Figure metric, List<Sample> samples, OptionalInt plannedR
         Verdict verdict = verdict(effect, failures, beyond, level);
         boolean enough = effect.enough();
         OptionalInt wanted = verdict == Verdict.CANNOT_TELL ? RoundsWanted.further(effect) : OptionalInt.empty();
-        Comparison bare = new Comparison(
+        return new Comparison(
                 metric,
                 contrast.baseline(),
                 contrast.candidate(),
@@ -116,9 +116,7 @@ public record Comparer(Figure metric, List<Sample> samples, OptionalInt plannedR
                 WildRun.among(metric, pairing, contrast.baseline(), contrast.candidate(), level),
                 failures,
                 Plain.of(metric, samples, contrast.baseline(), contrast.candidate()),
-                "",
-                "");
-        return Sentences.completed(bare, cappedMbps);
+                cappedMbps);
     }
 
     private Verdict verdict(Effect effect, Failures failures, boolean beyond, double level) {

@@ -16,8 +16,7 @@ import syntoma.core.reading.Figure;
  * @param level confidence of the interval, such as 0.95
  * @param roundsWanted further rounds that would likely tell; only with {@link Verdict#CANNOT_TELL}, and then empty when
  *     more rounds are unlikely to
- * @param sentence the verdict as a person would say it, with interval and rounds
- * @param headline the same without interval and rounds
+ * @param cappedMbps the rate at which both setups' runs are held by plan or network, empty when they are not
  */
 public record Comparison(
         Figure metric,
@@ -34,5 +33,15 @@ public record Comparison(
         List<WildRun> wild,
         Failures failures,
         Plain plain,
-        String sentence,
-        String headline) {}
+        OptionalDouble cappedMbps) {
+
+    /** The verdict as a person would say it, with interval and rounds. */
+    public String sentence() {
+        return new Sentences(this, true).said();
+    }
+
+    /** The same without interval and rounds, which stand beneath a headline. */
+    public String headline() {
+        return new Sentences(this, false).said();
+    }
+}

@@ -1,8 +1,10 @@
 package syntoma.core.verdict;
 
 import java.util.List;
+import java.util.Optional;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Sample;
+import syntoma.core.unit.Values;
 
 /**
  * Failures of two setups.
@@ -73,8 +75,21 @@ public record Failures(
         }
     }
 
-    /** Whether the candidate fails more often than chance explains, at 5 %. */
+    /** Whether one of the two fails more often than chance explains, at 5 %. */
+    private boolean unequal() {
+        return mcnemarP < Looks.SINGLE;
+    }
+
+    /** Whether the candidate fails more often than chance explains. */
     boolean againstCandidate() {
-        return mcnemarP < Looks.SINGLE && candidateOnlyFailed > baselineOnlyFailed;
+        return unequal() && candidateOnlyFailed > baselineOnlyFailed;
+    }
+
+    /** What the failures alone say of the two; empty where chance explains them. */
+    public Optional<String> remark() {
+        return unequal()
+                ? Optional.of("One of the two fails more often than chance explains (exact McNemar p = "
+                        + Values.rounded(mcnemarP, 3) + ").")
+                : Optional.empty();
     }
 }

@@ -1,61 +1,47 @@
 package syntoma.core.verdict;
 
-import java.util.OptionalDouble;
-import java.util.regex.Pattern;
-import syntoma.core.reading.Figure;
 import syntoma.core.reading.Scale;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
-/** Says a comparison as a person would, with its interval and rounds. */
+/** Says a comparison as a person would; its interval and rounds in brackets where they are wanted. */
 final class Sentences {
-    /** The interval with its rounds, which a headline leaves to the line beneath it. */
-    private static final Pattern HEADLINE = Pattern.compile(" \\([^()]* rounds?\\)");
+    /** A ratio in this range is roughly a doubling; chosen, because people say so of a tenth more or less. */
+    private static final double[] DOUBLED = {1.8, 2.2};
 
-    private Sentences() {}
+    private static final double[] HALVED = {1 / DOUBLED[1], 1 / DOUBLED[0]};
 
-    static Comparison completed(Comparison c, OptionalDouble cappedMbps) {
-        return new Comparison(
-                c.metric(),
-                c.baseline(),
-                c.candidate(),
-                c.rounds(),
-                c.leftOut(),
-                c.estimate(),
-                c.low(),
-                c.high(),
-                c.level(),
-                c.verdict(),
-                c.roundsWanted(),
-                c.wild(),
-                c.failures(),
-                c.plain(),
-                sentence(c, cappedMbps),
-                HEADLINE.matcher(sentence(c, cappedMbps)).replaceAll(""));
+    private final Comparison c;
+    private final String metric;
+    private final boolean withInterval;
+
+    Sentences(Comparison comparison, boolean withInterval) {
+        this.c = comparison;
+        this.metric = comparison.metric().measure().phrase();
+        this.withInterval = withInterval;
     }
 
-    private static String sentence(Comparison c, OptionalDouble cappedMbps) {
-        String metric = c.metric().measure().phrase();
+    String said() {
         return switch (c.verdict()) {
             case TOO_FEW ->
                 "No verdict on " + metric + ": " + sharedRounds(c.rounds().size()) + "; a verdict needs three rounds.";
             case CAPPED ->
                 Text.capital(metric) + " is held at about "
-                        + Values.rounded(cappedMbps.orElseThrow(), 0)
+                        + Values.rounded(c.cappedMbps().orElseThrow(), 0)
                         + " Mb/s by the plan or the network, not by your antenna; these runs cannot rank setups on it.";
-            case NO_DIFFERENCE -> Text.capital(metric) + ": no difference that matters " + interval(c) + ".";
-            case CANNOT_TELL -> cannotTell(c);
+            case NO_DIFFERENCE -> Text.capital(metric) + ": no difference that matters" + interval() + ".";
+            case CANNOT_TELL -> cannotTell();
             case LESS_RELIABLE ->
-                c.candidate() + " is better on " + metric + " when it works " + interval(c)
-                        + ", but it failed in " + c.failures().candidateFailedRounds() + " of "
+                c.candidate() + " is better on " + metric + " when it works" + interval() + ", but it failed in "
+                        + c.failures().candidateFailedRounds() + " of "
                         + c.failures().bothTried() + " rounds.";
-            case BETTER, WORSE -> effect(c, "");
-            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> effect(c, ", less than would matter");
+            case BETTER, WORSE -> effect("");
+            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> effect(", less than would matter");
         };
     }
 
-    private static String cannotTell(Comparison c) {
-        String start = "Can’t tell yet on " + c.metric().measure().phrase() + " " + interval(c) + ": ";
+    private String cannotTell() {
+        String start = "Can’t tell yet on " + metric + interval() + ": ";
         if (c.roundsWanted().isEmpty()) {
             return start + "more rounds are unlikely to tell.";
         }
@@ -63,32 +49,37 @@ final class Sentences {
         return start + count(wanted, "more round") + " would likely settle it.";
     }
 
-    private static String effect(Comparison c, String after) {
-        Figure metric = c.metric();
+    private String effect(String after) {
         double estimate = c.estimate().orElseThrow();
-        String candidate = c.candidate();
-        if (metric.scale() instanceof Scale.Difference) {
-            return candidate + (estimate > 0 ? " raises " : " lowers ")
-                    + metric.measure().phrase() + " by " + metric.scale().said(Math.abs(estimate)) + " " + interval(c)
-                    + after + ".";
+        Scale scale = c.metric().scale();
+        String end = interval() + after + ".";
+        if (scale instanceof Scale.Difference) {
+            return c.candidate() + (estimate > 0 ? " raises " : " lowers ") + metric + " by "
+                    + scale.said(Math.abs(estimate)) + end;
         }
-        String verb;
-        if (estimate >= 1.8 && estimate <= 2.2) {
-            verb = " roughly doubles your ";
-        } else if (estimate >= 0.45 && estimate <= 0.55) {
-            verb = " roughly halves your ";
-        } else {
-            return candidate + (estimate > 1 ? " raises your " : " cuts your ")
-                    + metric.measure().phrase() + " here " + metric.scale().said(estimate) + " " + interval(c) + after
-                    + ".";
+        if (isWithin(estimate, DOUBLED)) {
+            return c.candidate() + " roughly doubles your " + metric + " here" + end;
         }
-        return candidate + verb + metric.measure().phrase() + " here " + interval(c) + after + ".";
+        if (isWithin(estimate, HALVED)) {
+            return c.candidate() + " roughly halves your " + metric + " here" + end;
+        }
+        return c.candidate() + (estimate > 1 ? " raises your " : " cuts your ") + metric + " here "
+                + scale.said(estimate) + end;
     }
 
-    private static String interval(Comparison c) {
-        return "("
-                + c.metric().scale().said(c.low().orElseThrow(), c.high().orElseThrow()) + ", "
-                + count(c.rounds().size(), "round") + ")";
+    private static boolean isWithin(double value, double[] range) {
+        return value >= range[0] && value <= range[1];
+    }
+
+    /** After a space, so that nothing is left where it is not wanted. */
+    private String interval() {
+        return withInterval
+                ? " ("
+                        + c.metric()
+                                .scale()
+                                .said(c.low().orElseThrow(), c.high().orElseThrow()) + ", "
+                        + count(c.rounds().size(), "round") + ")"
+                : "";
     }
 
     private static String sharedRounds(int rounds) {

@@ -81,7 +81,7 @@ class ChainArithmeticTest {
         Antenna antenna = Rigs.antenna("Rowan", List.of(Rigs.range(700, 960, 8.5, 8.5)), Rigs.lead("1", "SMA-male", 3));
         Cable extension = new Cable(
                 "ext", CableClass.named("240-class"), 4.5, Connector.of("SMA-female"), Connector.of("SMA-male"));
-        Chain chain = Rigs.chain(Rigs.router(2), new AntennaRun(antenna, List.of(extension), Placement.ROOF, 0));
+        Chain chain = Rigs.chain(Rigs.router(2), Rigs.run(antenna, List.of(extension), Placement.ROOF, 0));
         Staircase stairs = Staircase.of(chain, Wiring.of(chain), 806);
         double cable = CableClass.named("240-class").lossDb(806, 7.5);
         assertEquals(8.5 - cable - 0.30, stairs.netDb().getAsDouble(), 1e-9);

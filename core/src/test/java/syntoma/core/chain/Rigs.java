@@ -63,7 +63,12 @@ public final class Rigs {
     }
 
     public static AntennaRun onRoof(Antenna antenna) {
-        return new AntennaRun(antenna, List.of(), Placement.ROOF, 0);
+        return run(antenna, List.of(), Placement.ROOF, 0);
+    }
+
+    /** A run that is known by the name of its antenna. */
+    public static AntennaRun run(Antenna antenna, List<Cable> extension, Placement placement, double mastM) {
+        return new AntennaRun(antenna.name(), antenna, extension, placement, mastM);
     }
 
     public static PowerInput volts(double low, double high) {
@@ -120,12 +125,12 @@ public final class Rigs {
                 List.of(antennas),
                 List.of(),
                 List.of(),
-                Map.of());
+                Plugging.NONE);
     }
 
     public static Chain withPlacement(Chain c, Placement placement) {
         return new Chain(
-                c.vehicle(), c.device(), placement, c.booster(), c.antennas(), c.adapters(), c.sims(), c.wiring());
+                c.vehicle(), c.device(), placement, c.booster(), c.antennas(), c.adapters(), c.sims(), c.plugging());
     }
 
     public static Chain withBooster(Chain c, Booster booster) {
@@ -137,7 +142,7 @@ public final class Rigs {
                 c.antennas(),
                 c.adapters(),
                 c.sims(),
-                c.wiring());
+                c.plugging());
     }
 
     public static Chain withAdapters(Chain c, Adapter... adapters) {
@@ -149,7 +154,7 @@ public final class Rigs {
                 c.antennas(),
                 List.of(adapters),
                 c.sims(),
-                c.wiring());
+                c.plugging());
     }
 
     public static Chain withSims(Chain c, Sim... sims) {
@@ -161,10 +166,10 @@ public final class Rigs {
                 c.antennas(),
                 c.adapters(),
                 List.of(sims),
-                c.wiring());
+                c.plugging());
     }
 
-    public static Chain withWiring(Chain c, Map<String, String> wiring) {
+    public static Chain withPlugging(Chain c, Map<String, String> ports) {
         return new Chain(
                 c.vehicle(),
                 c.device(),
@@ -173,7 +178,7 @@ public final class Rigs {
                 c.antennas(),
                 c.adapters(),
                 c.sims(),
-                wiring);
+                new Plugging(ports));
     }
 
     public static Chain in(Chain c, Shell shell) {
@@ -185,7 +190,7 @@ public final class Rigs {
                 c.antennas(),
                 c.adapters(),
                 c.sims(),
-                c.wiring());
+                c.plugging());
     }
 
     public static Chain withSpacing(Chain c, double mm) {
@@ -197,6 +202,6 @@ public final class Rigs {
                 c.antennas(),
                 c.adapters(),
                 c.sims(),
-                c.wiring());
+                c.plugging());
     }
 }

@@ -21,12 +21,13 @@ import static syntoma.core.chain.Rigs.lead;
 import static syntoma.core.chain.Rigs.onRoof;
 import static syntoma.core.chain.Rigs.range;
 import static syntoma.core.chain.Rigs.router;
+import static syntoma.core.chain.Rigs.run;
 import static syntoma.core.chain.Rigs.volts;
 import static syntoma.core.chain.Rigs.wide;
 import static syntoma.core.chain.Rigs.withAdapters;
 import static syntoma.core.chain.Rigs.withBooster;
+import static syntoma.core.chain.Rigs.withPlugging;
 import static syntoma.core.chain.Rigs.withSims;
-import static syntoma.core.chain.Rigs.withWiring;
 
 import java.util.List;
 import java.util.Map;
@@ -37,7 +38,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import syntoma.core.band.Span;
 import syntoma.core.chain.Adapter;
-import syntoma.core.chain.AntennaRun;
 import syntoma.core.chain.Cable;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Chain;
@@ -127,7 +127,7 @@ class NearMissesTest {
                         "an extension the other way round",
                         chain(
                                 router(2),
-                                new AntennaRun(
+                                run(
                                         antenna("Alder", List.of(range(600, 6000, 5, 6)), lead("1", "SMA-female")),
                                         List.of(fits),
                                         Placement.ROOF,
@@ -176,7 +176,7 @@ class NearMissesTest {
                 near("no booster", two, "booster-streams"),
                 near(
                         "a short bit of thin cable",
-                        chain(router(2), new AntennaRun(wide("Alder", 2), List.of(thinShort), Placement.ROOF, 0)),
+                        chain(router(2), run(wide("Alder", 2), List.of(thinShort), Placement.ROOF, 0)),
                         "cable-takes-gain"),
                 near("an antenna on the roof", two, "no-gain"),
                 near("a device alone is compared with itself", chain(router(2)), "no-gain"),
@@ -188,11 +188,7 @@ class NearMissesTest {
                 near("a magnet on steel", chain(router(2), onRoof(magnet(wide("Sorrel", 2)))), "magnet-hold"),
                 near(
                         "a magnet inside",
-                        in(
-                                chain(
-                                        router(2),
-                                        new AntennaRun(magnet(wide("Sorrel", 2)), List.of(), Placement.INSIDE, 0)),
-                                Shell.GRP),
+                        in(chain(router(2), run(magnet(wide("Sorrel", 2)), List.of(), Placement.INSIDE, 0)), Shell.GRP),
                         "magnet-hold"),
                 near("no mast", two, "parked-only"),
                 near("hears all around", two, "aiming"),
@@ -204,7 +200,7 @@ class NearMissesTest {
                 near("all is stated", two, "not-stated"),
                 near(
                         "the stated wiring is sound",
-                        withWiring(two, Map.of("Alder 1", "M2", "Alder 2", "M1")),
+                        withPlugging(two, Map.of("Alder/1", "M2", "Alder/2", "M1")),
                         "wrong-use"),
                 near(
                         "a panel that says so is not silent on gain",

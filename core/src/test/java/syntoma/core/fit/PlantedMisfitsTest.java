@@ -24,12 +24,13 @@ import static syntoma.core.chain.Rigs.lead;
 import static syntoma.core.chain.Rigs.onRoof;
 import static syntoma.core.chain.Rigs.range;
 import static syntoma.core.chain.Rigs.router;
+import static syntoma.core.chain.Rigs.run;
 import static syntoma.core.chain.Rigs.volts;
 import static syntoma.core.chain.Rigs.wide;
 import static syntoma.core.chain.Rigs.withAdapters;
 import static syntoma.core.chain.Rigs.withBooster;
+import static syntoma.core.chain.Rigs.withPlugging;
 import static syntoma.core.chain.Rigs.withSims;
-import static syntoma.core.chain.Rigs.withWiring;
 
 import java.util.List;
 import java.util.Map;
@@ -42,7 +43,6 @@ import syntoma.core.band.Bands;
 import syntoma.core.band.Span;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Antenna;
-import syntoma.core.chain.AntennaRun;
 import syntoma.core.chain.Cable;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Chain;
@@ -141,17 +141,17 @@ class PlantedMisfitsTest {
                 note("the Wi-Fi lead is over", chain(router(2), onRoof(five)), "spare-lead", "Rowan air is Wi-Fi"),
                 blocker(
                         "Wi-Fi lead on a cellular port",
-                        withWiring(chain(withWifi, onRoof(five)), Map.of("Rowan air", "D")),
+                        withPlugging(chain(withWifi, onRoof(five)), Map.of("Rowan/air", "D")),
                         "wrong-use",
                         "is for Wi-Fi, but port D"),
                 blocker(
                         "cellular lead on the Wi-Fi port",
-                        withWiring(chain(withWifi, onRoof(five)), Map.of("Rowan 1", "W")),
+                        withPlugging(chain(withWifi, onRoof(five)), Map.of("Rowan/1", "W")),
                         "wrong-use",
                         "is for cellular"),
                 blocker(
                         "GNSS lead on the main port",
-                        withWiring(chain(withWifi, onRoof(five)), Map.of("Rowan sat", "M")),
+                        withPlugging(chain(withWifi, onRoof(five)), Map.of("Rowan/sat", "M")),
                         "wrong-use",
                         "is for GNSS"),
                 blocker("RP-SMA on a cellular port", chain(router(2), onRoof(reversed)), "no-pin", "looks alike"),
@@ -176,7 +176,7 @@ class PlantedMisfitsTest {
                         "SMA-female"),
                 blocker(
                         "an extension that fits nothing",
-                        chain(router(2), new AntennaRun(all, List.of(wrong), Placement.ROOF, 0)),
+                        chain(router(2), run(all, List.of(wrong), Placement.ROOF, 0)),
                         "cable-ends",
                         "N-female and N-male"),
                 caution(
@@ -187,7 +187,7 @@ class PlantedMisfitsTest {
                 note("one lead", chain(router(2), onRoof(wide("Sorrel", 1))), "main-port", "use the main port, M1"),
                 caution(
                         "one lead on the other port",
-                        withWiring(chain(router(2), onRoof(wide("Sorrel", 1))), Map.of("Sorrel 1", "M2")),
+                        withPlugging(chain(router(2), onRoof(wide("Sorrel", 1))), Map.of("Sorrel/1", "M2")),
                         "main-port",
                         "only listens"),
                 note(
@@ -264,19 +264,19 @@ class PlantedMisfitsTest {
                         "Only 1 of 2"),
                 caution(
                         "thin cable eats the gain",
-                        chain(router(2), new AntennaRun(wide("Alder", 2), List.of(thin), Placement.ROOF, 0)),
+                        chain(router(2), run(wide("Alder", 2), List.of(thin), Placement.ROOF, 0)),
                         "cable-takes-gain",
                         "9 m of cable"),
                 caution(
                         "a whole reel of thin cable",
-                        chain(router(2), new AntennaRun(wide("Alder", 2), List.of(awful), Placement.INSIDE, 0)),
+                        chain(router(2), run(wide("Alder", 2), List.of(awful), Placement.INSIDE, 0)),
                         "no-gain",
                         "no more than"),
                 caution(
                         "antenna laid inside",
                         chain(
                                 router(2),
-                                new AntennaRun(
+                                run(
                                         antenna(
                                                 "Teasel",
                                                 List.of(range(600, 6000, -2, -2)),
@@ -373,7 +373,7 @@ class PlantedMisfitsTest {
                         "400 cm²"),
                 caution(
                         "whips on a mast",
-                        chain(router(2), new AntennaRun(plane(wide("Sorrel", 2), 400), List.of(), Placement.MAST, 3)),
+                        chain(router(2), run(plane(wide("Sorrel", 2), 400), List.of(), Placement.MAST, 3)),
                         "ground-plane",
                         "at the mast"),
                 blocker(
@@ -383,7 +383,7 @@ class PlantedMisfitsTest {
                         "holds none"),
                 note(
                         "a mast",
-                        chain(router(2), new AntennaRun(wide("Rowan", 2), List.of(), Placement.MAST, 1.64)),
+                        chain(router(2), run(wide("Rowan", 2), List.of(), Placement.MAST, 1.64)),
                         "parked-only",
                         "by 1.74 m"),
                 note("a panel", chain(router(2), onRoof(aimed(wide("Rowan", 2), 60))), "aiming", "60°"),

@@ -13,11 +13,12 @@ import static syntoma.core.chain.Rigs.lead;
 import static syntoma.core.chain.Rigs.onRoof;
 import static syntoma.core.chain.Rigs.range;
 import static syntoma.core.chain.Rigs.router;
+import static syntoma.core.chain.Rigs.run;
 import static syntoma.core.chain.Rigs.wide;
 import static syntoma.core.chain.Rigs.withAdapters;
 import static syntoma.core.chain.Rigs.withBooster;
+import static syntoma.core.chain.Rigs.withPlugging;
 import static syntoma.core.chain.Rigs.withSims;
-import static syntoma.core.chain.Rigs.withWiring;
 
 import java.util.List;
 import java.util.Map;
@@ -28,7 +29,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import syntoma.core.band.Span;
 import syntoma.core.chain.Adapter;
-import syntoma.core.chain.AntennaRun;
 import syntoma.core.chain.Cable;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Chain;
@@ -81,8 +81,8 @@ class SoundRigsTest {
                                 router(1),
                                 onRoof(antenna("Alder", List.of(range(600, 6000, 5, 6)), lead("1", "RP-SMA-male")))),
                         reverse),
-                chain(router(2), new AntennaRun(wide("Rowan", 2), List.of(thick), Placement.MAST, 3)),
-                chain(router(2), new AntennaRun(wide("Rowan", 2), List.of(), Placement.WINDOW, 0)),
+                chain(router(2), run(wide("Rowan", 2), List.of(thick), Placement.MAST, 3)),
+                chain(router(2), run(wide("Rowan", 2), List.of(), Placement.WINDOW, 0)),
                 chain(router(2), onRoof(wide("Alder", 1)), onRoof(wide("Rowan", 1))),
                 withBooster(chain(router(2), onRoof(wide("Alder", 1))), booster(LOW_UP, LOW)),
                 withBooster(chain(ports(router(2)), onRoof(wide("Alder", 1))), booster(LOW_UP, LOW)),
@@ -91,7 +91,7 @@ class SoundRigsTest {
                         chain(twoSlots(router(2)), onRoof(wide("Alder", 2))),
                         PlantedMisfitsTest.card(SimSize.NANO),
                         new Sim("b", "Ostrel", Optional.of(SimSize.NANO))),
-                withWiring(plain, Map.of("Alder 1", "M1", "Alder 2", "M2")),
+                withPlugging(plain, Map.of("Alder/1", "M1", "Alder/2", "M2")),
                 chain(bands(router(2)), onRoof(wide("Alder", 2))),
                 chain(router(2), onRoof(magnet(wide("Sorrel", 2)))),
                 Rigs.withPlacement(chain(router(2)), Placement.WINDOW));

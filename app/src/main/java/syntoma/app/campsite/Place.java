@@ -1,0 +1,7 @@
+package syntoma.app.campsite;
+
+import java.math.BigDecimal;
+import org.springframework.lang.Nullable;
+
+/** A campsite, with coordinates in degrees in the digits they were written in. */
+public record Place(long id, String name, @Nullable BigDecimal lat, @Nullable BigDecimal lon) {}

@@ -1,0 +1,96 @@
+package syntoma.app.campsite;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.need.Carriers;
+import syntoma.app.platform.Register;
+import syntoma.app.setup.SetupName;
+import syntoma.app.setup.Setups;
+
+/** The standing line: where the vehicle stands now, and what is in use. */
+@Service
+@Transactional
+public class StandingService {
+    private final EntityManager entities;
+    private final Campsites campsites;
+    private final Setups setups;
+    private final Carriers carriers;
+    private final Stays stays;
+    private final Clock clock;
+
+    StandingService(
+            EntityManager entities, Campsites campsites, Setups setups, Carriers carriers, Stays stays, Clock clock) {
+        this.entities = entities;
+        this.campsites = campsites;
+        this.setups = setups;
+        this.carriers = carriers;
+        this.stays = stays;
+        this.clock = clock;
+    }
+
+    /** What the standing line says. */
+    public record StandingLine(
+            OffsetDateTime now,
+            @Nullable Long stay,
+            @Nullable String campsite,
+            @Nullable OffsetDateTime since,
+            @Nullable SetupName setup,
+            @Nullable String carrier) {}
+
+    /** The line as it is. */
+    @Transactional(readOnly = true)
+    public StandingLine line() {
+        Standing standing = standing();
+        Optional<Stay> stay = stay(standing);
+        return new StandingLine(
+                OffsetDateTime.now(clock),
+                standing.stayId,
+                stay.flatMap(s -> campsites.name(s.campsiteId)).orElse(null),
+                stay.map(s -> s.arrivedAt).orElse(null),
+                setups.ofNullable(standing.setupId),
+                carriers.name(standing.carrierId).orElse(null));
+    }
+
+    private Standing standing() {
+        return entities.find(Standing.class, Standing.ONLY);
+    }
+
+    private Optional<Stay> stay(Standing standing) {
+        return Optional.ofNullable(standing.stayId).map(id -> entities.find(Stay.class, id));
+    }
+
+    /** Changes the parts that are given, from now on. */
+    public StandingLine change(@Nullable String campsite, @Nullable String setup, @Nullable String carrier) {
+        return change(campsite, setup, carrier, OffsetDateTime.now(clock));
+    }
+
+    /** Changes the parts that are given; a campsite other than the present one begins a stay at that time. */
+    public StandingLine change(
+            @Nullable String campsite, @Nullable String setup, @Nullable String carrier, OffsetDateTime at) {
+        String place = campsite == null ? null : Register.name("campsite", campsite);
+        String used = setup == null ? null : Register.name("setup", setup);
+        String network = carrier == null ? null : Register.name("carrier", carrier);
+        Standing standing = standing();
+        if (place != null) {
+            Long id = campsites.number(place);
+            Long present = stay(standing).map(s -> s.campsiteId).orElse(null);
+            if (!Objects.equals(present, id)) {
+                standing.stayId = stays.arrive(id, at);
+            }
+        }
+        if (used != null) {
+            standing.setupId = setups.number(used);
+        }
+        if (network != null) {
+            standing.carrierId = carriers.number(network);
+        }
+        entities.flush();
+        return line();
+    }
+}

@@ -1,0 +1,37 @@
+package syntoma.app.campsite;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.time.OffsetDateTime;
+
+/** One visit to a campsite. */
+@Entity
+class Stay {
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    Long id;
+
+    Long campsiteId;
+    OffsetDateTime arrivedAt;
+
+    /** Null while the vehicle stands there. */
+    OffsetDateTime leftAt;
+
+    /** Said by a person; else derived from the times of the measurements. */
+    boolean stated;
+
+    protected Stay() {}
+
+    Stay(Long campsiteId, OffsetDateTime arrivedAt, OffsetDateTime leftAt, boolean stated) {
+        this.campsiteId = campsiteId;
+        this.arrivedAt = arrivedAt;
+        this.leftAt = leftAt;
+        this.stated = stated;
+    }
+
+    boolean covers(OffsetDateTime moment) {
+        return !moment.isBefore(arrivedAt) && (leftAt == null || !moment.isAfter(leftAt));
+    }
+}

@@ -1,0 +1,16 @@
+package syntoma.app.campsite;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.lang.Nullable;
+
+/** One visit, with what was logged during it. */
+public record Visit(
+        long id,
+        long campsiteId,
+        String campsite,
+        OffsetDateTime arrivedAt,
+        @Nullable OffsetDateTime leftAt,
+        long measurements,
+        long failed,
+        List<String> setups) {}

@@ -1,0 +1,221 @@
+package syntoma.app.choice;
+
+import static syntoma.app.platform.Optionals.boxed;
+import static syntoma.app.platform.Optionals.optional;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.gear.GearItem;
+import syntoma.app.gear.GearKind;
+import syntoma.app.need.Needs;
+import syntoma.app.need.Vehicles;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.app.platform.Whole;
+import syntoma.app.setup.ChainPlan;
+import syntoma.app.setup.FitService;
+import syntoma.app.setup.SetupService;
+import syntoma.core.choice.Candidate;
+import syntoma.core.choice.Option;
+import syntoma.core.choice.Purchase;
+import syntoma.core.choice.Ranking;
+import syntoma.core.choice.Wanted;
+import syntoma.core.choice.Weights;
+import syntoma.core.fit.FitCase;
+
+/** Two to six devices, antennas or whole setups side by side on what matters for the need. */
+@Service
+@Transactional(readOnly = true)
+class CandidateService {
+    private static final int FEWEST = 2;
+    private static final int MOST = 6;
+    private static final String SETUPS = "setups";
+
+    private final SetupService setups;
+    private final FitService fits;
+    private final Needs needs;
+    private final Vehicles vehicles;
+
+    CandidateService(SetupService setups, FitService fits, Needs needs, Vehicles vehicles) {
+        this.setups = setups;
+        this.fits = fits;
+        this.needs = needs;
+        this.vehicles = vehicles;
+    }
+
+    /**
+     * What to compare.
+     *
+     * @param what setups, device or antenna
+     * @param base the setup whose device or antenna is exchanged
+     * @param ids numbers of setups or of gear
+     */
+    record CandidatesRequest(String what, @Nullable Long base, List<Long> ids, @Nullable WeightsView weights) {}
+
+    /** How much each side counts, 0 to 10. */
+    record WeightsView(double gain, double bands, double streams, double price, double energy) {}
+
+    /** Something to buy with it; the price is null where it is not known. */
+    record BuyView(String what, @Nullable Double price) {}
+
+    /** Something that cannot be done without: yes, no or unknown. */
+    record EssentialView(String what, String met) {}
+
+    /** Predicted ΔRSRP on a band; null where it is not known or the band does not get through. */
+    record GainView(String band, String result, @Nullable Double deltaDb, double halfWidthDb) {}
+
+    /** One candidate. */
+    record CandidateView(
+            long id,
+            String name,
+            String summary,
+            List<EssentialView> essentials,
+            boolean meetsNeed,
+            int bandsWorking,
+            int bands,
+            int streams,
+            List<GainView> gains,
+            @Nullable Double meanGainDb,
+            @Nullable Double price,
+            @Nullable Double pricePerDb,
+            @Nullable Double pricePerStream,
+            @Nullable Double whPerDay,
+            List<BuyView> toBuy,
+            double score,
+            int rank) {}
+
+    /** Candidates side by side. */
+    record CandidatesView(
+            List<CandidateView> candidates,
+            WeightsView weights,
+            @Nullable String cheapest,
+            @Nullable String strongest,
+            String nextUnits,
+            String flip,
+            String sentence) {}
+
+    CandidatesView compare(CandidatesRequest request) {
+        List<Long> ids = checked(Whole.list("ids", request.ids()));
+        WeightsView w = request.weights();
+        Weights weights = w == null
+                ? Weights.USUAL
+                : InvalidInput.naming(
+                        "weights", () -> new Weights(w.gain(), w.bands(), w.streams(), w.price(), w.energy()));
+        List<Candidate> judged = judged(request, ids);
+        Ranking ranking = Ranking.of(judged.stream().map(Candidate::option).toList(), weights);
+        List<CandidateView> views = new ArrayList<>();
+        for (int i = 0; i < judged.size(); i++) {
+            views.add(view(
+                    ids.get(i),
+                    judged.get(i),
+                    ranking.scores().get(i),
+                    ranking.order().indexOf(i) + 1));
+        }
+        return new CandidatesView(
+                views,
+                new WeightsView(weights.gain(), weights.bands(), weights.streams(), weights.price(), weights.energy()),
+                ranking.cheapest().map(Option::name).orElse(null),
+                ranking.strongest().map(Option::name).orElse(null),
+                ranking.nextUnits(),
+                ranking.flip(),
+                ranking.sentence());
+    }
+
+    private static List<Long> checked(List<Long> ids) {
+        if (ids.size() < FEWEST || ids.size() > MOST || Set.copyOf(ids).size() != ids.size()) {
+            throw new InvalidInput("ids", "there are " + ids.size() + " candidates; allowed are 2 to 6, each once");
+        }
+        return ids;
+    }
+
+    /** All of them on one ground, which is read once. */
+    private List<Candidate> judged(CandidatesRequest request, List<Long> ids) {
+        FitService.Ground ground = fits.ground();
+        Map<Long, SetupService.Planned> plans = setups.plans();
+        Wanted wanted = new Wanted(
+                needs.required().downMbps(),
+                vehicles.features(),
+                optional(vehicles.budget().orElse(null)),
+                ground.hoursADay());
+        return ids.stream()
+                .map(id -> {
+                    Named named = SETUPS.equals(request.what())
+                            ? Named.of(planned(plans, id))
+                            : exchanged(request, id, plans, ground.shelf());
+                    FitCase fit = FitService.fit(named.plan(), ground);
+                    return Candidate.of(named.name(), fit, parts(named.plan(), ground.shelf()), wanted);
+                })
+                .toList();
+    }
+
+    private record Named(String name, ChainPlan plan) {
+        static Named of(SetupService.Planned setup) {
+            return new Named(setup.setup().name(), setup.plan());
+        }
+    }
+
+    private static SetupService.Planned planned(Map<Long, SetupService.Planned> plans, long id) {
+        return Optional.ofNullable(plans.get(id)).orElseThrow(() -> new NotFound("no setup has the number " + id));
+    }
+
+    private static Named exchanged(
+            CandidatesRequest request, long id, Map<Long, SetupService.Planned> plans, Map<Long, GearItem> shelf) {
+        GearItem item = shelf.get(id);
+        if (item == null || !item.kind().equals(request.what())) {
+            throw new InvalidInput(
+                    "ids", "number " + id + " is no " + request.what() + "; allowed is what is on the shelf");
+        }
+        ChainPlan base = request.base() == null
+                ? ChainPlan.EMPTY
+                : planned(plans, request.base()).plan();
+        return new Named(item.name(), item.is() == GearKind.DEVICE ? base.withDevice(id) : base.withAntenna(id));
+    }
+
+    /** The parts of a plan that would have to be bought. */
+    private static List<Purchase> parts(ChainPlan plan, Map<Long, GearItem> shelf) {
+        return plan.gear().stream()
+                .distinct()
+                .map(shelf::get)
+                .filter(GearItem::toBuy)
+                .map(g -> Purchase.part(g.name(), optional(g.price())))
+                .toList();
+    }
+
+    private static CandidateView view(long id, Candidate candidate, double score, int rank) {
+        Option o = candidate.option();
+        return new CandidateView(
+                id,
+                o.name(),
+                candidate.fit().chain().summary(),
+                o.essentials().stream()
+                        .map(m -> new EssentialView(m.what(), m.met().label()))
+                        .toList(),
+                o.meetsNeed(),
+                o.bandsWorking(),
+                candidate.fit().bands().size(),
+                o.streams(),
+                candidate.gains().stream()
+                        .map(g -> new GainView(
+                                g.coverage().band().name(),
+                                g.coverage().result().label(),
+                                boxed(g.deltaDb()),
+                                g.halfWidthDb()))
+                        .toList(),
+                boxed(o.meanGainDb()),
+                boxed(o.price()),
+                boxed(o.pricePerDb()),
+                boxed(o.pricePerStream()),
+                boxed(o.whPerDay()),
+                candidate.toBuy().stream()
+                        .map(b -> new BuyView(b.what(), boxed(b.price())))
+                        .toList(),
+                score,
+                rank);
+    }
+}

@@ -1,0 +1,2 @@
+/** Gear to choose between, side by side on what matters for the need. */
+package syntoma.app.choice;

@@ -1,0 +1,102 @@
+package syntoma.app.exchange;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.core.unit.Text;
+
+/** The log as files: imported with progress and cancel, and exported. */
+@RestController
+@RequestMapping("/api")
+class ExchangeController {
+    private static final int LONGEST_NAME = 80;
+
+    private final ImportService imports;
+    private final ExportService exports;
+    private final ImportProgress progress;
+    private final ProgressFeed feed;
+
+    ExchangeController(ImportService imports, ExportService exports, ImportProgress progress, ProgressFeed feed) {
+        this.imports = imports;
+        this.exports = exports;
+        this.progress = progress;
+        this.feed = feed;
+    }
+
+    @PostMapping(value = "/measurements/import")
+    @Operation(
+            requestBody = @RequestBody(content = @Content(mediaType = "text/csv", schema = @Schema(type = "string"))))
+    ImportReport importCsv(
+            @RequestParam(defaultValue = "false") boolean dryRun,
+            @RequestParam(name = "progress", defaultValue = "") String name,
+            HttpServletRequest request)
+            throws IOException {
+        try (ImportProgress.Run run = progress.begin(followed(name))) {
+            return imports.run(request.getInputStream(), dryRun, run);
+        }
+    }
+
+    private static String followed(String name) {
+        return name.isEmpty() ? name : InvalidInput.naming("progress", () -> Text.name("progress", name, LONGEST_NAME));
+    }
+
+    @GetMapping("/imports/{name}")
+    @ApiResponse(
+            content =
+                    @Content(
+                            mediaType = MediaType.TEXT_EVENT_STREAM_VALUE,
+                            schema = @Schema(implementation = ProgressFeed.Progress.class)))
+    SseEmitter follow(@PathVariable String name) {
+        return feed.follow(name);
+    }
+
+    @DeleteMapping("/imports/{name}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void cancel(@PathVariable String name) {
+        ImportProgress.Run run = progress.find(name);
+        if (run == null) {
+            throw new NotFound("no import of that name is under way");
+        }
+        run.cancel();
+    }
+
+    @ExceptionHandler
+    @ResponseStatus(HttpStatus.CONFLICT)
+    ProblemDetail cancelled(Cancelled cancelled) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, cancelled.getMessage());
+    }
+
+    @GetMapping(value = "/measurements.csv", produces = "text/csv")
+    void export(HttpServletResponse response) throws IOException {
+        response.setContentType("text/csv;charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"measurements.csv\"");
+        Writer out =
+                new BufferedWriter(new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8), 1 << 16);
+        exports.write(out);
+        out.flush();
+    }
+}

@@ -1,0 +1,152 @@
+package syntoma.app.exchange;
+
+import jakarta.annotation.PostConstruct;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import syntoma.app.measurement.Intake;
+import syntoma.app.measurement.MeasurementReader;
+import syntoma.app.measurement.NewMeasurement;
+import syntoma.app.platform.Conflict;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.unit.FieldProblem;
+
+/** Stores the rows of files: judged one by one, the good ones kept together. Imports come in turn. */
+@Service
+public class ImportService {
+    private static final int MOST_REPORTED = 10_000;
+    private static final int MOST_WAITING = 4;
+    private static final int LOOK_UP_MS = 100;
+
+    private final ImportNames names;
+    private final Intake intake;
+    private final Semaphore turn = new Semaphore(1, true);
+
+    ImportService(ImportNames names, Intake intake) {
+        this.names = names;
+        this.intake = intake;
+    }
+
+    /** Ends what an import that was broken off has left. */
+    @PostConstruct
+    void tidy() {
+        names.takeBackMade();
+    }
+
+    /**
+     * Imports a CSV file, which must not come over the network as it is read.
+     *
+     * @throws InvalidInput when it is no file of measurements; nothing was kept
+     * @throws Cancelled when told to stop; nothing was kept
+     */
+    ImportReport run(InputStream file, boolean dryRun, ImportProgress.Run progress) {
+        takeTurn(progress);
+        boolean kept = false;
+        try {
+            FileRows rows = new FileRows(file, progress, names.open(!dryRun));
+            Intake.Counts counts = dryRun ? intake.judge(rows::read) : intake.keep(rows::read, names::keepMade);
+            kept = true;
+            return rows.report(counts);
+        } finally {
+            if (!kept && !dryRun) {
+                names.takeBackMade();
+            }
+            turn.release();
+        }
+    }
+
+    /** Imports a file that is known to be sound, and says how many rows were taken. */
+    public int importAll(InputStream file) {
+        return run(file, false, ImportProgress.unwatched()).accepted();
+    }
+
+    private void takeTurn(ImportProgress.Run progress) {
+        if (turn.getQueueLength() >= MOST_WAITING) {
+            throw new Conflict(MOST_WAITING
+                    + " imports wait for their turn already; nothing of this one was kept. Try again later");
+        }
+        try {
+            while (!turn.tryAcquire(LOOK_UP_MS, TimeUnit.MILLISECONDS)) {
+                if (progress.cancelled()) {
+                    throw new Cancelled();
+                }
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new Cancelled();
+        }
+    }
+
+    /** The rows of one file on their way into the log. */
+    private static final class FileRows {
+        private final CsvTable table;
+        private final ImportProgress.Run progress;
+        private final ImportNames.Book book;
+        private final List<ImportReport.Rejection> rejected = new ArrayList<>();
+        private int rejectedRows;
+
+        private FileRows(InputStream file, ImportProgress.Run progress, ImportNames.Book book) {
+            this.progress = progress;
+            this.book = book;
+            try {
+                this.table = CsvTable.open(file);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+
+        ImportReport report(Intake.Counts counts) {
+            return new ImportReport(counts.accepted(), counts.duplicates(), rejectedRows, rejected, book.created());
+        }
+
+        void read(Intake.Rows into) {
+            MeasurementReader reader = new MeasurementReader(table.decimalComma());
+            for (CsvTable.Row row = table.next(); row != null; row = table.next()) {
+                progress.row();
+                if (progress.cancelled()) {
+                    throw new Cancelled();
+                }
+                if (!row.fault().isEmpty()) {
+                    reject(new ImportReport.Rejection(row.line(), "", row.fault()));
+                    if (row.cells().isEmpty()) {
+                        break;
+                    }
+                    continue;
+                }
+                CsvTable.Row current = row;
+                Optional<NewMeasurement> read = reader.read(column -> table.text(current, column));
+                if (read.isPresent()) {
+                    NewMeasurement m = read.get();
+                    into.take(
+                            m,
+                            book.campsite(m.campsite(), m.lat(), m.lon()),
+                            book.setup(m.setup()),
+                            book.carrier(m.carrier()));
+                } else {
+                    reject(rejection(row, reader.problems()));
+                }
+            }
+        }
+
+        private void reject(ImportReport.Rejection rejection) {
+            rejectedRows++;
+            if (rejected.size() < MOST_REPORTED) {
+                rejected.add(rejection);
+            }
+        }
+
+        private static ImportReport.Rejection rejection(CsvTable.Row row, List<FieldProblem> problems) {
+            return new ImportReport.Rejection(
+                    row.line(),
+                    problems.get(0).field(),
+                    problems.stream().map(FieldProblem::message).collect(Collectors.joining("; ")));
+        }
+    }
+}

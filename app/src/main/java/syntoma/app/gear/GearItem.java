@@ -1,0 +1,48 @@
+package syntoma.app.gear;
+
+import java.util.List;
+import java.util.Map;
+import org.springframework.lang.Nullable;
+
+/**
+ * A piece of gear.
+ *
+ * @param state owned, considered or retired
+ * @param price in units of money
+ * @param sheet what is known of it, by the fields of its kind's form
+ * @param setups the names of the setups that it is in
+ * @param version counts its changes
+ */
+public record GearItem(
+        long id,
+        String kind,
+        String name,
+        String state,
+        @Nullable Double price,
+        Map<String, Object> sheet,
+        List<String> setups,
+        int version) {
+
+    static final String CONSIDERED = "considered";
+    private static final String RETIRED = "retired";
+    static final List<String> STATES = List.of("owned", CONSIDERED, RETIRED);
+
+    public GearKind is() {
+        return GearKind.labelled(kind);
+    }
+
+    /** Whether it would have to be bought. */
+    public boolean toBuy() {
+        return state.equals(CONSIDERED);
+    }
+
+    /** Whether it is offered no more. */
+    public boolean retired() {
+        return state.equals(RETIRED);
+    }
+
+    /** The same piece with another sheet. */
+    public GearItem with(Map<String, Object> other) {
+        return new GearItem(id, kind, name, state, price, other, setups, version);
+    }
+}

@@ -1,0 +1,195 @@
+package syntoma.app.gear;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.Function;
+import syntoma.core.band.Band;
+import syntoma.core.band.Span;
+import syntoma.core.chain.Adapter;
+import syntoma.core.chain.Antenna;
+import syntoma.core.chain.Booster;
+import syntoma.core.chain.Cable;
+import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Connector;
+import syntoma.core.chain.Device;
+import syntoma.core.chain.GainRange;
+import syntoma.core.chain.InternalAntennas;
+import syntoma.core.chain.Lead;
+import syntoma.core.chain.Port;
+import syntoma.core.chain.PowerInput;
+import syntoma.core.chain.Sim;
+import syntoma.core.chain.SimSize;
+import syntoma.core.chain.Use;
+import syntoma.core.unit.Text;
+
+/** Builds the core's parts from gear. Each refuses what cannot be with an IllegalArgumentException that says why. */
+public final class Parts {
+    private Parts() {}
+
+    /** Builds the part that a piece of gear is, to see that it can be built. */
+    static void check(GearItem item) {
+        switch (item.is()) {
+            case DEVICE -> device(item);
+            case ANTENNA -> antenna(item);
+            case CABLE -> cable(item);
+            case ADAPTER -> adapter(item);
+            case BOOSTER -> booster(item);
+            case SIM -> sim(item);
+            case MOUNT -> {
+                // nothing of it enters a computation
+            }
+        }
+    }
+
+    public static Device device(GearItem item) {
+        Sheet s = new Sheet(item.sheet());
+        Map<Band.Technology, Integer> layers = new EnumMap<>(Band.Technology.class);
+        s.whole("layersLte").ifPresent(n -> layers.put(Band.Technology.LTE, n));
+        s.whole("layersNr").ifPresent(n -> layers.put(Band.Technology.NR, n));
+        Optional<Boolean> takes = s.yes("takesAntennas");
+        Optional<List<Port>> ports = s.rows("ports").map(rows -> mapped(rows, Parts::port));
+        if (ports.isPresent()) {
+            unique("port", ports.get().stream().map(Port::label).toList());
+        } else if (takes.isPresent() && !takes.get()) {
+            ports = Optional.of(List.of());
+        }
+        return new Device(
+                item.name(),
+                s.list("bands").map(Set::copyOf),
+                layers,
+                ports,
+                takes,
+                s.number("portSpacingMm"),
+                s.text("internal").map(InternalAntennas::labelled),
+                s.text("simSize").map(SimSize::labelled),
+                s.whole("simSlots"),
+                s.whole("modems"),
+                power(s),
+                s.number("ethernetMbps"),
+                s.number("downMaxMbps"),
+                s.whole("aggregates"),
+                Set.copyOf(s.list("features").orElse(List.of())));
+    }
+
+    public static Antenna antenna(GearItem item) {
+        Sheet s = new Sheet(item.sheet());
+        List<Lead> leads = mapped(s.rows("leads").orElse(List.of()), Parts::lead);
+        unique("lead", leads.stream().map(Lead::label).toList());
+        return new Antenna(
+                item.name(),
+                s.text("pattern").map("one direction"::equals).orElse(false),
+                s.number("beamDeg"),
+                mapped(
+                        s.rows("ranges").orElse(List.of()),
+                        row -> new GainRange(span(row), row.number("fromDbi"), row.number("toDbi"))),
+                leads,
+                s.number("groundPlaneCm2"),
+                s.number("heightM"),
+                s.text("mounting").map("magnet"::equals).orElse(false));
+    }
+
+    public static Cable cable(GearItem item) {
+        Sheet s = new Sheet(item.sheet());
+        return new Cable(
+                item.name(),
+                CableClass.named(needed(s.text("cableClass"), "class")),
+                needed(s.number("lengthM"), "length"),
+                Connector.of(needed(s.text("first"), "one end")),
+                Connector.of(needed(s.text("second"), "other end")));
+    }
+
+    public static Adapter adapter(GearItem item) {
+        Sheet s = new Sheet(item.sheet());
+        return new Adapter(
+                item.name(),
+                Connector.of(needed(s.text("first"), "one end")),
+                Connector.of(needed(s.text("second"), "other end")),
+                s.text("form").map("rigid"::equals).orElse(false),
+                s.number("lossDb"),
+                item.price() == null ? OptionalDouble.empty() : OptionalDouble.of(item.price()));
+    }
+
+    public static Booster booster(GearItem item) {
+        Sheet s = new Sheet(item.sheet());
+        return new Booster(
+                item.name(),
+                mapped(s.rows("uplink").orElse(List.of()), Parts::span),
+                mapped(s.rows("downlink").orElse(List.of()), Parts::span),
+                s.yes("tdd"),
+                s.number("gainDb"),
+                s.number("ratedOutputDbm"),
+                s.text("donor").map(Connector::of),
+                power(s));
+    }
+
+    public static Sim sim(GearItem item) {
+        Sheet s = new Sheet(item.sheet());
+        return new Sim(item.name(), s.text("carrier").orElse(""), s.text("size").map(SimSize::labelled));
+    }
+
+    private static Port port(Sheet row) {
+        return new Port(
+                needed(row.text("label"), "port"),
+                row.text("use").map(Use::labelled).orElse(Use.CELLULAR),
+                Connector.of(needed(row.text("connector"), "connector")),
+                row.yes("main").orElse(false));
+    }
+
+    private static Lead lead(Sheet row) {
+        return new Lead(
+                needed(row.text("label"), "lead"),
+                row.text("use").map(Use::labelled).orElse(Use.CELLULAR),
+                row.text("cableClass").map(CableClass::named),
+                row.number("lengthM"),
+                Connector.of(needed(row.text("connector"), "connector")));
+    }
+
+    private static Span span(Sheet row) {
+        return new Span(needed(row.number("fromMhz"), "from"), needed(row.number("toMhz"), "to"));
+    }
+
+    private static PowerInput power(Sheet s) {
+        OptionalDouble low = s.number("lowV");
+        OptionalDouble high = s.number("highV");
+        if (low.isPresent() && high.isPresent() && low.getAsDouble() > high.getAsDouble()) {
+            throw new IllegalArgumentException("input is from " + low.getAsDouble() + " to " + high.getAsDouble()
+                    + " V; the first must not be above the second");
+        }
+        return new PowerInput(s.yes("mainsOnly").orElse(false), low, high, s.number("drawW"));
+    }
+
+    /** Maps rows; what is refused names the row. */
+    private static <T> List<T> mapped(List<Sheet> rows, Function<Sheet, T> part) {
+        List<T> parts = new ArrayList<>();
+        for (int i = 0; i < rows.size(); i++) {
+            try {
+                parts.add(part.apply(rows.get(i)));
+            } catch (IllegalArgumentException refused) {
+                throw new IllegalArgumentException("row " + (i + 1) + ": " + refused.getMessage());
+            }
+        }
+        return parts;
+    }
+
+    private static void unique(String what, List<String> labels) {
+        Set<String> seen = new HashSet<>();
+        labels.stream().filter(l -> !seen.add(l)).findFirst().ifPresent(twice -> {
+            throw new IllegalArgumentException(
+                    what + " " + Text.quoted(twice) + " is there twice; each needs a name of its own");
+        });
+    }
+
+    private static <T> T needed(Optional<T> value, String what) {
+        return value.orElseThrow(() -> new IllegalArgumentException(what + " is missing"));
+    }
+
+    private static double needed(OptionalDouble value, String what) {
+        return value.orElseThrow(() -> new IllegalArgumentException(what + " is missing"));
+    }
+}

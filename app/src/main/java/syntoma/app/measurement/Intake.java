@@ -1,0 +1,179 @@
+package syntoma.app.measurement;
+
+import jakarta.annotation.PostConstruct;
+import jakarta.persistence.EntityManager;
+import java.time.OffsetDateTime;
+import java.util.function.Consumer;
+import org.hibernate.Session;
+import org.hibernate.SessionFactory;
+import org.hibernate.StatelessSession;
+import org.hibernate.engine.spi.SharedSessionContractImplementor;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import syntoma.app.campsite.Stays;
+import syntoma.app.store.Force;
+import syntoma.app.store.ForcedTransactions;
+import syntoma.app.store.Pen;
+
+/**
+ * Takes many measurements into the log in one transaction, one intake after the other; the log is written to by others
+ * meanwhile, and nothing of an intake is seen before all of it is kept.
+ */
+@Service
+public class Intake {
+    private static final int BATCH = 500;
+
+    /** Rows after which what was written so far is forced, so that nobody else's force has to wait for all of it. */
+    private static final int FORCE_AFTER = 20_000;
+
+    private final EntityManager entities;
+    private final TransactionTemplate alongside;
+    private final TransactionTemplate reading;
+    private final Stays stays;
+    private final KnownTrials trials;
+    private final Meanwhile meanwhile;
+    private final Pen pen;
+    private final Force force;
+
+    Intake(
+            EntityManager entities,
+            ForcedTransactions transactions,
+            Stays stays,
+            KnownTrials trials,
+            Meanwhile meanwhile,
+            Pen pen,
+            Force force) {
+        this.entities = entities;
+        this.alongside = transactions.alongside();
+        this.reading = new TransactionTemplate(transactions);
+        reading.setReadOnly(true);
+        this.stays = stays;
+        this.trials = trials;
+        this.meanwhile = meanwhile;
+        this.pen = pen;
+        this.force = force;
+    }
+
+    /** How many rows were taken, and how many were there already. */
+    public record Counts(int accepted, int duplicates) {}
+
+    /** Brings the stays in line with an intake that a stop has left unfinished. */
+    @PostConstruct
+    void settle() {
+        stays.settle();
+    }
+
+    /** Counts what would be taken, and keeps nothing. */
+    public Counts judge(Consumer<Rows> source) {
+        return reading.execute(status -> {
+            Rows rows = new Rows(null);
+            source.accept(rows);
+            return rows.counts();
+        });
+    }
+
+    /**
+     * Keeps what is taken. Intakes must come in turn.
+     *
+     * @param source gives the rows
+     * @param kept is done in the same transaction, at its end
+     */
+    public Counts keep(Consumer<Rows> source, Runnable kept) {
+        try {
+            // with the pen: what others log is then either there already or told to this intake
+            pen.holding(meanwhile::begin);
+            Meanwhile.Import under = meanwhile.current();
+            return alongside.execute(status -> entities.unwrap(Session.class).doReturningWork(connection -> {
+                SessionFactory factory = entities.unwrap(Session.class).getSessionFactory();
+                try (StatelessSession batch = factory.openStatelessSession(connection)) {
+                    batch.setJdbcBatchSize(BATCH);
+                    Rows rows = new Rows(batch);
+                    source.accept(rows);
+                    ((SharedSessionContractImplementor) batch)
+                            .getJdbcCoordinator()
+                            .executeBatch();
+                    pen.holding(() -> {
+                        rows.seal(under);
+                        kept.run();
+                    });
+                    return rows.counts();
+                }
+            }));
+        } finally {
+            meanwhile.end();
+            stays.settle();
+        }
+    }
+
+    /** The rows of one intake. */
+    public final class Rows {
+        private final StatelessSession batch;
+        private final FingerprintSet known = new FingerprintSet();
+        private final KnownTrials.Seen seen = new KnownTrials.Seen();
+        private int accepted;
+        private int duplicates;
+        private OffsetDateTime first;
+        private OffsetDateTime last;
+
+        private Rows(@Nullable StatelessSession batch) {
+            this.batch = batch;
+            entities.createQuery("select m.printHigh, m.printLow from Measurement m", Object[].class)
+                    .getResultStream()
+                    .forEach(print -> known.add((long) print[0], (long) print[1]));
+        }
+
+        /** Takes a measurement, unless the same is there already. */
+        public void take(NewMeasurement m, Long campsite, Long setup, @Nullable Long carrier) {
+            Measurement row = new Measurement(m, campsite, setup, carrier);
+            if (!known.add(row.printHigh, row.printLow)) {
+                duplicates++;
+                return;
+            }
+            accepted++;
+            first = first == null || row.takenAt.isBefore(first) ? row.takenAt : first;
+            last = last == null || row.takenAt.isAfter(last) ? row.takenAt : last;
+            if (batch != null) {
+                batch.insert(row);
+                seen.add(row);
+                if (accepted % FORCE_AFTER == 0) {
+                    force.force();
+                }
+            }
+        }
+
+        private Counts counts() {
+            return new Counts(accepted, duplicates);
+        }
+
+        /** What was logged meanwhile stays, and goes from the intake; from then on the intake's rows count as there. */
+        private void seal(Meanwhile.Import under) {
+            under.logged().forEach((print, logged) -> {
+                if (known.contains(print.high(), print.low()) && isThere(logged)) {
+                    int twice = entities.createQuery(
+                                    "delete from Measurement m where m.takenAt = :at and m.printHigh = :high"
+                                            + " and m.printLow = :low and m.id <> :id")
+                            .setParameter("at", logged.takenAt())
+                            .setParameter("high", print.high())
+                            .setParameter("low", print.low())
+                            .setParameter("id", logged.id())
+                            .executeUpdate();
+                    accepted -= twice;
+                    duplicates += twice;
+                }
+            });
+            if (first != null) {
+                stays.due(first, last);
+            }
+            trials.add(seen);
+            under.seal(known);
+        }
+
+        private boolean isThere(Meanwhile.Logged logged) {
+            return entities.createQuery("select count(*) from Measurement m where m.id = :id", Long.class)
+                            .setParameter("id", logged.id())
+                            .getSingleResult()
+                    > 0;
+        }
+    }
+}

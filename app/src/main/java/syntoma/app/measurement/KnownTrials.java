@@ -1,0 +1,54 @@
+package syntoma.app.measurement;
+
+import jakarta.persistence.EntityManager;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+
+/** Knows when each trial was measured, so that its measurements are found without reading the log. */
+@Component
+class KnownTrials {
+    private final EntityManager entities;
+
+    KnownTrials(EntityManager entities) {
+        this.entities = entities;
+    }
+
+    /** The trials of one import while it is read. */
+    static final class Seen {
+        private final Map<KnownTrial.Key, KnownTrial> trials = new HashMap<>();
+
+        void add(Measurement m) {
+            if (m.trial != null) {
+                KnownTrial.Key key = new KnownTrial.Key(m.campsiteId, m.trial);
+                trials.computeIfAbsent(key, k -> new KnownTrial(k, m.takenAt)).widen(m.takenAt);
+            }
+        }
+    }
+
+    void add(Measurement m) {
+        Seen one = new Seen();
+        one.add(m);
+        add(one);
+    }
+
+    void add(Seen seen) {
+        seen.trials.forEach((key, trial) -> {
+            KnownTrial known = entities.find(KnownTrial.class, key);
+            if (known == null) {
+                entities.persist(trial);
+            } else {
+                known.widen(trial.firstAt);
+                known.widen(trial.lastAt);
+            }
+        });
+    }
+
+    /** The trials of a name, at most one at each campsite. */
+    List<KnownTrial> named(String name) {
+        return entities.createQuery("from KnownTrial t where t.name = :name", KnownTrial.class)
+                .setParameter("name", name)
+                .getResultList();
+    }
+}

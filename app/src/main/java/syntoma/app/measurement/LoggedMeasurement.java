@@ -1,0 +1,76 @@
+package syntoma.app.measurement;
+
+import com.fasterxml.jackson.annotation.JsonAnyGetter;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.math.BigDecimal;
+import java.time.OffsetDateTime;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.lang.Nullable;
+import syntoma.core.reading.Figure;
+import syntoma.core.trial.Outcome;
+
+/**
+ * A measurement as it is shown.
+ *
+ * @param numbers by their fields, each a field of the answer; they keep the digits they were written in, and are null when
+ *     missing
+ */
+public record LoggedMeasurement(
+        long id,
+        OffsetDateTime takenAt,
+        String campsite,
+        @Nullable Long stay,
+        String setup,
+        @Nullable String carrier,
+        @Nullable String rat,
+        @Nullable String band,
+        @Nullable Integer arfcn,
+        @Nullable String cellId,
+        @JsonAnyGetter Map<String, BigDecimal> numbers,
+        @Nullable String server,
+        @Schema(allowableValues = {"ok", "no_service", "failed", "timed_out"}) String outcome,
+        @Nullable String trial,
+        @Nullable Integer round,
+        @Nullable String note) {
+
+    static LoggedMeasurement of(Measurement m, String campsite, Long stay, String setup, String carrier) {
+        return new LoggedMeasurement(
+                m.id,
+                m.takenAt,
+                campsite,
+                stay,
+                setup,
+                carrier,
+                m.rat,
+                m.band,
+                m.arfcn,
+                m.cellId,
+                numbers(m),
+                m.server,
+                m.outcome,
+                m.trial,
+                m.round,
+                m.note);
+    }
+
+    private static Map<String, BigDecimal> numbers(Measurement m) {
+        Map<String, BigDecimal> numbers = new LinkedHashMap<>();
+        for (Figure figure : Figure.numbers()) {
+            Double value = m.number(figure);
+            numbers.put(figure.field(), value == null ? null : new BigDecimal(Numbers.text(figure, value, m.digits)));
+        }
+        return numbers;
+    }
+
+    /** Whether it is a measurement that came about. */
+    public boolean ok() {
+        return outcome.equals(Outcome.OK.label());
+    }
+
+    /** The value of a number, null when missing. */
+    @Nullable
+    public BigDecimal value(Figure figure) {
+        return numbers.get(figure.field());
+    }
+}

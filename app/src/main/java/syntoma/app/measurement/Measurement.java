@@ -1,0 +1,24 @@
+package syntoma.app.measurement;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+
+/** A measurement in the log. */
+@Entity
+class Measurement extends MeasurementRow {
+    @Id
+    @Numbered
+    Long id;
+
+    protected Measurement() {}
+
+    Measurement(NewMeasurement m, Long campsiteId, Long setupId, Long carrierId) {
+        super(m, campsiteId, setupId, carrierId);
+    }
+
+    /** One that was deleted, as it was. */
+    Measurement(DeletedMeasurement deleted) {
+        super(deleted);
+        this.id = deleted.id;
+    }
+}

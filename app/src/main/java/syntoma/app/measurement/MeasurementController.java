@@ -1,0 +1,77 @@
+package syntoma.app.measurement;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.platform.InvalidInput;
+
+/** Measurements: typed, listed, deleted and put back. */
+@RestController
+@RequestMapping("/api")
+class MeasurementController {
+    private static final int MOST_LISTED = 5_000;
+
+    private final Measurements measurements;
+    private final MeasurementLog log;
+    private final MeasurementForm form;
+    private final Campsites campsites;
+
+    MeasurementController(Measurements measurements, MeasurementLog log, MeasurementForm form, Campsites campsites) {
+        this.measurements = measurements;
+        this.log = log;
+        this.form = form;
+        this.campsites = campsites;
+    }
+
+    /** The number of a new measurement. */
+    record Stored(long id) {}
+
+    @GetMapping("/measurements")
+    List<LoggedMeasurement> measurements(
+            @RequestParam(required = false) Long stay,
+            @RequestParam(required = false) String campsite,
+            @RequestParam(required = false) String trial,
+            @RequestParam(defaultValue = "1000") int limit) {
+        if (limit < 1 || limit > MOST_LISTED) {
+            throw new InvalidInput("limit", "limit is " + limit + "; allowed is 1 to " + MOST_LISTED);
+        }
+        Optional<Long> place =
+                Optional.ofNullable(campsite).map(name -> campsites.of(name).id());
+        return measurements.list(
+                new Selection(place, Optional.ofNullable(stay), Optional.ofNullable(trial), List.of(), limit));
+    }
+
+    @PostMapping("/measurements")
+    @ResponseStatus(HttpStatus.CREATED)
+    Stored store(@RequestBody MeasurementForm.Request request) {
+        MeasurementForm.Result read = form.read(request);
+        return new Stored(log.store(read.measurement().orElseThrow(() -> new InvalidInput(read.problems()))));
+    }
+
+    @PostMapping("/measurements/check")
+    MeasurementForm.Check check(@RequestBody MeasurementForm.Request request) {
+        return form.check(request);
+    }
+
+    @DeleteMapping("/measurements/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@PathVariable long id) {
+        log.delete(id);
+    }
+
+    @PostMapping("/measurements/{id}/restore")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void restore(@PathVariable long id) {
+        log.restore(id);
+    }
+}

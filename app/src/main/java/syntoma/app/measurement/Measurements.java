@@ -1,0 +1,183 @@
+package syntoma.app.measurement;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
+import java.math.BigDecimal;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.campsite.StayTime;
+import syntoma.app.campsite.Visits;
+import syntoma.app.need.Carriers;
+import syntoma.app.platform.NotFound;
+import syntoma.app.setup.Setups;
+import syntoma.core.reading.Figure;
+import syntoma.core.trial.Sample;
+
+/** What was measured. */
+@Service
+@Transactional(readOnly = true)
+public class Measurements {
+    private final EntityManager entities;
+    private final Campsites campsites;
+    private final Setups setups;
+    private final Carriers carriers;
+    private final Visits visits;
+    private final KnownTrials trials;
+
+    Measurements(
+            EntityManager entities,
+            Campsites campsites,
+            Setups setups,
+            Carriers carriers,
+            Visits visits,
+            KnownTrials trials) {
+        this.entities = entities;
+        this.campsites = campsites;
+        this.setups = setups;
+        this.carriers = carriers;
+        this.visits = visits;
+        this.trials = trials;
+    }
+
+    /**
+     * Measurements in the order of time; with a limit, the latest ones, the latest first.
+     *
+     * @throws NotFound when there is no such stay
+     */
+    public List<LoggedMeasurement> list(Selection selection) {
+        List<StayTime> all = visits.times();
+        Map<Long, String> setupNames = setups.names();
+        Criteria criteria = new Criteria();
+        selection.campsite().ifPresent(id -> criteria.and("m.campsiteId = :campsite", "campsite", id));
+        if (selection.trial().isPresent() && !ofTrial(criteria, selection)) {
+            return List.of();
+        }
+        if (!selection.setups().isEmpty()) {
+            List<Long> wanted = setupNames.keySet().stream()
+                    .filter(id -> selection.setups().contains(setupNames.get(id)))
+                    .toList();
+            criteria.and("m.setupId in :setups", "setups", wanted);
+        }
+        selection.stay().ifPresent(id -> duringStay(criteria, id, all));
+        boolean latest = selection.limit() > 0;
+        if (latest && selection.isOfAll()) {
+            visits.spanOfLatest(selection.limit())
+                    .ifPresent(span -> criteria.and("m.takenAt >= :first", "first", span.from())
+                            .and("m.takenAt <= :last", "last", span.to()));
+        }
+        // one table in the statement, so that its index serves the order
+        TypedQuery<Measurement> query = entities.createQuery(
+                "from Measurement m" + criteria.where()
+                        + (latest ? " order by m.takenAt desc, m.id desc" : " order by m.takenAt, m.id"),
+                Measurement.class);
+        criteria.bind(query);
+        if (latest) {
+            query.setMaxResults(selection.limit());
+        }
+        Map<Long, String> places = campsites.names();
+        Map<Long, String> networks = carriers.names();
+        Map<Long, List<StayTime>> perCampsite = all.stream().collect(Collectors.groupingBy(StayTime::campsiteId));
+        return query.getResultStream()
+                .map(m -> LoggedMeasurement.of(
+                        m,
+                        places.get(m.campsiteId),
+                        stay(m, perCampsite.getOrDefault(m.campsiteId, List.of())),
+                        setupNames.get(m.setupId),
+                        m.carrierId == null ? null : networks.get(m.carrierId)))
+                .toList();
+    }
+
+    private static Long stay(Measurement m, List<StayTime> there) {
+        return there.stream()
+                .filter(s -> s.covers(m.takenAt))
+                .map(StayTime::id)
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** False when there is no such trial. */
+    private boolean ofTrial(Criteria criteria, Selection selection) {
+        String name = selection.trial().orElseThrow();
+        List<KnownTrial> known = trials.named(name).stream()
+                .filter(t -> selection.campsite().map(t.campsiteId::equals).orElse(true))
+                .toList();
+        if (known.isEmpty()) {
+            return false;
+        }
+        criteria.and("m.trial = :trial", "trial", name)
+                .and(
+                        "m.takenAt >= :begun",
+                        "begun",
+                        known.stream()
+                                .map(t -> t.firstAt)
+                                .min(OffsetDateTime.timeLineOrder())
+                                .orElseThrow())
+                .and(
+                        "m.takenAt <= :ended",
+                        "ended",
+                        known.stream()
+                                .map(t -> t.lastAt)
+                                .max(OffsetDateTime.timeLineOrder())
+                                .orElseThrow());
+        return true;
+    }
+
+    private static void duringStay(Criteria criteria, Long id, List<StayTime> all) {
+        StayTime stay = all.stream()
+                .filter(s -> s.id() == id)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("no stay has the number " + id));
+        criteria.and("m.campsiteId = :site", "site", stay.campsiteId())
+                .and("m.takenAt >= :from", "from", stay.arrivedAt());
+        if (stay.leftAt() != null) {
+            criteria.and("m.takenAt <= :to", "to", stay.leftAt());
+        }
+    }
+
+    /** Measurements as the comparison needs them, for one metric. */
+    public static List<Sample> samples(List<LoggedMeasurement> measurements, Figure metric) {
+        return measurements.stream()
+                .map(m -> {
+                    BigDecimal value = m.value(metric);
+                    return new Sample(
+                            m.takenAt().toInstant(),
+                            m.stay() == null ? 0 : m.stay(),
+                            m.carrier() == null ? "" : m.carrier(),
+                            m.setup(),
+                            m.trial() == null ? "" : m.trial(),
+                            m.round() == null ? OptionalInt.empty() : OptionalInt.of(m.round()),
+                            m.band() == null ? "" : m.band(),
+                            m.ok(),
+                            value == null ? OptionalDouble.empty() : OptionalDouble.of(value.doubleValue()));
+                })
+                .toList();
+    }
+
+    /** The trials that measurements name, the latest first. */
+    public List<TrialSpan> trials() {
+        Map<Long, String> places = campsites.names();
+        return entities.createQuery(
+                        "select m.campsiteId, m.trial, min(m.takenAt), max(m.takenAt), count(distinct m.round),"
+                                + " count(distinct m.setupId) from KnownTrial k join Measurement m"
+                                + " on m.campsiteId = k.campsiteId and m.takenAt >= k.firstAt and m.takenAt <= k.lastAt"
+                                + " and m.trial = k.name group by m.campsiteId, m.trial order by min(m.takenAt) desc",
+                        Object[].class)
+                .getResultStream()
+                .map(row -> new TrialSpan(
+                        (Long) row[0],
+                        places.get((Long) row[0]),
+                        (String) row[1],
+                        (OffsetDateTime) row[2],
+                        (OffsetDateTime) row[3],
+                        (Long) row[4],
+                        (Long) row[5]))
+                .toList();
+    }
+}

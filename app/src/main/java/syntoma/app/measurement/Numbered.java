@@ -1,0 +1,56 @@
+package syntoma.app.measurement;
+
+import static org.hibernate.generator.EventType.INSERT;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import java.util.EnumSet;
+import java.util.Properties;
+import org.hibernate.annotations.IdGeneratorType;
+import org.hibernate.engine.spi.SharedSessionContractImplementor;
+import org.hibernate.generator.EventType;
+import org.hibernate.id.OptimizableGenerator;
+import org.hibernate.id.enhanced.SequenceStyleGenerator;
+import org.hibernate.id.enhanced.StandardOptimizerDescriptor;
+import org.hibernate.service.ServiceRegistry;
+import org.hibernate.type.Type;
+
+/** A number that is kept where there is one, as of a measurement that is put back, and else is the next of the sequence. */
+@IdGeneratorType(Numbered.Next.class)
+@Retention(RetentionPolicy.RUNTIME)
+@Target(ElementType.FIELD)
+@interface Numbered {
+    /** Takes the numbers in lots, so that an import asks the store once for a thousand rows. */
+    class Next extends SequenceStyleGenerator {
+        private static final String SEQUENCE = "measurement_seq";
+        private static final int LOT = 1000;
+
+        @Override
+        public void configure(Type type, Properties parameters, ServiceRegistry registry) {
+            parameters.setProperty(SEQUENCE_PARAM, SEQUENCE);
+            parameters.setProperty(OptimizableGenerator.INCREMENT_PARAM, Integer.toString(LOT));
+            // the sequence gives the first number of a lot
+            parameters.setProperty(
+                    OptimizableGenerator.OPT_PARAM, StandardOptimizerDescriptor.POOLED_LO.getExternalName());
+            super.configure(type, parameters, registry);
+        }
+
+        @Override
+        public Object generate(SharedSessionContractImplementor session, Object row) {
+            Long number = ((Measurement) row).id;
+            return number != null ? number : super.generate(session, row);
+        }
+
+        @Override
+        public EnumSet<EventType> getEventTypes() {
+            return EnumSet.of(INSERT);
+        }
+
+        @Override
+        public boolean allowAssignedIdentifiers() {
+            return true;
+        }
+    }
+}

@@ -1,0 +1,115 @@
+package syntoma.app.need;
+
+import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.IntStream;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.app.platform.Register;
+import syntoma.core.band.Band;
+import syntoma.core.band.Bands;
+import syntoma.core.unit.Text;
+
+/** Carriers, and the bands that each uses in a region. */
+@Service
+@Transactional
+public class Carriers extends Register<Carrier> {
+    private static final int LONGEST_REGION = 80;
+    private static final int MOST_BANDS = 300;
+
+    Carriers(EntityManager entities) {
+        super(entities, Carrier.class, "carrier");
+    }
+
+    @Override
+    protected Carrier unstored(String name) {
+        return new Carrier(name);
+    }
+
+    /** A carrier. */
+    public record CarrierName(long id, String name) {}
+
+    /** A carrier's bands in a region. */
+    public record RegionView(String carrier, String region, List<String> bands) {}
+
+    /** All carriers by name. */
+    @Transactional(readOnly = true)
+    public List<CarrierName> all() {
+        return things("e.name").stream()
+                .map(c -> new CarrierName(c.id(), c.name()))
+                .toList();
+    }
+
+    /** The bands of all carriers, by carrier and region. */
+    @Transactional(readOnly = true)
+    public List<RegionView> regions() {
+        Map<List<String>, List<String>> bands = new LinkedHashMap<>();
+        entities.createQuery(
+                        "select c.name, b.region, b.band from CarrierBand b join Carrier c on c.id = b.carrierId"
+                                + " order by c.name, b.region, b.id",
+                        Object[].class)
+                .getResultStream()
+                .forEach(row -> bands.computeIfAbsent(List.of((String) row[0], (String) row[1]), k -> new ArrayList<>())
+                        .add((String) row[2]));
+        return bands.entrySet().stream()
+                .map(e -> new RegionView(e.getKey().get(0), e.getKey().get(1), e.getValue()))
+                .toList();
+    }
+
+    /** Sets a carrier's bands in a region; none takes the region away. */
+    public void put(RegionView wanted) {
+        String name = name("carrier", wanted.carrier());
+        String region = InvalidInput.naming("region", () -> Text.name("region", wanted.region(), LONGEST_REGION));
+        List<String> given = wanted.bands() == null ? List.of() : wanted.bands();
+        if (given.size() > MOST_BANDS) {
+            throw new InvalidInput("bands", "bands has " + given.size() + " items; allowed are up to " + MOST_BANDS);
+        }
+        List<String> bands = IntStream.range(0, given.size())
+                .mapToObj(i -> InvalidInput.naming(
+                        "bands[" + i + "]", () -> Bands.named(Objects.requireNonNullElse(given.get(i), ""))
+                                .name()))
+                .distinct()
+                .toList();
+        Long carrier = number(name);
+        entities.createQuery("delete from CarrierBand b where b.carrierId = :carrier and b.region = :region")
+                .setParameter("carrier", carrier)
+                .setParameter("region", region)
+                .executeUpdate();
+        bands.forEach(band -> entities.persist(new CarrierBand(carrier, region, band)));
+        entities.flush();
+    }
+
+    /**
+     * A carrier's bands in a region, or in all that are entered when none is given.
+     *
+     * @throws NotFound when the carrier has no such region
+     */
+    @Transactional(readOnly = true)
+    public List<Band> bands(String carrier, @Nullable String region) {
+        List<RegionView> own =
+                regions().stream().filter(r -> r.carrier().equals(carrier)).toList();
+        if (region != null && own.stream().noneMatch(r -> r.region().equals(region))) {
+            throw new NotFound(carrier + " has no region " + Text.quoted(region));
+        }
+        return own.stream()
+                .filter(r -> region == null || r.region().equals(region))
+                .flatMap(r -> r.bands().stream())
+                .distinct()
+                .map(Bands::named)
+                .toList();
+    }
+
+    /** Whether bands of a carrier are entered for a region. */
+    @Transactional(readOnly = true)
+    public boolean has(String carrier, @Nullable String region) {
+        return regions().stream()
+                .anyMatch(r -> r.carrier().equals(carrier) && r.region().equals(region));
+    }
+}

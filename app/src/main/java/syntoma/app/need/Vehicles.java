@@ -1,0 +1,203 @@
+package syntoma.app.need;
+
+import jakarta.persistence.EntityManager;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.history.Edits;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.chain.Feature;
+import syntoma.core.chain.Shell;
+import syntoma.core.chain.Vehicle;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/** The vehicle, and what gear for it is judged by beside the needs. */
+@Service
+@Transactional
+public class Vehicles {
+    private static final int LONGEST_NAME = 80;
+    private static final String SEPARATOR = ", ";
+
+    private final EntityManager entities;
+    private final Carriers carriers;
+    private final Edits edits;
+
+    Vehicles(EntityManager entities, Carriers carriers, Edits edits) {
+        this.entities = entities;
+        this.carriers = carriers;
+        this.edits = edits;
+    }
+
+    /** The vehicle as it is edited. */
+    public record VehicleRequest(
+            String vehicle,
+            String body,
+            double heightM,
+            double batteryAh,
+            double batteryV,
+            double hoursADay,
+            @Nullable String carrier,
+            @Nullable String region,
+            @Nullable Double budget,
+            @Nullable Double uploadGb,
+            List<String> features) {}
+
+    /** The same with its version, and what there is to choose from. */
+    public record VehicleView(
+            String vehicle,
+            String body,
+            double heightM,
+            double batteryAh,
+            double batteryV,
+            double hoursADay,
+            @Nullable String carrier,
+            @Nullable String region,
+            @Nullable Double budget,
+            @Nullable Double uploadGb,
+            List<String> features,
+            int version,
+            List<String> bodies,
+            List<String> allFeatures) {}
+
+    /** The vehicle with its version. */
+    @Transactional(readOnly = true)
+    public VehicleView view() {
+        VehicleRequest r = request();
+        return new VehicleView(
+                r.vehicle(),
+                r.body(),
+                r.heightM(),
+                r.batteryAh(),
+                r.batteryV(),
+                r.hoursADay(),
+                r.carrier(),
+                r.region(),
+                r.budget(),
+                r.uploadGb(),
+                r.features(),
+                edits.version(Edits.Kind.RIG, Rig.ONLY),
+                Arrays.stream(Shell.values()).map(Shell::label).toList(),
+                Arrays.stream(Feature.values()).map(Feature::label).toList());
+    }
+
+    private VehicleRequest request() {
+        Rig rig = rig();
+        return new VehicleRequest(
+                rig.vehicle,
+                rig.body,
+                rig.heightM,
+                rig.batteryAh,
+                rig.batteryV,
+                rig.hoursADay,
+                carrier().orElse(null),
+                rig.region,
+                rig.budget,
+                rig.uploadGb,
+                features());
+    }
+
+    private Rig rig() {
+        return entities.find(Rig.class, Rig.ONLY);
+    }
+
+    /**
+     * Changes the vehicle.
+     *
+     * @param seen the version that was looked at; null when that is not known
+     */
+    public void put(VehicleRequest wanted, @Nullable Integer seen) {
+        VehicleRequest before = request();
+        Vehicle vehicle = InvalidInput.naming(
+                "vehicle",
+                () -> new Vehicle(
+                        wanted.vehicle(),
+                        Shell.labelled(Objects.requireNonNullElse(wanted.body(), "")),
+                        wanted.heightM(),
+                        wanted.batteryAh(),
+                        wanted.batteryV()));
+        InvalidInput.naming("hoursADay", () -> Values.within("hours a day", wanted.hoursADay(), 0, 24, "h"));
+        Optional.ofNullable(wanted.budget())
+                .ifPresent(v -> InvalidInput.naming("budget", () -> Values.within("budget", v, 0, 1_000_000, "")));
+        Optional.ofNullable(wanted.uploadGb())
+                .ifPresent(v ->
+                        InvalidInput.naming("uploadGb", () -> Values.within("usual upload", v, 0.001, 10_000, "GB")));
+        List<String> features = Objects.requireNonNullElse(wanted.features(), List.<String>of()).stream()
+                .map(f -> InvalidInput.naming("features", () -> Feature.labelled(Objects.requireNonNullElse(f, ""))
+                        .label()))
+                .distinct()
+                .toList();
+        String name = isBlank(wanted.vehicle())
+                ? "Vehicle"
+                : InvalidInput.naming("vehicle", () -> Text.name("vehicle", wanted.vehicle(), LONGEST_NAME));
+        String region = isBlank(wanted.region())
+                ? null
+                : InvalidInput.naming("region", () -> Text.name("region", wanted.region(), LONGEST_NAME));
+        Rig rig = rig();
+        rig.vehicle = name;
+        rig.body = vehicle.shell().label();
+        rig.heightM = vehicle.heightM();
+        rig.batteryAh = vehicle.batteryAh();
+        rig.batteryV = vehicle.batteryV();
+        rig.hoursADay = wanted.hoursADay();
+        rig.carrierId = isBlank(wanted.carrier()) ? null : carriers.number(Carriers.name("carrier", wanted.carrier()));
+        rig.region = region;
+        rig.budget = wanted.budget();
+        rig.uploadGb = wanted.uploadGb();
+        rig.features = String.join(SEPARATOR, features);
+        entities.flush();
+        edits.change(Edits.Kind.RIG, Rig.ONLY, "The vehicle", seen, before, request());
+    }
+
+    private static boolean isBlank(@Nullable String text) {
+        return text == null || text.isBlank();
+    }
+
+    /** The vehicle as chains know it. */
+    @Transactional(readOnly = true)
+    public Vehicle vehicle() {
+        Rig rig = rig();
+        return new Vehicle(rig.vehicle, Shell.labelled(rig.body), rig.heightM, rig.batteryAh, rig.batteryV);
+    }
+
+    /** Hours a day that the chain runs. */
+    @Transactional(readOnly = true)
+    public double hoursADay() {
+        return rig().hoursADay;
+    }
+
+    /** In units of money. */
+    @Transactional(readOnly = true)
+    public Optional<Double> budget() {
+        return Optional.ofNullable(rig().budget);
+    }
+
+    /** The usual upload. */
+    @Transactional(readOnly = true)
+    public Optional<Double> uploadGb() {
+        return Optional.ofNullable(rig().uploadGb);
+    }
+
+    /** What a device must be able to do. */
+    @Transactional(readOnly = true)
+    public List<String> features() {
+        String features = rig().features;
+        return features.isEmpty() ? List.of() : List.of(features.split(SEPARATOR));
+    }
+
+    /** The carrier that gear is judged for. */
+    @Transactional(readOnly = true)
+    public Optional<String> carrier() {
+        return carriers.name(rig().carrierId);
+    }
+
+    /** The region that gear is judged for, where bands of the carrier are entered for it. */
+    @Transactional(readOnly = true)
+    public Optional<String> region(String carrier) {
+        return Optional.ofNullable(rig().region).filter(region -> carriers.has(carrier, region));
+    }
+}

@@ -1,0 +1,117 @@
+package syntoma.app.setup;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.lang.Nullable;
+import syntoma.app.gear.GearItem;
+import syntoma.app.gear.GearKind;
+import syntoma.app.gear.Parts;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.chain.AntennaRun;
+import syntoma.core.chain.Cable;
+import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Chain;
+import syntoma.core.chain.Connector;
+import syntoma.core.chain.Placement;
+import syntoma.core.chain.Vehicle;
+import syntoma.core.unit.Values;
+
+/** Builds the core's chain from a plan and the gear it names. */
+final class Chains {
+    /** What is tried where the run has no cable yet: the thinnest class that is usual for runs of some metres. */
+    private static final String USUAL_CABLE = "240-class";
+
+    private final Map<Long, GearItem> gear;
+    private final Vehicle vehicle;
+
+    Chains(Map<Long, GearItem> gear, Vehicle vehicle) {
+        this.gear = gear;
+        this.vehicle = vehicle;
+    }
+
+    /** What to try on the first antenna's run in place of what the plan has; empty parts stay. */
+    record WhatIfRequest(@Nullable String cableClass, @Nullable Double cableM, @Nullable Double mastM) {
+        boolean isEmpty() {
+            return cableClass == null && cableM == null && mastM == null;
+        }
+    }
+
+    /**
+     * The chain of a plan.
+     *
+     * @throws InvalidInput naming the part that is not there, is of another kind, or is in it twice
+     */
+    Chain of(ChainPlan plan, Optional<WhatIfRequest> whatIf) {
+        plan.checkLengths();
+        List<AntennaRun> runs = new ArrayList<>();
+        for (int i = 0; i < plan.runs().size(); i++) {
+            ChainPlan.Run run = plan.runs().get(i);
+            AntennaRun built = InvalidInput.naming("runs[" + i + "]", () -> run(run));
+            boolean first = i == 0 && whatIf.isPresent();
+            runs.add(first ? InvalidInput.naming("whatIf", () -> changed(built, whatIf.get())) : built);
+        }
+        return InvalidInput.naming(
+                "chain",
+                () -> new Chain(
+                        vehicle,
+                        Optional.ofNullable(plan.device()).map(id -> part(id, GearKind.DEVICE, Parts::device)),
+                        Placement.labelled(plan.devicePlacement()),
+                        Optional.ofNullable(plan.booster()).map(id -> part(id, GearKind.BOOSTER, Parts::booster)),
+                        runs,
+                        plan.adapters().stream()
+                                .map(id -> part(id, GearKind.ADAPTER, Parts::adapter))
+                                .toList(),
+                        plan.sims().stream()
+                                .map(id -> part(id, GearKind.SIM, Parts::sim))
+                                .toList(),
+                        plan.plugging()));
+    }
+
+    private AntennaRun run(ChainPlan.Run run) {
+        return new AntennaRun(
+                Long.toString(run.antenna()),
+                part(run.antenna(), GearKind.ANTENNA, Parts::antenna),
+                run.cables().stream()
+                        .map(id -> part(id, GearKind.CABLE, Parts::cable))
+                        .toList(),
+                Placement.labelled(run.placement()),
+                run.mastM());
+    }
+
+    /** The run with one length of cable in place of its extension, and another mast. */
+    private static AntennaRun changed(AntennaRun run, WhatIfRequest whatIf) {
+        double old = run.extension().stream().mapToDouble(Cable::lengthM).sum();
+        double length = whatIf.cableM() == null ? old : whatIf.cableM();
+        String cableClass = whatIf.cableClass() != null
+                ? whatIf.cableClass()
+                : run.extension().stream()
+                        .findFirst()
+                        .map(c -> c.cableClass().name())
+                        .orElse(USUAL_CABLE);
+        double mast = whatIf.mastM() == null ? run.mastM() : whatIf.mastM();
+        Connector end = run.antenna().leads().isEmpty()
+                ? Connector.of("SMA-male")
+                : run.end(run.antenna().leads().get(0));
+        Values.within("cable length", length, 0, 50, "m");
+        List<Cable> extension = length == 0
+                ? List.of()
+                : List.of(new Cable(
+                        length + " m of " + cableClass, CableClass.named(cableClass), length, end.counterpart(), end));
+        return new AntennaRun(run.key(), run.antenna(), extension, run.placement(), mast);
+    }
+
+    private <T> T part(long id, GearKind kind, Function<GearItem, T> build) {
+        GearItem item = gear.get(id);
+        if (item == null) {
+            throw new IllegalArgumentException("no gear has the number " + id);
+        }
+        if (item.is() != kind) {
+            throw new IllegalArgumentException(
+                    item.name() + " is a " + item.kind() + "; here belongs a " + kind.label());
+        }
+        return build.apply(item);
+    }
+}

@@ -1,0 +1,113 @@
+package syntoma.app.setup;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.gear.GearItem;
+import syntoma.app.gear.GearKind;
+import syntoma.app.gear.GearService;
+import syntoma.app.gear.Parts;
+import syntoma.app.need.Carriers;
+import syntoma.app.need.Vehicles;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.setup.Chains.WhatIfRequest;
+import syntoma.core.band.Band;
+import syntoma.core.chain.Adapter;
+import syntoma.core.chain.Chain;
+import syntoma.core.chain.Plugging;
+import syntoma.core.chain.Vehicle;
+import syntoma.core.fit.FitCase;
+
+/** Chains as the core sees them, on the ground that they are judged by. */
+@Service
+@Transactional(readOnly = true)
+public class FitService {
+    private final GearService gear;
+    private final Vehicles vehicles;
+    private final Carriers carriers;
+
+    FitService(GearService gear, Vehicles vehicles, Carriers carriers) {
+        this.gear = gear;
+        this.vehicles = vehicles;
+        this.carriers = carriers;
+    }
+
+    /** What chains are judged by, read once for all of them. */
+    public record Ground(
+            Map<Long, GearItem> shelf,
+            Vehicle vehicle,
+            double hoursADay,
+            String carrier,
+            @Nullable String region,
+            List<Band> bands) {
+        Ground with(Map<Long, GearItem> otherShelf) {
+            return new Ground(otherShelf, vehicle, hoursADay, carrier, region, bands);
+        }
+    }
+
+    /** The ground for the carrier and the region that are chosen. */
+    public Ground ground() {
+        return ground(Optional.empty(), Optional.empty());
+    }
+
+    /** The ground for the carrier and the region that are chosen, or for others. */
+    Ground ground(Optional<String> wantedCarrier, Optional<String> wantedRegion) {
+        String carrier = wantedCarrier.or(vehicles::carrier).orElse("");
+        String region = wantedRegion.or(() -> vehicles.region(carrier)).orElse(null);
+        return new Ground(
+                gear.byNumber(),
+                vehicles.vehicle(),
+                vehicles.hoursADay(),
+                carrier,
+                region,
+                carriers.bands(carrier, region));
+    }
+
+    /** A chain as the core sees it. */
+    public static FitCase fit(ChainPlan plan, Ground ground) {
+        return fit(plan, Optional.empty(), ground);
+    }
+
+    static FitCase fit(ChainPlan plan, Optional<WhatIfRequest> whatIf, Ground ground) {
+        Chain chain = new Chains(ground.shelf(), ground.vehicle()).of(plan, whatIf);
+        Set<Long> used = Set.copyOf(plan.adapters());
+        List<Adapter> spares = ground.shelf().values().stream()
+                .filter(g -> g.is() == GearKind.ADAPTER && !used.contains(g.id()) && !g.retired())
+                .map(Parts::adapter)
+                .toList();
+        return FitCase.of(chain, ground.carrier(), ground.bands(), spares);
+    }
+
+    /**
+     * A plan with one lead plugged elsewhere.
+     *
+     * @throws InvalidInput naming the lead or the port that the chain has not
+     */
+    static ChainPlan plugged(ChainPlan plan, String lead, Optional<String> port, Ground ground) {
+        FitCase fit = fit(plan, Optional.empty(), ground);
+        Plugging moved = InvalidInput.naming("plug", () -> {
+            Plugging wanted = fit.wiring().plugging().moved(lead, port);
+            wanted.check(fit.chain());
+            return wanted;
+        });
+        return plan.with(moved);
+    }
+
+    /**
+     * Checks that a plan can be built and set so.
+     *
+     * @throws InvalidInput naming the part or the setting that cannot be
+     */
+    static void check(ChainPlan plan, Ground ground) {
+        plan.checkSettings();
+        Chain chain = new Chains(ground.shelf(), ground.vehicle()).of(plan, Optional.empty());
+        InvalidInput.naming("wiring", () -> {
+            chain.plugging().check(chain);
+            return chain;
+        });
+    }
+}

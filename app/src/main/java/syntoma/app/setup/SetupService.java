@@ -1,0 +1,169 @@
+package syntoma.app.setup;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.history.Edits;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.Json;
+import syntoma.app.platform.NotFound;
+import syntoma.app.setup.Chains.WhatIfRequest;
+import syntoma.app.setup.FitService.Ground;
+import syntoma.core.fit.FitCase;
+import syntoma.core.fit.FitCheck;
+import syntoma.core.fit.FitFinding;
+
+/** Setups with their chains, and what is computed of them. */
+@Service
+@Transactional
+public class SetupService {
+    private static final int LONGEST_CHAIN = 200_000;
+
+    private final Setups setups;
+    private final Revisions revisions;
+    private final Measured measured;
+    private final FitService fits;
+    private final Edits edits;
+    private final Json json;
+
+    SetupService(Setups setups, Revisions revisions, Measured measured, FitService fits, Edits edits, Json json) {
+        this.setups = setups;
+        this.revisions = revisions;
+        this.measured = measured;
+        this.fits = fits;
+        this.edits = edits;
+        this.json = json;
+    }
+
+    /** A setup in the list; one without a chain is known by its name alone. */
+    public record SetupRow(
+            SetupName setup,
+            int revision,
+            long measured,
+            boolean complete,
+            String summary,
+            String headline,
+            int blockers) {}
+
+    /** A lead to be plugged elsewhere; without a port it is to hang loose. */
+    public record PlugRequest(String lead, @Nullable String port) {}
+
+    /** All setups, those to be completed first. */
+    @Transactional(readOnly = true)
+    public List<SetupRow> all() {
+        Map<Long, SetupRevision> latest = revisions.latest();
+        Map<Long, Long> counts = measured.perSetup();
+        Ground ground = fits.ground();
+        return setups.all().stream()
+                .map(s -> row(s, latest.get(s.id()), counts.getOrDefault(s.id(), 0L), ground))
+                .sorted(Comparator.comparing(SetupRow::complete))
+                .toList();
+    }
+
+    private SetupRow row(SetupName setup, SetupRevision revision, long count, Ground ground) {
+        ChainPlan plan = revisions.plan(revision);
+        FitCase fit = FitService.fit(plan, ground);
+        List<FitFinding> findings = FitCheck.of(fit);
+        return new SetupRow(
+                setup,
+                revision == null ? 0 : revision.revision,
+                count,
+                plan.device() != null,
+                fit.chain().summary(),
+                FitCheck.headline(fit, findings),
+                (int) findings.stream().filter(FitFinding::blocks).count());
+    }
+
+    /** A setup with its chain as it is now; empty where it has none. */
+    public record Planned(SetupName setup, ChainPlan plan) {}
+
+    /** The chains of all setups, by the setups' numbers. */
+    @Transactional(readOnly = true)
+    public Map<Long, Planned> plans() {
+        Map<Long, SetupRevision> latest = revisions.latest();
+        return setups.all().stream()
+                .collect(Collectors.toMap(SetupName::id, s -> new Planned(s, revisions.plan(latest.get(s.id())))));
+    }
+
+    /**
+     * A setup with all that is computed of it.
+     *
+     * @param wanted the revision; the latest where none is said
+     * @throws NotFound when there is no such setup or revision
+     */
+    @Transactional(readOnly = true)
+    public SetupView view(long id, Optional<Integer> wanted, Optional<String> carrier, Optional<String> region) {
+        SetupName setup = setups.of(id);
+        List<SetupRevision> all = revisions.of(id);
+        SetupRevision shown = wanted.map(number -> all.stream()
+                        .filter(r -> r.revision == number)
+                        .findFirst()
+                        .orElseThrow(() -> new NotFound(setup.name() + " has no revision " + number)))
+                .orElse(all.isEmpty() ? null : all.get(all.size() - 1));
+        List<SetupView.RevisionView> views = all.stream()
+                .map(r -> new SetupView.RevisionView(
+                        r.revision, r.since.equals(Revisions.EVER) ? null : r.since, revisions.measured(r, all)))
+                .toList();
+        Ground ground = fits.ground(carrier, region);
+        if (shown != null) {
+            ground = ground.with(revisions.shelf(shown, ground.shelf()));
+        }
+        SetupView.Of of = new SetupView.Of(
+                setup,
+                shown == null ? 0 : shown.revision,
+                shown == null
+                        ? measured.during(id, Revisions.EVER, null)
+                        : views.get(all.indexOf(shown)).measured(),
+                edits.version(Edits.Kind.CHAIN, id),
+                views);
+        ChainPlan plan = revisions.plan(shown);
+        return SetupViews.of(of, plan, FitService.fit(plan, ground), ground);
+    }
+
+    /** All that is computed of a chain that is not stored. */
+    @Transactional(readOnly = true)
+    public SetupView draft(
+            ChainPlan plan,
+            Optional<PlugRequest> plug,
+            Optional<WhatIfRequest> whatIf,
+            Optional<String> carrier,
+            Optional<String> region) {
+        Ground ground = fits.ground(carrier, region);
+        FitService.check(plan, ground);
+        ChainPlan plugged = plug.map(p -> FitService.plugged(
+                        plan,
+                        Optional.ofNullable(p.lead())
+                                .orElseThrow(() -> new InvalidInput("plug.lead", "plug.lead is missing")),
+                        Optional.ofNullable(p.port()),
+                        ground))
+                .orElse(plan);
+        return SetupViews.of(SetupView.Of.DRAFT, plugged, FitService.fit(plugged, whatIf, ground), ground);
+    }
+
+    /**
+     * Stores the chain of a setup. The first chain of a setup known by name alone is what it was measured with.
+     *
+     * @param seen the version that was looked at; null when that is not known
+     */
+    public void put(long id, ChainPlan plan, @Nullable Integer seen) {
+        SetupName setup = setups.of(id);
+        FitService.check(plan, fits.ground());
+        String chain = json.write(plan);
+        if (chain.length() > LONGEST_CHAIN) {
+            throw new InvalidInput(
+                    "plan", "the chain has " + chain.length() + " characters; allowed are up to " + LONGEST_CHAIN);
+        }
+        SetupRevision latest = revisions.latest().get(id);
+        ChainPlan before = revisions.plan(latest);
+        if (latest != null && before.equals(plan)) {
+            return;
+        }
+        edits.change(Edits.Kind.CHAIN, id, setup.name(), seen, before, plan);
+        revisions.put(id, chain);
+    }
+}

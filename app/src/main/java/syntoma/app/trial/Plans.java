@@ -1,0 +1,86 @@
+package syntoma.app.trial;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.measurement.Measurements;
+import syntoma.app.measurement.TrialSpan;
+import syntoma.app.platform.Conflict;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.unit.Text;
+import syntoma.core.verdict.Looks;
+
+/** Trials, with how many rounds they were planned for where that was said before the first. */
+@Service
+@Transactional
+public class Plans {
+    private final EntityManager entities;
+    private final Campsites campsites;
+    private final Measurements measurements;
+    private final Clock clock;
+
+    Plans(EntityManager entities, Campsites campsites, Measurements measurements, Clock clock) {
+        this.entities = entities;
+        this.campsites = campsites;
+        this.measurements = measurements;
+        this.clock = clock;
+    }
+
+    /** A trial in the list; {@code plannedRounds} is null when it was not planned in Syntoma. */
+    public record TrialRow(TrialSpan trial, @Nullable Integer plannedRounds) {}
+
+    private record Key(long campsite, String name) {}
+
+    /** All trials that have measurements, the latest first. */
+    @Transactional(readOnly = true)
+    public List<TrialRow> trials() {
+        Map<Key, Integer> rounds = new HashMap<>();
+        entities.createQuery("from TrialPlan p", TrialPlan.class)
+                .getResultList()
+                .forEach(p -> rounds.put(new Key(p.campsiteId, p.name), p.plannedRounds));
+        return measurements.trials().stream()
+                .map(t -> new TrialRow(t, rounds.get(new Key(t.campsiteId(), t.name()))))
+                .toList();
+    }
+
+    /**
+     * Notes before the first measurement how many rounds a trial is planned for.
+     *
+     * @throws InvalidInput when it has measurements already, or the rounds are not 3 to 20
+     * @throws Conflict when it is planned already
+     */
+    public void plan(String campsite, String name, int rounds) {
+        InvalidInput.naming("plannedRounds", () -> Looks.level(rounds));
+        long place = campsites.of(campsite).id();
+        boolean begun = measurements.trials().stream()
+                .anyMatch(t -> t.campsiteId() == place && t.name().equals(name));
+        if (begun) {
+            throw new InvalidInput(
+                    "name", "trial " + Text.quoted(name) + " has measurements; a plan is made before the first");
+        }
+        if (rounds(place, name).isPresent()) {
+            throw new Conflict("name", "trial " + Text.quoted(name) + " is planned already; choose another name");
+        }
+        entities.persist(new TrialPlan(place, name, rounds, OffsetDateTime.now(clock)));
+    }
+
+    /** How many rounds a trial was planned for; empty when it was not planned. */
+    @Transactional(readOnly = true)
+    public OptionalInt rounds(long campsite, String trial) {
+        return entities.createQuery(
+                        "from TrialPlan p where p.campsiteId = :campsite and p.name = :name", TrialPlan.class)
+                .setParameter("campsite", campsite)
+                .setParameter("name", trial)
+                .getResultStream()
+                .mapToInt(p -> p.plannedRounds)
+                .findFirst();
+    }
+}

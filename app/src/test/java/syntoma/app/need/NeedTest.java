@@ -1,0 +1,59 @@
+package syntoma.app.need;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.annotation.DirtiesContext;
+import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import syntoma.app.ApiTest;
+import syntoma.app.Requests;
+
+/** Needs, the vehicle and the bands of carriers. */
+@ApiTest
+@TestPropertySource(properties = "syntoma.demo=true")
+@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
+class NeedTest {
+    @Autowired
+    private MockMvc mvc;
+
+    @Test
+    void needs_add_up_and_bands_by_region_can_be_changed() throws Exception {
+        Requests requests = new Requests(mvc);
+        JsonNode needs = requests.read("/api/needs").json();
+        assertEquals(8, needs.at("/requirement/downMbps").asDouble());
+        assertEquals(3, needs.at("/requirement/upMbps").asDouble());
+        assertEquals(
+                "11 GB at 3 Mb/s takes 8 h 9 min",
+                needs.at("/requirement/uploadTime").asText());
+        assertEquals(6, needs.get("needs").size());
+        assertEquals(
+                200,
+                requests.put(
+                                "/api/carriers/bands",
+                                Map.of("carrier", "Tarnwave", "region", "East shore", "bands", List.of("b20")))
+                        .status());
+        assertEquals(
+                "With Bittern on Tarnwave: one of one band works in both directions.",
+                requests.setup("Bittern booster").at("/coverage/sentence").asText());
+        assertEquals(
+                400,
+                requests.put(
+                                "/api/carriers/bands",
+                                Map.of("carrier", "Tarnwave", "region", "East shore", "bands", List.of("x9")))
+                        .status());
+        ObjectNode vehicle = requests.read("/api/vehicle").json().deepCopy();
+        vehicle.remove(List.of("version", "bodies", "allFeatures"));
+        assertEquals(200, requests.put("/api/vehicle", vehicle).status());
+        vehicle.put("body", "paper");
+        assertEquals(400, requests.put("/api/vehicle", vehicle).status());
+        Map<String, Object> need =
+                Map.of("name", "Telemetry", "upMbps", -1, "partOfDay", "nights", "hoursADay", 1, "chosen", true);
+        assertEquals(400, requests.put("/api/needs", need).status());
+    }
+}

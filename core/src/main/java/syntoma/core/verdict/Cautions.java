@@ -1,0 +1,62 @@
+package syntoma.core.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import syntoma.core.reading.Figure;
+
+/** What could still be wrong with a comparison of two setups, in plain sentences, the weightiest first. */
+public final class Cautions {
+    private Cautions() {}
+
+    /**
+     * The cautions of one pair of setups.
+     *
+     * @param comparisons one per metric, at least one, the first the one that matters most
+     * @param planned whether the rounds were planned as a trial
+     */
+    public static List<String> of(List<Comparison> comparisons, Circumstances under, boolean planned) {
+        List<String> cautions = new ArrayList<>();
+        Comparison first = comparisons.get(0);
+        failures(first, cautions);
+        comparisons.forEach(c -> c.wild().forEach(w -> cautions.add(wild(c, w))));
+        if (under.carriers().size() > 1) {
+            cautions.add("Several carriers were in use (" + String.join(", ", under.carriers())
+                    + "); rounds are paired within each.");
+        }
+        if (under.servers().size() > 1) {
+            cautions.add("The runs went to " + under.servers().size()
+                    + " test servers; a change of server can pass for a change of setup.");
+        }
+        if (under.evening() != under.earlier()) {
+            cautions.add(
+                    under.evening()
+                            ? "All runs were after " + Circumstances.EVENING + ":00; mornings can differ."
+                            : "All runs were before " + Circumstances.EVENING
+                                    + ":00; one evening round would tell whether it holds then.");
+        }
+        if (first.leftOut() > 0) {
+            cautions.add(first.leftOut() + (first.leftOut() == 1 ? " round lacks" : " rounds lack") + " "
+                    + first.metric().measure().phrase() + " from one of the two and could not be paired.");
+        }
+        if (!planned) {
+            cautions.add("Not planned as a trial in Syntoma, so this is taken as a single look at 95 %.");
+        }
+        return cautions;
+    }
+
+    private static void failures(Comparison c, List<String> cautions) {
+        Share a = c.failures().baseline();
+        Share b = c.failures().candidate();
+        if (a.failed() + b.failed() > 0) {
+            cautions.add("Failed runs: " + c.baseline() + " " + a.failed() + " of " + a.tried() + ", " + c.candidate()
+                    + " " + b.failed() + " of " + b.tried() + ".");
+        }
+    }
+
+    private static String wild(Comparison c, WildRun w) {
+        Figure metric = c.metric();
+        return "Round " + w.round().key().round() + " is wild on "
+                + metric.measure().phrase() + " (" + metric.scale().said(w.ratio()) + ", from " + w.setup()
+                + "). Without it: " + metric.scale().said(w.estimate()) + ".";
+    }
+}

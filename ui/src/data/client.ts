@@ -1,0 +1,85 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+
+export const api = createClient<paths>({ baseUrl: '' });
+
+/** An answer that refuses, with the fields at fault. */
+export class Refusal extends Error {
+  constructor(
+    message: string,
+    readonly errors: Schemas['FieldProblem'][],
+  ) {
+    super(message);
+  }
+}
+
+/** Something was changed by somebody else since it was looked at. */
+export class Clash extends Refusal {
+  constructor(
+    message: string,
+    readonly version: number,
+    readonly changes: Change[],
+  ) {
+    super(message, []);
+  }
+}
+
+/** Something that a person must say before it is done. */
+export class Asked extends Refusal {
+  constructor(
+    message: string,
+    readonly choices: Choice[],
+  ) {
+    super(message, []);
+  }
+}
+
+/** One way in which it can be meant, and what to send along for it. */
+export interface Choice {
+  as: string;
+  label: string;
+  says: string;
+}
+
+/** A field that somebody else changed. */
+export interface Change {
+  field: string;
+  was: string | null;
+  now: string | null;
+}
+
+/** The data of an answer, or a refusal thrown. */
+export async function unwrap<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  let answer;
+  try {
+    answer = await call;
+  } catch {
+    throw new Refusal('Syntoma does not answer. Is it still running on this machine?', []);
+  }
+  if (answer.response.ok) {
+    return answer.data as T;
+  }
+  throw refusal(answer.error, answer.response.status);
+}
+
+/** A refusal from the body of an answer. */
+export function refusal(body: unknown, status: number): Refusal {
+  const problem = (body ?? {}) as {
+    detail?: string;
+    errors?: Schemas['FieldProblem'][];
+    version?: number;
+    changes?: Change[];
+    choices?: Choice[];
+  };
+  const detail = problem.detail ?? `Syntoma answered with the status ${status}.`;
+  if (problem.choices !== undefined) {
+    return new Asked(detail, problem.choices);
+  }
+  return problem.version !== undefined && problem.changes !== undefined
+    ? new Clash(detail, problem.version, problem.changes)
+    : new Refusal(detail, problem.errors ?? []);
+}

@@ -1,0 +1,30 @@
+import type { Schemas } from './client';
+
+/**
+ * Under which key each answer of the server is kept. What begins with `rig` follows from gear, setups, needs, the vehicle and
+ * carriers' bands, and is asked for again together.
+ */
+export const keys = {
+  standing: ['standing'],
+  campsites: ['campsites'],
+  setups: ['setups'],
+  carriers: ['carriers'],
+  figures: ['figures'],
+  pitch: ['pitch'],
+  stays: ['stays'],
+  measurements: (stay: number) => ['measurements', stay],
+  formCheck: (text: string) => ['form-check', text],
+  trials: ['trials'],
+  result: (of: unknown) => ['result', of],
+  rig: ['rig'],
+  gear: ['rig', 'gear'],
+  gearForms: ['gear-forms'],
+  needs: ['rig', 'needs'],
+  vehicle: ['rig', 'vehicle'],
+  regions: ['rig', 'regions'],
+  setupFits: ['rig', 'setup-fits'],
+  setup: (id: number, revision: number | null) => ['rig', 'setup', id, revision],
+  setupCheck: (request: Schemas['CheckRequest']) => ['rig', 'setup-check', request],
+  chainChoices: ['chain-choices'],
+  candidates: (request: Schemas['CandidatesRequest']) => ['rig', 'candidates', request],
+} as const;

@@ -1,0 +1,104 @@
+import { useCallback, useRef, useState } from 'react';
+import { refusal, type Schemas } from './client';
+
+type Report = Schemas['ImportReport'];
+
+/** The states an import can be in. */
+export type ImportState =
+  | { kind: 'idle' }
+  | { kind: 'refused'; file: string; message: string }
+  | { kind: 'running'; file: string; dryRun: boolean; uploaded: boolean; rows: number; share: number }
+  | { kind: 'judged'; file: string; report: Report }
+  | { kind: 'kept'; file: string; report: Report };
+
+/** Sends a file twice: for the dry run, and when it is confirmed. */
+export function useImport(kept: () => void) {
+  const [state, setState] = useState<ImportState>({ kind: 'idle' });
+  const file = useRef<File>(null);
+  const under = useRef<{ name: string; abort: () => void }>(null);
+
+  const send = useCallback(
+    async (dryRun: boolean) => {
+      const chosen = file.current;
+      if (!chosen) {
+        return;
+      }
+      const name = crypto.randomUUID();
+      const running = {
+        kind: 'running',
+        file: chosen.name,
+        dryRun,
+        uploaded: false,
+        rows: 0,
+        share: 0,
+      } as const;
+      setState(running);
+      const perRow = await bytesPerRow(chosen);
+      const progress = new EventSource(`/api/imports/${name}`);
+      progress.onmessage = (event) => {
+        const { rows, done } = JSON.parse(event.data as string) as Schemas['Progress'];
+        if (done) {
+          return;
+        }
+        const share = Math.min(99, (100 * rows * perRow) / Math.max(1, chosen.size));
+        setState((s) => (s.kind === 'running' ? { ...s, uploaded: rows > 0, rows, share } : s));
+      };
+      const controller = new AbortController();
+      under.current = { name, abort: () => controller.abort() };
+      try {
+        const response = await fetch(`/api/measurements/import?dryRun=${dryRun}&progress=${name}`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'text/csv' },
+          body: chosen,
+          signal: controller.signal,
+        });
+        const body: unknown = await response.json();
+        if (!response.ok) {
+          throw refusal(body, response.status);
+        }
+        setState({ kind: dryRun ? 'judged' : 'kept', file: chosen.name, report: body as Report });
+        if (!dryRun) {
+          kept();
+        }
+      } catch (error) {
+        const message =
+          error instanceof Error && error.name !== 'AbortError'
+            ? error.message
+            : 'Cancelled; nothing was kept.';
+        setState({ kind: 'refused', file: chosen.name, message });
+      } finally {
+        progress.close();
+        under.current = null;
+      }
+    },
+    [kept],
+  );
+
+  const cancel = useCallback(async () => {
+    const import_ = under.current;
+    if (import_) {
+      const answer = await fetch(`/api/imports/${import_.name}`, { method: 'DELETE' });
+      if (!answer.ok) {
+        import_.abort();
+      }
+    }
+  }, []);
+
+  return {
+    state,
+    read: (chosen: File) => {
+      file.current = chosen;
+      void send(true);
+    },
+    keep: () => void send(false),
+    cancel: () => void cancel(),
+    reset: () => setState({ kind: 'idle' }),
+  };
+}
+
+/** Bytes of a row, from the file's first lines. */
+async function bytesPerRow(file: File) {
+  const head = await file.slice(0, 64 * 1024).text();
+  const rows = head.split('\n').length - 1;
+  return rows > 0 ? Math.min(file.size, head.length) / rows : file.size;
+}

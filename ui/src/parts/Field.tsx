@@ -1,0 +1,62 @@
+import { Input } from 'antd';
+import type { ReactNode } from 'react';
+import './field.css';
+
+/** One field with its unit, what it means, or what is wrong with it. */
+export function Field(props: {
+  name: string;
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  unit?: string | undefined;
+  problem?: string | undefined;
+  hint?: ReactNode;
+  className?: string | undefined;
+  placeholder?: string;
+  type?: string;
+  decimal?: boolean;
+  autoFocus?: boolean;
+}) {
+  const { name, label, value, onChange, unit, problem, hint } = props;
+  const id = `field-${name}`;
+  return (
+    <FieldFrame id={id} label={label} problem={problem} hint={hint} className={props.className}>
+      <Input
+        id={id}
+        name={name}
+        value={value}
+        type={props.type ?? 'text'}
+        inputMode={props.decimal ? 'text' : undefined}
+        placeholder={props.placeholder}
+        autoFocus={props.autoFocus}
+        autoComplete="off"
+        suffix={unit}
+        status={problem ? 'error' : undefined}
+        aria-invalid={problem ? true : undefined}
+        aria-describedby={`${id}-hint`}
+        onChange={(e) => onChange(e.target.value)}
+      />
+    </FieldFrame>
+  );
+}
+
+/** Label, control, and the line beneath it. */
+export function FieldFrame(props: {
+  id: string;
+  label: string;
+  problem?: string | undefined;
+  hint?: ReactNode;
+  className?: string | undefined;
+  children: ReactNode;
+}) {
+  const { id, label, problem, hint } = props;
+  return (
+    <div className={`field ${props.className ?? ''}`}>
+      <label htmlFor={id}>{label}</label>
+      {props.children}
+      <div className={problem ? 'hint bad' : 'hint'} id={`${id}-hint`} role={problem ? 'alert' : undefined}>
+        {problem ?? hint}
+      </div>
+    </div>
+  );
+}

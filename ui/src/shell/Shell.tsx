@@ -1,0 +1,72 @@
+import { Button, Modal } from 'antd';
+import { Suspense, lazy, useMemo, useState } from 'react';
+import { NavLink, Outlet, useNavigate } from 'react-router';
+import { HatchDefs } from '../draw/Hatch';
+import { LogContext } from '../parts/useLog';
+import { KEYS, useKey } from './keys';
+import { StandingLine } from './StandingLine';
+import { VIEWS } from './views';
+import './shell.css';
+
+const LogDialog = lazy(async () => ({ default: (await import('../log/LogDialog')).LogDialog }));
+
+/** What stands around every view: the spine, the standing line, the log dialog and the keys. */
+export function Shell() {
+  const navigate = useNavigate();
+  const [logging, setLogging] = useState(false);
+  const [help, setHelp] = useState(false);
+  const log = useMemo(() => ({ open: () => setLogging(true) }), []);
+  useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
+  useKey('r', () => setLogging(true));
+  useKey('?', () => setHelp(true));
+  useKey('/', () => document.querySelector<HTMLInputElement>('[data-find] input, input[data-find]')?.focus());
+  return (
+    <LogContext value={log}>
+      <HatchDefs />
+      <a className="skip" href="#sheet">
+        To the sheet
+      </a>
+      <div className="page">
+        <nav className="spine" aria-label="Views">
+          <div className="mark" aria-hidden="true">
+            <svg width="26" height="26" viewBox="0 0 26 26">
+              <path d="M5 24V3" stroke="currentColor" strokeWidth="2" />
+              <path d="M5 3L22 8.5L5 14Z" fill="var(--kelp)" />
+            </svg>
+          </div>
+          {VIEWS.map((view, i) => (
+            <NavLink key={view.path} to={view.path}>
+              <span className="long">{view.name}</span>
+              <span className="strip">{view.strip}</span> <i>{i + 1}</i>
+            </NavLink>
+          ))}
+        </nav>
+        <StandingLine />
+        <Suspense fallback={<div className="sheet" />}>
+          <Outlet />
+        </Suspense>
+      </div>
+      <Button type="primary" className="thumb" onClick={log.open}>
+        Log a reading
+      </Button>
+      {logging && (
+        <Suspense>
+          <LogDialog close={() => setLogging(false)} />
+        </Suspense>
+      )}
+      <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} width={420}>
+        <dl className="keys">
+          {KEYS.map(([key, does]) => (
+            <div key={key}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{does}</dd>
+            </div>
+          ))}
+        </dl>
+        <p className="quiet">Keys do nothing while you type in a field.</p>
+      </Modal>
+    </LogContext>
+  );
+}
