@@ -1,0 +1,150 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { describe, expect, it } from 'vitest';
+import type { Schemas } from '../data/client';
+import { asked, bodies, NEVER, Refused, serve } from '../testing/server';
+import { show } from '../testing/show';
+import { DOME, gear, PANEL } from '../testing/world';
+import { RigView } from './RigView';
+
+const PLAN: Schemas['ChainPlan'] = {
+  device: 1,
+  devicePlacement: 'inside',
+  booster: null,
+  runs: [{ antenna: 2, cables: [], placement: 'roof', mastM: 0 }],
+  adapters: [],
+  sims: [],
+  wiring: {},
+  mode: 'automatic',
+  lockedBands: [],
+  source: 'cellular',
+};
+const VIEW = {
+  setup: DOME,
+  revision: 2,
+  measured: 0,
+  version: 4,
+  revisions: [
+    { revision: 1, since: null, measured: 40 },
+    { revision: 2, since: '2026-09-01T10:00:00+02:00', measured: 0 },
+  ],
+  summary: 'Curlew + Alder',
+  headline: 'It fits. Two streams reach Curlew.',
+  plan: PLAN,
+  carrier: '',
+  region: null,
+  streams: 2,
+  findings: [],
+  wiring: [
+    {
+      key: '2/1',
+      lead: 'Alder 1',
+      use: 'cellular',
+      ends: 'SMA-male',
+      port: 'M1',
+      portHas: 'SMA-female',
+      adapter: null,
+      sticker: '1 → M1',
+    },
+  ],
+  leadsOver: [],
+  portsOver: ['M2'],
+  ports: [
+    { label: 'M1', use: 'cellular', connector: 'SMA-female', main: true },
+    { label: 'M2', use: 'cellular', connector: 'SMA-female', main: false },
+  ],
+  coverage: { sentence: 'Choose a carrier.', links: [], bands: [] },
+  staircases: [],
+  cables: [],
+  cableM: 0,
+  power: [],
+} as Schemas['SetupView'];
+const SERVED = {
+  'GET /api/setups/1': VIEW,
+  'GET /api/gear': [gear({}), gear({ id: 2, name: 'Alder', kind: 'antenna' })],
+  'GET /api/carriers/bands': [],
+  'GET /api/setups/choices': {
+    places: ['roof', 'mast'],
+    modes: ['automatic'],
+    sources: ['cellular'],
+    cableClasses: ['240-class'],
+  },
+};
+const row = (part: Partial<Schemas['SetupRow']>): Schemas['SetupRow'] => ({
+  setup: DOME,
+  revision: 1,
+  measured: 12,
+  complete: true,
+  summary: 'Curlew + Alder',
+  headline: 'It fits.',
+  blockers: 0,
+  ...part,
+});
+
+describe('the list of setups', () => {
+  it('waits without a number, and says what to do first', async () => {
+    serve({ 'GET /api/setups/fit': NEVER });
+    const page = show(<RigView />, '/rig');
+    expect(page.container.querySelector('main')?.textContent).not.toMatch(/\d/);
+    page.unmount();
+    serve({ 'GET /api/setups/fit': [] });
+    show(<RigView />, '/rig');
+    expect(await screen.findByText(/No setup yet. Say what you need/)).toBeDefined();
+  });
+
+  it('tells those that are put together from those known by name alone', async () => {
+    serve({
+      'GET /api/setups/fit': [row({ setup: PANEL, complete: false, revision: 0 }), row({ blockers: 1 })],
+    });
+    show(<RigView />, '/rig');
+    expect(await screen.findByText('1 setup put together, 1 blocked; 1 to complete.')).toBeDefined();
+    expect(screen.getByText('To complete')).toBeDefined();
+  });
+
+  it('says why a name is refused', async () => {
+    const user = userEvent.setup();
+    serve({
+      'GET /api/setups/fit': [],
+      'POST /api/setups': new Refused(409, { detail: 'which another setup has' }),
+    });
+    show(<RigView />, '/rig');
+    await user.type(await screen.findByLabelText('Name of the new setup'), 'Roof dome');
+    await user.click(screen.getByRole('button', { name: 'Put it together' }));
+    expect(await screen.findByText('which another setup has')).toBeDefined();
+  });
+});
+
+describe('a setup', () => {
+  it('shows its fit and leads to what was measured with before', async () => {
+    serve(SERVED);
+    show(<RigView />, '/rig?setup=1');
+    expect(await screen.findByText('It fits. Two streams reach Curlew.')).toBeDefined();
+    expect(screen.getByText('Nothing stands in the way.')).toBeDefined();
+    expect(screen.getByText('revision 1').getAttribute('href')).toBe('/rig?setup=1&revision=1');
+  });
+
+  it('is only looked at in a revision of before', async () => {
+    serve({ ...SERVED, 'GET /api/setups/1': { ...VIEW, revision: 1, measured: 40 } });
+    show(<RigView />, '/rig?setup=1&revision=1');
+    expect(await screen.findByText('revision 2')).toBeDefined();
+    expect(asked.find((a) => a.call === 'GET /api/setups/1')?.query).toBe('?revision=1');
+    expect(screen.queryByRole('button', { name: 'Change the chain' })).toBeNull();
+  });
+
+  it('asks the server what becomes of the wiring when a lead is plugged elsewhere', async () => {
+    const user = userEvent.setup();
+    const plugged = { ...VIEW, plan: { ...PLAN, wiring: { '2/1': 'M2' } } };
+    serve({ ...SERVED, 'POST /api/setups/check': plugged, 'PUT /api/setups/1': plugged });
+    show(<RigView />, '/rig?setup=1');
+    await user.click(await screen.findByRole('button', { name: 'Change the chain' }));
+    await user.click(screen.getByText('How the leads are plugged'));
+    await user.click(screen.getByLabelText('Port of Alder 1'));
+    await user.click(await screen.findByText('M2 · cellular, SMA-female'));
+    await waitFor(() =>
+      expect(bodies('POST /api/setups/check')[0]).toMatchObject({ plug: { lead: '2/1', port: 'M2' } }),
+    );
+    await user.click(await screen.findByRole('button', { name: 'Keep' }));
+    await waitFor(() => expect(bodies('PUT /api/setups/1')).toMatchObject([{ wiring: { '2/1': 'M2' } }]));
+  });
+});

@@ -1,0 +1,50 @@
+import { cleanup, configure } from '@testing-library/react';
+import { afterEach, vi } from 'vitest';
+import { answer } from './server';
+
+/** A page asks for addresses without a host. */
+class PageRequest extends Request {
+  constructor(input: RequestInfo | URL, init?: RequestInit) {
+    super(typeof input === 'string' && input.startsWith('/') ? `http://127.0.0.1${input}` : input, init);
+  }
+}
+
+globalThis.Request = PageRequest;
+globalThis.fetch = (input, init) => answer(input instanceof Request ? input : new PageRequest(input, init));
+
+if (typeof window !== 'undefined') {
+  // nothing here rests on a style sheet, and reckoning one without a real page takes seconds
+  window.getComputedStyle = (element) => (element as HTMLElement).style;
+  window.matchMedia = (query) =>
+    ({
+      matches: query.includes('min-width'),
+      media: query,
+      addListener: () => undefined,
+      removeListener: () => undefined,
+      addEventListener: () => undefined,
+      removeEventListener: () => undefined,
+    }) as unknown as MediaQueryList;
+  window.ResizeObserver = class {
+    observe() {
+      return undefined;
+    }
+    unobserve() {
+      return undefined;
+    }
+    disconnect() {
+      return undefined;
+    }
+  };
+}
+
+// a machine that does other work at the same time is slow, not wrong
+// and whether a thing is hidden takes long to reckon without a real page
+configure({ asyncUtilTimeout: 8_000, defaultHidden: true });
+
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+  if (typeof localStorage !== 'undefined') {
+    localStorage.clear();
+  }
+});
