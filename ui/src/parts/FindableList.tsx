@@ -3,7 +3,6 @@ import { type Key, type ReactNode, useState } from 'react';
 import { count } from '../format/numbers';
 import { downloadCsv } from './download';
 import { Part } from './Sheet';
-import './list.css';
 
 /** A column; its label stands before the value where a row is shown as lines. */
 export type Column<Row> = Omit<TableColumnType<Row>, 'title'> & { label: string; unit?: string };

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import './list.css';
 import './sheet.css';
 
 /** The sheet of a view: a headline sentence, the evidence beneath, and a margin where useful. */

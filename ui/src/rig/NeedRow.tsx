@@ -34,14 +34,22 @@ export function NeedRow({ need, partsOfDay }: { need: Need; partsOfDay: string[]
           {need.name}
         </Checkbox>
       </td>
-      <td className="num">{need.downMbps === null ? '–' : `${short(need.downMbps)} Mb/s`}</td>
-      <td className="num">{need.upMbps === null ? '–' : `${short(need.upMbps)} Mb/s`}</td>
-      <td className="num">{need.loadedMs === null ? '–' : `${plain(need.loadedMs)} ms`}</td>
-      <td className="num">{need.lossPct === null ? '–' : `${plain(need.lossPct)} %`}</td>
-      <td>
+      <td className="num" data-label="Down">
+        {need.downMbps === null ? '–' : `${short(need.downMbps)} Mb/s`}
+      </td>
+      <td className="num" data-label="Up">
+        {need.upMbps === null ? '–' : `${short(need.upMbps)} Mb/s`}
+      </td>
+      <td className="num" data-label="Under load">
+        {need.loadedMs === null ? '–' : `${plain(need.loadedMs)} ms`}
+      </td>
+      <td className="num" data-label="Loss">
+        {need.lossPct === null ? '–' : `${plain(need.lossPct)} %`}
+      </td>
+      <td data-label="When">
         {need.partOfDay}, {plain(need.hoursADay)} h a day
       </td>
-      <td className="num">
+      <td className="num" data-label="">
         <Button type="link" size="small" onClick={() => setEditing(true)}>
           Change
         </Button>

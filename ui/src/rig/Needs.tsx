@@ -25,7 +25,7 @@ export function Needs() {
         <Loaded state={stateOf(needs)}>
           {(view) => (
             <div className="table-scroll">
-              <table className="plain">
+              <table className="plain rows">
                 <thead>
                   <tr>
                     <th>Need</th>

@@ -23,7 +23,7 @@ export function WiringTable({ view }: { view: Schemas['SetupView'] }) {
         }
       >
         <div className="table-scroll">
-          <table className="plain">
+          <table className="plain rows">
             <thead>
               <tr>
                 <th>Lead</th>
@@ -39,14 +39,17 @@ export function WiringTable({ view }: { view: Schemas['SetupView'] }) {
                   <td>
                     <b>{w.lead}</b> <span className="small">{w.use}</span>
                   </td>
-                  <td>{w.ends}</td>
-                  <td className={w.adapter?.endsWith('to buy') ? 'attention' : undefined}>
+                  <td data-label="Ends in">{w.ends}</td>
+                  <td
+                    data-label="Between"
+                    className={w.adapter?.endsWith('to buy') ? 'attention' : undefined}
+                  >
                     {w.adapter ?? 'nothing'}
                   </td>
-                  <td>
+                  <td data-label="Port">
                     {w.port} <span className="small">{w.portHas}</span>
                   </td>
-                  <td>
+                  <td data-label="Label">
                     <span className="sticker">{w.sticker}</span>
                   </td>
                 </tr>

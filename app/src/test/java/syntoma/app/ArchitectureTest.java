@@ -20,7 +20,8 @@ class ArchitectureTest {
             .resideInAPackage("syntoma.core..")
             .should()
             .onlyDependOnClassesThat()
-            .resideInAnyPackage("syntoma.core..", "java..", "org.hipparchus..", "net.sf.geographiclib..");
+            .resideInAnyPackage(
+                    "syntoma.core..", "java..", "org.hipparchus..", "net.sf.geographiclib..", "org.jspecify..");
 
     @ArchTest
     static final ArchRule CORE_READS_NO_CLOCK = noClasses()

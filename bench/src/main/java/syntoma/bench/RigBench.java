@@ -22,7 +22,6 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
-import syntoma.core.band.Coverage;
 import syntoma.core.band.Span;
 import syntoma.core.chain.Antenna;
 import syntoma.core.chain.AntennaRun;
@@ -35,19 +34,21 @@ import syntoma.core.chain.GainRange;
 import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.Lead;
 import syntoma.core.chain.Placement;
+import syntoma.core.chain.Plugging;
 import syntoma.core.chain.Port;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Shell;
 import syntoma.core.chain.SimSize;
-import syntoma.core.chain.Staircase;
 import syntoma.core.chain.Use;
 import syntoma.core.chain.Vehicle;
+import syntoma.core.choice.Candidate;
 import syntoma.core.choice.Option;
 import syntoma.core.choice.Ranking;
+import syntoma.core.choice.Wanted;
 import syntoma.core.choice.Weights;
+import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
-import syntoma.core.fit.FitFinding;
 
 /** What the core does while a slider moves: one fit check, and six setups side by side over all bands there are. */
 @State(Scope.Benchmark)
@@ -112,36 +113,22 @@ public class RigBench {
                 List.of(new AntennaRun("1", antenna, List.of(extension), Placement.MAST, 3)),
                 List.of(),
                 List.of(),
-                Map.of());
+                Plugging.NONE);
     }
 
     @Benchmark
-    public List<FitFinding> fitCheck() {
+    public Findings fitCheck() {
         return FitCheck.of(FitCase.of(chains.get(0), "Tarnwave", bands, List.of()));
     }
 
     @Benchmark
     public Ranking candidates() {
+        Wanted wanted = new Wanted(OptionalDouble.of(8), List.of(), OptionalDouble.of(500), 24);
         List<Option> options = new ArrayList<>();
         for (Chain chain : chains) {
             FitCase fit = FitCase.of(chain, "Tarnwave", bands, List.of());
-            FitCheck.of(fit);
-            List<Coverage> coverage = fit.coverage();
-            OptionalDouble gain = coverage.stream()
-                    .filter(c -> c.result() == Coverage.Result.WORKS)
-                    .map(c -> Staircase.of(
-                            chain, fit.wiring(), c.band().downlink().middleMhz()))
-                    .filter(s -> s.deltaDb().isPresent())
-                    .mapToDouble(s -> s.deltaDb().getAsDouble())
-                    .average();
-            options.add(new Option(
-                    chain.device().orElseThrow().name(),
-                    List.of(),
-                    coverage.size(),
-                    fit.streams(),
-                    gain,
-                    OptionalDouble.of(100),
-                    OptionalDouble.of(176)));
+            options.add(Candidate.of(chain.device().orElseThrow().name(), fit, List.of(), wanted)
+                    .option());
         }
         return Ranking.of(options, Weights.USUAL);
     }

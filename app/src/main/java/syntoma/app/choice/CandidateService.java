@@ -6,6 +6,7 @@ import static syntoma.app.platform.Optionals.optional;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.lang.Nullable;
@@ -28,6 +29,7 @@ import syntoma.core.choice.Ranking;
 import syntoma.core.choice.Wanted;
 import syntoma.core.choice.Weights;
 import syntoma.core.fit.FitCase;
+import syntoma.core.unit.Labels;
 
 /** Two to six devices, antennas or whole setups side by side on what matters for the need. */
 @Service
@@ -36,6 +38,7 @@ class CandidateService {
     private static final int FEWEST = 2;
     private static final int MOST = 6;
     private static final String SETUPS = "setups";
+    private static final String[] KINDS = {SETUPS, GearKind.DEVICE.label(), GearKind.ANTENNA.label()};
 
     private final SetupService setups;
     private final FitService fits;
@@ -136,6 +139,8 @@ class CandidateService {
 
     /** All of them on one ground, which is read once. */
     private List<Candidate> judged(CandidatesRequest request, List<Long> ids) {
+        InvalidInput.naming(
+                "what", () -> Labels.find("what", Objects.requireNonNullElse(request.what(), ""), KINDS, kind -> kind));
         FitService.Ground ground = fits.ground();
         Map<Long, SetupService.Planned> plans = setups.plans();
         Wanted wanted = new Wanted(

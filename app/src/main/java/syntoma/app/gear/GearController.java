@@ -90,8 +90,11 @@ class GearController {
 
     @PostMapping("/gear/import")
     GearImport takeIn(@RequestBody GearFileRequest file) {
-        if (!FORMAT.equals(file.format()) || file.gear() == null) {
+        if (!FORMAT.equals(file.format())) {
             throw new InvalidInput("format", "format is " + Text.quoted(file.format()) + "; allowed is " + FORMAT);
+        }
+        if (file.gear() == null) {
+            throw new InvalidInput("gear", "gear is missing; give the list of items");
         }
         if (file.gear().size() > MOST_ITEMS) {
             throw new InvalidInput(

@@ -106,6 +106,16 @@ public class Carriers extends Register<Carrier> {
                 .toList();
     }
 
+    /**
+     * Checks that there is a carrier of a name.
+     *
+     * @throws NotFound when there is none
+     */
+    @Transactional(readOnly = true)
+    public void check(String name) {
+        required(name);
+    }
+
     /** Whether bands of a carrier are entered for a region. */
     @Transactional(readOnly = true)
     public boolean has(String carrier, @Nullable String region) {

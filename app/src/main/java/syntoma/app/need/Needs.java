@@ -143,6 +143,7 @@ public class Needs {
      */
     public void put(NeedRequest wanted, @Nullable Integer seen) {
         String name = InvalidInput.naming("name", () -> Text.name("name", wanted.name(), LONGEST_NAME));
+        InvalidInput.naming("partOfDay", () -> PartOfDay.labelled(Objects.requireNonNullElse(wanted.partOfDay(), "")));
         Need need = InvalidInput.naming("need", () -> need(wanted));
         NeedRow row =
                 rows().stream().filter(n -> n.name.equals(name)).findFirst().orElseGet(() -> new NeedRow(name));

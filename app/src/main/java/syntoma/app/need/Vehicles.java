@@ -112,14 +112,10 @@ public class Vehicles {
      */
     public void put(VehicleRequest wanted, @Nullable Integer seen) {
         VehicleRequest before = request();
+        Shell shell = InvalidInput.naming("body", () -> Shell.labelled(Objects.requireNonNullElse(wanted.body(), "")));
         Vehicle vehicle = InvalidInput.naming(
                 "vehicle",
-                () -> new Vehicle(
-                        wanted.vehicle(),
-                        Shell.labelled(Objects.requireNonNullElse(wanted.body(), "")),
-                        wanted.heightM(),
-                        wanted.batteryAh(),
-                        wanted.batteryV()));
+                () -> new Vehicle(wanted.vehicle(), shell, wanted.heightM(), wanted.batteryAh(), wanted.batteryV()));
         InvalidInput.naming("hoursADay", () -> Values.within("hours a day", wanted.hoursADay(), 0, 24, "h"));
         Optional.ofNullable(wanted.budget())
                 .ifPresent(v -> InvalidInput.naming("budget", () -> Values.within("budget", v, 0, 1_000_000, "")));

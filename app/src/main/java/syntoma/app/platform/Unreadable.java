@@ -5,6 +5,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
+import com.fasterxml.jackson.databind.exc.MismatchedInputException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import java.util.stream.Collectors;
 import syntoma.core.unit.FieldProblem;
@@ -16,6 +17,11 @@ final class Unreadable {
 
     /** The problem with a body; {@code body} is its field where the text itself is no JSON. */
     static FieldProblem problem(Throwable cause) {
+        if (cause instanceof JsonMappingException mapping && mapping.getCause() instanceof InvalidInput refused) {
+            FieldProblem inner = refused.problems().get(0);
+            String field = mapping.getPath().isEmpty() ? inner.field() : path(mapping) + "." + inner.field();
+            return new FieldProblem(field, inner.message());
+        }
         if (cause instanceof JsonMappingException mapping && !mapping.getPath().isEmpty()) {
             String field = path(mapping);
             return new FieldProblem(field, words(field, mapping));
@@ -55,8 +61,10 @@ final class Unreadable {
             return field + " is " + Text.quoted(String.valueOf(format.getValue())) + "; allowed is "
                     + kind(format.getTargetType());
         }
-        if (mapping instanceof com.fasterxml.jackson.databind.exc.MismatchedInputException mismatch
-                && mismatch.getTargetType() != null) {
+        if (mapping.getOriginalMessage().contains("`null`")) {
+            return field + " is missing; give it a value";
+        }
+        if (mapping instanceof MismatchedInputException mismatch && mismatch.getTargetType() != null) {
             return field + " cannot be read; allowed is " + kind(mismatch.getTargetType());
         }
         return field + " cannot be read: " + reason(mapping);

@@ -21,6 +21,7 @@ import syntoma.core.unit.Values;
 
 /** Builds the core's chain from a plan and the gear it names. */
 final class Chains {
+    private static final double LONGEST_CABLE_M = 50;
     /** What is tried where the run has no cable yet: the thinnest class that is usual for runs of some metres. */
     private static final String USUAL_CABLE = "240-class";
 
@@ -51,14 +52,16 @@ final class Chains {
             ChainPlan.Run run = plan.runs().get(i);
             AntennaRun built = InvalidInput.naming("runs[" + i + "]", () -> run(run));
             boolean first = i == 0 && whatIf.isPresent();
-            runs.add(first ? InvalidInput.naming("whatIf", () -> changed(built, whatIf.get())) : built);
+            runs.add(first ? changed(built, whatIf.get()) : built);
         }
+        Placement devicePlacement =
+                InvalidInput.naming("devicePlacement", () -> Placement.labelled(plan.devicePlacement()));
         return InvalidInput.naming(
                 "chain",
                 () -> new Chain(
                         vehicle,
                         Optional.ofNullable(plan.device()).map(id -> part(id, GearKind.DEVICE, Parts::device)),
-                        Placement.labelled(plan.devicePlacement()),
+                        devicePlacement,
                         Optional.ofNullable(plan.booster()).map(id -> part(id, GearKind.BOOSTER, Parts::booster)),
                         runs,
                         plan.adapters().stream()
@@ -95,12 +98,13 @@ final class Chains {
         Connector end = run.antenna().leads().isEmpty()
                 ? Connector.of("SMA-male")
                 : run.end(run.antenna().leads().get(0));
-        Values.within("cable length", length, 0, 50, "m");
+        InvalidInput.naming("whatIf.cableM", () -> Values.within("cable length", length, 0, LONGEST_CABLE_M, "m"));
+        CableClass known = InvalidInput.naming("whatIf.cableClass", () -> CableClass.named(cableClass));
         List<Cable> extension = length == 0
                 ? List.of()
-                : List.of(new Cable(
-                        length + " m of " + cableClass, CableClass.named(cableClass), length, end.counterpart(), end));
-        return new AntennaRun(run.key(), run.antenna(), extension, run.placement(), mast);
+                : List.of(new Cable(length + " m of " + cableClass, known, length, end.counterpart(), end));
+        return InvalidInput.naming(
+                "whatIf.mastM", () -> new AntennaRun(run.key(), run.antenna(), extension, run.placement(), mast));
     }
 
     private <T> T part(long id, GearKind kind, Function<GearItem, T> build) {

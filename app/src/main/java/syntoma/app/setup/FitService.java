@@ -56,6 +56,7 @@ public class FitService {
 
     /** The ground for the carrier and the region that are chosen, or for others. */
     Ground ground(Optional<String> wantedCarrier, Optional<String> wantedRegion) {
+        wantedCarrier.ifPresent(carriers::check);
         String carrier = wantedCarrier.or(vehicles::carrier).orElse("");
         String region = wantedRegion.or(() -> vehicles.region(carrier)).orElse(null);
         return new Ground(

@@ -14,9 +14,9 @@ import syntoma.app.platform.Json;
 import syntoma.app.platform.NotFound;
 import syntoma.app.setup.Chains.WhatIfRequest;
 import syntoma.app.setup.FitService.Ground;
+import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
-import syntoma.core.fit.FitFinding;
 
 /** Setups with their chains, and what is computed of them. */
 @Service
@@ -68,15 +68,15 @@ public class SetupService {
     private SetupRow row(SetupName setup, SetupRevision revision, long count, Ground ground) {
         ChainPlan plan = revisions.plan(revision);
         FitCase fit = FitService.fit(plan, ground);
-        List<FitFinding> findings = FitCheck.of(fit);
+        Findings findings = FitCheck.of(fit);
         return new SetupRow(
                 setup,
                 revision == null ? 0 : revision.revision,
                 count,
                 plan.device() != null,
                 fit.chain().summary(),
-                FitCheck.headline(fit, findings),
-                (int) findings.stream().filter(FitFinding::blocks).count());
+                findings.headline(),
+                findings.blockers().size());
     }
 
     /** A setup with its chain as it is now; empty where it has none. */

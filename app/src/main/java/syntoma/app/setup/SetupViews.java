@@ -7,12 +7,14 @@ import java.util.Optional;
 import syntoma.app.setup.FitService.Ground;
 import syntoma.core.band.Band;
 import syntoma.core.band.Coverage;
+import syntoma.core.band.Reach;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Cable;
 import syntoma.core.chain.CableChoice;
 import syntoma.core.chain.Chain;
 import syntoma.core.chain.Staircase;
 import syntoma.core.chain.Wiring;
+import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
 import syntoma.core.fit.FitFinding;
@@ -25,7 +27,7 @@ final class SetupViews {
     private SetupViews() {}
 
     static SetupView of(SetupView.Of of, ChainPlan plan, FitCase fit, Ground ground) {
-        List<FitFinding> findings = FitCheck.of(fit);
+        Findings findings = FitCheck.of(fit);
         double cableM = fit.chain().antennas().stream()
                 .findFirst()
                 .map(run -> run.extension().stream().mapToDouble(Cable::lengthM).sum())
@@ -37,12 +39,12 @@ final class SetupViews {
                 of.version(),
                 of.revisions(),
                 fit.chain().summary(),
-                FitCheck.headline(fit, findings),
+                findings.headline(),
                 plan,
                 ground.carrier(),
                 ground.region(),
                 fit.streams(),
-                findings.stream().map(SetupViews::finding).toList(),
+                findings.all().stream().map(SetupViews::finding).toList(),
                 fit.wiring().connections().stream().map(SetupViews::wire).toList(),
                 fit.wiring().leadsOver().stream()
                         .map(l -> new SetupView.LeadView(l.key(), l.label()))
@@ -85,7 +87,7 @@ final class SetupViews {
     }
 
     private static SetupView.CoverageView coverage(FitCase fit) {
-        List<Coverage> bands = fit.coverage();
+        Reach reach = fit.reach();
         Chain chain = fit.chain();
         String through = chain.booster()
                 .map(b -> b.name())
@@ -96,12 +98,9 @@ final class SetupViews {
         return new SetupView.CoverageView(
                 fit.carrier().isEmpty()
                         ? "Choose a carrier under Need, and its bands are looked at here."
-                        : Coverage.summary(through, fit.carrier(), bands),
-                bands.stream()
-                        .findFirst()
-                        .map(c -> c.links().stream().map(l -> l.link()).toList())
-                        .orElse(List.of()),
-                bands.stream().map(SetupViews::band).toList());
+                        : reach.sentence(through),
+                reach.links(),
+                reach.bands().stream().map(SetupViews::band).toList());
     }
 
     private static SetupView.BandView band(Coverage c) {

@@ -224,8 +224,8 @@ class RacesTest {
                     Set.of(201, 409),
                     new HashSet<>(
                             race(setup, setup).stream().map(Answer::status).toList()));
-            Map<String, Object> need =
-                    Map.of("name", "Radio " + i, "downMbps", 2, "partOfDay", "evenings", "hoursADay", 1);
+            Map<String, Object> need = Map.of(
+                    "chosen", true, "name", "Radio " + i, "downMbps", 2, "partOfDay", "evenings", "hoursADay", 1);
             Callable<Answer> put = () -> requests.put("/api/needs", need);
             race(put, put);
             race(() -> requests.send("/api/trials", plan(name)), () -> requests.send("/api/trials", plan(name)));

@@ -66,7 +66,7 @@ class InterfaceTest {
     @ParameterizedTest
     @CsvSource({
         "/api/gear/import, '{\"format\":\"syntoma-gear-1\",\"gear\":[{},{},{},{\"name\":{}}]}', gear[3].name",
-        "/api/setups/check, '{\"plan\":{\"runs\":[{\"antenna\":1},{\"antenna\":\"x\"}]}}', plan.runs[1].antenna",
+        "/api/setups/check, '{\"plan\":{\"runs\":[{\"antenna\":1,\"mastM\":0},{\"antenna\":\"x\"}]}}', plan.runs[1].antenna",
         "/api/measurements, '{\"campsite\":', body",
         "/api/measurements, '{\"note\":\"a\",\"note\":\"b\"}', body",
         "/api/measurements, '[1,2', body"

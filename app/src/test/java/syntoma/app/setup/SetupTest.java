@@ -119,13 +119,13 @@ class SetupTest {
         assertEquals(1, setup("Mast panel").get("revision").asInt());
         Requests.Answer far = requests.send("/api/setups/check", Map.of("plan", plan, "whatIf", Map.of("cableM", 99)));
         assertEquals(400, far.status());
-        assertEquals("whatIf", far.json().at("/errors/0/field").asText());
+        assertEquals("whatIf.cableM", far.json().at("/errors/0/field").asText());
     }
 
     @Test
     void chains_that_cannot_be_are_refused() throws Exception {
         int alder = gear("Alder");
-        Map<String, Object> run = Map.of("antenna", alder);
+        Map<String, Object> run = Map.of("antenna", alder, "mastM", 0);
         Requests.Answer circle = requests.send("/api/setups/check", Map.of("plan", Map.of("runs", List.of(run, run))));
         assertEquals(400, circle.status());
         assertTrue(circle.text().contains("circle"));

@@ -95,26 +95,13 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
                 : link + " passes " + Values.rounded(percent, 0) + " % of the " + direction;
     }
 
-    /** How many of a carrier's bands work in both directions, as a person would say it. */
-    public static String summary(String chain, String carrier, List<Coverage> bands) {
-        long works = bands.stream().filter(c -> c.result() == Result.WORKS).count();
-        long unknown = bands.stream().filter(c -> c.result() == Result.UNKNOWN).count();
-        String head = "With " + chain + " on " + carrier + ": ";
-        if (bands.isEmpty()) {
-            return head + "no bands of " + carrier + " are entered for this region.";
-        }
-        String count = works == bands.size() && works > 1
-                ? "all " + word(works) + " bands work in both directions"
-                : (works == 0 ? "none" : word(works)) + " of " + word(bands.size())
-                        + (bands.size() == 1
-                                ? " band works"
-                                : works == 1 || works == 0 ? " bands works" : " bands work")
-                        + " in both directions";
-        return head + count + (unknown == 0 ? "." : "; " + word(unknown) + " unknown, because a sheet does not say.");
+    /** Whether the band works in both directions. */
+    public boolean works() {
+        return result == Result.WORKS;
     }
 
-    private static String word(long number) {
-        String[] words = {"none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"};
-        return number < words.length ? words[(int) number] : Long.toString(number);
+    /** Whether a sheet does not say. */
+    public boolean isUnknown() {
+        return result == Result.UNKNOWN;
     }
 }

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.OptionalDouble;
 import syntoma.core.band.Coverage;
 import syntoma.core.chain.Staircase;
+import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
-import syntoma.core.fit.FitFinding;
 import syntoma.core.power.PowerBudget;
 
 /** A chain that could be chosen, with all that it is judged by. */
@@ -22,8 +22,8 @@ public record Candidate(Option option, FitCase fit, List<BandGain> gains, List<P
         private static BandGain of(FitCase fit, Coverage coverage) {
             Staircase stairs = Staircase.of(
                     fit.chain(), fit.wiring(), coverage.band().downlink().middleMhz());
-            boolean works = coverage.result() == Coverage.Result.WORKS;
-            return new BandGain(coverage, works ? stairs.deltaDb() : OptionalDouble.empty(), stairs.halfWidthDb());
+            return new BandGain(
+                    coverage, coverage.works() ? stairs.deltaDb() : OptionalDouble.empty(), stairs.halfWidthDb());
         }
     }
 
@@ -33,17 +33,15 @@ public record Candidate(Option option, FitCase fit, List<BandGain> gains, List<P
      * @param parts those of its parts that are not owned yet
      */
     public static Candidate of(String name, FitCase fit, List<Purchase> parts, Wanted wanted) {
-        List<FitFinding> findings = FitCheck.of(fit);
+        Findings findings = FitCheck.of(fit);
         List<BandGain> gains =
-                fit.coverage().stream().map(c -> BandGain.of(fit, c)).toList();
+                fit.reach().bands().stream().map(c -> BandGain.of(fit, c)).toList();
         List<Purchase> toBuy = Purchase.of(parts, findings);
         OptionalDouble price = Purchase.sum(toBuy);
         Option option = new Option(
                 name,
                 wanted.essentials(fit, findings, price),
-                (int) fit.coverage().stream()
-                        .filter(c -> c.result() == Coverage.Result.WORKS)
-                        .count(),
+                fit.reach().works(),
                 fit.streams(),
                 gains.stream()
                         .filter(g -> g.deltaDb().isPresent())

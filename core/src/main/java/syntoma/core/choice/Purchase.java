@@ -3,6 +3,7 @@ package syntoma.core.choice;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitFinding;
 
 /**
@@ -21,9 +22,9 @@ public record Purchase(String what, OptionalDouble price, boolean part) {
     }
 
     /** The parts with what the fit check says must be bought for them. */
-    static List<Purchase> of(List<Purchase> parts, List<FitFinding> findings) {
+    static List<Purchase> of(List<Purchase> parts, Findings findings) {
         List<Purchase> all = new ArrayList<>(parts);
-        for (FitFinding finding : findings) {
+        for (FitFinding finding : findings.all()) {
             if (finding.wantsAdapter()) {
                 all.add(new Purchase(finding.fix(), finding.price(), false));
             } else if (finding.wantsStabiliser()) {

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import syntoma.core.band.Coverage;
+import syntoma.core.band.Reach;
 import syntoma.core.chain.Device;
 import syntoma.core.choice.Option.Essential;
 import syntoma.core.choice.Option.Met;
+import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitCase;
-import syntoma.core.fit.FitFinding;
 import syntoma.core.unit.Values;
 
 /**
@@ -23,16 +23,15 @@ import syntoma.core.unit.Values;
  */
 public record Wanted(OptionalDouble downMbps, List<String> features, OptionalDouble budget, double hoursADay) {
     /** What cannot be done without, and whether a candidate has it. */
-    List<Essential> essentials(FitCase fit, List<FitFinding> findings, OptionalDouble price) {
+    List<Essential> essentials(FitCase fit, Findings findings, OptionalDouble price) {
         List<Essential> essentials = new ArrayList<>();
-        boolean blocked = findings.stream().anyMatch(FitFinding::blocks);
-        essentials.add(new Essential("nothing in its way", Met.known(!blocked)));
-        List<Coverage> coverage = fit.coverage();
-        if (!coverage.isEmpty()) {
-            boolean works = coverage.stream().anyMatch(c -> c.result() == Coverage.Result.WORKS);
-            boolean open = coverage.stream().anyMatch(c -> c.result() == Coverage.Result.UNKNOWN);
+        essentials.add(new Essential("nothing in its way", Met.known(!findings.blocked())));
+        Reach reach = fit.reach();
+        if (!reach.isEmpty()) {
+            boolean works = reach.works() > 0;
             essentials.add(new Essential(
-                    "a band of " + fit.carrier() + " works", !works && open ? Met.UNKNOWN : Met.known(works)));
+                    "a band of " + reach.carrier() + " works",
+                    !works && reach.unknown() > 0 ? Met.UNKNOWN : Met.known(works)));
         }
         Optional<Device> device = fit.chain().device();
         downMbps.ifPresent(down -> {

@@ -5,20 +5,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import syntoma.core.band.Coverage;
-import syntoma.core.band.Coverage.Result;
 
 /** Bands that the device has and another part of the chain does not pass. */
 final class BandsMissing implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
-
-        List<Coverage> coverage = fit.coverage();
-        if (coverage.stream().noneMatch(c -> c.result() == Result.WORKS)) {
+        if (fit.reach().works() == 0) {
             return List.of();
         }
-        Map<String, List<Coverage>> byLink = coverage.stream()
-                .filter(c -> c.result() != Result.WORKS && c.result() != Result.UNKNOWN)
-                .filter(c -> c.limitedBy().isPresent())
+        Map<String, List<Coverage>> byLink = fit.reach().stopped().stream()
                 .collect(Collectors.groupingBy(c -> c.limitedBy().get(), LinkedHashMap::new, Collectors.toList()));
         return byLink.entrySet().stream()
                 .map(e -> FitFinding.caution(

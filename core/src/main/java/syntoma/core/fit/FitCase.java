@@ -5,6 +5,7 @@ import java.util.List;
 import syntoma.core.band.Band;
 import syntoma.core.band.Coverage;
 import syntoma.core.band.LinkShare;
+import syntoma.core.band.Reach;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Chain;
 import syntoma.core.chain.Use;
@@ -13,16 +14,14 @@ import syntoma.core.chain.Wiring;
 /**
  * A chain with all that its rules look at.
  *
- * @param carrier the network; empty text when none is chosen
  * @param bands the carrier's bands in the regions travelled
  * @param spares adapters on the shelf that the chain does not use
- * @param coverage the carrier's bands over the links of the chain: the device, its antennas for cellular, the booster
+ * @param reach the carrier's bands over the links of the chain: the device, its antennas for cellular, the booster
  */
-public record FitCase(
-        Chain chain, Wiring wiring, String carrier, List<Band> bands, List<Adapter> spares, List<Coverage> coverage) {
+public record FitCase(Chain chain, Wiring wiring, List<Band> bands, List<Adapter> spares, Reach reach) {
 
     public static FitCase of(Chain chain, String carrier, List<Band> bands, List<Adapter> spares) {
-        return new FitCase(chain, Wiring.of(chain), carrier, bands, spares, coverage(chain, bands));
+        return new FitCase(chain, Wiring.of(chain), bands, spares, new Reach(carrier, coverage(chain, bands)));
     }
 
     private static List<Coverage> coverage(Chain chain, List<Band> bands) {
@@ -47,6 +46,11 @@ public record FitCase(
         int layers = chain.device().map(d -> d.mostLayers().orElse(2)).orElse(0);
         int connected = wiring.of(Use.CELLULAR).size();
         return connected > 0 ? Math.min(layers, connected) : layers;
+    }
+
+    /** The network; empty text when none is chosen. */
+    public String carrier() {
+        return reach.carrier();
     }
 
     String device() {

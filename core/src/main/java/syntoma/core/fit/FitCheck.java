@@ -39,30 +39,12 @@ public final class FitCheck {
     private FitCheck() {}
 
     /** What is to be said of a chain, the heaviest first. */
-    public static List<FitFinding> of(FitCase fit) {
-        return RULES.stream()
-                .flatMap(rule -> rule.check(fit).stream())
-                .sorted(Comparator.comparing(FitFinding::severity))
-                .toList();
-    }
-
-    /** What is found, as one sentence. */
-    public static String headline(FitCase fit, List<FitFinding> findings) {
-        long blockers = findings.stream().filter(FitFinding::blocks).count();
-        long toBuy = findings.stream().filter(FitFinding::wantsAdapter).count();
-        if (fit.chain().device().isEmpty()) {
-            return "This setup is known by its name alone. Choose its parts, and its fit can be checked.";
-        }
-        if (blockers > 0) {
-            FitFinding first = findings.get(0);
-            return "It does not fit yet. " + first.says();
-        }
-        String streams = " " + Words.capital(Words.count(fit.streams()))
-                + (fit.streams() == 1 ? " stream reaches " : " streams reach ") + fit.device() + ".";
-        return (toBuy == 0
-                        ? "It fits."
-                        : "It fits, with " + Words.count((int) toBuy)
-                                + (toBuy == 1 ? " kind of part" : " kinds of part") + " to buy.")
-                + streams;
+    public static Findings of(FitCase fit) {
+        return new Findings(
+                fit,
+                RULES.stream()
+                        .flatMap(rule -> rule.check(fit).stream())
+                        .sorted(Comparator.comparing(FitFinding::severity))
+                        .toList());
     }
 }

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import syntoma.core.band.Bands;
 import syntoma.core.band.Coverage;
 import syntoma.core.band.LinkShare;
+import syntoma.core.band.Reach;
 import syntoma.core.band.Span;
 import syntoma.core.booster.UsableGain;
 import syntoma.core.propagation.FreeSpace;
@@ -158,12 +159,12 @@ class ChainArithmeticTest {
                         .result());
         assertEquals(
                 "With Bittern on Tarnwave: one of two bands works in both directions; one unknown, because a sheet does not say.",
-                Coverage.summary(
-                        "Bittern",
-                        "Tarnwave",
-                        List.of(
-                                Coverage.of(b20, List.of(LinkShare.both("x", 1))),
-                                Coverage.of(b20, List.of(LinkShare.unknown("x"))))));
+                new Reach(
+                                "Tarnwave",
+                                List.of(
+                                        Coverage.of(b20, List.of(LinkShare.both("x", 1))),
+                                        Coverage.of(b20, List.of(LinkShare.unknown("x")))))
+                        .sentence("Bittern"));
     }
 
     @Test

@@ -44,7 +44,7 @@ class FitCheckTest {
     @Test
     void the_fix_names_the_cheapest_spare_and_its_price_for_all() {
         FitCase fit = fit(HOTSPOT, List.of(pigtail("dear pigtail", 9), pigtail("cheap pigtail", 6)));
-        FitFinding found = FitCheck.of(fit).stream()
+        FitFinding found = FitCheck.of(fit).all().stream()
                 .filter(f -> f.code().equals("adapter-needed"))
                 .findFirst()
                 .orElseThrow();
@@ -62,9 +62,9 @@ class FitCheckTest {
                 OptionalDouble.empty(),
                 OptionalDouble.of(3));
         FitCase wide = fit(HOTSPOT, List.of(elbow, pigtail("pigtail", 6)));
-        assertTrue(FitCheck.of(wide).stream().anyMatch(f -> f.fix().contains("such as elbow")));
+        assertTrue(FitCheck.of(wide).all().stream().anyMatch(f -> f.fix().contains("such as elbow")));
         FitCase tight = fit(Rigs.withSpacing(HOTSPOT, 8), List.of(elbow, pigtail("pigtail", 6)));
-        assertTrue(FitCheck.of(tight).stream().anyMatch(f -> f.fix().contains("as pigtails, such as pigtail")));
+        assertTrue(FitCheck.of(tight).all().stream().anyMatch(f -> f.fix().contains("as pigtails, such as pigtail")));
     }
 
     @Test
@@ -72,11 +72,11 @@ class FitCheckTest {
         FitCase hotspot = fit(HOTSPOT, List.of());
         assertEquals(
                 "It fits, with one kind of part to buy. Two streams reach Plover.",
-                FitCheck.headline(hotspot, FitCheck.of(hotspot)));
+                FitCheck.of(hotspot).headline());
         FitCase router = fit(chain(router(4), onRoof(wide("Rowan", 4))), List.of());
-        assertEquals("It fits. Four streams reach Curlew.", FitCheck.headline(router, FitCheck.of(router)));
+        assertEquals("It fits. Four streams reach Curlew.", FitCheck.of(router).headline());
         FitCase bare = fit(chain(null), List.of());
-        assertTrue(FitCheck.headline(bare, FitCheck.of(bare)).contains("name alone"));
+        assertTrue(FitCheck.of(bare).headline().contains("name alone"));
     }
 
     @Test

@@ -1,0 +1,314 @@
+package syntoma.app;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+
+/**
+ * Walks every operation of the description of the API. A body that is right is taken; with one place of it null, missing, of
+ * another type, too long or unknown it is refused as a problem document that names the field, or taken where that is allowed.
+ */
+@ApiTest
+@TestPropertySource(properties = "syntoma.demo=true")
+class EveryOperationTest {
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+    private static final String TOO_LONG = "x".repeat(5_001);
+
+    @Autowired
+    private MockMvc mvc;
+
+    private Requests requests;
+    private JsonNode api;
+    private final List<String> faults = new ArrayList<>();
+    private int calls;
+
+    @BeforeEach
+    void open() throws Exception {
+        requests = new Requests(mvc);
+        api = JSON.readTree(Files.readString(Path.of("openapi.json")));
+    }
+
+    /** A body that is right for each operation that has one; numbers of things of the demo stand in braces. */
+    private Map<String, String> bodies() throws Exception {
+        String plan =
+                "{\"device\":{Curlew},\"devicePlacement\":\"inside\",\"booster\":null,\"runs\":[{\"antenna\":{Alder},"
+                        + "\"cables\":[{Extension 4.5 m}],\"placement\":\"roof\",\"mastM\":0}],\"adapters\":[{TS9 elbow}],\"sims\":"
+                        + "[{Ostrel card}],\"wiring\":{},\"mode\":\"automatic\",\"lockedBands\":[\"B20\"],\"source\":\"cellular\"}";
+        String gear =
+                "{\"kind\":\"cable\",\"name\":\"%s\",\"state\":\"owned\",\"price\":\"12\",\"sheet\":{\"cableClass\":"
+                        + "\"240-class\",\"lengthM\":3,\"first\":\"SMA-male\",\"second\":\"SMA-female\"}}";
+        Map<String, String> bodies = new TreeMap<>();
+        bodies.put("POST /api/gear", gear.formatted("Walked"));
+        bodies.put("PUT /api/gear/{id}", gear.formatted("Walked again"));
+        bodies.put("POST /api/gear/import", "{\"format\":\"syntoma-gear-1\",\"gear\":[" + gear.formatted("In") + "]}");
+        bodies.put("POST /api/setups", "{\"name\":\"Walked\"}");
+        bodies.put("PUT /api/setups/{id}", plan);
+        bodies.put(
+                "POST /api/setups/check",
+                "{\"plan\":" + plan + ",\"plug\":{\"lead\":\"{Alder}/1\",\"port\":\"M1\"},\"whatIf\":{\"cableClass\":"
+                        + "\"240-class\",\"cableM\":3,\"mastM\":1},\"carrier\":\"Ostrel\",\"region\":null}");
+        bodies.put(
+                "POST /api/candidates",
+                "{\"what\":\"device\",\"base\":{Roof dome},\"ids\":[{Curlew},{Plover}],\"weights\":{\"gain\":1,\"bands\":1,"
+                        + "\"streams\":1,\"price\":1,\"energy\":1}}");
+        bodies.put(
+                "PUT /api/needs",
+                "{\"name\":\"Telemetry\",\"downMbps\":1,\"upMbps\":1,\"loadedMs\":300,\"lossPct\":1,\"partOfDay\":"
+                        + "\"any time\",\"hoursADay\":2,\"chosen\":true}");
+        bodies.put(
+                "PUT /api/vehicle",
+                "{\"vehicle\":\"Heron\",\"body\":\"steel\",\"heightM\":2.86,\"batteryAh\":200,\"batteryV\":12.8,"
+                        + "\"hoursADay\":10,\"carrier\":\"Ostrel\",\"region\":\"East shore\",\"budget\":100,\"uploadGb\":1,"
+                        + "\"features\":[\"failover\"]}");
+        bodies.put("PUT /api/carriers/bands", "{\"carrier\":\"Ostrel\",\"region\":\"North\",\"bands\":[\"B20\"]}");
+        bodies.put(
+                "PUT /api/standing", "{\"campsite\":\"Quarry Lake\",\"setup\":\"Roof dome\",\"carrier\":\"Ostrel\"}");
+        bodies.put("POST /api/trials", "{\"campsite\":\"Quarry Lake\",\"name\":\"Planned\",\"plannedRounds\":5}");
+        String measurement =
+                "{\"takenAt\":\"2026-09-05T20:00:00+02:00\",\"campsite\":\"Quarry Lake\",\"setup\":\"Roof dome\","
+                        + "\"carrier\":\"Ostrel\",\"rat\":\"LTE\",\"band\":\"B20\",\"outcome\":\"ok\",\"rsrpDbm\":\"-97.5\","
+                        + "\"upMbps\":\"4 Mb/s\",\"trial\":\"Walked\",\"round\":\"1\",\"note\":\"n\",\"server\":\"s\",\"cellId\":\"1\"}";
+        bodies.put("POST /api/measurements", measurement);
+        bodies.put("POST /api/measurements/check", measurement);
+        Map<String, String> filled = new TreeMap<>();
+        for (Map.Entry<String, String> body : bodies.entrySet()) {
+            String text = body.getValue();
+            for (JsonNode item : requests.read("/api/gear").json()) {
+                text = text.replace(
+                        "{" + item.get("name").asText() + "}", item.get("id").asText());
+            }
+            text = text.replace(
+                    "{Roof dome}", requests.setup("Roof dome").at("/setup/id").asText());
+            filled.put(body.getKey(), text);
+        }
+        return filled;
+    }
+
+    @Test
+    void a_body_is_refused_at_the_place_that_is_wrong() throws Exception {
+        Map<String, String> bodies = bodies();
+        for (Map.Entry<String, JsonNode> path : api.get("paths").properties()) {
+            for (Map.Entry<String, JsonNode> method : path.getValue().properties()) {
+                String operation = method.getKey().toUpperCase(java.util.Locale.ROOT) + " " + path.getKey();
+                JsonNode content = method.getValue().at("/requestBody/content/application~1json/schema");
+                if (!content.isMissingNode()) {
+                    assertTrue(bodies.containsKey(operation), operation + " has no body here");
+                    walk(operation, JSON.readTree(bodies.get(operation)), content);
+                }
+            }
+        }
+        assertEquals("", String.join("\n", faults));
+        assertTrue(calls > 300, calls + " calls");
+    }
+
+    private void walk(String operation, JsonNode right, JsonNode schema) throws Exception {
+        String address = address(operation);
+        int status = send(operation, address, right.toString()).getStatus();
+        if (status >= 300) {
+            faults.add(operation + " as it should be: " + status);
+        }
+        places(right, schema, "", (place, described, set) -> {
+            boolean object = at(right, place).isObject();
+            JsonNode value = at(right, place);
+            JsonNode strange = object ? NODES.numberNode(7) : NODES.objectNode().set("a", NODES.arrayNode());
+            refused(operation, address, with(right, place, set, strange), place, "of another type", true);
+            if (value.isTextual() && !place.contains("port")) {
+                refused(operation, address, with(right, place, set, NODES.textNode(TOO_LONG)), place, "too long", true);
+            }
+            if (object) {
+                ObjectNode more = value.deepCopy();
+                more.put("colour", "red");
+                refused(
+                        operation,
+                        address,
+                        with(right, place, set, more),
+                        "colour",
+                        "unknown",
+                        !place.endsWith("wiring"));
+            }
+            boolean needed = isPrimitive(described) || place.endsWith("]");
+            refused(operation, address, with(right, place, set, NODES.nullNode()), place, "null", needed);
+            if (!place.endsWith("]")) {
+                refused(operation, address, with(right, place, set, null), place, "missing", needed);
+            }
+        });
+        ObjectNode more = right.deepCopy();
+        more.put("colour", "red");
+        refused(operation, address, more, "colour", "unknown", true);
+    }
+
+    /** Of the schemas only request bodies have no null where a number or a truth is asked for. */
+    private static boolean isPrimitive(JsonNode schema) {
+        return List.of("number", "integer", "boolean")
+                        .contains(schema.path("type").asText())
+                && !schema.path("nullable").asBoolean();
+    }
+
+    /** How a place is set in the object or the list that holds it; null takes it away. */
+    private interface Setting {
+        void set(JsonNode holder, JsonNode value);
+    }
+
+    private interface Visit {
+        void at(String place, JsonNode schema, Setting set) throws Exception;
+    }
+
+    /** All places of a body, objects before what they hold, of a list the first. */
+    private void places(JsonNode value, JsonNode described, String path, Visit visit) throws Exception {
+        JsonNode schema = resolved(described);
+        if (value.isObject()) {
+            for (Map.Entry<String, JsonNode> field : value.properties()) {
+                JsonNode inner = schema.path("properties").path(field.getKey());
+                String place = path.isEmpty() ? field.getKey() : path + "." + field.getKey();
+                visit.at(place, inner, (holder, v) -> {
+                    if (v == null) {
+                        ((ObjectNode) holder).remove(field.getKey());
+                    } else {
+                        ((ObjectNode) holder).set(field.getKey(), v);
+                    }
+                });
+                places(field.getValue(), inner, place, visit);
+            }
+        } else if (value.isArray() && !value.isEmpty()) {
+            visit.at(path + "[0]", schema.path("items"), (holder, v) -> ((ArrayNode) holder).set(0, v));
+            places(value.get(0), schema.path("items"), path + "[0]", visit);
+        }
+    }
+
+    private JsonNode resolved(JsonNode schema) {
+        JsonNode plain = schema.has("allOf") ? schema.get("allOf").get(0) : schema;
+        String ref = plain.path("$ref").asText();
+        return ref.isEmpty() ? plain : api.at(ref.substring(1));
+    }
+
+    private static JsonNode at(JsonNode root, String place) {
+        return root.at("/" + place.replace('.', '/').replace("[", "/").replace("]", ""));
+    }
+
+    private static JsonNode with(JsonNode right, String place, Setting set, JsonNode value) {
+        JsonNode copy = right.deepCopy();
+        int end = place.endsWith("]") ? place.lastIndexOf('[') : place.lastIndexOf('.');
+        set.set(end < 0 ? copy : at(copy, place.substring(0, end)), value);
+        return copy;
+    }
+
+    private void refused(String operation, String address, JsonNode body, String place, String how, boolean must)
+            throws Exception {
+        MockHttpServletResponse answer = send(operation, address, body.toString());
+        String what = operation + ", " + place + " " + how + ": " + answer.getStatus();
+        if (answer.getStatus() >= 500 || must && answer.getStatus() < 400) {
+            // an import judges its items one by one, and a check tells what is wrong
+            boolean told =
+                    answer.getStatus() == 200 && (answer.getContentAsString().contains("\"message\""));
+            if (!told) {
+                faults.add(what);
+            }
+        }
+        if (answer.getStatus() == 400) {
+            JsonNode problem = JSON.readTree(answer.getContentAsString());
+            String leaf = place.substring(place.lastIndexOf('.') + 1).replace("[0]", "");
+            // what is left out may be missed by a rule about another field
+            boolean named = problem.path("errors").size() > 0
+                    && (!must
+                            || problem.get("detail").asText().contains(leaf)
+                            || problem.get("errors").findValuesAsText("field").stream()
+                                    .anyMatch(f -> f.contains(leaf)));
+            if (!String.valueOf(answer.getContentType()).startsWith("application/problem+json") || !named) {
+                faults.add(what + " names not the field: " + shown(problem.toString()));
+            }
+        }
+    }
+
+    private static String shown(String text) {
+        return text.substring(0, Math.min(300, text.length()));
+    }
+
+    private MockHttpServletResponse send(String operation, String address, String body) throws Exception {
+        calls++;
+        HttpMethod method = HttpMethod.valueOf(operation.substring(0, operation.indexOf(' ')));
+        return mvc.perform(MockMvcRequestBuilders.request(method, address)
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content(body))
+                .andReturn()
+                .getResponse();
+    }
+
+    /** The address of an operation, on a thing that there is. */
+    private String address(String operation) throws Exception {
+        String path = operation.substring(operation.indexOf(' ') + 1);
+        if (path.startsWith("/api/gear/{id}")) {
+            return path.replace(
+                    "{id}", requests.gear("Thin extension 3 m").get("id").asText());
+        }
+        return path.replace("{id}", requests.setup("Roof dome").at("/setup/id").asText());
+    }
+
+    @Test
+    void a_parameter_is_refused_by_its_name() throws Exception {
+        Map<String, String> bodies = bodies();
+        for (Map.Entry<String, JsonNode> path : api.get("paths").properties()) {
+            for (Map.Entry<String, JsonNode> method : path.getValue().properties()) {
+                // what goes on after the answer needs a real connection; the calls from outside have those
+                boolean stream = method.getValue().path("responses").toString().contains("text/event-stream");
+                for (JsonNode parameter :
+                        stream ? NODES.arrayNode() : method.getValue().path("parameters")) {
+                    for (String value : List.of("x", TOO_LONG, "", "null", "-1", "99999999999999999999", "%00")) {
+                        call(path.getKey(), method.getKey(), parameter, value, bodies);
+                    }
+                }
+            }
+        }
+        assertEquals("", String.join("\n", faults));
+        assertTrue(calls > 200, calls + " calls");
+    }
+
+    private void call(String path, String method, JsonNode parameter, String value, Map<String, String> bodies)
+            throws Exception {
+        String operation = method.toUpperCase(java.util.Locale.ROOT) + " " + path;
+        String body = bodies.get(operation);
+        calls++;
+        String name = parameter.get("name").asText();
+        boolean number = parameter.at("/schema/type").asText().equals("integer");
+        String address =
+                path.replaceAll("\\{\\w+}", parameter.get("in").asText().equals("path") ? "{0}" : "1");
+        var request = MockMvcRequestBuilders.request(
+                HttpMethod.valueOf(method.toUpperCase(java.util.Locale.ROOT)), address, value.isEmpty() ? " " : value);
+        if (parameter.get("in").asText().equals("query")) {
+            request.param(name, value);
+        }
+        if (body != null) {
+            request.contentType(MediaType.APPLICATION_JSON).content(body);
+        }
+        MockHttpServletResponse answer = mvc.perform(request).andReturn().getResponse();
+        String what = method + " " + path + " with " + name + " “" + value.substring(0, Math.min(20, value.length()))
+                + "”: " + answer.getStatus();
+        if (answer.getStatus() >= 500) {
+            faults.add(what);
+        }
+        String text = answer.getContentAsString();
+        if (number && value.equals("x") && (answer.getStatus() != 400 || !text.contains("\"" + name + "\""))) {
+            faults.add(what + " " + shown(text));
+        }
+    }
+}
