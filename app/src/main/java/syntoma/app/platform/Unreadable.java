@@ -13,6 +13,9 @@ import syntoma.core.unit.Text;
 
 /** Says of a body that is not the JSON that is expected which field is at fault, or where its text breaks off. */
 final class Unreadable {
+    /** How the parser says that a field stands twice; its name follows in quotes. */
+    private static final String TWICE = "Duplicate field '";
+
     private Unreadable() {}
 
     /** The problem with a body; {@code body} is its field where the text itself is no JSON. */
@@ -25,6 +28,12 @@ final class Unreadable {
         if (cause instanceof JsonMappingException mapping && !mapping.getPath().isEmpty()) {
             String field = path(mapping);
             return new FieldProblem(field, words(field, mapping));
+        }
+        if (cause instanceof JsonProcessingException broken
+                && broken.getOriginalMessage().startsWith(TWICE)) {
+            String text = broken.getOriginalMessage();
+            String field = Text.shortened(text.substring(TWICE.length(), text.lastIndexOf('\'')));
+            return new FieldProblem(field, field + " is given twice; give it once");
         }
         if (cause instanceof JsonProcessingException broken && broken.getLocation() != null) {
             JsonLocation at = broken.getLocation();

@@ -107,7 +107,7 @@ public class SetupService {
                 .orElse(all.isEmpty() ? null : all.get(all.size() - 1));
         List<SetupView.RevisionView> views = all.stream()
                 .map(r -> new SetupView.RevisionView(
-                        r.revision, r.since.equals(Revisions.EVER) ? null : r.since, revisions.measured(r, all)))
+                        r.revision, r.since.isEqual(Revisions.EVER) ? null : r.since, revisions.measured(r, all)))
                 .toList();
         Ground ground = fits.ground(carrier, region);
         if (shown != null) {

@@ -68,7 +68,8 @@ class InterfaceTest {
         "/api/gear/import, '{\"format\":\"syntoma-gear-1\",\"gear\":[{},{},{},{\"name\":{}}]}', gear[3].name",
         "/api/setups/check, '{\"plan\":{\"runs\":[{\"antenna\":1,\"mastM\":0},{\"antenna\":\"x\"}]}}', plan.runs[1].antenna",
         "/api/measurements, '{\"campsite\":', body",
-        "/api/measurements, '{\"note\":\"a\",\"note\":\"b\"}', body",
+        "/api/measurements, '{\"note\":\"a\",\"note\":\"b\"}', note",
+        "/api/setups/check, '{\"plan\":{\"mode\":\"automatic\",\"mode\":\"locked\"}}', mode",
         "/api/measurements, '[1,2', body"
     })
     void a_fault_names_its_field(String path, String body, String field) throws Exception {

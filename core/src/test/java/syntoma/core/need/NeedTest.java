@@ -63,4 +63,25 @@ class NeedTest {
         assertThrows(IllegalArgumentException.class, () -> BuiltInNeeds.upload(-1, 8));
         assertThrows(IllegalArgumentException.class, () -> PartOfDay.labelled("noon"));
     }
+
+    @Test
+    void what_is_asked_for_is_said_in_a_sentence_with_its_units() {
+        Need calls = new Need(
+                "Video calls",
+                OptionalDouble.of(3),
+                OptionalDouble.of(3),
+                OptionalDouble.of(250),
+                OptionalDouble.empty(),
+                PartOfDay.labelled("work hours"),
+                1);
+        // 6 Mb/s for an hour a day: 2.7 GB, 81 GB in 30 days
+        assertEquals(
+                "Video calls: 3 Mb/s down, 3 Mb/s up, at most 250 ms under load, about 81 GB a month.",
+                Requirement.sentence(List.of(calls)));
+        assertEquals("Say what the connection is for, and gear can be judged by it.", Requirement.sentence(List.of()));
+        assertEquals(
+                "11 GB at 3 Mb/s takes 8 h 9 min",
+                Requirement.of(List.of(calls)).uploadTime(11).orElseThrow());
+        assertTrue(Requirement.of(List.of()).uploadTime(11).isEmpty());
+    }
 }

@@ -4,8 +4,13 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import syntoma.core.chain.Chain;
+import syntoma.core.chain.Device;
+import syntoma.core.chain.PowerInput;
+import syntoma.core.chain.Rigs;
 
 class PowerTest {
     private static Wire wire(double mm2) {
@@ -42,5 +47,62 @@ class PowerTest {
         assertTrue(Supply.covers(OptionalDouble.of(9), OptionalDouble.of(30)));
         assertFalse(Supply.covers(OptionalDouble.of(11.4), OptionalDouble.of(12.6)));
         assertFalse(Supply.covers(OptionalDouble.empty(), OptionalDouble.of(30)));
+    }
+
+    private static Chain fed(PowerInput power) {
+        Device d = Rigs.router(2);
+        return Rigs.chain(new Device(
+                d.name(),
+                d.bands(),
+                d.layers(),
+                d.ports(),
+                d.takesAntennas(),
+                d.portSpacingMm(),
+                d.internal(),
+                d.simSize(),
+                d.simSlots(),
+                d.modems(),
+                power,
+                d.ethernetMbps(),
+                d.downMaxMbps(),
+                d.aggregates(),
+                d.features()));
+    }
+
+    @Test
+    void the_budget_of_a_part_follows_from_its_draw() {
+        Chain chain = fed(new PowerInput(false, OptionalDouble.of(9), OptionalDouble.of(30), OptionalDouble.of(24)));
+        PowerBudget budget = PowerBudget.of(chain, 10).get(0);
+        double volts = chain.vehicle().batteryV();
+        assertEquals(240, budget.whPerDay().orElseThrow(), 1e-9);
+        assertEquals(240 / 0.7225, budget.whPerDayThroughInverter().orElseThrow(), 1e-9);
+        assertEquals(
+                240 / (chain.vehicle().batteryAh() * volts),
+                budget.batteryShare().orElseThrow(),
+                1e-9);
+        assertEquals(24 / volts, budget.amps().orElseThrow(), 1e-9);
+        // 1.25 × 24 W / 12 V and less is 2.5 A at most, so the next size is 3 A
+        assertEquals(3, budget.fuseA().orElseThrow());
+        assertTrue(budget.dropV().orElseThrow() <= 0.03 * volts);
+        assertEquals(240, PowerBudget.sum(List.of(budget)).orElseThrow(), 1e-9);
+    }
+
+    @Test
+    void what_runs_on_mains_only_is_reckoned_behind_its_inverter() {
+        Chain chain = fed(new PowerInput(true, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(24)));
+        PowerBudget budget = PowerBudget.of(chain, 10).get(0);
+        assertTrue(budget.whPerDay().isEmpty());
+        assertEquals(240 / 0.7225, budget.takenWhPerDay().orElseThrow(), 1e-9);
+        assertEquals(24 / 0.7225 / chain.vehicle().batteryV(), budget.amps().orElseThrow(), 1e-9);
+    }
+
+    @Test
+    void a_draw_that_is_not_stated_leaves_all_open() {
+        PowerBudget budget = PowerBudget.of(fed(PowerInput.UNKNOWN), 10).get(0);
+        assertTrue(budget.amps().isEmpty()
+                && budget.fuseA().isEmpty()
+                && budget.dropV().isEmpty());
+        assertTrue(PowerBudget.sum(List.of(budget)).isEmpty());
+        assertTrue(PowerBudget.sum(List.of()).isEmpty());
     }
 }
