@@ -27,7 +27,9 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
     public static final double DEVICE_FROM_BOOSTER_M = 1;
 
     private static final String SHELL = "Shell";
+    /** A booster's inside antenna where its sheet does not say: chosen as that of a small panel. */
     private static final double INDOOR_DBI = 3;
+    /** Half the width of the interval with a booster: chosen, because isolation on a roof is known no better. */
     private static final double BOOSTER_HALF_WIDTH_DB = 5;
 
     /**

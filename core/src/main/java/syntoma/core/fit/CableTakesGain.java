@@ -13,6 +13,11 @@ import syntoma.core.unit.Values;
 
 /** Thin or long cable can take more than half of what the antenna gives. */
 final class CableTakesGain implements FitRule {
+    /** A loss below this is not worth a word: chosen as what a reading moves by from one look to the next. */
+    private static final double LEAST_DB = 2;
+    /** Another class is named when it saves more than this: chosen, because less is within what sheets differ by. */
+    private static final double WORTH_DB = 0.5;
+
     @Override
     public List<FitFinding> check(FitCase fit) {
 
@@ -38,7 +43,7 @@ final class CableTakesGain implements FitRule {
                         .map(k -> k.lossDb(mhz, lead.lengthM().orElse(0)))
                         .orElse(0.0);
         double gain = run.antenna().gainDbi(mhz).orElse(Double.NaN);
-        if (loss < 2 || !(loss > gain / 2)) {
+        if (loss < LEAST_DB || !(loss > gain / 2)) {
             return Optional.empty();
         }
         CableChoice best = CableChoice.over(length, mhz).stream()
@@ -52,7 +57,7 @@ final class CableTakesGain implements FitRule {
                 Values.plain(Math.round(length * 10) / 10.0) + " m of cable costs " + Values.rounded(loss, 1)
                         + " dB at " + Values.rounded(mhz, 0) + " MHz; the antenna gives " + Values.rounded(gain, 1)
                         + " dBi.",
-                saves > 0.5
+                saves > WORTH_DB
                         ? best.cableClass().name() + " over all of it saves " + Values.rounded(saves, 1) + " dB there."
                         : "Shorten the run: put the device nearer to the antenna."));
     }

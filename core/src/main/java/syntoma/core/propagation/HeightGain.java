@@ -6,10 +6,13 @@ package syntoma.core.propagation;
  * 1500 MHz, used above as the COST 231 extension does). Half of it either way is its interval.
  */
 public final class HeightGain {
+    private static final double PER_DECADE = 1.1;
+    private static final double OFFSET = 0.7;
+
     private HeightGain() {}
 
     /** Gain in dB for so many metres more. */
     public static double db(double mhz, double moreM) {
-        return (1.1 * Math.log10(mhz) - 0.7) * moreM;
+        return (PER_DECADE * Math.log10(mhz) - OFFSET) * moreM;
     }
 }

@@ -11,6 +11,9 @@ public enum Ceiling {
     DOWN(0.6, 4.4),
     UP(0.4, 2.0);
 
+    /** Below this SINR nothing gets through (TR 36.942 A.1). */
+    private static final double LEAST_SINR_DB = -10;
+
     private final double attenuation;
     private final double cap;
 
@@ -28,7 +31,7 @@ public enum Ceiling {
     public double mbps(double bandwidthMhz, int layers, double sinrDb) {
         Values.within("bandwidth", bandwidthMhz, 1.4, 400, "MHz");
         Values.within("layers", layers, 1, 8, "");
-        if (sinrDb < -10) {
+        if (sinrDb < LEAST_SINR_DB) {
             return 0;
         }
         double efficiency = attenuation * Math.log1p(Math.pow(10, sinrDb / 10)) / Math.log(2);

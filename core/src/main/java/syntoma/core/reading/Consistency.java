@@ -12,14 +12,20 @@ import syntoma.core.unit.Values;
  * −3.0 dB when empty and −10.8 dB when fully loaded.
  */
 public final class Consistency {
+    /** Resource blocks of the narrowest and of the widest LTE channel (TS 36.101 5.6). */
+    private static final int NARROWEST = 6;
+
+    private static final int WIDEST = 100;
+    /** Chosen, because the three values are rounded and not taken at quite the same moment. */
     private static final double SLACK_DB = 3;
+    /** Just under what a fully loaded own cell gives, −10.8 dB. */
     private static final double LOADED_LIMIT_DB = -11;
 
     private Consistency() {}
 
     /** RSRQ in dB from RSRP and RSSI in dBm over a number of resource blocks (6 to 100). */
     public static double rsrqDb(double rsrpDbm, double rssiDbm, int resourceBlocks) {
-        Values.within("resource blocks", resourceBlocks, 6, 100, "");
+        Values.within("resource blocks", resourceBlocks, NARROWEST, WIDEST, "");
         return 10 * Math.log10(resourceBlocks) + rsrpDbm - rssiDbm;
     }
 
@@ -30,8 +36,8 @@ public final class Consistency {
             remarks.add("RSRP cannot be above RSSI: one resource element holds less power than the whole channel. "
                     + "Are the two swapped?");
         } else if (rssi.isPresent() && rsrp.isPresent() && rsrq.isPresent()) {
-            double narrow = rsrqDb(rsrp.getAsDouble(), rssi.getAsDouble(), 6);
-            double wide = rsrqDb(rsrp.getAsDouble(), rssi.getAsDouble(), 100);
+            double narrow = rsrqDb(rsrp.getAsDouble(), rssi.getAsDouble(), NARROWEST);
+            double wide = rsrqDb(rsrp.getAsDouble(), rssi.getAsDouble(), WIDEST);
             if (rsrq.getAsDouble() < narrow - SLACK_DB || rsrq.getAsDouble() > wide + SLACK_DB) {
                 remarks.add("RSRQ does not follow from RSRP and RSSI on any bandwidth: it would lie between "
                         + Values.rounded(narrow, 1) + " and " + Values.rounded(wide, 1) + " dB.");

@@ -14,7 +14,7 @@ import java.util.function.Predicate;
  * measurement not yet in a block and takes all of the same stay and SIM within the next 60 minutes, the sixtieth included.
  */
 public final class Blocks {
-    /** How long a window stays open. */
+    /** How long a window stays open: chosen as the time in which the load of a cell seldom changes much. */
     public static final Duration WINDOW = Duration.ofMinutes(60);
 
     private Blocks() {}

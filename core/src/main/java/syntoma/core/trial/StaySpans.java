@@ -11,7 +11,7 @@ import java.util.List;
  * between, or a gap of more than 72 hours, begins the next. Feed measurements in the order of time, or against it.
  */
 public final class StaySpans {
-    /** The longest silence within one stay. */
+    /** The longest silence within one stay: chosen, because a long weekend without a measurement is no departure. */
     public static final Duration LONGEST_GAP = Duration.ofHours(72);
 
     private final List<Span> done = new ArrayList<>();

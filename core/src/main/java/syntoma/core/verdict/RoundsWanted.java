@@ -9,8 +9,11 @@ import java.util.Random;
  * wants 15 rounds for ×1.4 and 6 for ×2.
  */
 public final class RoundsWanted {
+    /** Chosen, because with it the chance is known to half a percent. */
     private static final int PATHS = 20_000;
+    /** The usual chance that a study is planned for (Cohen 1988). */
     private static final double POWER = 0.8;
+
     private static final long SEED = 20_260_704L;
 
     // For each path and number of rounds: the mean, and the standard error, of standard normal noise.

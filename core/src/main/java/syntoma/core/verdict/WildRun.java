@@ -20,7 +20,9 @@ import syntoma.core.reading.Figure;
  * @param estimate the effect without the round, in ratio or dB
  */
 public record WildRun(PairedRound round, String setup, double ratio, double estimate, double low, double high) {
+    /** With three rounds a residual has one degree of freedom. */
     private static final int FEWEST = 4;
+    /** The usual bound of an externally studentised residual. */
     private static final double BEYOND = 3;
 
     static List<WildRun> among(Figure metric, Pairing pairing, String baseline, String candidate, double level) {

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
 import syntoma.core.chain.Chain;
+import syntoma.core.chain.Changed;
 import syntoma.core.chain.Rigs;
 import syntoma.core.choice.Option.Essential;
 import syntoma.core.choice.Option.Met;
@@ -58,39 +59,12 @@ class CandidateTest {
 
     @Test
     void an_input_that_is_too_narrow_costs_a_stabiliser() {
-        Chain narrow = Rigs.chain(Rigs.router(2), Rigs.onRoof(Rigs.wide("Alder", 2)));
-        Candidate candidate = judged(narrowed(narrow), List.of(), wanted(8, 400));
+        Chain narrow =
+                Rigs.chain(Changed.power(Rigs.router(2), Rigs.volts(11.5, 12.5)), Rigs.onRoof(Rigs.wide("Alder", 2)));
+        Candidate candidate = judged(narrow, List.of(), wanted(8, 400));
         assertEquals(45, candidate.option().price().getAsDouble());
         assertEquals("12 V stabiliser, about", candidate.toBuy().get(0).what());
         assertFalse(candidate.toBuy().get(0).part());
-    }
-
-    private static Chain narrowed(Chain chain) {
-        return new Chain(
-                chain.vehicle(),
-                chain.device()
-                        .map(d -> new syntoma.core.chain.Device(
-                                d.name(),
-                                d.bands(),
-                                d.layers(),
-                                d.ports(),
-                                d.takesAntennas(),
-                                d.portSpacingMm(),
-                                d.internal(),
-                                d.simSize(),
-                                d.simSlots(),
-                                d.modems(),
-                                Rigs.volts(11.5, 12.5),
-                                d.ethernetMbps(),
-                                d.downMaxMbps(),
-                                d.aggregates(),
-                                d.features())),
-                chain.devicePlacement(),
-                chain.booster(),
-                chain.antennas(),
-                chain.adapters(),
-                chain.sims(),
-                chain.plugging());
     }
 
     @Test

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import syntoma.core.chain.Chain;
-import syntoma.core.chain.Device;
+import syntoma.core.chain.Changed;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Rigs;
 
@@ -50,23 +50,7 @@ class PowerTest {
     }
 
     private static Chain fed(PowerInput power) {
-        Device d = Rigs.router(2);
-        return Rigs.chain(new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                power,
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features()));
+        return Rigs.chain(Changed.power(Rigs.router(2), power));
     }
 
     @Test
