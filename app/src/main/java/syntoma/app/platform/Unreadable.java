@@ -20,6 +20,13 @@ final class Unreadable {
 
     /** The problem with a body; {@code body} is its field where the text itself is no JSON. */
     static FieldProblem problem(Throwable cause) {
+        if (cause instanceof JsonProcessingException broken
+                && broken.getOriginalMessage().startsWith(TWICE)) {
+            String text = broken.getOriginalMessage();
+            String name = Text.shortened(text.substring(TWICE.length(), text.lastIndexOf('\'')));
+            String field = broken instanceof JsonMappingException mapping ? path(mapping) + "." + name : name;
+            return new FieldProblem(field, field + " is given twice; give it once");
+        }
         if (cause instanceof JsonMappingException mapping && mapping.getCause() instanceof InvalidInput refused) {
             FieldProblem inner = refused.problems().get(0);
             String field = mapping.getPath().isEmpty() ? inner.field() : path(mapping) + "." + inner.field();
@@ -28,12 +35,6 @@ final class Unreadable {
         if (cause instanceof JsonMappingException mapping && !mapping.getPath().isEmpty()) {
             String field = path(mapping);
             return new FieldProblem(field, words(field, mapping));
-        }
-        if (cause instanceof JsonProcessingException broken
-                && broken.getOriginalMessage().startsWith(TWICE)) {
-            String text = broken.getOriginalMessage();
-            String field = Text.shortened(text.substring(TWICE.length(), text.lastIndexOf('\'')));
-            return new FieldProblem(field, field + " is given twice; give it once");
         }
         if (cause instanceof JsonProcessingException broken && broken.getLocation() != null) {
             JsonLocation at = broken.getLocation();

@@ -170,4 +170,26 @@ class ImportExportTest {
                 .json();
         assertEquals(1, report.get("duplicates").asInt());
     }
+
+    @Test
+    void many_measurements_of_one_moment_are_sorted_by_setup_and_carrier_too() throws Exception {
+        int many = 10_100;
+        StringBuilder file = new StringBuilder("taken_at,campsite,setup,carrier,up_mbps,outcome\n");
+        for (int i = 0; i < many; i++) {
+            file.append("2026-08-14T12:00:00+02:00,Amber Spit,%s,%s,%d.%02d,ok\n"
+                    .formatted(i % 3 == 0 ? "Whips" : "Dome", i % 2 == 0 ? "" : "Ostrel", 1 + i / 100, i % 100));
+        }
+        assertEquals(
+                many, requests.importCsv(file.toString()).json().get("accepted").asInt());
+        String[] rows = requests.read("/api/measurements.csv").text().split("\r\n");
+        assertEquals(many + 1, rows.length);
+        String last = "";
+        for (int i = 1; i < rows.length; i++) {
+            String[] cells = rows[i].split(",", -1);
+            String key = cells[4] + " " + cells[5];
+            assertTrue(key.compareTo(last) >= 0, last + " before " + key);
+            last = key;
+        }
+        assertEquals("Whips Ostrel", last);
+    }
 }

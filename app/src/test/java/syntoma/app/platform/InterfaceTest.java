@@ -69,7 +69,7 @@ class InterfaceTest {
         "/api/setups/check, '{\"plan\":{\"runs\":[{\"antenna\":1,\"mastM\":0},{\"antenna\":\"x\"}]}}', plan.runs[1].antenna",
         "/api/measurements, '{\"campsite\":', body",
         "/api/measurements, '{\"note\":\"a\",\"note\":\"b\"}', note",
-        "/api/setups/check, '{\"plan\":{\"mode\":\"automatic\",\"mode\":\"locked\"}}', mode",
+        "/api/setups/check, '{\"plan\":{\"mode\":\"automatic\",\"mode\":\"locked\"}}', plan.mode",
         "/api/measurements, '[1,2', body"
     })
     void a_fault_names_its_field(String path, String body, String field) throws Exception {
