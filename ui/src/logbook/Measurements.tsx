@@ -25,10 +25,12 @@ const words = (outcome: string) => outcome.replace('_', ' ');
 export function Measurements({ stay, back }: { stay: number; back: () => void }) {
   const list = useMeasurements(stay);
   const figures = useFigures();
+  const state = both(stateOf(list), stateOf(figures));
   return (
-    <Loaded state={both(stateOf(list), stateOf(figures))}>
-      {([rows, known]) => <List rows={rows} figures={known} back={back} />}
-    </Loaded>
+    <>
+      <Loaded state={state}>{([rows, known]) => <List rows={rows} figures={known} back={back} />}</Loaded>
+      {state.is !== 'there' && <Button onClick={back}>All stays</Button>}
+    </>
   );
 }
 
