@@ -55,7 +55,10 @@ export function Candidates() {
     <Sheet
       over={<RigParts here="candidates" />}
       headline={
-        view?.sentence ?? 'Choose two to six, and they stand side by side on what matters for your need.'
+        view?.sentence ??
+        (enough || (what === 'setups' ? !setups : !gear)
+          ? 'Candidates'
+          : 'Choose two to six, and they stand side by side on what matters for your need.')
       }
       margin={
         <>

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -32,6 +33,11 @@ final class Chromium implements AutoCloseable {
         int width() {
             return width;
         }
+    }
+
+    static {
+        // a machine that does other work at the same time is slow, not wrong
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
     }
 
     private final Playwright playwright = Playwright.create();
