@@ -26,13 +26,15 @@ export function RunSeries(props: {
   width: number;
   label: string;
 }) {
-  const { runs, now, log, width } = props;
+  const { runs, now, width } = props;
   const values = runs.map((r) => r.value).filter((v) => v !== null);
   const start = Date.parse(runs[0]?.takenAt ?? now);
   const end = Math.max(Date.parse(now), start + HOUR);
   const x = linear([start, end], [LEFT + 10, width - RIGHT - 14]);
   const low = values.length ? Math.min(...values) : 1;
   const high = values.length ? Math.max(...values) : 10;
+  // a nought has no place on a scale of ratios
+  const log = props.log && low > 0;
   const domain: [number, number] = log ? [low / 1.3, high * 1.3] : [low - 2, high + 2];
   const y = (log ? logarithmic : linear)(domain, [BOTTOM, TOP]);
   const ticks = log ? logTicks(...domain) : linearTicks(...domain, 4);

@@ -33,7 +33,7 @@ export function PitchView() {
     <Sheet headline={data.headline} margin={<Margin view={data} log={log.open} />}>
       {data.options.length > 0 && <Options options={data.options} hours={data.hours} />}
       {data.heard && <Heard heard={data.heard} now={data.standing.now} />}
-      {data.runs.length > 0 && <RunsHere runs={data.runs} now={data.standing.now} />}
+      {data.runs.length > 0 && <RunsHere runs={data.runs} metrics={data.metrics} now={data.standing.now} />}
       {data.runs.length === 0 && (
         <div className="buttons">
           <Button type="primary" onClick={log.open}>

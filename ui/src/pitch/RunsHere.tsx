@@ -1,6 +1,7 @@
-import { Segmented } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
+import { useFigures } from '../data/log';
 import { useSetups } from '../data/names';
 import { Part } from '../parts/Sheet';
 import { SetupLabel } from '../draw/Pennant';
@@ -10,28 +11,36 @@ import { plain } from '../format/numbers';
 import { weekdayClock } from '../format/time';
 
 type Run = Schemas['LoggedMeasurement'];
-const METRICS = {
-  Upload: { field: 'upMbps', unit: 'Mb/s', log: true },
-  Download: { field: 'downMbps', unit: 'Mb/s', log: true },
-  RSRP: { field: 'rsrpDbm', unit: 'dBm', log: false },
-} as const;
-type Name = keyof typeof METRICS;
 
-/** All runs of this stay over time. */
-export function RunsHere({ runs, now }: { runs: Run[]; now: string }) {
-  const [name, setName] = useState<Name>('Upload');
+/** All runs of this stay over time, on one of the metrics that they have. */
+export function RunsHere({ runs, metrics, now }: { runs: Run[]; metrics: string[]; now: string }) {
+  const [chosen, setChosen] = useState<string>();
   const [ref, width] = useWidth<HTMLDivElement>(700);
   const setups = useSetups();
-  const { field, unit, log } = METRICS[name];
+  const figures = useFigures().data ?? [];
+  const offered = metrics.flatMap((field) => figures.filter((f) => f.field === field));
+  const figure = offered.find((f) => f.field === chosen) ?? offered[0];
+  const value = (run: Run) => (figure ? (run[figure.field as keyof Run] as number | null) : null);
+  const name = figure?.label ?? 'Runs';
+  const unit = figure?.unit ?? '';
   const pennants = new Map(setups.data?.map((s) => [s.name, s.pennant]));
-  const shown = runs.filter((run) => run.outcome !== 'ok' || run[field] !== null);
+  const shown = runs.filter((run) => run.outcome !== 'ok' || value(run) !== null);
   const used = setups.data?.filter((s) => shown.some((run) => run.setup === s.name)) ?? [];
   return (
     <Part
       title="At this stay"
-      small={`${name === 'RSRP' ? name : name.toLowerCase()} in ${unit} · each pennant is one run · cross: failed`}
+      small={`${figure ? `in ${unit} · ` : ''}each pennant is one run · cross: failed`}
       actions={
-        <Segmented size="small" options={Object.keys(METRICS) as Name[]} value={name} onChange={setName} />
+        figure && (
+          <Select
+            size="small"
+            aria-label="Metric of the runs"
+            popupMatchSelectWidth={false}
+            options={offered.map((f) => ({ value: f.field, label: f.label }))}
+            value={figure.field}
+            onChange={setChosen}
+          />
+        )
       }
     >
       <div ref={ref} className="chart-scroll">
@@ -40,10 +49,10 @@ export function RunsHere({ runs, now }: { runs: Run[]; now: string }) {
             id: run.id,
             takenAt: run.takenAt,
             pennant: pennants.get(run.setup) ?? 0,
-            value: run.outcome === 'ok' ? run[field] : null,
+            value: run.outcome === 'ok' ? value(run) : null,
           }))}
           now={now}
-          log={log}
+          log={figure?.scale === 'ratio'}
           width={width}
           label={`${name} of ${shown.length} runs at this stay`}
         />
@@ -76,7 +85,7 @@ export function RunsHere({ runs, now }: { runs: Run[]; now: string }) {
                 <td>{run.setup}</td>
                 <td>{run.carrier}</td>
                 <td className="num">
-                  {run.outcome === 'ok' ? plain(run[field]) : run.outcome.replace('_', ' ')}
+                  {run.outcome === 'ok' ? plain(value(run)) : run.outcome.replace('_', ' ')}
                 </td>
               </tr>
             ))}

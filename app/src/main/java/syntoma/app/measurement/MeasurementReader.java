@@ -3,7 +3,9 @@ package syntoma.app.measurement;
 import java.time.DateTimeException;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.Function;
@@ -66,9 +68,8 @@ public final class MeasurementReader {
             problem(Figure.ROUND, "round is " + round.getAsInt() + ", but trial is empty; a round belongs to a trial");
         }
         String carrier = text(Figure.CARRIER);
-        String cellId = text(Figure.CELL_ID);
-        String server = text(Figure.SERVER);
-        String note = text(Figure.NOTE);
+        Map<Figure, String> plain = new EnumMap<>(Figure.class);
+        Figure.texts().forEach(figure -> plain.put(figure, text(figure)));
         if (!problems.isEmpty()) {
             return Optional.empty();
         }
@@ -82,13 +83,11 @@ public final class MeasurementReader {
                 rat,
                 Placing.name(rat, band),
                 arfcn,
-                cellId,
                 numbers,
-                server,
+                plain,
                 outcome.orElseThrow(),
                 trial,
-                round,
-                note));
+                round));
     }
 
     private OffsetDateTime time() {

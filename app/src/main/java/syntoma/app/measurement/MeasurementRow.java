@@ -6,6 +6,7 @@ import java.lang.invoke.MethodHandles;
 import java.lang.invoke.VarHandle;
 import java.time.OffsetDateTime;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import syntoma.app.campsite.Moments;
 import syntoma.core.reading.Figure;
@@ -15,8 +16,10 @@ import syntoma.core.trial.Outcome;
 /** The columns of a measurement: a reading and/or a speed run. Missing values are null. */
 @MappedSuperclass
 abstract class MeasurementRow {
-    /** The field of each number of the catalogue. */
-    private static final Map<Figure, VarHandle> NUMBERS = numbers();
+    /** The field of each number of the catalogue, and of each text that is nothing else. */
+    private static final Map<Figure, VarHandle> NUMBERS = fields(Figure.numbers(), Double.class);
+
+    private static final Map<Figure, VarHandle> TEXTS = fields(Figure.texts(), String.class);
 
     OffsetDateTime takenAt;
     Long campsiteId;
@@ -59,14 +62,11 @@ abstract class MeasurementRow {
         this.rat = m.rat().map(Rat::label).orElse(null);
         this.band = emptyToNull(m.band());
         this.arfcn = m.arfcn().isPresent() ? m.arfcn().getAsInt() : null;
-        this.cellId = emptyToNull(m.cellId());
-        Figure.numbers()
-                .forEach(figure -> NUMBERS.get(figure).set(this, m.numbers().boxed(figure)));
-        this.server = emptyToNull(m.server());
+        NUMBERS.forEach((figure, field) -> field.set(this, m.numbers().boxed(figure)));
+        TEXTS.forEach((figure, field) -> field.set(this, emptyToNull(m.texts().get(figure))));
         this.outcome = m.outcome().label();
         this.trial = emptyToNull(m.trial());
         this.round = m.round().isPresent() ? m.round().getAsInt() : null;
-        this.note = emptyToNull(m.note());
         this.digits = emptyToNull(m.numbers().digits());
         Fingerprint print = Fingerprint.of(m);
         this.printHigh = print.high();
@@ -82,35 +82,36 @@ abstract class MeasurementRow {
         this.rat = other.rat;
         this.band = other.band;
         this.arfcn = other.arfcn;
-        this.cellId = other.cellId;
-        Figure.numbers().forEach(figure -> NUMBERS.get(figure).set(this, other.number(figure)));
-        this.server = other.server;
+        NUMBERS.values().forEach(field -> field.set(this, (Double) field.get(other)));
+        TEXTS.values().forEach(field -> field.set(this, (String) field.get(other)));
         this.outcome = other.outcome;
         this.trial = other.trial;
         this.round = other.round;
-        this.note = other.note;
         this.digits = other.digits;
         this.printHigh = other.printHigh;
         this.printLow = other.printLow;
     }
 
-    private static Map<Figure, VarHandle> numbers() {
-        Map<Figure, VarHandle> numbers = new EnumMap<>(Figure.class);
-        for (Figure figure : Figure.numbers()) {
+    private static Map<Figure, VarHandle> fields(List<Figure> figures, Class<?> type) {
+        Map<Figure, VarHandle> fields = new EnumMap<>(Figure.class);
+        for (Figure figure : figures) {
             try {
-                numbers.put(
-                        figure,
-                        MethodHandles.lookup().findVarHandle(MeasurementRow.class, figure.field(), Double.class));
+                fields.put(figure, MethodHandles.lookup().findVarHandle(MeasurementRow.class, figure.field(), type));
             } catch (ReflectiveOperationException missing) {
                 throw new IllegalStateException("a measurement has no field " + figure.field(), missing);
             }
         }
-        return numbers;
+        return fields;
     }
 
     /** The value of a number, null when missing. */
     Double number(Figure figure) {
         return (Double) NUMBERS.get(figure).get(this);
+    }
+
+    /** What a text says, null when missing. */
+    String text(Figure figure) {
+        return (String) TEXTS.get(figure).get(this);
     }
 
     Fingerprint print() {

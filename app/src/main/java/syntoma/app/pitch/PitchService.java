@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -55,6 +56,7 @@ class PitchService {
                     List.of(),
                     null,
                     List.of(),
+                    List.of(),
                     null);
         }
         long campsite = campsites.of(line.campsite()).id();
@@ -73,7 +75,16 @@ class PitchService {
                 options(lately.isEmpty() ? stay : lately, named),
                 heard(stay, everHere, named),
                 stay,
+                metrics(stay),
                 tonight.orElse(null));
+    }
+
+    private static List<String> metrics(List<LoggedMeasurement> runs) {
+        Predicate<Figure> measured = figure -> runs.stream().anyMatch(m -> m.ok() && m.value(figure) != null);
+        return Figure.compared(measured).stream()
+                .filter(measured)
+                .map(Figure::field)
+                .toList();
     }
 
     private static String headline(List<LoggedMeasurement> stay, Optional<ResultView> tonight) {

@@ -13,6 +13,7 @@ import syntoma.app.trial.ResultView;
  * Where the vehicle stands, what was heard last, and what the setups measured lately.
  *
  * @param hours how far back lately reaches
+ * @param metrics the fields of the metrics that the runs have, in the order in which they matter to most
  * @param tonight the setups compared over that time; null with fewer than two
  */
 record PitchView(
@@ -22,6 +23,7 @@ record PitchView(
         List<Option> options,
         @Nullable Heard heard,
         List<LoggedMeasurement> runs,
+        List<String> metrics,
         @Nullable ResultView tonight) {
 
     /** One setup lately; speeds in Mb/s. */

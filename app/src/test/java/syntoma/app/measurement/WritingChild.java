@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
@@ -98,7 +99,7 @@ class WritingChild {
             long number = next.incrementAndGet();
             NewMeasurement measurement = measurement(number, random);
             Long id = log.store(measurement);
-            String key = measurement.takenAt() + " " + measurement.note();
+            String key = measurement.takenAt() + " " + measurement.texts().get(Figure.NOTE);
             say("kept " + key);
             if (random.nextInt(4) == 0) {
                 say("going " + key);
@@ -140,13 +141,11 @@ class WritingChild {
                 Optional.of(Rat.LTE),
                 "B20",
                 OptionalInt.empty(),
-                "",
                 numbers,
-                "",
+                Map.of(Figure.CELL_ID, "", Figure.SERVER, "", Figure.NOTE, "n" + number),
                 Outcome.OK,
                 "",
-                OptionalInt.empty(),
-                "n" + number);
+                OptionalInt.empty());
     }
 
     /** Time and note, which carries the number of the change; the rest of the row must be whole. */

@@ -27,7 +27,7 @@ public enum Figure {
     RAT("rat", 8),
     BAND("band", 16),
     ARFCN("arfcn", 10),
-    CELL_ID("cellId", 40),
+    CELL_ID("cellId", new Plain(40)),
     RSSI_DBM("rssiDbm", Measure.of(0, "RSSI", Measure.Kind.RADIO)),
     RSRP_DBM("rsrpDbm", Measure.of(1, "RSRP", Measure.Kind.RADIO).compared("rsrp", Scales.LEVEL, true)),
     RSRQ_DB("rsrqDb", Measure.of(2, "RSRQ", Measure.Kind.RADIO).compared("rsrq", Scales.LEVEL, true)),
@@ -44,11 +44,11 @@ public enum Figure {
             Measure.of(8, "latency while uploading", Measure.Kind.LATENCY).compared("upLoaded", Scales.LATENCY, false)),
     JITTER_MS("jitterMs", Measure.of(9, "jitter", Measure.Kind.JITTER).compared("jitter", Scales.JITTER, false)),
     LOSS_PCT("lossPct", Measure.of(10, "loss", Measure.Kind.SHARE).compared("loss", Scales.LOSS, false)),
-    SERVER("server", 200),
+    SERVER("server", new Plain(200)),
     OUTCOME("outcome", 12),
     TRIAL("trial", 120),
     ROUND("round", 6),
-    NOTE("note", 4000);
+    NOTE("note", new Plain(4000));
 
     /** 40 digits with their sign and point. */
     private static final int LONGEST_NUMBER = 42;
@@ -66,29 +66,48 @@ public enum Figure {
         static final Scale LOSS = new Scale.Share(1);
     }
 
+    /** A text that is nothing else; at most so many characters. */
+    private record Plain(int longest) {}
+
     private final String label = name().toLowerCase(Locale.ROOT);
     private final String field;
     private final int longest;
+    private final boolean isPlain;
     private final Optional<Measure> measure;
 
     Figure(String field, int longest) {
-        this.field = field;
-        this.longest = longest;
-        this.measure = Optional.empty();
+        this(field, longest, false, Optional.empty());
+    }
+
+    Figure(String field, Plain plain) {
+        this(field, plain.longest, true, Optional.empty());
     }
 
     Figure(String field, Measure measure) {
+        this(field, LONGEST_NUMBER, false, Optional.of(measure));
+    }
+
+    Figure(String field, int longest, boolean isPlain, Optional<Measure> measure) {
         this.field = field;
-        this.longest = LONGEST_NUMBER;
-        this.measure = Optional.of(measure);
+        this.longest = longest;
+        this.isPlain = isPlain;
+        this.measure = measure;
     }
 
     private static final List<Figure> NUMBERS =
             Arrays.stream(values()).filter(f -> f.measure.isPresent()).toList();
 
+    private static final List<Figure> TEXTS =
+            Arrays.stream(values()).filter(f -> f.isPlain).toList();
+
     /** The figures that are numbers. */
     public static List<Figure> numbers() {
         return NUMBERS;
+    }
+
+    /** The figures that are text and nothing else: no name of something, no choice, no number, no time. */
+    public static List<Figure> texts() {
+        return TEXTS;
     }
 
     /** The radio metrics that have grades. */
