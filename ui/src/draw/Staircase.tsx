@@ -4,9 +4,30 @@ import { linear } from './scale';
 
 const signed = (db: number) => `${db > 0 ? '+' : ''}${fixed(db, Math.abs(db) < 1 ? 2 : 1)}`;
 
-/** A chain as steps in dB from the air to the device: gains up, losses down, hatched when estimated, hollow when missing. */
-export function Staircase({ staircase, width }: { staircase: Schemas['StaircaseView']; width: number }) {
-  const { steps, netDb, band } = staircase;
+/** So wide at least a drawing of columns is; on less it is drawn as rows. */
+const COLUMNS_FROM = 560;
+
+/**
+ * A chain as steps in dB, from what the device's own antenna hears inside to what the chain brings: gains up, losses down,
+ * hatched when estimated, hollow when missing. It ends at the predicted difference.
+ */
+export function Staircase(props: { staircase: Schemas['StaircaseView']; width: number }) {
+  return props.width < COLUMNS_FROM ? <StaircaseRows {...props} /> : <StaircaseColumns {...props} />;
+}
+
+const plusMinus = (step: Schemas['StepView']) =>
+  step.halfWidthDb >= 0.05 ? ` ± ${fixed(step.halfWidthDb, step.halfWidthDb < 1 ? 1 : 0)}` : '';
+
+const says = (staircase: Schemas['StaircaseView']) => {
+  const { band, steps, deltaDb } = staircase;
+  const each = steps.map(
+    (s) => `${s.part} ${s.db === null ? 'unknown' : `${signed(s.db)} dB${plusMinus(s)}`}`,
+  );
+  return `Staircase on ${band}: ${each.join(', ')}; together ${deltaDb === null ? 'unknown' : `${signed(deltaDb)} dB`}`;
+};
+
+function StaircaseColumns({ staircase, width }: { staircase: Schemas['StaircaseView']; width: number }) {
+  const { steps, deltaDb } = staircase;
   const levels = steps.reduce<number[]>((all, s) => [...all, (all.at(-1) ?? 0) + (s.db ?? 0)], [0]);
   const high = Math.max(...levels, 1);
   const low = Math.min(...levels, 0);
@@ -16,17 +37,12 @@ export function Staircase({ staircase, width }: { staircase: Schemas['StaircaseV
   const y = linear([low, high], [178, 42]);
   const bar = wide * 0.78;
   const left = (i: number) => i * wide + (wide - bar) / 2;
-  const net = netDb === null ? 'unknown' : `${signed(netDb)} dB`;
+  const delta = deltaDb === null ? 'unknown' : `${signed(deltaDb)} dB`;
   return (
-    <svg
-      width={total}
-      height={250}
-      role="img"
-      aria-label={`Staircase on ${band}: ${steps.map((s) => `${s.part} ${s.db === null ? 'unknown' : `${signed(s.db)} dB`}`).join(', ')}; net ${net}`}
-    >
+    <svg width={total} height={250} role="img" aria-label={says(staircase)}>
       <line x1={0} x2={total} y1={y(0)} y2={y(0)} stroke="var(--ink2)" />
       <rect x={left(0)} y={y(0) - 2} width={bar} height={4} fill="var(--ink)" />
-      <Foot x={left(0)} first="In the air" second="0 dB" wide={wide} />
+      <Foot x={left(0)} first="Own antenna" second="inside, 0 dB" wide={wide} />
       {steps.map((step, i) => (
         <Step
           key={`${step.part}${i}`}
@@ -38,7 +54,7 @@ export function Staircase({ staircase, width }: { staircase: Schemas['StaircaseV
           to={y(levels[i + 1] ?? 0)}
         />
       ))}
-      {netDb === null ? (
+      {deltaDb === null ? (
         <rect
           x={left(columns - 1)}
           y={y(0) - 12}
@@ -49,12 +65,12 @@ export function Staircase({ staircase, width }: { staircase: Schemas['StaircaseV
           strokeDasharray="4 3"
         />
       ) : (
-        <rect x={left(columns - 1)} y={y(netDb) - 2} width={bar} height={4} fill="var(--ink)" />
+        <rect x={left(columns - 1)} y={y(deltaDb) - 2} width={bar} height={4} fill="var(--ink)" />
       )}
-      <text x={left(columns - 1)} y={netDb === null ? y(0) - 18 : y(netDb) - 10} className="strong">
-        {net}
+      <text x={left(columns - 1)} y={deltaDb === null ? y(0) - 18 : y(deltaDb) - 10} className="strong">
+        {delta}
       </text>
-      <Foot x={left(columns - 1)} first="At the device" second="net" wide={wide} />
+      <Foot x={left(columns - 1)} first="This chain" second="against it" wide={wide} />
     </svg>
   );
 }
@@ -95,10 +111,69 @@ function Step(props: {
       )}
       <line x1={x - (wide - bar)} x2={x} y1={from} y2={from} stroke="var(--ink2)" strokeWidth={0.8} />
       <text x={x} y={(step.db === null ? from - 12 : top) - 6} className="strong">
-        {step.db === null ? 'unknown' : `${signed(step.db)} dB`}
+        {step.db === null ? 'unknown' : `${signed(step.db)}${plusMinus(step)} dB`}
       </text>
       <Foot x={x} first={step.part} second={step.says} wide={wide} />
     </g>
+  );
+}
+
+const ROW = 40;
+
+/** The same for a narrow sheet: one row a step, the level running from row to row. */
+function StaircaseRows({ staircase, width }: { staircase: Schemas['StaircaseView']; width: number }) {
+  const { steps, deltaDb } = staircase;
+  const levels = steps.reduce<number[]>((all, s) => [...all, (all.at(-1) ?? 0) + (s.db ?? 0)], [0]);
+  const x = linear([Math.min(...levels, 0), Math.max(...levels, 1)], [4, width - 4]);
+  const height = (steps.length + 1) * ROW + 4;
+  return (
+    <svg width={width} height={height} role="img" aria-label={says(staircase)}>
+      <line x1={x(0)} x2={x(0)} y1={0} y2={height} stroke="var(--ink2)" strokeWidth={0.8} />
+      {steps.map((step, i) => {
+        const from = x(levels[i] ?? 0);
+        const to = x(levels[i + 1] ?? 0);
+        const tone = (step.db ?? 0) > 0 ? 'kelp' : 'rust';
+        return (
+          <g key={`${step.part}${i}`}>
+            <text x={4} y={i * ROW + 14}>
+              {step.part} · {step.says}
+            </text>
+            <text x={width - 4} y={i * ROW + 14} textAnchor="end" className="strong">
+              {step.db === null ? 'unknown' : `${signed(step.db)}${plusMinus(step)} dB`}
+            </text>
+            {step.db === null ? (
+              <rect
+                x={from - 12}
+                y={i * ROW + 20}
+                width={24}
+                height={12}
+                fill="none"
+                stroke="var(--ink2)"
+                strokeDasharray="4 3"
+              />
+            ) : (
+              <rect
+                x={Math.min(from, to)}
+                y={i * ROW + 20}
+                width={Math.max(2, Math.abs(to - from))}
+                height={12}
+                fill={step.estimated ? `url(#hatch-${tone})` : `var(--${tone})`}
+                stroke={step.estimated ? `var(--${tone})` : 'none'}
+              />
+            )}
+          </g>
+        );
+      })}
+      <text x={4} y={steps.length * ROW + 14} className="strong">
+        Against the own antenna inside
+      </text>
+      <text x={width - 4} y={steps.length * ROW + 14} textAnchor="end" className="strong">
+        {deltaDb === null ? 'unknown' : `${signed(deltaDb)} dB`}
+      </text>
+      {deltaDb !== null && (
+        <rect x={x(deltaDb) - 2} y={steps.length * ROW + 20} width={4} height={16} fill="var(--ink)" />
+      )}
+    </svg>
   );
 }
 

@@ -148,29 +148,43 @@ describe('Staircase', () => {
     part,
     says: 'stated',
     db,
+    halfWidthDb: estimated ? 4 : 0,
     estimated,
   });
-  const stairs = (steps: ReturnType<typeof step>[], netDb: number | null) => ({
+  const stairs = (steps: ReturnType<typeof step>[], deltaDb: number | null) => ({
     band: 'B20',
     mhz: 806,
+    along: 'Rowan 1',
     steps,
-    netDb,
+    netDb: null,
     baselineDb: -12,
-    deltaDb: null,
+    deltaDb,
     halfWidthDb: 4,
   });
   it('draws gains up, losses down, and hatches what is estimated', () => {
     const svg = render(
       <Staircase
-        staircase={stairs([step('Rowan', 8.5), step('2 connectors', -0.3, true)], 8.2)}
+        staircase={stairs(
+          [step('Out of the shell', 12, true), step('Rowan', 8.5), step('2 connectors', -0.3, true)],
+          20.2,
+        )}
         width={700}
       />,
     );
     expect(svg).toContain('+8.5 dB');
-    expect(svg).toContain('−0.30 dB');
+    expect(svg).toContain('−0.30 ± 4 dB');
     expect(svg).toContain('fill="var(--kelp)"');
     expect(svg).toContain('fill="url(#hatch-rust)"');
-    expect(svg).toContain('net +8.2 dB');
+    expect(svg).toContain('together +20.2 dB');
+    expect(svg).toContain('>+20.2 dB</text>');
+  });
+  it('is drawn in rows where there is no room for columns', () => {
+    const svg = render(
+      <Staircase staircase={stairs([step('Rowan', 8.5), step('Aspen', null)], null)} width={358} />,
+    );
+    expect(svg).toContain('width="358"');
+    expect(svg).toContain('Against the own antenna inside');
+    expect(svg).toContain('stroke-dasharray');
   });
   it('leaves what no sheet says hollow, and the net with it', () => {
     const svg = render(<Staircase staircase={stairs([step('Aspen', null)], null)} width={700} />);

@@ -1,22 +1,35 @@
 import type { ReactNode } from 'react';
+import { useNarrow } from './useNarrow';
 import './list.css';
 import './sheet.css';
 
-/** The sheet of a view: a headline sentence, the evidence beneath, and a margin where useful. */
+/**
+ * The sheet of a view: a headline sentence, the evidence beneath, and a margin where useful. What is found and what to do
+ * next stands at the head of the margin; where there is no room for a margin, directly under the headline.
+ */
 export function Sheet(props: {
   over?: ReactNode;
   headline: ReactNode;
+  findings?: ReactNode;
   margin?: ReactNode;
   children?: ReactNode;
 }) {
+  const narrow = useNarrow();
+  const margin = props.margin ?? (narrow ? undefined : props.findings);
   return (
-    <div className={props.margin ? 'sheet with-margin' : 'sheet'}>
+    <div className={margin ? 'sheet with-margin' : 'sheet'}>
       <main id="sheet">
         {props.over && <div className="over">{props.over}</div>}
         <h1>{props.headline}</h1>
+        {narrow && props.findings}
         {props.children}
       </main>
-      {props.margin && <aside>{props.margin}</aside>}
+      {margin && (
+        <aside>
+          {!narrow && props.findings}
+          {props.margin}
+        </aside>
+      )}
     </div>
   );
 }

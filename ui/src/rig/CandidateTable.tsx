@@ -1,79 +1,110 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../data/client';
 import { Part } from '../parts/Sheet';
+import { useNarrow } from '../parts/useNarrow';
 import { effect, fixed } from '../format/numbers';
+import { Buy } from './Fit';
 
 type Candidate = Schemas['CandidateView'];
 
-/** Candidates as columns, what matters as rows. */
+/** Candidates as columns in their order, what matters as rows; on a narrow sheet one after the other. */
 export function CandidateTable({ view, carrier }: { view: Schemas['CandidatesView']; carrier: string }) {
-  const { candidates } = view;
-  const bands = candidates[0]?.gains.map((g) => g.band) ?? [];
-  const essentials = candidates[0]?.essentials.map((m) => m.what) ?? [];
-  const row = (name: ReactNode, cell: (c: Candidate) => ReactNode, key?: string) => (
-    <tr key={key}>
-      <td>{name}</td>
-      {candidates.map((c) => (
-        <td key={c.id}>{cell(c)}</td>
-      ))}
-    </tr>
-  );
+  const narrow = useNarrow();
   return (
     <Part
       title="Side by side"
       small={`on ${carrier} · gains are predicted, against the device’s own antenna inside`}
     >
-      <div className="table-scroll">
-        <table className="plain candidates">
-          <thead>
-            <tr>
-              <th />
-              {candidates.map((c) => (
-                <th key={c.id}>
-                  <span className="rank">{c.rank}</span> <b>{c.name}</b>
-                  {view.cheapest === c.name && <div className="gain">cheapest that meets the need</div>}
-                  {view.strongest === c.name && <div className="gain">strongest</div>}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {essentials.map((must, i) =>
-              row(must, (c) => <Met met={c.essentials[i]?.met ?? 'unknown'} />, must),
-            )}
-            {row('Bands that work both ways', (c) => `${c.bandsWorking} of ${c.bands}`)}
-            {row('Streams', (c) => c.streams)}
-            {bands.map((band, i) =>
-              row(`Gain on ${band}`, (c) => <Gain gain={c.gains[i]} />, `gain ${band}`),
-            )}
-            {row('Gain, mean of bands that work', (c) => (
-              <b>{c.meanGainDb === null ? 'unknown' : `about ${effect(c.meanGainDb, 'dB')}`}</b>
-            ))}
-            {row('To buy', (c) =>
-              c.toBuy.length === 0
-                ? 'nothing'
-                : c.toBuy.map((b) => (
-                    <div key={b.what}>
-                      {b.what}{' '}
-                      <span className="small">{b.price === null ? 'price unknown' : fixed(b.price, 0)}</span>
-                    </div>
-                  )),
-            )}
-            {row('Price of that', (c) => (
-              <b>{c.price === null ? 'unknown' : fixed(c.price, 0)}</b>
-            ))}
-            {row('Price per dB', (c) => (c.pricePerDb === null ? '–' : fixed(c.pricePerDb, 1)))}
-            {row('Price per stream', (c) => (c.pricePerStream === null ? '–' : fixed(c.pricePerStream, 0)))}
-            {row('Energy a day', (c) => (c.whPerDay === null ? 'unknown' : `${fixed(c.whPerDay, 0)} Wh`))}
-            {row('Score with these weights', (c) => `${fixed(100 * c.score, 0)} of 100`)}
-          </tbody>
-        </table>
-      </div>
+      {narrow ? <OneByOne view={view} /> : <Columns view={view} />}
     </Part>
   );
 }
 
-function Met({ met }: { met: string }) {
+interface Row {
+  name: string;
+  cell: (c: Candidate) => ReactNode;
+}
+
+function rows(first: Candidate | undefined): Row[] {
+  const row = (name: string, cell: (c: Candidate) => ReactNode): Row => ({ name, cell });
+  const musts = [...new Set(first?.essentials.map((m) => m.what))];
+  return [
+    row('Why there', (c) => c.reason),
+    ...musts.map((must) => row(must, (c) => <Met met={c.essentials.find((m) => m.what === must)?.met} />)),
+    row('Bands that work', (c) => `${c.bandsWorking} of ${c.bands}`),
+    row('Streams', (c) => c.streams ?? 'unknown'),
+    ...(first?.gains ?? []).map((gain, i) => row(`Gain on ${gain.band}`, (c) => <Gain gain={c.gains[i]} />)),
+    row('Gain, mean of all bands', (c) => (
+      <b>{c.meanGainDb === null ? 'unknown' : `about ${effect(c.meanGainDb, 'dB')}`}</b>
+    )),
+    row('To buy', (c) =>
+      c.toBuy.length === 0 ? 'nothing' : c.toBuy.map((b) => <Buy key={b.what} buy={b} />),
+    ),
+    row('Price of that', (c) => <b>{c.price}</b>),
+    row('Price per dB', (c) => (c.pricePerDb === null ? '–' : fixed(c.pricePerDb, 1))),
+    row('Price per stream', (c) => (c.pricePerStream === null ? '–' : fixed(c.pricePerStream, 0))),
+    row('Energy a day', (c) => (c.whPerDay === null ? 'unknown' : `${fixed(c.whPerDay, 0)} Wh`)),
+    row('Points with these weights', (c) => fixed(c.score, 1)),
+  ];
+}
+
+function Head({ candidate: c, view }: { candidate: Candidate; view: Schemas['CandidatesView'] }) {
+  return (
+    <>
+      <span className="rank">{c.place}</span> <b>{c.name}</b>
+      {view.cheapest === c.name && <div className="gain">cheapest that meets the need</div>}
+      {view.strongest === c.name && <div className="gain">strongest</div>}
+    </>
+  );
+}
+
+function Columns({ view }: { view: Schemas['CandidatesView'] }) {
+  const { candidates } = view;
+  return (
+    <div className="table-scroll">
+      <table className="plain candidates">
+        <thead>
+          <tr>
+            <th />
+            {candidates.map((c) => (
+              <th key={c.id}>
+                <Head candidate={c} view={view} />
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows(candidates[0]).map(({ name, cell }) => (
+            <tr key={name}>
+              <td>{name}</td>
+              {candidates.map((c) => (
+                <td key={c.id}>{cell(c)}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function OneByOne({ view }: { view: Schemas['CandidatesView'] }) {
+  return view.candidates.map((c) => (
+    <section className="candidate" key={c.id}>
+      <h3>
+        <Head candidate={c} view={view} />
+      </h3>
+      {rows(c).map(({ name, cell }) => (
+        <div className="line" key={name}>
+          <span className="small">{name}</span>
+          <div>{cell(c)}</div>
+        </div>
+      ))}
+    </section>
+  ));
+}
+
+function Met({ met = 'unknown' }: { met: string | undefined }) {
   return <span className={met === 'yes' ? 'gain' : met === 'no' ? 'loss' : 'quiet'}>{met}</span>;
 }
 

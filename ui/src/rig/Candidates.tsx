@@ -1,5 +1,5 @@
 import { Select, Segmented, Slider } from 'antd';
-import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
 import type { Schemas } from '../data/client';
 import { useCandidates, useGear, useSetupFits, useVehicle } from '../data/rig';
 import { Failed } from '../parts/Loaded';
@@ -13,44 +13,75 @@ import { RigParts } from './RigParts';
 type What = 'setups' | 'device' | 'antenna';
 type Weights = Schemas['WeightsView'];
 
-const SIDES = [
-  ['gain', 'Predicted gain'],
-  ['bands', 'Bands that work'],
-  ['streams', 'Streams'],
-  ['price', 'Price'],
-  ['energy', 'Energy'],
-] as const;
+/** What is compared; it stands in the address, and the last one is kept for the next time. */
+interface Compared {
+  what: What;
+  ids: number[] | null;
+  base: number | null;
+  weights: Weights | null;
+}
+
+function read(query: URLSearchParams, kept: Compared): Compared {
+  const what = query.get('what');
+  if (what === null) {
+    return kept;
+  }
+  const numbers = (name: string) => query.get(name)?.split('-').map(Number) ?? null;
+  const [gain = 0, bands = 0, streams = 0, price = 0, energy = 0] = numbers('weights') ?? [];
+  return {
+    what: what as What,
+    ids: numbers('ids'),
+    base: numbers('base')?.[0] ?? null,
+    weights: query.has('weights') ? { gain, bands, streams, price, energy } : null,
+  };
+}
+
+function written({ what, ids, base, weights: w }: Compared): Record<string, string> {
+  return {
+    part: 'candidates',
+    what,
+    ...(ids && { ids: ids.join('-') }),
+    ...(base !== null && { base: String(base) }),
+    ...(w && { weights: [w.gain, w.bands, w.streams, w.price, w.energy].join('-') }),
+  };
+}
 
 /** Two to six devices, antennas or setups side by side. */
 export function Candidates() {
-  const [what, setWhat] = useStored<What>('rig.candidates.what', 'device');
-  const [chosen, setChosen] = useStored<Record<What, number[] | null>>('rig.candidates.ids', {
-    setups: null,
-    device: null,
-    antenna: null,
+  const [query, setQuery] = useSearchParams();
+  const [kept, keep] = useStored<Compared>('rig.candidates', {
+    what: 'device',
+    ids: null,
+    base: null,
+    weights: null,
   });
-  const [base, setBase] = useStored<number | null>('rig.candidates.base', null);
-  const [wanted, setWanted] = useStored<Weights | null>('rig.candidates.weights', null);
+  const chosen = read(query, kept);
+  const { what } = chosen;
+  const set = (part: Partial<Compared>) => {
+    const next = { ...chosen, ...part };
+    keep(next);
+    setQuery(written(next), { replace: true });
+  };
   const gear = useGear().data;
   const setups = useSetupFits().data;
   const carrier = useVehicle().data?.carrier;
-  const options = useMemo(
-    () =>
-      what === 'setups'
-        ? (setups ?? []).filter((s) => s.complete).map((s) => ({ value: s.setup.id, label: s.setup.name }))
-        : (gear ?? [])
-            .filter((g) => g.kind === what && g.state !== 'retired')
-            .map((g) => ({ value: g.id, label: `${g.name} (${g.state})` })),
-    [what, gear, setups],
-  );
-  const ids = (chosen[what] ?? options.slice(0, 4).map((o) => o.value)).filter((id) =>
+  const options =
+    what === 'setups'
+      ? (setups ?? []).filter((s) => s.complete).map((s) => ({ value: s.setup.id, label: s.setup.name }))
+      : (gear ?? [])
+          .filter((g) => g.kind === what && g.state !== 'retired')
+          .map((g) => ({ value: g.id, label: `${g.name} (${g.state})` }));
+  const ids = (chosen.ids ?? options.slice(0, 4).map((o) => o.value)).filter((id) =>
     options.some((o) => o.value === id),
   );
-  const on = base ?? setups?.find((s) => s.complete)?.setup.id ?? null;
+  const on = chosen.base ?? setups?.find((s) => s.complete)?.setup.id ?? null;
   const enough = ids.length >= 2 && ids.length <= 6;
-  const compared = useCandidates({ what, ids, weights: wanted, base: what === 'setups' ? null : on }, enough);
+  const compared = useCandidates(
+    { what, ids, weights: chosen.weights, base: what === 'setups' ? null : on },
+    enough,
+  );
   const view = enough ? compared.data : undefined;
-  const weights = wanted ?? view?.weights;
+  const weights = chosen.weights ?? view?.weights;
   return (
     <Sheet
       over={<RigParts here="candidates" />}
@@ -75,21 +106,24 @@ export function Candidates() {
           )}
           <Part title="What counts how much" small="0 to 10">
             {weights &&
-              SIDES.map(([side, label]) => (
-                <div key={side}>
-                  <span className="small">
-                    {label}: {fixed(weights[side], 0)}
-                  </span>
-                  <Slider
-                    min={0}
-                    max={10}
-                    value={weights[side]}
-                    tooltip={{ open: false }}
-                    ariaLabelForHandle={`Weight of ${side}`}
-                    onChange={(v) => setWanted({ ...weights, [side]: v })}
-                  />
-                </div>
-              ))}
+              view?.sides.map(({ key, label }) => {
+                const side = key as keyof Weights;
+                return (
+                  <div key={side}>
+                    <span className="small">
+                      {label}: {fixed(weights[side], 0)}
+                    </span>
+                    <Slider
+                      min={0}
+                      max={10}
+                      value={weights[side]}
+                      tooltip={{ open: false }}
+                      ariaLabelForHandle={`Weight of ${side}`}
+                      onChange={(v) => set({ weights: { ...weights, [side]: v } })}
+                    />
+                  </div>
+                );
+              })}
             {view && <div className="note">{view.flip}</div>}
           </Part>
         </>
@@ -105,7 +139,7 @@ export function Candidates() {
               { value: 'antenna', label: 'antennas' },
               { value: 'setups', label: 'setups' },
             ]}
-            onChange={setWhat}
+            onChange={(next: What) => set({ what: next, ids: null })}
           />
         </FieldFrame>
         {what !== 'setups' && (
@@ -116,7 +150,7 @@ export function Candidates() {
               options={(setups ?? [])
                 .filter((s) => s.complete)
                 .map((s) => ({ value: s.setup.id, label: s.setup.name }))}
-              onChange={setBase}
+              onChange={(base) => set({ base })}
             />
           </FieldFrame>
         )}
@@ -128,7 +162,7 @@ export function Candidates() {
             value={ids}
             options={options}
             showSearch={{ optionFilterProp: 'label' }}
-            onChange={(list: number[]) => setChosen({ ...chosen, [what]: list })}
+            onChange={(list: number[]) => set({ ids: list })}
           />
         </FieldFrame>
       </div>

@@ -2,6 +2,8 @@ import { Button, InputNumber, Select } from 'antd';
 import type { Schemas } from '../data/client';
 import { useChainChoices, useGear } from '../data/rig';
 import { FieldFrame } from '../parts/Field';
+import { One, Several } from './Choosers';
+import { leadsOf, RunFields } from './RunFields';
 
 type Plan = Schemas['ChainPlan'];
 type Run = Plan['runs'][number];
@@ -23,7 +25,7 @@ export function ChainBuilder(props: {
     plan.booster,
     ...plan.adapters,
     ...plan.sims,
-    ...plan.runs.flatMap((r) => [r.antenna, ...r.cables]),
+    ...plan.runs.flatMap((r) => [r.antenna, r.mount, ...r.cables, ...Object.values(r.leadCables).flat()]),
   ]);
   const of = (kind: string) =>
     gear
@@ -59,51 +61,54 @@ export function ChainBuilder(props: {
           set={(booster) => set({ booster: booster ?? null })}
         />
         {plan.runs.map((run, i) => (
-          <div className="span4 run" key={run.antenna}>
-            <One
-              label={`Antenna ${i + 1}`}
-              value={run.antenna}
-              options={antennas.filter((a) => a.value === run.antenna || free.includes(a))}
-              set={(antenna) =>
-                antenna === undefined
-                  ? set({ runs: plan.runs.filter((_, j) => j !== i) })
-                  : setRun(i, { antenna })
-              }
-            />
-            <FieldFrame id={`run-place-${i}`} label="It is put">
-              <Select
-                id={`run-place-${i}`}
-                value={run.placement}
-                options={options(choices?.places)}
-                onChange={(placement) =>
-                  setRun(i, { placement, mastM: placement === 'mast' ? run.mastM || 3 : 0 })
-                }
-              />
-            </FieldFrame>
-            <Several
-              label="Lengthened by"
-              value={run.cables}
-              options={of('cable')}
-              set={(cables) => setRun(i, { cables })}
-            />
-            <FieldFrame id={`run-mast-${i}`} label="Above the roof, m">
-              <InputNumber
-                id={`run-mast-${i}`}
-                min={0}
-                max={15}
-                step={0.5}
-                value={run.mastM}
-                onChange={(mastM) => setRun(i, { mastM: mastM ?? 0 })}
-              />
-            </FieldFrame>
-          </div>
+          <RunFields
+            key={run.antenna}
+            number={i}
+            run={run}
+            antennas={antennas.filter((a) => a.value === run.antenna || free.includes(a))}
+            cables={of('cable')}
+            mounts={of('mount')}
+            leads={leadsOf(gear.find((g) => g.id === run.antenna))}
+            places={choices?.places}
+            set={(part) => setRun(i, part)}
+            remove={() => set({ runs: plan.runs.filter((_, j) => j !== i) })}
+          />
         ))}
         <Several
           label="Adapters"
-          value={plan.adapters}
+          value={[...new Set(plan.adapters)]}
           options={of('adapter')}
-          set={(adapters) => set({ adapters })}
+          set={(kinds) =>
+            set({
+              adapters: kinds.flatMap((id) => {
+                const pieces = plan.adapters.filter((other) => other === id);
+                return pieces.length > 0 ? pieces : [id];
+              }),
+            })
+          }
         />
+        {[...new Set(plan.adapters)].map((id) => (
+          <FieldFrame
+            key={id}
+            id={`adapter-${id}`}
+            label={`Pieces of ${gear.find((g) => g.id === id)?.name ?? '…'}`}
+          >
+            <InputNumber
+              id={`adapter-${id}`}
+              min={1}
+              max={16}
+              value={plan.adapters.filter((other) => other === id).length}
+              onChange={(pieces) =>
+                set({
+                  adapters: [
+                    ...plan.adapters.filter((other) => other !== id),
+                    ...Array<number>(pieces ?? 1).fill(id),
+                  ],
+                })
+              }
+            />
+          </FieldFrame>
+        ))}
         <FieldFrame id="chain-mode" label="Radio set to">
           <Select
             id="chain-mode"
@@ -138,7 +143,15 @@ export function ChainBuilder(props: {
             set({
               runs: [
                 ...plan.runs,
-                { antenna: free[0]?.value ?? 0, cables: [], placement: choices?.places[0] ?? '', mastM: 0 },
+                {
+                  antenna: free[0]?.value ?? 0,
+                  cables: [],
+                  leadCables: {},
+                  mount: null,
+                  placement: choices?.places[0] ?? '',
+                  mastM: 0,
+                  plateCm2: null,
+                },
               ],
             })
           }
@@ -181,46 +194,5 @@ function Plugs(props: { view: Schemas['SetupView']; plug: (lead: string, port: s
         </div>
       ))}
     </details>
-  );
-}
-
-type Options = { value: number; label: string }[];
-
-function One(props: {
-  label: string;
-  value: number | null;
-  options: Options;
-  set: (v: number | undefined) => void;
-}) {
-  const id = `chain-${props.label}`;
-  return (
-    <FieldFrame id={id} label={props.label}>
-      <Select
-        id={id}
-        allowClear
-        showSearch={{ optionFilterProp: 'label' }}
-        placeholder="none"
-        value={props.value ?? undefined}
-        options={props.options}
-        onChange={props.set}
-      />
-    </FieldFrame>
-  );
-}
-
-function Several(props: { label: string; value: number[]; options: Options; set: (v: number[]) => void }) {
-  const id = `chain-${props.label}`;
-  return (
-    <FieldFrame id={id} label={props.label}>
-      <Select
-        id={id}
-        mode="multiple"
-        placeholder="none"
-        value={props.value}
-        options={props.options}
-        showSearch={{ optionFilterProp: 'label' }}
-        onChange={props.set}
-      />
-    </FieldFrame>
   );
 }

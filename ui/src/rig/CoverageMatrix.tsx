@@ -46,13 +46,14 @@ export function CoverageMatrix(props: {
       <p className="sentence-line">{coverage.sentence}</p>
       {coverage.bands.length > 0 && (
         <div className="table-scroll">
-          <table className="plain">
+          <table className="plain rows">
             <thead>
               <tr>
                 <th>Band</th>
                 {coverage.links.map((link) => (
                   <th key={link}>{link}</th>
                 ))}
+                <th className="num">Streams</th>
                 <th>So, on {carrier}</th>
               </tr>
             </thead>
@@ -63,11 +64,15 @@ export function CoverageMatrix(props: {
                     <b>{b.band}</b> <span className="small">{fixed(b.mhz, 0)} MHz</span>
                   </td>
                   {b.links.map((l) => (
-                    <td key={l.link}>
+                    <td key={l.link} data-label={l.link}>
                       <CoverageMark downlink={l.downlink} uplink={l.uplink} />
                     </td>
                   ))}
+                  <td className="num" data-label="Streams">
+                    {b.streams ?? 'unknown'}
+                  </td>
                   <td
+                    data-label={`So, on ${carrier}`}
                     className={b.result === 'works' ? undefined : b.result === 'unknown' ? 'quiet' : 'loss'}
                   >
                     {b.sentence}

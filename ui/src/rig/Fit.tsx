@@ -2,28 +2,44 @@ import type { Schemas } from '../data/client';
 import { count, fixed } from '../format/numbers';
 import { Part } from '../parts/Sheet';
 
-/** What the fit check found, the heaviest first. */
-export function Fit({ findings }: { findings: Schemas['FindingView'][] }) {
+/** What the fit check found, the heaviest first, and what has to be bought. */
+export function Fit({ view }: { view: Schemas['SetupView'] }) {
+  const { findings } = view;
   return (
-    <Part title="Fit" small={count(findings.length, 'finding')}>
-      {findings.map((f) => (
-        <div className="note" key={f.code + f.where + f.says}>
-          <b className={TONE[f.severity]}>{f.severity[0]?.toUpperCase() + f.severity.slice(1)}.</b>{' '}
-          {!f.says.includes(f.where) && f.where !== 'chain' && <span className="small">{f.where}: </span>}
-          {f.says}
-          {f.fix && (
-            <>
-              {' '}
-              <span className="fix">
-                {f.fix}
-                {f.price !== null && ` About ${fixed(f.price, 0)}.`}
-              </span>
-            </>
-          )}
-        </div>
-      ))}
-      {findings.length === 0 && <div className="note">Nothing stands in the way.</div>}
-    </Part>
+    <>
+      <Part title="Fit" small={count(findings.length, 'finding')}>
+        {findings.map((f) => (
+          <div className="note" key={f.code + f.where + f.says}>
+            <b className={TONE[f.severity]}>{f.severity[0]?.toUpperCase() + f.severity.slice(1)}.</b>{' '}
+            {!f.says.includes(f.where) && f.where !== 'chain' && <span className="small">{f.where}: </span>}
+            {f.says} {f.fix && <span className="fix">{f.fix}</span>}
+          </div>
+        ))}
+        {findings.length === 0 && <div className="note">Nothing stands in the way.</div>}
+      </Part>
+      {view.toBuy.length > 0 && (
+        <Part title="To buy" small={view.price === null ? '' : `${view.price} in all, in your money`}>
+          {view.toBuy.map((b) => (
+            <Buy key={b.what} buy={b} />
+          ))}
+        </Part>
+      )}
+    </>
+  );
+}
+
+/** One thing to buy with its price. */
+export function Buy({ buy }: { buy: Schemas['BuyView'] }) {
+  return (
+    <div className="buy">
+      <span>
+        {buy.pieces > 1 && `${buy.pieces} × `}
+        {buy.what}
+      </span>
+      <span className="small">
+        {buy.price === null ? 'price not known' : `${buy.estimated ? 'about ' : ''}${fixed(buy.price, 0)}`}
+      </span>
+    </div>
   );
 }
 

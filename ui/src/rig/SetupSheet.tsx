@@ -57,12 +57,8 @@ export function SetupSheet({ id, revision }: { id: number; revision: number | nu
         </>
       }
       headline={view.headline}
-      margin={
-        <>
-          <Fit findings={view.findings} />
-          <CableRun view={view} whatIf={whatIf} change={setWhatIf} />
-        </>
-      }
+      findings={<Fit view={view} />}
+      margin={<CableRun view={view} whatIf={whatIf} change={setWhatIf} />}
     >
       {tried.error && <Failed error={tried.error} />}
       <Chain plan={plan}>
@@ -88,7 +84,7 @@ export function SetupSheet({ id, revision }: { id: number; revision: number | nu
       {view.staircases.length > 0 && plan.device !== null && <Staircases staircases={view.staircases} />}
       {plan.device !== null && <CoverageMatrix coverage={view.coverage} network={view} change={setOn} />}
       {view.wiring.length + view.leadsOver.length > 0 && <WiringTable view={view} />}
-      {view.power.length > 0 && <Power power={view.power} />}
+      {view.power.length > 0 && <Power power={view.power} battery={view.system} />}
     </Sheet>
   );
 }

@@ -17,7 +17,7 @@ export function Staircases({ staircases }: { staircases: Schemas['StaircaseView'
   return (
     <Part
       title={`Staircase at ${fixed(shown.mhz, 0)} MHz`}
-      small={`${shown.band}, from the air to the device · hatched: estimated`}
+      small={`${shown.band}${shown.along ? `, along ${shown.along}` : ''} · from the device’s own antenna inside · hatched: estimated`}
       actions={
         <Segmented
           size="small"
@@ -37,12 +37,12 @@ export function Staircases({ staircases }: { staircases: Schemas['StaircaseView'
       </p>
       <details className="numbers">
         <summary>All bands as a table</summary>
-        <table className="plain">
+        <table className="plain rows">
           <thead>
             <tr>
               <th>Band</th>
               <th className="num">At, MHz</th>
-              <th className="num">Net, dB</th>
+              <th className="num">Net from the air, dB</th>
               <th className="num">Own antenna inside, dB</th>
               <th className="num">Predicted ΔRSRP, dB</th>
             </tr>
@@ -51,10 +51,16 @@ export function Staircases({ staircases }: { staircases: Schemas['StaircaseView'
             {staircases.map((s) => (
               <tr key={s.band}>
                 <td className="name">{s.band}</td>
-                <td className="num">{fixed(s.mhz, 0)}</td>
-                <td className="num">{fixed(s.netDb, 1)}</td>
-                <td className="num">{fixed(s.baselineDb, 0)}</td>
-                <td className="num">
+                <td className="num" data-label="At, MHz">
+                  {fixed(s.mhz, 0)}
+                </td>
+                <td className="num" data-label="Net from the air, dB">
+                  {s.netDb === null ? 'unknown' : fixed(s.netDb, 1)}
+                </td>
+                <td className="num" data-label="Own antenna inside, dB">
+                  {fixed(s.baselineDb, 0)}
+                </td>
+                <td className="num" data-label="Predicted ΔRSRP, dB">
                   {s.deltaDb === null ? 'unknown' : `${fixed(s.deltaDb, 1)} ± ${fixed(s.halfWidthDb, 1)}`}
                 </td>
               </tr>

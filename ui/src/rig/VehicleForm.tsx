@@ -21,6 +21,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
     draft: vehicle,
     numbers: {
       heightM: String(vehicle.heightM),
+      limitM: String(vehicle.limitM ?? ''),
       batteryAh: String(vehicle.batteryAh),
       batteryV: String(vehicle.batteryV),
       hoursADay: String(vehicle.hoursADay),
@@ -88,6 +89,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
           />
         </FieldFrame>
         {field('heightM', 'Its height', 'm')}
+        {field('limitM', 'Height limit when driving', 'm')}
         {field('batteryAh', 'Battery', 'Ah')}
         {field('batteryV', 'Its voltage', 'V')}
         {field('hoursADay', 'The chain runs', 'h a day')}
@@ -101,6 +103,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
             changed({
               ...draft,
               heightM: typedNumber(numbers.heightM) ?? 0,
+              limitM: typedNumber(numbers.limitM),
               batteryAh: typedNumber(numbers.batteryAh) ?? 0,
               batteryV: typedNumber(numbers.batteryV) ?? 0,
               hoursADay: typedNumber(numbers.hoursADay) ?? 0,

@@ -38,6 +38,7 @@ const VEHICLE: Schemas['VehicleView'] = {
   vehicle: 'Heron',
   body: 'steel',
   heightM: 2.86,
+  limitM: 4,
   batteryAh: 200,
   batteryV: 12.8,
   hoursADay: 10,

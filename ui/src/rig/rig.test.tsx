@@ -15,19 +15,22 @@ const candidate = (part: Partial<Schemas['CandidateView']>): Schemas['CandidateV
   streams: 2,
   gains: [{ band: 'B20', result: 'works', deltaDb: 13.2, halfWidthDb: 4 }],
   meanGainDb: 13.2,
-  price: 0,
+  price: '0',
+  priceOpen: false,
   pricePerDb: 0,
   pricePerStream: 0,
   whPerDay: 176,
   toBuy: [],
-  score: 0.8,
-  rank: 1,
+  score: 12.4,
+  place: 1,
+  reason: 'ahead of Dunlin: 1 band more',
   ...part,
 });
 
 const view = (candidates: Schemas['CandidateView'][]): Schemas['CandidatesView'] => ({
   candidates,
   weights: { gain: 3, bands: 3, streams: 2, price: 2, energy: 1 },
+  sides: [{ key: 'gain', label: 'Predicted gain' }],
   cheapest: 'Curlew',
   strongest: 'Hazel',
   nextUnits: '',
@@ -46,19 +49,21 @@ describe('CandidateTable', () => {
             id: 2,
             name: 'Dunlin',
             toBuy: [
-              { what: 'Dunlin', price: 110 },
-              { what: '12 V stabiliser, about', price: 45 },
+              { what: 'Dunlin', pieces: 1, price: 110, estimated: false },
+              { what: '12 V stabiliser', pieces: 1, price: 45, estimated: true },
             ],
-            price: 155,
-            rank: 2,
+            price: 'about 155',
+            place: 2,
           }),
         ])}
       />,
     );
     expect(html).toContain('about +13.2 dB');
     expect(html).toContain('± 4');
-    expect(html).toContain('12 V stabiliser, about');
-    expect(html).toContain('<b>155</b>');
+    expect(html).toContain('12 V stabiliser');
+    expect(html).toContain('about 45');
+    expect(html).toContain('<b>about 155</b>');
+    expect(html).toContain('ahead of Dunlin: 1 band more');
     expect(html).toContain('176 Wh');
     expect(html.match(/cheapest that meets the need/g)).toHaveLength(1);
   });
@@ -72,7 +77,9 @@ describe('CandidateTable', () => {
             essentials: [{ what: 'VPN client', met: 'unknown' }],
             gains: [{ band: 'B20', result: 'downlink only', deltaDb: null, halfWidthDb: 4 }],
             meanGainDb: null,
-            price: null,
+            price: 'at least 0',
+            priceOpen: true,
+            streams: null,
             pricePerDb: null,
             whPerDay: null,
           }),

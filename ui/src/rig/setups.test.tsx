@@ -12,7 +12,17 @@ const PLAN: Schemas['ChainPlan'] = {
   device: 1,
   devicePlacement: 'inside',
   booster: null,
-  runs: [{ antenna: 2, cables: [], placement: 'roof', mastM: 0 }],
+  runs: [
+    {
+      antenna: 2,
+      cables: [],
+      leadCables: {},
+      mount: null,
+      placement: 'roof',
+      mastM: 0,
+      plateCm2: null,
+    },
+  ],
   adapters: [],
   sims: [],
   wiring: {},
@@ -36,6 +46,8 @@ const VIEW = {
   region: null,
   streams: 2,
   findings: [],
+  toBuy: [],
+  price: null,
   wiring: [
     {
       key: '2/1',
@@ -58,6 +70,7 @@ const VIEW = {
   staircases: [],
   cables: [],
   cableM: 0,
+  system: '12 V',
   power: [],
 } as Schemas['SetupView'];
 const SERVED = {

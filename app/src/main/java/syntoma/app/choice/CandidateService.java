@@ -3,18 +3,18 @@ package syntoma.app.choice;
 import static syntoma.app.platform.Optionals.boxed;
 import static syntoma.app.platform.Optionals.optional;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.gear.GearItem;
 import syntoma.app.gear.GearKind;
-import syntoma.app.need.Needs;
 import syntoma.app.need.Vehicles;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
@@ -22,10 +22,11 @@ import syntoma.app.platform.Whole;
 import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupService;
+import syntoma.app.setup.SetupView;
 import syntoma.core.choice.Candidate;
 import syntoma.core.choice.Option;
-import syntoma.core.choice.Purchase;
 import syntoma.core.choice.Ranking;
+import syntoma.core.choice.Side;
 import syntoma.core.choice.Wanted;
 import syntoma.core.choice.Weights;
 import syntoma.core.fit.FitCase;
@@ -42,13 +43,11 @@ class CandidateService {
 
     private final SetupService setups;
     private final FitService fits;
-    private final Needs needs;
     private final Vehicles vehicles;
 
-    CandidateService(SetupService setups, FitService fits, Needs needs, Vehicles vehicles) {
+    CandidateService(SetupService setups, FitService fits, Vehicles vehicles) {
         this.setups = setups;
         this.fits = fits;
-        this.needs = needs;
         this.vehicles = vehicles;
     }
 
@@ -63,9 +62,6 @@ class CandidateService {
 
     /** How much each side counts, 0 to 10. */
     record WeightsView(double gain, double bands, double streams, double price, double energy) {}
-
-    /** Something to buy with it; the price is null where it is not known. */
-    record BuyView(String what, @Nullable Double price) {}
 
     /** Something that cannot be done without: yes, no or unknown. */
     record EssentialView(String what, String met) {}
@@ -82,21 +78,27 @@ class CandidateService {
             boolean meetsNeed,
             int bandsWorking,
             int bands,
-            int streams,
+            @Nullable Integer streams,
             List<GainView> gains,
             @Nullable Double meanGainDb,
-            @Nullable Double price,
+            String price,
+            boolean priceOpen,
             @Nullable Double pricePerDb,
             @Nullable Double pricePerStream,
             @Nullable Double whPerDay,
-            List<BuyView> toBuy,
+            List<SetupView.BuyView> toBuy,
             double score,
-            int rank) {}
+            int place,
+            String reason) {}
 
-    /** Candidates side by side. */
+    /** What candidates are judged by, by the name of its weight. */
+    record SideView(String key, String label) {}
+
+    /** Candidates side by side, the best first. */
     record CandidatesView(
             List<CandidateView> candidates,
             WeightsView weights,
+            List<SideView> sides,
             @Nullable String cheapest,
             @Nullable String strongest,
             String nextUnits,
@@ -110,19 +112,18 @@ class CandidateService {
                 ? Weights.USUAL
                 : InvalidInput.naming(
                         "weights", () -> new Weights(w.gain(), w.bands(), w.streams(), w.price(), w.energy()));
-        List<Candidate> judged = judged(request, ids);
-        Ranking ranking = Ranking.of(judged.stream().map(Candidate::option).toList(), weights);
-        List<CandidateView> views = new ArrayList<>();
-        for (int i = 0; i < judged.size(); i++) {
-            views.add(view(
-                    ids.get(i),
-                    judged.get(i),
-                    ranking.scores().get(i),
-                    ranking.order().indexOf(i) + 1));
-        }
+        Optional<Double> budget = vehicles.budget();
+        List<Candidate> judged = judged(request, ids, optional(budget.orElse(null)));
+        Ranking ranking =
+                Ranking.of(judged.stream().map(Candidate::option).toList(), weights, optional(budget.orElse(null)));
         return new CandidatesView(
-                views,
+                ranking.order().stream()
+                        .map(i -> view(ids.get(i), judged.get(i), ranking, i))
+                        .toList(),
                 new WeightsView(weights.gain(), weights.bands(), weights.streams(), weights.price(), weights.energy()),
+                Arrays.stream(Side.values())
+                        .map(side -> new SideView(side.key(), side.label()))
+                        .toList(),
                 ranking.cheapest().map(Option::name).orElse(null),
                 ranking.strongest().map(Option::name).orElse(null),
                 ranking.nextUnits(),
@@ -138,23 +139,19 @@ class CandidateService {
     }
 
     /** All of them on one ground, which is read once. */
-    private List<Candidate> judged(CandidatesRequest request, List<Long> ids) {
+    private List<Candidate> judged(CandidatesRequest request, List<Long> ids, OptionalDouble budget) {
         InvalidInput.naming(
                 "what", () -> Labels.find("what", Objects.requireNonNullElse(request.what(), ""), KINDS, kind -> kind));
         FitService.Ground ground = fits.ground();
         Map<Long, SetupService.Planned> plans = setups.plans();
-        Wanted wanted = new Wanted(
-                needs.required().downMbps(),
-                vehicles.features(),
-                optional(vehicles.budget().orElse(null)),
-                ground.hoursADay());
+        Wanted wanted = new Wanted(budget, ground.hoursADay());
         return ids.stream()
                 .map(id -> {
                     Named named = SETUPS.equals(request.what())
                             ? Named.of(planned(plans, id))
                             : exchanged(request, id, plans, ground.shelf());
                     FitCase fit = FitService.fit(named.plan(), ground);
-                    return Candidate.of(named.name(), fit, parts(named.plan(), ground.shelf()), wanted);
+                    return Candidate.of(named.name(), fit, FitService.toBuy(named.plan(), ground.shelf()), wanted);
                 })
                 .toList();
     }
@@ -182,17 +179,7 @@ class CandidateService {
         return new Named(item.name(), item.is() == GearKind.DEVICE ? base.withDevice(id) : base.withAntenna(id));
     }
 
-    /** The parts of a plan that would have to be bought. */
-    private static List<Purchase> parts(ChainPlan plan, Map<Long, GearItem> shelf) {
-        return plan.gear().stream()
-                .distinct()
-                .map(shelf::get)
-                .filter(GearItem::toBuy)
-                .map(g -> Purchase.part(g.name(), optional(g.price())))
-                .toList();
-    }
-
-    private static CandidateView view(long id, Candidate candidate, double score, int rank) {
+    private static CandidateView view(long id, Candidate candidate, Ranking ranking, int number) {
         Option o = candidate.option();
         return new CandidateView(
                 id,
@@ -204,7 +191,7 @@ class CandidateService {
                 o.meetsNeed(),
                 o.bandsWorking(),
                 candidate.fit().bands().size(),
-                o.streams(),
+                o.streams().isPresent() ? o.streams().getAsInt() : null,
                 candidate.gains().stream()
                         .map(g -> new GainView(
                                 g.coverage().band().name(),
@@ -213,14 +200,16 @@ class CandidateService {
                                 g.halfWidthDb()))
                         .toList(),
                 boxed(o.meanGainDb()),
-                boxed(o.price()),
+                o.price().words(),
+                o.price().open(),
                 boxed(o.pricePerDb()),
                 boxed(o.pricePerStream()),
                 boxed(o.whPerDay()),
                 candidate.toBuy().stream()
-                        .map(b -> new BuyView(b.what(), boxed(b.price())))
+                        .map(b -> new SetupView.BuyView(b.what(), b.pieces(), boxed(b.price()), b.estimated()))
                         .toList(),
-                score,
-                rank);
+                ranking.scores().get(number),
+                ranking.places().get(number),
+                ranking.reason(number));
     }
 }

@@ -80,8 +80,11 @@ class DemoRigLoader {
                         .map(r -> new ChainPlan.Run(
                                 numbers.get(r.antenna()),
                                 r.cables().stream().map(numbers::get).toList(),
+                                Map.of(),
+                                null,
                                 r.placement(),
-                                r.mastM()))
+                                r.mastM(),
+                                null))
                         .toList(),
                 null,
                 chain.sims().stream().map(numbers::get).toList(),

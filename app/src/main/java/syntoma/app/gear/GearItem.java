@@ -25,13 +25,18 @@ public record GearItem(
 
     static final String CONSIDERED = "considered";
     private static final String RETIRED = "retired";
-    static final List<String> STATES = List.of("owned", CONSIDERED, RETIRED);
+    private static final String OWNED = "owned";
+    static final List<String> STATES = List.of(OWNED, CONSIDERED, RETIRED);
 
     public GearKind is() {
         return GearKind.labelled(kind);
     }
 
     /** Whether it would have to be bought. */
+    public boolean owned() {
+        return OWNED.equals(state);
+    }
+
     public boolean toBuy() {
         return state.equals(CONSIDERED);
     }

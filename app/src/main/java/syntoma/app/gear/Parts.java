@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import syntoma.core.band.Band;
 import syntoma.core.band.Span;
 import syntoma.core.chain.Adapter;
@@ -18,6 +19,8 @@ import syntoma.core.chain.Cable;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Connector;
 import syntoma.core.chain.Device;
+import syntoma.core.chain.Feature;
+import syntoma.core.chain.Feed;
 import syntoma.core.chain.GainRange;
 import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.Lead;
@@ -26,6 +29,7 @@ import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
 import syntoma.core.chain.Use;
+import syntoma.core.chain.WifiGeneration;
 import syntoma.core.unit.Text;
 
 /** Builds the core's parts from gear. Each refuses what cannot be with an IllegalArgumentException that says why. */
@@ -67,14 +71,36 @@ public final class Parts {
                 takes,
                 s.number("portSpacingMm"),
                 s.text("internal").map(InternalAntennas::labelled),
+                ownAntennas(s, ports),
                 s.text("simSize").map(SimSize::labelled),
                 s.whole("simSlots"),
+                s.yes("esim"),
                 s.whole("modems"),
+                s.text("lockedTo"),
                 power(s),
                 s.number("ethernetMbps"),
+                wifiMbps(s),
                 s.number("downMaxMbps"),
                 s.whole("aggregates"),
-                Set.copyOf(s.list("features").orElse(List.of())));
+                s.list("features").map(f -> f.stream().map(Feature::labelled).collect(Collectors.toSet())));
+    }
+
+    /** A device to which no antenna goes has its own, and so has one that is held in the hand. */
+    private static Optional<Boolean> ownAntennas(Sheet s, Optional<List<Port>> ports) {
+        Optional<Boolean> stated =
+                s.text("internal").map(InternalAntennas::labelled).map(i -> i != InternalAntennas.NONE);
+        boolean alone = ports.map(List::isEmpty).orElse(false);
+        boolean inHand = s.text("type")
+                .map(t -> t.equals("hotspot") || t.equals("phone"))
+                .orElse(false);
+        return stated.isPresent() || !(alone || inHand) ? stated : Optional.of(true);
+    }
+
+    private static OptionalDouble wifiMbps(Sheet s) {
+        OptionalDouble stated = s.number("wifiMbps");
+        return stated.isPresent()
+                ? stated
+                : s.text("wifi").map(WifiGeneration::mostMbps).orElse(OptionalDouble.empty());
     }
 
     public static Antenna antenna(GearItem item) {
@@ -128,9 +154,19 @@ public final class Parts {
                 power(s));
     }
 
+    /** How far a mount or a mast raises an antenna, in m; 0 where its sheet does not say. */
+    public static double raisesM(GearItem item) {
+        return new Sheet(item.sheet()).number("heightM").orElse(0);
+    }
+
     public static Sim sim(GearItem item) {
         Sheet s = new Sheet(item.sheet());
-        return new Sim(item.name(), s.text("carrier").orElse(""), s.text("size").map(SimSize::labelled));
+        return new Sim(
+                item.name(),
+                s.text("carrier").orElse(""),
+                s.text("size").map(SimSize::labelled),
+                s.number("allowanceGb"),
+                s.number("capMbps"));
     }
 
     private static Port port(Sheet row) {
@@ -147,7 +183,14 @@ public final class Parts {
                 row.text("use").map(Use::labelled).orElse(Use.CELLULAR),
                 row.text("cableClass").map(CableClass::named),
                 row.number("lengthM"),
-                Connector.of(needed(row.text("connector"), "connector")));
+                Connector.of(needed(row.text("connector"), "connector")),
+                ownRange(row));
+    }
+
+    private static List<GainRange> ownRange(Sheet row) {
+        boolean stated =
+                row.number("fromMhz").isPresent() || row.number("toMhz").isPresent();
+        return stated ? List.of(new GainRange(span(row), row.number("gainDbi"), row.number("gainDbi"))) : List.of();
     }
 
     private static Span span(Sheet row) {
@@ -161,7 +204,16 @@ public final class Parts {
             throw new IllegalArgumentException("input is from " + low.getAsDouble() + " to " + high.getAsDouble()
                     + " V; the first must not be above the second");
         }
-        return new PowerInput(s.yes("mainsOnly").orElse(false), low, high, s.number("drawW"));
+        return new PowerInput(
+                s.yes("mainsOnly").orElse(false),
+                s.list("feeds")
+                        .map(f -> f.stream().map(Feed::labelled).collect(Collectors.toSet()))
+                        .orElse(Set.of()),
+                low,
+                high,
+                s.number("passiveV"),
+                s.number("drawW"),
+                s.number("peakW"));
     }
 
     /** Maps rows; what is refused names the row. */

@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Connector;
 import syntoma.core.chain.Feature;
+import syntoma.core.chain.Feed;
 import syntoma.core.chain.GainRange;
 import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.SimSize;
@@ -57,9 +58,12 @@ final class SheetForms {
 
     private static final List<SheetField> POWER = List.of(
             yesno("mainsOnly", "Runs on mains only"),
-            number("lowV", "Input from", "V", 1, 60),
-            number("highV", "Input to", "V", 1, 60),
-            number("drawW", "Usual draw", "W", 0, 500));
+            many("feeds", "Fed by", labels(Feed.values(), Feed::label)),
+            number("lowV", "DC input from", "V", 1, 60),
+            number("highV", "DC input to", "V", 1, 60),
+            number("passiveV", "Passive PoE of", "V", 1, 60),
+            number("drawW", "Usual draw", "W", 0, 500),
+            number("peakW", "Most it draws", "W", 0, 500));
 
     private static final List<SheetField> DEVICE = Stream.concat(
                     Stream.of(
@@ -84,12 +88,15 @@ final class SheetForms {
                                     labels(InternalAntennas.values(), InternalAntennas::label)),
                             whole("simSlots", "Card slots", "", 0, 8),
                             choice("simSize", "Card size", SIM_SIZES),
+                            yesno("esim", "Takes an eSIM too"),
+                            text("lockedTo", "Locked to carrier"),
                             whole("modems", "Modems", "", 1, 8),
                             text("category", "Modem category"),
                             number("downMaxMbps", "Modem, at most", "Mb/s", 1, 20_000),
                             whole("aggregates", "Carriers it aggregates", "", 1, 8),
                             number("ethernetMbps", "Ethernet port", "Mb/s", 0, 10_000),
                             text("wifi", "Wi-Fi generation"),
+                            number("wifiMbps", "Wi-Fi, at most", "Mb/s", 1, 50_000),
                             whole("wifiAntennas", "Wi-Fi antennas of its own", "", 0, 16),
                             number("batteryHours", "Battery", "h", 0, 200),
                             many("features", "Can do", labels(Feature.values(), Feature::label)),
@@ -116,7 +123,10 @@ final class SheetForms {
                             choice("use", "For", USES),
                             choice("connector", "Ends in", CONNECTORS),
                             number("lengthM", "Length", "m", 0, 30),
-                            choice("cableClass", "Cable", CABLE_CLASSES))
+                            choice("cableClass", "Cable", CABLE_CLASSES),
+                            number("fromMhz", "Its own range from", "MHz", 1, MOST_MHZ),
+                            number("toMhz", "to", "MHz", 1, MOST_MHZ),
+                            number("gainDbi", "Its gain", "dBi", GainRange.LEAST_DBI, GainRange.MOST_DBI))
                     .first(),
             choice("mounting", "Mounting", List.of("bolt", "magnet", "mast", "window", "adhesive")),
             number("holeMm", "Hole", "mm", 1, 200),

@@ -18,6 +18,9 @@ class Rig {
     @Column(name = "height_m")
     double heightM;
 
+    @Column(name = "limit_m")
+    double limitM;
+
     double batteryAh;
 
     @Column(name = "battery_v")

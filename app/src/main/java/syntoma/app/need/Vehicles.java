@@ -38,6 +38,7 @@ public class Vehicles {
             String vehicle,
             String body,
             double heightM,
+            @Nullable Double limitM,
             double batteryAh,
             double batteryV,
             double hoursADay,
@@ -52,6 +53,7 @@ public class Vehicles {
             String vehicle,
             String body,
             double heightM,
+            @Nullable Double limitM,
             double batteryAh,
             double batteryV,
             double hoursADay,
@@ -72,6 +74,7 @@ public class Vehicles {
                 r.vehicle(),
                 r.body(),
                 r.heightM(),
+                r.limitM(),
                 r.batteryAh(),
                 r.batteryV(),
                 r.hoursADay(),
@@ -91,6 +94,7 @@ public class Vehicles {
                 rig.vehicle,
                 rig.body,
                 rig.heightM,
+                rig.limitM,
                 rig.batteryAh,
                 rig.batteryV,
                 rig.hoursADay,
@@ -98,7 +102,7 @@ public class Vehicles {
                 rig.region,
                 rig.budget,
                 rig.uploadGb,
-                features());
+                features().stream().map(Feature::label).toList());
     }
 
     private Rig rig() {
@@ -115,7 +119,13 @@ public class Vehicles {
         Shell shell = InvalidInput.naming("body", () -> Shell.labelled(Objects.requireNonNullElse(wanted.body(), "")));
         Vehicle vehicle = InvalidInput.naming(
                 "vehicle",
-                () -> new Vehicle(wanted.vehicle(), shell, wanted.heightM(), wanted.batteryAh(), wanted.batteryV()));
+                () -> new Vehicle(
+                        wanted.vehicle(),
+                        shell,
+                        wanted.heightM(),
+                        Objects.requireNonNullElse(wanted.limitM(), Vehicle.USUAL_LIMIT_M),
+                        wanted.batteryAh(),
+                        wanted.batteryV()));
         InvalidInput.naming("hoursADay", () -> Values.within("hours a day", wanted.hoursADay(), 0, 24, "h"));
         Optional.ofNullable(wanted.budget())
                 .ifPresent(v -> InvalidInput.naming("budget", () -> Values.within("budget", v, 0, 1_000_000, "")));
@@ -137,6 +147,7 @@ public class Vehicles {
         rig.vehicle = name;
         rig.body = vehicle.shell().label();
         rig.heightM = vehicle.heightM();
+        rig.limitM = vehicle.limitM();
         rig.batteryAh = vehicle.batteryAh();
         rig.batteryV = vehicle.batteryV();
         rig.hoursADay = wanted.hoursADay();
@@ -157,7 +168,7 @@ public class Vehicles {
     @Transactional(readOnly = true)
     public Vehicle vehicle() {
         Rig rig = rig();
-        return new Vehicle(rig.vehicle, Shell.labelled(rig.body), rig.heightM, rig.batteryAh, rig.batteryV);
+        return new Vehicle(rig.vehicle, Shell.labelled(rig.body), rig.heightM, rig.limitM, rig.batteryAh, rig.batteryV);
     }
 
     /** Hours a day that the chain runs. */
@@ -180,9 +191,13 @@ public class Vehicles {
 
     /** What a device must be able to do. */
     @Transactional(readOnly = true)
-    public List<String> features() {
+    public List<Feature> features() {
         String features = rig().features;
-        return features.isEmpty() ? List.of() : List.of(features.split(SEPARATOR));
+        return features.isEmpty()
+                ? List.of()
+                : Arrays.stream(features.split(SEPARATOR))
+                        .map(Feature::labelled)
+                        .toList();
     }
 
     /** The carrier that gear is judged for. */

@@ -1,9 +1,12 @@
 package syntoma.app.setup;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.ToIntFunction;
+import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Whole;
@@ -11,6 +14,7 @@ import syntoma.core.band.Bands;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Plugging;
 import syntoma.core.chain.RadioMode;
+import syntoma.core.chain.Settings;
 import syntoma.core.chain.Source;
 
 /**
@@ -35,11 +39,45 @@ public record ChainPlan(
     private static final int MOST_PARTS = 40;
     private static final int MOST_BANDS = 300;
 
-    /** An antenna, the cables that lengthen its leads, where it is, and how high above the roof. */
-    public record Run(long antenna, List<Long> cables, String placement, double mastM) {
+    /**
+     * An antenna, what lengthens its leads, where it is, and how high.
+     *
+     * @param cables that lengthen each of its cellular leads, one set of them for each lead
+     * @param leadCables those of a lead that has its own, by its label
+     * @param mount what it stands on
+     * @param mastM height of its foot above the roof; 0 for what its mount raises it by
+     * @param plateCm2 area of a steel plate beneath it
+     */
+    public record Run(
+            long antenna,
+            List<Long> cables,
+            Map<String, List<Long>> leadCables,
+            @Nullable Long mount,
+            String placement,
+            double mastM,
+            @Nullable Double plateCm2) {
         public Run {
             cables = Whole.list("cables", cables);
+            leadCables = Whole.map("leadCables", leadCables);
             placement = Objects.requireNonNullElse(placement, Placement.ROOF.label());
+        }
+
+        /** On the roof, with nothing between. */
+        static Run plain(long antenna) {
+            return new Run(antenna, List.of(), Map.of(), null, Placement.ROOF.label(), 0, null);
+        }
+
+        Run with(long otherAntenna) {
+            return new Run(otherAntenna, cables, Map.of(), mount, placement, mastM, plateCm2);
+        }
+
+        Stream<Long> gear() {
+            return Stream.of(
+                            Stream.of(antenna),
+                            cables.stream(),
+                            leadCables.values().stream().flatMap(List::stream),
+                            Stream.ofNullable(mount))
+                    .flatMap(s -> s);
         }
     }
 
@@ -69,7 +107,11 @@ public record ChainPlan(
         few("wiring", wiring.size(), MOST_PARTS);
         few("lockedBands", lockedBands.size(), MOST_BANDS);
         for (int i = 0; i < runs.size(); i++) {
-            few("runs[" + i + "].cables", runs.get(i).cables().size(), MOST_PARTS);
+            Run run = runs.get(i);
+            few("runs[" + i + "].cables", run.cables().size(), MOST_PARTS);
+            few("runs[" + i + "].leadCables", run.leadCables().size(), MOST_PARTS);
+            String path = "runs[" + i + "].leadCables.";
+            run.leadCables().forEach((lead, cables) -> few(path + lead, cables.size(), MOST_PARTS));
         }
     }
 
@@ -102,13 +144,29 @@ public record ChainPlan(
         if (booster != null) {
             all.add(booster);
         }
-        for (Run run : runs) {
-            all.add(run.antenna());
-            all.addAll(run.cables());
-        }
+        runs.forEach(run -> run.gear().forEach(all::add));
         all.addAll(adapters);
         all.addAll(sims);
         return all;
+    }
+
+    /**
+     * The gear in it with how many pieces of each: a cable for each lead that it lengthens, an adapter as often as it is named.
+     *
+     * @param cellularLeads how many cellular leads an antenna has
+     */
+    public Map<Long, Integer> pieces(ToIntFunction<Run> cellularLeads) {
+        Map<Long, Integer> pieces = new LinkedHashMap<>();
+        gear().forEach(id -> pieces.merge(id, 1, Integer::sum));
+        for (Run run : runs) {
+            int leads = Math.max(1, cellularLeads.applyAsInt(run));
+            run.cables().forEach(id -> pieces.merge(id, leads - 1, Integer::sum));
+        }
+        return pieces;
+    }
+
+    Settings settings() {
+        return new Settings(RadioMode.labelled(mode), lockedBands, Source.labelled(source));
     }
 
     Plugging plugging() {
@@ -137,8 +195,7 @@ public record ChainPlan(
 
     /** With another antenna alone, where and as the first one is. */
     public ChainPlan withAntenna(long other) {
-        Run old = runs.isEmpty() ? new Run(other, List.of(), null, 0) : runs.get(0);
-        Run run = new Run(other, old.cables(), old.placement(), old.mastM());
+        Run run = runs.isEmpty() ? Run.plain(other) : runs.get(0).with(other);
         return new ChainPlan(
                 device, devicePlacement, booster, List.of(run), adapters, sims, Map.of(), mode, lockedBands, source);
     }

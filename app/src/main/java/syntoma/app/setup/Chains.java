@@ -1,22 +1,28 @@
 package syntoma.app.setup;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import syntoma.app.gear.GearItem;
 import syntoma.app.gear.GearKind;
 import syntoma.app.gear.Parts;
 import syntoma.app.platform.InvalidInput;
+import syntoma.core.chain.Antenna;
 import syntoma.core.chain.AntennaRun;
 import syntoma.core.chain.Cable;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Chain;
 import syntoma.core.chain.Connector;
+import syntoma.core.chain.Lead;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Vehicle;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /** Builds the core's chain from a plan and the gear it names. */
@@ -70,18 +76,33 @@ final class Chains {
                         plan.sims().stream()
                                 .map(id -> part(id, GearKind.SIM, Parts::sim))
                                 .toList(),
-                        plan.plugging()));
+                        plan.plugging(),
+                        plan.settings()));
     }
 
     private AntennaRun run(ChainPlan.Run run) {
+        Antenna antenna = part(run.antenna(), GearKind.ANTENNA, Parts::antenna);
+        Map<String, List<Cable>> own = new HashMap<>();
+        run.leadCables().forEach((label, cables) -> {
+            if (antenna.leads().stream().noneMatch(l -> l.label().equals(label))) {
+                throw new IllegalArgumentException("lead is " + Text.quoted(label) + "; allowed is "
+                        + antenna.leads().stream().map(Lead::label).collect(Collectors.joining(", ")));
+            }
+            own.put(label, cables(cables));
+        });
+        double raised = run.mount() == null ? 0 : part(run.mount(), GearKind.MOUNT, Parts::raisesM);
         return new AntennaRun(
                 Long.toString(run.antenna()),
-                part(run.antenna(), GearKind.ANTENNA, Parts::antenna),
-                run.cables().stream()
-                        .map(id -> part(id, GearKind.CABLE, Parts::cable))
-                        .toList(),
+                antenna,
+                cables(run.cables()),
+                own,
                 Placement.labelled(run.placement()),
-                run.mastM());
+                run.mastM() == 0 ? raised : run.mastM(),
+                run.plateCm2() == null ? OptionalDouble.empty() : OptionalDouble.of(run.plateCm2()));
+    }
+
+    private List<Cable> cables(List<Long> ids) {
+        return ids.stream().map(id -> part(id, GearKind.CABLE, Parts::cable)).toList();
     }
 
     /** The run with one length of cable in place of its extension, and another mast. */
@@ -97,14 +118,16 @@ final class Chains {
         double mast = whatIf.mastM() == null ? run.mastM() : whatIf.mastM();
         Connector end = run.antenna().leads().isEmpty()
                 ? Connector.of("SMA-male")
-                : run.end(run.antenna().leads().get(0));
+                : run.antenna().leads().get(0).connector();
         InvalidInput.naming("whatIf.cableM", () -> Values.within("cable length", length, 0, LONGEST_CABLE_M, "m"));
         CableClass known = InvalidInput.naming("whatIf.cableClass", () -> CableClass.named(cableClass));
         List<Cable> extension = length == 0
                 ? List.of()
                 : List.of(new Cable(length + " m of " + cableClass, known, length, end.counterpart(), end));
         return InvalidInput.naming(
-                "whatIf.mastM", () -> new AntennaRun(run.key(), run.antenna(), extension, run.placement(), mast));
+                "whatIf.mastM",
+                () -> new AntennaRun(
+                        run.key(), run.antenna(), extension, Map.of(), run.placement(), mast, run.plateCm2()));
     }
 
     private <T> T part(long id, GearKind kind, Function<GearItem, T> build) {

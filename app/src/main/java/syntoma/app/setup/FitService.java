@@ -1,8 +1,10 @@
 package syntoma.app.setup;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -12,6 +14,7 @@ import syntoma.app.gear.GearKind;
 import syntoma.app.gear.GearService;
 import syntoma.app.gear.Parts;
 import syntoma.app.need.Carriers;
+import syntoma.app.need.Needs;
 import syntoma.app.need.Vehicles;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.setup.Chains.WhatIfRequest;
@@ -19,7 +22,10 @@ import syntoma.core.band.Band;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Chain;
 import syntoma.core.chain.Plugging;
+import syntoma.core.chain.Use;
 import syntoma.core.chain.Vehicle;
+import syntoma.core.choice.Purchase;
+import syntoma.core.fit.Demand;
 import syntoma.core.fit.FitCase;
 
 /** Chains as the core sees them, on the ground that they are judged by. */
@@ -29,11 +35,13 @@ public class FitService {
     private final GearService gear;
     private final Vehicles vehicles;
     private final Carriers carriers;
+    private final Needs needs;
 
-    FitService(GearService gear, Vehicles vehicles, Carriers carriers) {
+    FitService(GearService gear, Vehicles vehicles, Carriers carriers, Needs needs) {
         this.gear = gear;
         this.vehicles = vehicles;
         this.carriers = carriers;
+        this.needs = needs;
     }
 
     /** What chains are judged by, read once for all of them. */
@@ -43,9 +51,10 @@ public class FitService {
             double hoursADay,
             String carrier,
             @Nullable String region,
-            List<Band> bands) {
+            List<Band> bands,
+            Demand demand) {
         Ground with(Map<Long, GearItem> otherShelf) {
-            return new Ground(otherShelf, vehicle, hoursADay, carrier, region, bands);
+            return new Ground(otherShelf, vehicle, hoursADay, carrier, region, bands, demand);
         }
     }
 
@@ -65,7 +74,8 @@ public class FitService {
                 vehicles.hoursADay(),
                 carrier,
                 region,
-                carriers.bands(carrier, region));
+                carriers.bands(carrier, region),
+                Demand.of(needs.required(), vehicles.features()));
     }
 
     /** A chain as the core sees it. */
@@ -78,9 +88,9 @@ public class FitService {
         Set<Long> used = Set.copyOf(plan.adapters());
         List<Adapter> spares = ground.shelf().values().stream()
                 .filter(g -> g.is() == GearKind.ADAPTER && !used.contains(g.id()) && !g.retired())
-                .map(Parts::adapter)
+                .map(g -> g.owned() ? Parts.adapter(g).owned() : Parts.adapter(g))
                 .toList();
-        return FitCase.of(chain, ground.carrier(), ground.bands(), spares);
+        return FitCase.of(chain, ground.carrier(), ground.bands(), spares, ground.demand());
     }
 
     /**
@@ -110,5 +120,23 @@ public class FitService {
             chain.plugging().check(chain);
             return chain;
         });
+    }
+
+    /** The parts of a plan that would have to be bought, a cable for each lead that it lengthens. */
+    public static List<Purchase> toBuy(ChainPlan plan, Map<Long, GearItem> shelf) {
+        List<Purchase> parts = new ArrayList<>();
+        plan.pieces(run -> Parts.antenna(shelf.get(run.antenna()))
+                        .leads(Use.CELLULAR)
+                        .size())
+                .forEach((id, pieces) -> {
+                    GearItem item = shelf.get(id);
+                    if (item.toBuy()) {
+                        parts.add(Purchase.part(
+                                item.name(),
+                                pieces,
+                                item.price() == null ? OptionalDouble.empty() : OptionalDouble.of(item.price())));
+                    }
+                });
+        return parts;
     }
 }

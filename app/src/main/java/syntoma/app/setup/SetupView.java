@@ -16,8 +16,10 @@ public record SetupView(
         ChainPlan plan,
         String carrier,
         @Nullable String region,
-        int streams,
+        @Nullable Integer streams,
         List<FindingView> findings,
+        List<BuyView> toBuy,
+        @Nullable String price,
         List<WireView> wiring,
         List<LeadView> leadsOver,
         List<String> portsOver,
@@ -26,6 +28,7 @@ public record SetupView(
         List<StaircaseView> staircases,
         List<CableView> cables,
         double cableM,
+        String system,
         List<PowerView> power) {
 
     /** Which setup a chain is of, in which revision and version, where it is of one. */
@@ -41,7 +44,10 @@ public record SetupView(
 
     /** One finding of the fit check. */
     public record FindingView(
-            String code, String severity, String where, String says, String fix, @Nullable Double price) {}
+            String code, String severity, String where, String says, String fix, @Nullable BuyView toBuy) {}
+
+    /** Something to buy; the price is that of all pieces, null where it is not known. */
+    public record BuyView(String what, int pieces, @Nullable Double price, boolean estimated) {}
 
     /** One line of the wiring table: what to plug where, and what to write on the lead. */
     public record WireView(
@@ -67,18 +73,26 @@ public record SetupView(
             String result,
             List<LinkView> links,
             @Nullable String limitedBy,
-            String sentence) {}
+            String sentence,
+            @Nullable Integer streams) {}
 
     /** The coverage matrix. */
     public record CoverageView(String sentence, List<String> links, List<BandView> bands) {}
 
-    /** One step of a staircase in dB. */
-    public record StepView(String part, String says, @Nullable Double db, boolean estimated) {}
+    /** One step of a staircase in dB, and how far it may be off either way. */
+    public record StepView(String part, String says, @Nullable Double db, double halfWidthDb, boolean estimated) {}
 
-    /** The staircase on one band, and the predicted ΔRSRP against the device's own antenna inside. */
+    /**
+     * The staircase on one band that works, from what the device's own antenna hears inside to what the chain brings: the
+     * steps add up to the predicted ΔRSRP.
+     *
+     * @param along the lead that it is drawn for; null for the device's own antenna
+     * @param netDb of the chain alone, from the air to the device
+     */
     public record StaircaseView(
             String band,
             double mhz,
+            @Nullable String along,
             List<StepView> steps,
             @Nullable Double netDb,
             double baselineDb,
@@ -94,16 +108,17 @@ public record SetupView(
             double diameterMm,
             boolean best) {}
 
-    /** What a part takes, and what it wants of the 12 V side. */
+    /** What a part takes, and what it wants of the vehicle's DC side. */
     public record PowerView(
             String part,
+            String supply,
             @Nullable Double drawW,
+            @Nullable Double peakW,
             @Nullable Double whPerDay,
             @Nullable Double whPerDayThroughInverter,
             boolean mainsOnly,
             @Nullable Double lowV,
             @Nullable Double highV,
-            boolean takesVehicleRange,
             @Nullable Double batteryShare,
             @Nullable Double amps,
             @Nullable Double fuseA,

@@ -4,6 +4,9 @@ import static syntoma.app.platform.Optionals.boxed;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
 import syntoma.app.setup.FitService.Ground;
 import syntoma.core.band.Band;
 import syntoma.core.band.Coverage;
@@ -12,8 +15,12 @@ import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Cable;
 import syntoma.core.chain.CableChoice;
 import syntoma.core.chain.Chain;
+import syntoma.core.chain.Joint;
 import syntoma.core.chain.Staircase;
+import syntoma.core.chain.VoltageSystem;
 import syntoma.core.chain.Wiring;
+import syntoma.core.choice.Price;
+import syntoma.core.choice.Purchase;
 import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
@@ -28,6 +35,7 @@ final class SetupViews {
 
     static SetupView of(SetupView.Of of, ChainPlan plan, FitCase fit, Ground ground) {
         Findings findings = FitCheck.of(fit);
+        List<Purchase> toBuy = Purchase.of(FitService.toBuy(plan, ground.shelf()), findings);
         double cableM = fit.chain().antennas().stream()
                 .findFirst()
                 .map(run -> run.extension().stream().mapToDouble(Cable::lengthM).sum())
@@ -43,8 +51,12 @@ final class SetupViews {
                 plan,
                 ground.carrier(),
                 ground.region(),
-                fit.streams(),
+                whole(fit.streams().most()),
                 findings.all().stream().map(SetupViews::finding).toList(),
+                toBuy.stream()
+                        .map(b -> new SetupView.BuyView(b.what(), b.pieces(), boxed(b.price()), b.estimated()))
+                        .toList(),
+                toBuy.isEmpty() ? null : Price.of(toBuy).words(),
                 fit.wiring().connections().stream().map(SetupViews::wire).toList(),
                 fit.wiring().leadsOver().stream()
                         .map(l -> new SetupView.LeadView(l.key(), l.label()))
@@ -55,26 +67,41 @@ final class SetupViews {
                                 p.label(), p.use().label(), p.connector().toString(), p.main()))
                         .toList(),
                 coverage(fit),
-                fit.bands().stream().map(b -> staircase(fit, b)).toList(),
+                fit.bands().stream()
+                        .flatMap(b -> fit.staircase(b).map(s -> staircase(fit, b, s)).stream())
+                        .toList(),
                 cables(fit, cableM),
                 cableM,
+                ground.vehicle().system().label(),
                 PowerBudget.of(fit.chain(), ground.hoursADay()).stream()
-                        .map(SetupViews::power)
+                        .map(p -> power(p, ground.vehicle().system()))
                         .toList());
+    }
+
+    @Nullable
+    private static Integer whole(OptionalInt number) {
+        return number.isPresent() ? number.getAsInt() : null;
     }
 
     private static SetupView.FindingView finding(FitFinding f) {
         return new SetupView.FindingView(
-                f.code(), f.severity().label(), f.where(), f.says(), f.fix(), boxed(f.price()));
+                f.code(),
+                f.severity().label(),
+                f.where(),
+                f.says(),
+                f.fix(),
+                f.toBuy()
+                        .map(b -> new SetupView.BuyView(b.what(), b.pieces(), boxed(b.price()), b.estimated()))
+                        .orElse(null));
     }
 
     private static SetupView.WireView wire(Wiring.Connection c) {
-        String adapter = c.mates()
+        Joint at = c.atPort();
+        String adapter = at.mates()
                 ? null
-                : c.adapter()
-                        .map(Adapter::name)
-                        .orElse(c.lead().end().counterpart() + " to "
-                                + c.port().connector().counterpart() + ", to buy");
+                : at.lacksAdapter()
+                        ? at.wanted() + ", to buy"
+                        : at.adapters().stream().map(Adapter::name).collect(Collectors.joining(" + "));
         return new SetupView.WireView(
                 c.lead().key(),
                 c.lead().label(),
@@ -91,8 +118,9 @@ final class SetupViews {
         Chain chain = fit.chain();
         String through = chain.booster()
                 .map(b -> b.name())
-                .or(() -> chain.antennas().stream().findFirst().map(run -> run.antenna()
-                        .name()))
+                .or(() -> chain.antennas().stream()
+                        .map(run -> run.antenna().name())
+                        .reduce((one, other) -> one + " and " + other))
                 .or(() -> chain.device().map(d -> d.name()))
                 .orElse("nothing");
         return new SetupView.CoverageView(
@@ -100,10 +128,10 @@ final class SetupViews {
                         ? "Choose a carrier under Need, and its bands are looked at here."
                         : reach.sentence(through),
                 reach.links(),
-                reach.bands().stream().map(SetupViews::band).toList());
+                reach.bands().stream().map(c -> band(fit, c)).toList());
     }
 
-    private static SetupView.BandView band(Coverage c) {
+    private static SetupView.BandView band(FitCase fit, Coverage c) {
         return new SetupView.BandView(
                 c.band().name(),
                 c.band().downlink().middleMhz(),
@@ -112,17 +140,18 @@ final class SetupViews {
                         .map(l -> new SetupView.LinkView(l.link(), boxed(l.downlink()), boxed(l.uplink())))
                         .toList(),
                 c.limitedBy().orElse(null),
-                c.sentence());
+                c.sentence(),
+                whole(fit.streams(c.band())));
     }
 
-    private static SetupView.StaircaseView staircase(FitCase fit, Band band) {
-        Staircase s = Staircase.of(fit.chain(), fit.wiring(), band.downlink().middleMhz());
+    private static SetupView.StaircaseView staircase(FitCase fit, Band band, Staircase s) {
         return new SetupView.StaircaseView(
                 band.name(),
                 s.mhz(),
-                s.steps().stream()
-                        .map(step ->
-                                new SetupView.StepView(step.part(), step.says(), boxed(step.db()), step.estimated()))
+                fit.best(band).map(c -> c.lead().label()).orElse(null),
+                s.fromInside().stream()
+                        .map(step -> new SetupView.StepView(
+                                step.part(), step.says(), boxed(step.db()), step.halfWidthDb(), step.estimated()))
                         .toList(),
                 boxed(s.netDb()),
                 s.baselineDb(),
@@ -147,16 +176,17 @@ final class SetupViews {
                 .toList();
     }
 
-    private static SetupView.PowerView power(PowerBudget p) {
+    private static SetupView.PowerView power(PowerBudget p, VoltageSystem system) {
         return new SetupView.PowerView(
                 p.part(),
+                p.supply().words(system),
                 boxed(p.input().drawW()),
+                boxed(p.input().peakW()),
                 boxed(p.whPerDay()),
                 boxed(p.whPerDayThroughInverter()),
-                p.input().mainsOnly(),
+                p.supply().way() == Supply.Way.INVERTER,
                 boxed(p.input().lowV()),
                 boxed(p.input().highV()),
-                Supply.covers(p.input().lowV(), p.input().highV()),
                 boxed(p.batteryShare()),
                 boxed(p.amps()),
                 boxed(p.fuseA()),

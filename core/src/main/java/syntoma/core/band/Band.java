@@ -9,6 +9,21 @@ import java.util.Optional;
  * @param downlink for TDD the same span as the uplink
  */
 public record Band(String name, Technology rat, Duplex duplex, Optional<Span> uplink, Span downlink) {
+    /** Whether another band of the same kind lies inside this one, both ways, and is narrower. */
+    public boolean encloses(Band other) {
+        return rat == other.rat
+                && duplex == other.duplex
+                && !name.equals(other.name)
+                && downlink.encloses(other.downlink)
+                && uplink.isPresent() == other.uplink.isPresent()
+                && (uplink.isEmpty() || uplink.get().encloses(other.uplink.get()));
+    }
+
+    /** Whether it has a downlink alone, and so carries nothing without a band that works both ways beside it. */
+    public boolean downlinkOnly() {
+        return uplink.isEmpty();
+    }
+
     /** The radio technology a band belongs to. */
     public enum Technology {
         LTE,

@@ -1,5 +1,7 @@
 package syntoma.core.band;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -8,7 +10,8 @@ import syntoma.core.unit.Values;
 
 /**
  * Whether a carrier's band gets through a chain, decided link by link and for each direction apart. A link passes a
- * direction when at least 90 % of that direction's span lies inside its stated range.
+ * direction when at least 90 % of that direction's span lies inside its stated range. Antennas stand side by side: the band
+ * goes over the best of them.
  *
  * @param links every link's share, from the device outward
  * @param limitedBy the first link that stops a direction, or whose sheet does not say
@@ -35,6 +38,9 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
             return label;
         }
     }
+
+    private static final List<Result> BEST_FIRST =
+            List.of(Result.WORKS, Result.UNKNOWN, Result.DOWNLINK_ONLY, Result.UPLINK_ONLY, Result.NOT_COVERED);
 
     private enum Way {
         OPEN,
@@ -64,6 +70,50 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
         return new Coverage(band, links, result, limit.map(LinkShare::link), sentence(band, result, limit));
     }
 
+    /**
+     * Decides one band where some links stand side by side: it goes over the one that lets most through, the first of those
+     * that let through as much.
+     *
+     * @param before links on the side of the device
+     * @param beside links of which one is enough; none when there are no such links
+     * @param after links beyond
+     */
+    public static Coverage of(Band band, List<LinkShare> before, List<LinkShare> beside, List<LinkShare> after) {
+        List<LinkShare> all = new ArrayList<>(before);
+        all.addAll(beside);
+        all.addAll(after);
+        if (beside.size() < 2) {
+            return of(band, all);
+        }
+        Coverage best = beside.stream()
+                .map(one -> {
+                    List<LinkShare> line = new ArrayList<>(before);
+                    line.add(one);
+                    line.addAll(after);
+                    return of(band, line);
+                })
+                .min(Comparator.comparing(c -> BEST_FIRST.indexOf(c.result)))
+                .orElseThrow();
+        return new Coverage(band, all, best.result, best.limitedBy, best.sentence);
+    }
+
+    /** Of what the carrier has nothing that works both ways, a band without an uplink carries nothing. */
+    Coverage alone(boolean othersOpen) {
+        return othersOpen
+                ? new Coverage(
+                        band,
+                        links,
+                        Result.UNKNOWN,
+                        limitedBy,
+                        "unknown: it has no uplink, and whether a band works both ways beside it is not known")
+                : new Coverage(
+                        band,
+                        links,
+                        Result.NOT_COVERED,
+                        limitedBy,
+                        "carries nothing: it has no uplink, and no band works both ways beside it");
+    }
+
     private static Way way(List<LinkShare> links, Function<LinkShare, OptionalDouble> share) {
         if (links.stream().map(share).anyMatch(Coverage::closes)) {
             return Way.CLOSED;
@@ -81,7 +131,10 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
         }
         LinkShare link = limit.get();
         return switch (result) {
-            case UNKNOWN -> "unknown: the sheet of " + link.link() + " does not say";
+            case UNKNOWN ->
+                link.why().isEmpty()
+                        ? "unknown: the sheet of " + link.link() + " does not say"
+                        : "unknown for " + link.link() + ": " + link.why();
             case DOWNLINK_ONLY -> "downlink only: " + passes(link.link(), link.uplink(), "uplink");
             case UPLINK_ONLY -> "uplink only: " + passes(link.link(), link.downlink(), "downlink");
             default -> "not through " + link.link() + (link.why().isEmpty() ? "" : ": " + link.why());

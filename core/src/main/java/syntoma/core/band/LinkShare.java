@@ -23,7 +23,12 @@ public record LinkShare(String link, OptionalDouble downlink, OptionalDouble upl
 
     /** Nothing is stated. */
     public static LinkShare unknown(String link) {
-        return new LinkShare(link, OptionalDouble.empty(), OptionalDouble.empty(), "");
+        return unknown(link, "");
+    }
+
+    /** Nothing is stated, for a reason that says what to look up. */
+    public static LinkShare unknown(String link, String why) {
+        return new LinkShare(link, OptionalDouble.empty(), OptionalDouble.empty(), why);
     }
 
     /** The shares of a band that lie inside spans, each direction in its own; no spans for a direction: not stated. */

@@ -10,14 +10,27 @@ import java.util.Optional;
  */
 public record Reach(String carrier, List<Coverage> bands) {
     public Reach {
-        bands = List.copyOf(bands);
+        bands = judged(bands);
+    }
+
+    /** A band without an uplink counts beside one that works both ways alone. */
+    private static List<Coverage> judged(List<Coverage> bands) {
+        List<Coverage> both =
+                bands.stream().filter(c -> !c.band().downlinkOnly()).toList();
+        if (both.stream().anyMatch(Coverage::works)) {
+            return List.copyOf(bands);
+        }
+        boolean open = both.stream().anyMatch(Coverage::isUnknown);
+        return bands.stream()
+                .map(c -> c.band().downlinkOnly() && c.works() ? c.alone(open) : c)
+                .toList();
     }
 
     public boolean isEmpty() {
         return bands.isEmpty();
     }
 
-    /** How many bands work in both directions. */
+    /** How many bands work: in both directions, or in the one they have beside another that does. */
     public int works() {
         return (int) bands.stream().filter(Coverage::works).count();
     }
@@ -25,6 +38,16 @@ public record Reach(String carrier, List<Coverage> bands) {
     /** How many bands a sheet leaves open. */
     public int unknown() {
         return (int) bands.stream().filter(Coverage::isUnknown).count();
+    }
+
+    /** The bands that work. */
+    public List<Band> working() {
+        return bands.stream().filter(Coverage::works).map(Coverage::band).toList();
+    }
+
+    /** How a band gets through; empty where the carrier does not have it. */
+    public Optional<Coverage> of(Band band) {
+        return bands.stream().filter(c -> c.band().equals(band)).findFirst();
     }
 
     /** The bands that stop at some link for certain. */

@@ -13,6 +13,11 @@ public record Span(double loMhz, double hiMhz) {
         return (loMhz + hiMhz) / 2;
     }
 
+    /** Whether another span lies inside this one. */
+    public boolean encloses(Span other) {
+        return loMhz <= other.loMhz && hiMhz >= other.hiMhz;
+    }
+
     public boolean contains(double mhz) {
         return mhz >= loMhz && mhz <= hiMhz;
     }

@@ -12,8 +12,12 @@ import syntoma.core.unit.Text;
  *
  * @param diameterMm outer diameter
  * @param pricePerM estimated, in units of money
+ * @param ohms impedance
  */
-public record CableClass(String name, double a, double b, double diameterMm, double pricePerM) {
+public record CableClass(String name, double a, double b, double diameterMm, double pricePerM, int ohms) {
+    /** What radio gear is made for. */
+    public static final int RADIO_OHMS = 50;
+
     private static final double FIRST_MHZ = 900;
     private static final double SECOND_MHZ = 2500;
     private static final Map<String, CableClass> CLASSES = new LinkedHashMap<>();
@@ -27,19 +31,21 @@ public record CableClass(String name, double a, double b, double diameterMm, dou
                             Double.parseDouble(f[1]) / 100,
                             Double.parseDouble(f[2]) / 100,
                             Double.parseDouble(f[3]),
-                            Double.parseDouble(f[4])));
+                            Double.parseDouble(f[4]),
+                            Integer.parseInt(f[5])));
         }
     }
 
-    private static CableClass fitted(String name, double first, double second, double diameterMm, double pricePerM) {
+    private static CableClass fitted(
+            String name, double first, double second, double diameterMm, double pricePerM, int ohms) {
         double root1 = Math.sqrt(FIRST_MHZ);
         double root2 = Math.sqrt(SECOND_MHZ);
         double b = (second / root2 - first / root1) / (root2 - root1);
         double a = first / root1 - b * root1;
-        return new CableClass(name, a, b, diameterMm, pricePerM);
+        return new CableClass(name, a, b, diameterMm, pricePerM, ohms);
     }
 
-    /** All classes, the thinnest first. */
+    /** All classes, the one that loses most first. */
     public static List<CableClass> all() {
         return List.copyOf(CLASSES.values());
     }

@@ -5,12 +5,16 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
+import syntoma.core.band.Band;
+import syntoma.core.band.LinkShare;
 
 /**
  * A setup's signal chain: from the air over antennas, cables and adapters, through a booster if any, to the device.
  *
  * @param plugging how the leads are or will be plugged, where that is stated; else it is proposed
+ * @param settings of the device
  * @param devicePlacement where the device itself is
  */
 public record Chain(
@@ -21,7 +25,8 @@ public record Chain(
         List<AntennaRun> antennas,
         List<Adapter> adapters,
         List<Sim> sims,
-        Plugging plugging) {
+        Plugging plugging,
+        Settings settings) {
 
     /**
      * @throws IllegalArgumentException when two antennas have the same name: the same part twice would make the signal run
@@ -54,6 +59,23 @@ public record Chain(
         booster.ifPresent(b -> parts.add(b.name()));
         antennas.forEach(run -> parts.addAll(parts(run)));
         return String.join(" + ", parts);
+    }
+
+    /** Whether it draws on a cellular network. */
+    public boolean isCellular() {
+        return settings.source() == Source.CELLULAR;
+    }
+
+    /** Whether some antenna's sheet does not state its leads. */
+    public boolean leadsOpen() {
+        return antennas.stream().anyMatch(run -> run.antenna().leads().isEmpty());
+    }
+
+    /** Whether what the leads go to is stated: the booster's connector where there is one, else the device's ports. */
+    public boolean portsStated() {
+        return booster.isPresent()
+                ? booster.get().donor().isPresent()
+                : device.map(Device::statesPorts).orElse(false);
     }
 
     /** The leads of all antennas, those for cellular first. */
@@ -92,6 +114,16 @@ public record Chain(
 
         public Connector end() {
             return run.end(lead);
+        }
+
+        /** The share of a band that its element passes. */
+        public LinkShare share(Band band) {
+            return run.antenna().share(lead, band);
+        }
+
+        /** Gain of its element in dBi at a frequency in MHz; empty where its sheet does not say. */
+        public OptionalDouble gainDbi(double mhz) {
+            return run.antenna().gainDbi(lead, mhz);
         }
     }
 }

@@ -9,15 +9,22 @@ import syntoma.core.unit.Text;
 
 /**
  * One end of a radio connection: its kind and its gender, written {@code SMA-male}. The kinds are data, beside this class.
+ *
+ * @param kind for FAKRA with its coding where that is known, such as FAKRA D
+ * @param male whether the thread, or the part that moves, is inside; of RP-SMA and RP-TNC the male one has no pin
  */
 public record Connector(String kind, boolean male) {
-    private record Kind(double widthMm, String mistakenFor) {}
+    private record Kind(double widthMm, String mistakenFor, String joins, int ohms) {}
+
+    private static final String FAKRA = "FAKRA";
+    /** The neutral coding, whose plug goes into every jack. */
+    private static final String NEUTRAL = "FAKRA Z";
 
     private static final Map<String, Kind> KINDS = new LinkedHashMap<>();
 
     static {
         for (String[] f : Table.rows(Connector.class, "connectors.csv")) {
-            KINDS.put(f[0], new Kind(Double.parseDouble(f[1]), f[2]));
+            KINDS.put(f[0], new Kind(Double.parseDouble(f[1]), f[2], f[3], Integer.parseInt(f[4])));
         }
     }
 
@@ -53,14 +60,50 @@ public record Connector(String kind, boolean male) {
         return new Connector(known, gender.equals("male"));
     }
 
-    /** Whether the two go together as they are. */
+    /** Whether the two go together as they are; FAKRA of a coding that is not stated goes with each. */
     public boolean mates(Connector other) {
-        return kind.equals(other.kind) && male != other.male;
+        return male != other.male && (kind.equals(other.kind) || codingFits(other));
     }
 
-    /** Whether the two seem to go together and do not: the thread fits, the pin does not. */
+    private boolean codingFits(Connector other) {
+        return kind.startsWith(FAKRA) && other.kind.startsWith(FAKRA) && (isNeutral() || other.isNeutral());
+    }
+
+    private boolean isNeutral() {
+        return kind.equals(FAKRA) || kind.equals(NEUTRAL);
+    }
+
+    /** Whether the two go together only where their codings do, and one of them is not stated. */
+    public boolean codingOpen(Connector other) {
+        return mates(other)
+                && kind.startsWith(FAKRA)
+                && (kind.equals(FAKRA) != other.kind.equals(FAKRA))
+                && !kind.equals(NEUTRAL)
+                && !other.kind.equals(NEUTRAL);
+    }
+
+    /** Whether the two seem to go together and do not: one goes onto the other, and the pins do not meet. */
     public boolean seemsToMate(Connector other) {
-        return !mates(other) && (KINDS.get(kind).mistakenFor.equals(other.kind));
+        return isMistakenFor(other) && male != other.male;
+    }
+
+    /** Whether the two look alike and cannot be joined at all, because both have the thread on the same side. */
+    public boolean looksLike(Connector other) {
+        return isMistakenFor(other) && male == other.male;
+    }
+
+    private boolean isMistakenFor(Connector other) {
+        return KINDS.get(kind).mistakenFor.equals(other.kind);
+    }
+
+    /** How it joins: screws on, pushes on, snaps on. */
+    public String joins() {
+        return KINDS.get(kind).joins;
+    }
+
+    /** Impedance in ohms. */
+    public int ohms() {
+        return KINDS.get(kind).ohms;
     }
 
     /** Width of a mated pair in mm. */

@@ -19,8 +19,18 @@ public record Plugging(Map<String, String> portOfLead) {
     /** Nothing is stated. */
     public static final Plugging NONE = new Plugging(Map.of());
 
+    /**
+     * @throws IllegalArgumentException naming the port that two leads are said to be in
+     */
     public Plugging {
         portOfLead = Map.copyOf(portOfLead);
+        Set<String> taken = new HashSet<>();
+        for (String port : portOfLead.values()) {
+            if (!taken.add(port)) {
+                throw new IllegalArgumentException(
+                        "port " + Text.quoted(port) + " has two leads; allowed is one lead in a port");
+            }
+        }
     }
 
     public boolean isEmpty() {
@@ -63,20 +73,15 @@ public record Plugging(Map<String, String> portOfLead) {
     /**
      * Checks that it can be plugged so.
      *
-     * @throws IllegalArgumentException naming the lead or the port that the chain has not, or the port with two leads
+     * @throws IllegalArgumentException naming the lead or the port that the chain has not
      */
     public void check(Chain chain) {
         Set<String> leads = chain.leads().stream().map(WiredLead::key).collect(Collectors.toSet());
         List<String> ports = chain.ports().stream().map(Port::label).toList();
-        Set<String> taken = new HashSet<>();
         portOfLead.forEach((lead, port) -> {
             refuseUnless(
                     leads.contains(lead), "lead", lead, leads.stream().sorted().toList());
             refuseUnless(ports.contains(port), "port", port, ports);
-            if (!taken.add(port)) {
-                throw new IllegalArgumentException(
-                        "port " + Text.quoted(port) + " has two leads; allowed is one lead in a port");
-            }
         });
     }
 

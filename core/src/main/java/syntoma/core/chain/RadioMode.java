@@ -1,5 +1,7 @@
 package syntoma.core.chain;
 
+import java.util.Optional;
+import syntoma.core.band.Band;
 import syntoma.core.unit.Labels;
 
 /** How the radio of a device is set. */
@@ -17,6 +19,15 @@ public enum RadioMode {
 
     public String label() {
         return label;
+    }
+
+    /** The technology that it is held to; empty where it may choose. */
+    public Optional<Band.Technology> only() {
+        return switch (this) {
+            case LTE_ONLY -> Optional.of(Band.Technology.LTE);
+            case NR_ONLY -> Optional.of(Band.Technology.NR);
+            default -> Optional.empty();
+        };
     }
 
     /**

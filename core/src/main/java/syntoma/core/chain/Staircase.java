@@ -5,30 +5,40 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import syntoma.core.booster.UsableGain;
+import syntoma.core.chain.Chain.WiredLead;
 import syntoma.core.propagation.FreeSpace;
 import syntoma.core.propagation.HeightGain;
 import syntoma.core.unit.Values;
 
 /**
  * A chain as steps in dB from the air to the device at one frequency, and what that makes against the device's own antenna
- * inside the vehicle (0 dBi less the shell): the predicted ΔRSRP. Estimated parts have a half-width; they add in quadrature.
+ * inside the vehicle (0 dBi less the shell): the predicted ΔRSRP. Every estimate has a half-width; they add in quadrature
+ * (methods, section 3).
  *
  * @param steps in order; a step without a number makes the net unknown
- * @param baselineDb of the device's own antenna inside
+ * @param baseline what the device's own antenna inside loses to the shell, and how sure that is, as a gain of coming out
+ * @param shared whether the chain is behind the same shell, so that it is no doubt
+ * @param own whether the chain uses the device's own antenna, so that it is no doubt
  */
-public record Staircase(double mhz, List<Step> steps, double baselineDb) {
+public record Staircase(double mhz, List<Step> steps, Step baseline, boolean shared, boolean own) {
     /** Loss of a mated pair of connectors, an estimate. */
     public static final double CONNECTOR_DB = 0.15;
     /** Loss of an adapter whose sheet does not say, an estimate. */
     public static final double ADAPTER_DB = 0.4;
+    /** Half the width of a stated antenna gain. */
+    public static final double GAIN_HALF_WIDTH_DB = 2;
+    /** Half the width of the gain of the device's own antenna. */
+    public static final double OWN_HALF_WIDTH_DB = 3;
     /** Antennas of a booster stand so far apart where nothing else is said, in m. */
     public static final double BOOSTER_APART_M = 3;
     /** A device stands so far from a booster's inside antenna, in m. */
     public static final double DEVICE_FROM_BOOSTER_M = 1;
 
-    private static final String SHELL = "Shell";
     /** A booster's inside antenna where its sheet does not say: chosen as that of a small panel. */
     private static final double INDOOR_DBI = 3;
+
+    private static final String SHELL = "Shell";
+    private static final String OWN = "Own antenna";
     /** Half the width of the interval with a booster: chosen, because isolation on a roof is known no better. */
     private static final double BOOSTER_HALF_WIDTH_DB = 5;
 
@@ -38,42 +48,50 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
      * @param part what makes it
      * @param says the figure behind it, such as "4.5 m, 240-class"
      * @param db gain above 0, loss below; empty when the sheet does not say
-     * @param halfWidthDb of the estimate; 0 for a stated figure
+     * @param halfWidthDb how far it may be off either way
+     * @param estimated whether it is an estimate, not what a sheet states
      */
-    public record Step(String part, String says, OptionalDouble db, double halfWidthDb) {
-        public boolean estimated() {
-            return halfWidthDb > 0;
-        }
-    }
+    public record Step(String part, String says, OptionalDouble db, double halfWidthDb, boolean estimated) {}
 
-    /** The staircase of a chain at a frequency in MHz, along the first cellular lead that is connected. */
-    public static Staircase of(Chain chain, Wiring wiring, double mhz) {
-        double shell = chain.vehicle().shell().lossDb(mhz, Placement.INSIDE);
-        Optional<Wiring.Connection> first = wiring.of(Use.CELLULAR).stream().findFirst();
+    /** The staircase of a chain at a frequency in MHz along one lead; without one by the device's own antenna. */
+    public static Staircase of(Chain chain, Optional<Wiring.Connection> along, double mhz) {
+        Shell shell = chain.vehicle().shell();
+        Step baseline = estimated(
+                "Out of the shell",
+                shell.label() + ", from the device’s own antenna inside",
+                shell.lossDb(mhz, Placement.INSIDE),
+                Shell.HALF_WIDTH_DB);
         List<Step> steps = new ArrayList<>();
-        if (first.isEmpty()) {
-            addShell(steps, chain.vehicle().shell(), mhz, chain.devicePlacement());
-            steps.add(stated("Own antenna", "0 dBi", 0));
-            return new Staircase(mhz, List.copyOf(steps), -shell);
+        if (along.isEmpty()) {
+            addShell(steps, shell, mhz, chain.devicePlacement());
+            steps.add(estimated(OWN, "0 dBi", 0, OWN_HALF_WIDTH_DB));
+            return new Staircase(mhz, List.copyOf(steps), baseline, chain.devicePlacement() == Placement.INSIDE, true);
         }
-        AntennaRun run = first.get().lead().run();
-        addShell(steps, chain.vehicle().shell(), mhz, run.placement());
+        WiredLead lead = along.get().lead();
+        AntennaRun run = lead.run();
+        addShell(steps, shell, mhz, run.placement());
         if (run.mastM() > 0) {
-            double gain = HeightGain.db(mhz, run.mastM());
-            steps.add(estimated("Height", Values.plain(run.mastM()) + " m above the roof", gain, Math.abs(gain) / 2));
+            double roof = chain.vehicle().heightM();
+            double gain = HeightGain.db(roof, roof + run.mastM());
+            steps.add(estimated(
+                    "Height",
+                    Values.rounded(roof + run.mastM(), 1) + " m over ground, roof " + Values.rounded(roof, 1) + " m",
+                    gain,
+                    Math.abs(gain) / 2));
         }
-        OptionalDouble gain = run.antenna().gainDbi(mhz);
-        steps.add(new Step(run.antenna().name(), gain.isPresent() ? "stated" : "gain not stated here", gain, 0));
-        addCables(steps, run, first.get().lead().lead(), mhz);
-        int joints = 1 + run.extension().size();
-        steps.add(estimated(
-                joints == 1 ? "1 connector" : joints + " connectors",
-                "estimated",
-                -CONNECTOR_DB * joints,
-                CONNECTOR_DB * joints / 2));
-        addAdapter(steps, first.get());
+        OptionalDouble gain = lead.gainDbi(mhz);
+        steps.add(new Step(
+                run.antenna().name(),
+                gain.isPresent() ? "stated" : "gain not stated here",
+                gain,
+                gain.isPresent() ? GAIN_HALF_WIDTH_DB : 0,
+                false));
+        addCables(steps, lead, mhz);
+        addJoints(steps, along.get().joints());
         chain.booster().ifPresent(b -> addBooster(steps, chain, b, gain, mhz));
-        return new Staircase(mhz, List.copyOf(steps), -shell);
+        // through a booster the device hears by its own antenna, as it does inside
+        boolean own = chain.booster().isPresent();
+        return new Staircase(mhz, List.copyOf(steps), baseline, run.placement() == Placement.INSIDE, own);
     }
 
     private static void addShell(List<Step> steps, Shell shell, double mhz, Placement placement) {
@@ -86,43 +104,52 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
         }
     }
 
-    private static void addCables(List<Step> steps, AntennaRun run, Lead lead, double mhz) {
+    private static void addCables(List<Step> steps, WiredLead wired, double mhz) {
+        Lead lead = wired.lead();
         if (lead.lengthM().isPresent() && lead.lengthM().getAsDouble() == 0) {
             // the connector sits on the antenna itself
         } else if (lead.lengthM().isEmpty() || lead.cableClass().isEmpty()) {
-            steps.add(new Step("Lead", "length or class not stated", OptionalDouble.empty(), 0));
+            steps.add(new Step("Lead", "length or class not stated", OptionalDouble.empty(), 0, false));
         } else {
             steps.add(cable("Lead", lead.cableClass().get(), lead.lengthM().getAsDouble(), mhz));
         }
-        run.extension().forEach(c -> steps.add(cable("Extension", c.cableClass(), c.lengthM(), mhz)));
+        wired.run().extension(lead).forEach(c -> steps.add(cable("Extension", c.cableClass(), c.lengthM(), mhz)));
     }
 
     private static Step cable(String part, CableClass cableClass, double lengthM, double mhz) {
-        return stated(part, Values.plain(lengthM) + " m, " + cableClass.name(), -cableClass.lossDb(mhz, lengthM));
+        double loss = cableClass.lossDb(mhz, lengthM);
+        return new Step(part, Values.plain(lengthM) + " m, " + cableClass.name(), OptionalDouble.of(-loss), 0, false);
     }
 
-    private static void addAdapter(List<Step> steps, Wiring.Connection connection) {
-        if (connection.mates()) {
-            return;
+    /** A pair of connectors where two ends meet, and one step for each adapter between. */
+    private static void addJoints(List<Step> steps, List<Joint> joints) {
+        int pairs = joints.size();
+        steps.add(estimated(
+                pairs == 1 ? "1 connector" : pairs + " connectors",
+                "estimated",
+                -CONNECTOR_DB * pairs,
+                CONNECTOR_DB * pairs / 2));
+        for (Joint joint : joints) {
+            if (joint.lacksAdapter()) {
+                steps.add(estimated("Adapter", "estimated", -ADAPTER_DB, ADAPTER_DB / 2));
+            }
+            for (Adapter adapter : joint.adapters()) {
+                double loss = adapter.lossDb().orElse(ADAPTER_DB);
+                steps.add(
+                        adapter.lossDb().isPresent()
+                                ? new Step("Adapter", "stated", OptionalDouble.of(-loss), 0, false)
+                                : estimated("Adapter", "estimated", -loss, loss / 2));
+            }
         }
-        OptionalDouble loss = connection.adapter().map(Adapter::lossDb).orElse(OptionalDouble.empty());
-        steps.add(
-                loss.isPresent()
-                        ? stated("Adapter", "stated", -loss.getAsDouble())
-                        : estimated("Adapter", "estimated", -ADAPTER_DB, ADAPTER_DB / 2));
     }
 
     private static void addBooster(
             List<Step> steps, Chain chain, Booster booster, OptionalDouble donorDbi, double mhz) {
         if (booster.gainDb().isEmpty() || donorDbi.isEmpty()) {
-            steps.add(new Step(booster.name(), "gain not stated", OptionalDouble.empty(), 0));
+            steps.add(new Step(booster.name(), "gain not stated", OptionalDouble.empty(), 0, false));
             return;
         }
-        double usable = new UsableGain(
-                        BOOSTER_APART_M,
-                        chain.vehicle().shell().lossDb(mhz, Placement.INSIDE),
-                        donorDbi.getAsDouble() - UsableGain.BACK_DB,
-                        INDOOR_DBI - UsableGain.BACK_DB)
+        double usable = usableGain(chain, donorDbi.getAsDouble(), mhz)
                 .db(booster.gainDb().getAsDouble(), mhz);
         steps.add(estimated(
                 booster.name(),
@@ -136,16 +163,29 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
                 BOOSTER_HALF_WIDTH_DB / 2));
     }
 
-    private static Step stated(String part, String says, double db) {
-        return new Step(part, says, OptionalDouble.of(db), 0);
+    /** What keeps a booster's two antennas apart in a vehicle: the usual distance, back to back, with the shell between. */
+    public static UsableGain usableGain(Chain chain, double donorDbi, double mhz) {
+        return new UsableGain(
+                BOOSTER_APART_M,
+                chain.vehicle().shell().lossDb(mhz, Placement.INSIDE),
+                donorDbi - UsableGain.BACK_DB,
+                INDOOR_DBI - UsableGain.BACK_DB);
     }
 
     private static Step estimated(String part, String says, double db, double halfWidthDb) {
-        return new Step(part, says, OptionalDouble.of(db), halfWidthDb);
+        return new Step(part, says, OptionalDouble.of(db), halfWidthDb, true);
     }
 
-    private boolean isBaselineShell(Step step) {
-        return step.part().equals(SHELL) && step.db().orElse(0) == baselineDb;
+    /** The device's own antenna inside, in dB: 0 dBi less the shell. */
+    public double baselineDb() {
+        return -baseline.db().orElseThrow();
+    }
+
+    /** The steps from what the device's own antenna hears inside to what the chain brings: their sum is ΔRSRP. */
+    public List<Step> fromInside() {
+        List<Step> all = new ArrayList<>(List.of(baseline));
+        all.addAll(steps);
+        return List.copyOf(all);
     }
 
     /** The sum of the steps in dB; empty when one is not known. */
@@ -159,19 +199,33 @@ public record Staircase(double mhz, List<Step> steps, double baselineDb) {
     /** Predicted ΔRSRP in dB against the device's own antenna inside. */
     public OptionalDouble deltaDb() {
         OptionalDouble net = netDb();
-        return net.isPresent() ? OptionalDouble.of(net.getAsDouble() - baselineDb) : net;
+        return net.isPresent() ? OptionalDouble.of(net.getAsDouble() - baselineDb()) : net;
     }
 
     /**
-     * Half the width of the interval of ΔRSRP: the estimated parts and the baseline's shell, in quadrature. The shell counts
-     * for nothing where both are behind all of it, since it is the same on both sides.
+     * Half the width of the interval of ΔRSRP: the root of the sum of the squares of all estimates, those of the device's own
+     * antenna and of the shell around it among them. What is the same on both sides is no doubt: the shell where both are
+     * behind all of it, the own antenna where the chain uses it.
      */
     public double halfWidthDb() {
-        boolean shared = steps.stream().anyMatch(this::isBaselineShell);
-        double squares = shared ? 0 : Shell.HALF_WIDTH_DB * Shell.HALF_WIDTH_DB;
-        for (Step step : steps) {
-            squares += isBaselineShell(step) ? 0 : step.halfWidthDb() * step.halfWidthDb();
-        }
-        return Math.sqrt(squares);
+        double squares = square(shared ? 0 : Shell.HALF_WIDTH_DB) + square(own ? 0 : OWN_HALF_WIDTH_DB);
+        return Math.sqrt(squares + squaresOfChain());
+    }
+
+    /** Half the width of what the chain alone may be off by, without what it is compared with. */
+    public double chainHalfWidthDb() {
+        return Math.sqrt(squaresOfChain());
+    }
+
+    private double squaresOfChain() {
+        return steps.stream()
+                .filter(s ->
+                        !(own && s.part().equals(OWN)) && !(shared && s.part().equals(SHELL)))
+                .mapToDouble(s -> square(s.halfWidthDb()))
+                .sum();
+    }
+
+    private static double square(double value) {
+        return value * value;
     }
 }

@@ -2,13 +2,13 @@ package syntoma.core.chain;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import syntoma.core.chain.Chain.WiredLead;
 
 /**
  * Which lead goes to which port. Where the chain states it, that is taken; else it is proposed: as many cellular leads as
  * there are ports first, each lead to a port of its use, as few adapters as can be (an assignment by the Hungarian method).
+ * The chain's adapters are used up along it, each once.
  *
  * @param leadsOver leads that have no port
  * @param portsOver ports that have no lead
@@ -22,17 +22,22 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
     /**
      * A lead at a port.
      *
-     * @param adapter the chain's own adapter between them; empty where they mate, and where one is missing
+     * @param joints from the antenna inward: the lead on its extension, cable on cable, the last one on the port
      */
-    public record Connection(WiredLead lead, Port port, Optional<Adapter> adapter) {
-        /** Whether the two go together as they are. */
-        public boolean mates() {
-            return lead.end().mates(port.connector());
+    public record Connection(WiredLead lead, Port port, List<Joint> joints) {
+        /** The joint at the port. */
+        public Joint atPort() {
+            return joints.get(joints.size() - 1);
         }
 
-        /** Whether an adapter is needed that the chain does not have. */
-        public boolean lacksAdapter() {
-            return !mates() && adapter.isEmpty();
+        /** Those between the lead and the last cable. */
+        public List<Joint> beforePort() {
+            return joints.subList(0, joints.size() - 1);
+        }
+
+        /** The chain's own adapters along it. */
+        public List<Adapter> adapters() {
+            return joints.stream().flatMap(j -> j.adapters().stream()).toList();
         }
     }
 
@@ -52,20 +57,20 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
             }
             Port port = ports.get(portOf[i]);
             portsOver.remove(port);
-            connections.add(new Connection(leads.get(i), port, take(adapters, leads.get(i), port)));
+            connections.add(new Connection(leads.get(i), port, joints(leads.get(i), port, adapters)));
         }
         return new Wiring(connections, leadsOver, portsOver);
     }
 
-    private static Optional<Adapter> take(List<Adapter> adapters, WiredLead lead, Port port) {
-        if (lead.end().mates(port.connector())) {
-            return Optional.empty();
+    private static List<Joint> joints(WiredLead lead, Port port, List<Adapter> adapters) {
+        List<Joint> joints = new ArrayList<>();
+        Connector end = lead.lead().connector();
+        for (Cable cable : lead.run().extension(lead.lead())) {
+            joints.add(Joint.of(end, cable.nearEnd(end), adapters));
+            end = cable.farEnd(end);
         }
-        Optional<Adapter> found = adapters.stream()
-                .filter(a -> a.bridges(lead.end(), port.connector()))
-                .findFirst();
-        found.ifPresent(adapters::remove);
-        return found;
+        joints.add(Joint.of(end, port.connector(), adapters));
+        return List.copyOf(joints);
     }
 
     private static int[] proposed(List<WiredLead> leads, List<Port> ports) {

@@ -1,6 +1,7 @@
 package syntoma.core.choice;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import syntoma.core.band.Coverage;
 import syntoma.core.chain.Staircase;
@@ -17,13 +18,16 @@ public record Candidate(Option option, FitCase fit, List<BandGain> gains, List<P
      *
      * @param deltaDb predicted ΔRSRP; empty where it is not known or the band does not get through
      * @param halfWidthDb of its interval
+     * @param chainHalfWidthDb of the chain's own part of it, without what all candidates are compared with
      */
-    public record BandGain(Coverage coverage, OptionalDouble deltaDb, double halfWidthDb) {
+    public record BandGain(Coverage coverage, OptionalDouble deltaDb, double halfWidthDb, double chainHalfWidthDb) {
         private static BandGain of(FitCase fit, Coverage coverage) {
-            Staircase stairs = Staircase.of(
-                    fit.chain(), fit.wiring(), coverage.band().downlink().middleMhz());
+            Optional<Staircase> stairs = fit.staircase(coverage.band());
             return new BandGain(
-                    coverage, coverage.works() ? stairs.deltaDb() : OptionalDouble.empty(), stairs.halfWidthDb());
+                    coverage,
+                    stairs.map(Staircase::deltaDb).orElse(OptionalDouble.empty()),
+                    stairs.map(Staircase::halfWidthDb).orElse(0.0),
+                    stairs.map(Staircase::chainHalfWidthDb).orElse(0.0));
         }
     }
 
@@ -37,18 +41,20 @@ public record Candidate(Option option, FitCase fit, List<BandGain> gains, List<P
         List<BandGain> gains =
                 fit.reach().bands().stream().map(c -> BandGain.of(fit, c)).toList();
         List<Purchase> toBuy = Purchase.of(parts, findings);
-        OptionalDouble price = Purchase.sum(toBuy);
+        Price price = Price.of(toBuy);
+        OptionalDouble energy = PowerBudget.sum(PowerBudget.of(fit.chain(), wanted.hoursADay()));
+        double battery =
+                fit.chain().vehicle().batteryAh() * fit.chain().vehicle().batteryV();
         Option option = new Option(
                 name,
                 wanted.essentials(fit, findings, price),
                 fit.reach().works(),
-                fit.streams(),
-                gains.stream()
-                        .filter(g -> g.deltaDb().isPresent())
-                        .mapToDouble(g -> g.deltaDb().getAsDouble())
-                        .average(),
+                fit.streams().most(),
+                gains.stream().mapToDouble(g -> g.deltaDb().orElse(0)).average(),
+                gains.stream().mapToDouble(BandGain::chainHalfWidthDb).average().orElse(0),
                 price,
-                PowerBudget.sum(PowerBudget.of(fit.chain(), wanted.hoursADay())));
+                energy,
+                energy.isPresent() ? OptionalDouble.of(energy.getAsDouble() / battery) : energy);
         return new Candidate(option, fit, gains, toBuy);
     }
 }

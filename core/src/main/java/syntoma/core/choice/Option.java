@@ -2,24 +2,31 @@ package syntoma.core.choice;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 
 /**
  * One of the things to choose between, with what matters for the need. What is not known is empty.
  *
  * @param essentials what the need cannot do without, and whether it is there
- * @param bandsWorking of the carrier's bands, how many work in both directions
- * @param meanGainDb predicted ΔRSRP, mean over the bands that work
+ * @param bandsWorking of the carrier's bands, how many work
+ * @param streams antenna streams
+ * @param meanGainDb predicted ΔRSRP, mean over the carrier's bands; one that does not get through, or is not known to, counts
+ *     with 0 dB, like the device's own antenna; empty without bands
+ * @param gainHalfWidthDb of the mean, of what the chain itself may be off by
  * @param price of all parts that are not owned yet, with what else must be bought
  * @param whPerDay energy a day
+ * @param batteryShare of the battery's content a day
  */
 public record Option(
         String name,
         List<Essential> essentials,
         int bandsWorking,
-        int streams,
+        OptionalInt streams,
         OptionalDouble meanGainDb,
-        OptionalDouble price,
-        OptionalDouble whPerDay) {
+        double gainHalfWidthDb,
+        Price price,
+        OptionalDouble whPerDay,
+        OptionalDouble batteryShare) {
 
     /** Whether something that cannot be done without is there. */
     public enum Met {
@@ -55,17 +62,25 @@ public record Option(
         return essentials.stream().anyMatch(m -> m.met() == Met.NO);
     }
 
+    /** What is missing for certain. */
+    List<String> lacks() {
+        return essentials.stream()
+                .filter(m -> m.met() == Met.NO)
+                .map(Essential::what)
+                .toList();
+    }
+
     /** Price per dB of predicted gain; empty without a gain. */
     public OptionalDouble pricePerDb() {
-        return price.isPresent() && meanGainDb.orElse(0) > 0
-                ? OptionalDouble.of(price.getAsDouble() / meanGainDb.getAsDouble())
+        return !price.open() && meanGainDb.orElse(0) > 0
+                ? OptionalDouble.of(price.known() / meanGainDb.getAsDouble())
                 : OptionalDouble.empty();
     }
 
     /** Price per antenna stream. */
     public OptionalDouble pricePerStream() {
-        return price.isPresent() && streams > 0
-                ? OptionalDouble.of(price.getAsDouble() / streams)
+        return !price.open() && streams.orElse(0) > 0
+                ? OptionalDouble.of(price.known() / streams.getAsInt())
                 : OptionalDouble.empty();
     }
 }

@@ -4,43 +4,30 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import syntoma.core.fit.Findings;
-import syntoma.core.fit.FitFinding;
 
 /**
  * Something that a candidate costs beside what is owned.
  *
- * @param price in units of money; empty where it is not known
+ * @param price of all pieces in units of money; empty where it is not known
  * @param part whether it is one of the candidate's own parts; else it comes on top, so that they work
+ * @param estimated whether the price is that of its class
  */
-public record Purchase(String what, OptionalDouble price, boolean part) {
-    /** About what a 12 V stabiliser costs, in units of money: chosen as a usual price of the class. */
-    private static final double STABILISER_PRICE = 45;
+public record Purchase(String what, int pieces, OptionalDouble price, boolean part, boolean estimated) {
 
-    /** A part of the candidate that is not owned yet. */
-    public static Purchase part(String name, OptionalDouble price) {
-        return new Purchase(name, price, true);
+    /** So many pieces of a part of the candidate that is not owned yet. */
+    public static Purchase part(String name, int pieces, OptionalDouble priceEach) {
+        return new Purchase(
+                name,
+                pieces,
+                priceEach.isPresent() ? OptionalDouble.of(priceEach.getAsDouble() * pieces) : priceEach,
+                true,
+                false);
     }
 
     /** The parts with what the fit check says must be bought for them. */
-    static List<Purchase> of(List<Purchase> parts, Findings findings) {
+    public static List<Purchase> of(List<Purchase> parts, Findings findings) {
         List<Purchase> all = new ArrayList<>(parts);
-        for (FitFinding finding : findings.all()) {
-            if (finding.wantsAdapter()) {
-                all.add(new Purchase(finding.fix(), finding.price(), false));
-            } else if (finding.wantsStabiliser()) {
-                all.add(new Purchase("12 V stabiliser, about", OptionalDouble.of(STABILISER_PRICE), false));
-            }
-        }
+        findings.toBuy().forEach(b -> all.add(new Purchase(b.what(), b.pieces(), b.price(), false, b.estimated())));
         return List.copyOf(all);
-    }
-
-    /** What all of it costs; empty when a part of the candidate has no price. Parts owned cost nothing more. */
-    static OptionalDouble sum(List<Purchase> purchases) {
-        boolean unpriced =
-                purchases.stream().anyMatch(p -> p.part() && p.price().isEmpty());
-        return unpriced
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(
-                        purchases.stream().mapToDouble(p -> p.price().orElse(0)).sum());
     }
 }

@@ -1,124 +1,163 @@
 package syntoma.core.choice;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Function;
 import java.util.stream.IntStream;
 import syntoma.core.unit.Values;
 
 /**
- * Options side by side: each side is scaled from the worst (0) to the best (1) among them and weighted; what is not known
- * counts as the worst; one that lacks what cannot be done without stands last. Beside the ranking stand the cheapest that
- * meets the need, the strongest, and what the next units of money would buy.
+ * Options side by side. A score is the sum of the points of each side times its weight, so it does not depend on what else is
+ * compared; what lacks something that cannot be done without stands last. Options whose scores differ by less than the
+ * predictions of their gains may be off by are equal and share a place.
  *
- * @param scores weighted mean per option, 0 to 1, in the order of the options
+ * @param scores per option, in the order of the options
  * @param order numbers of the options, the best first
+ * @param places per option; equals share one
  */
-public record Ranking(List<Option> options, List<Double> scores, List<Integer> order, String flip) {
+public record Ranking(
+        List<Option> options,
+        Weights weights,
+        OptionalDouble budget,
+        List<Double> scores,
+        List<Integer> order,
+        List<Integer> places) {
     /** So much more money is looked at beyond the cheapest. */
     public static final double NEXT_UNITS = 50;
 
-    private static final String[] SIDES = {"gain", "bands", "streams", "price", "energy"};
     private static final double STEP = 0.05;
 
-    /** Ranks two to six options. */
-    public static Ranking of(List<Option> options, Weights weights) {
+    /** Ranks one to six options. */
+    public static Ranking of(List<Option> options, Weights weights, OptionalDouble budget) {
         Values.within("number of options", options.size(), 1, 6, "");
-        double[][] sides = sides(options);
-        double[] w = weights.asArray();
-        double[] scores = scores(sides, w);
-        List<Integer> order = order(options, scores);
-        return new Ranking(
-                List.copyOf(options), Arrays.stream(scores).boxed().toList(), order, flip(options, sides, w, order));
-    }
-
-    private static double[][] sides(List<Option> options) {
-        List<Function<Option, OptionalDouble>> figures = List.of(
-                Option::meanGainDb,
-                o -> OptionalDouble.of(o.bandsWorking()),
-                o -> OptionalDouble.of(o.streams()),
-                o -> negative(o.price()),
-                o -> negative(o.whPerDay()));
-        double[][] sides = new double[options.size()][SIDES.length];
-        for (int k = 0; k < SIDES.length; k++) {
-            Function<Option, OptionalDouble> figure = figures.get(k);
-            double[] known = options.stream()
-                    .map(figure)
-                    .filter(OptionalDouble::isPresent)
-                    .mapToDouble(OptionalDouble::getAsDouble)
-                    .toArray();
-            double low = Arrays.stream(known).min().orElse(0);
-            double high = Arrays.stream(known).max().orElse(0);
-            for (int i = 0; i < options.size(); i++) {
-                double value = figure.apply(options.get(i)).orElse(low);
-                sides[i][k] = high > low ? (value - low) / (high - low) : 0;
-            }
-        }
-        return sides;
-    }
-
-    private static OptionalDouble negative(OptionalDouble value) {
-        return value.isPresent() ? OptionalDouble.of(-value.getAsDouble()) : value;
-    }
-
-    private static double[] scores(double[][] sides, double[] weights) {
-        double all = Math.max(1e-9, Arrays.stream(weights).sum());
-        return Arrays.stream(sides)
-                .mapToDouble(side -> IntStream.range(0, weights.length)
-                                .mapToDouble(k -> side[k] * weights[k])
-                                .sum()
-                        / all)
-                .toArray();
-    }
-
-    /** Those that fail come last, whatever their score. */
-    private static List<Integer> order(List<Option> options, double[] scores) {
-        return IntStream.range(0, scores.length)
+        double[] scores =
+                options.stream().mapToDouble(o -> score(o, weights, budget)).toArray();
+        List<Integer> order = IntStream.range(0, scores.length)
                 .boxed()
                 .sorted(Comparator.comparing((Integer i) -> options.get(i).fails())
                         .thenComparingDouble(i -> -scores[i]))
                 .toList();
+        return new Ranking(
+                List.copyOf(options),
+                weights,
+                budget,
+                Arrays.stream(scores).boxed().toList(),
+                order,
+                places(options, weights, scores, order));
+    }
+
+    private static double score(Option option, Weights weights, OptionalDouble budget) {
+        return Arrays.stream(Side.values())
+                .mapToDouble(side -> weights.of(side) * side.points(option, budget))
+                .sum();
+    }
+
+    /** Down the order: a place begins where one is clearly worse than the first of the place above. */
+    private static List<Integer> places(List<Option> options, Weights weights, double[] scores, List<Integer> order) {
+        Integer[] places = new Integer[scores.length];
+        int head = order.get(0);
+        for (int position = 0; position < order.size(); position++) {
+            int here = order.get(position);
+            Option first = options.get(head);
+            Option own = options.get(here);
+            double doubt = weights.gain() * Side.pointsOfDb(Math.hypot(first.gainHalfWidthDb(), own.gainHalfWidthDb()));
+            boolean equal = first.fails() == own.fails() && scores[head] - scores[here] <= doubt;
+            if (!equal) {
+                head = here;
+            }
+            places[here] = equal && here != head ? places[head] : position + 1;
+        }
+        return Arrays.asList(places);
+    }
+
+    private int first() {
+        return order.get(0);
+    }
+
+    /** The options that share the first place, the best first. */
+    public List<Option> leaders() {
+        return order.stream().filter(i -> places.get(i) == 1).map(options::get).toList();
+    }
+
+    /** Why an option stands where it does, against the one above it or, for the first, the one below. */
+    public String reason(int option) {
+        if (options.size() < 2) {
+            return "";
+        }
+        Option own = options.get(option);
+        if (own.fails()) {
+            return "last, because it lacks " + String.join(", ", own.lacks());
+        }
+        int position = order.indexOf(option);
+        int other = order.get(position == 0 ? 1 : position - 1);
+        String equal = places.get(option).equals(places.get(other))
+                ? "equal to " + options.get(other).name() + " as far as can be predicted"
+                : "";
+        if (position == 0 && options.get(other).fails()) {
+            return "the only one that lacks nothing";
+        }
+        String against = differences(option, other);
+        String head = position == 0 ? "ahead of " : "behind ";
+        return equal.isEmpty()
+                ? head + options.get(other).name() + (against.isEmpty() ? "" : ": " + against)
+                : equal + (against.isEmpty() ? "" : "; " + against);
+    }
+
+    /** What weighs most between two, for and against. */
+    private String differences(int option, int other) {
+        Option own = options.get(option);
+        Option its = options.get(other);
+        List<Side> sides = Arrays.stream(Side.values())
+                .filter(side -> weights.of(side) > 0)
+                .sorted(Comparator.comparingDouble(side -> -Math.abs(gap(side, own, its))))
+                .toList();
+        List<String> says = new ArrayList<>();
+        for (Side side : sides) {
+            if (says.size() < 2) {
+                side.difference(own, its).ifPresent(says::add);
+            }
+        }
+        return String.join(", ", says);
+    }
+
+    private double gap(Side side, Option one, Option other) {
+        return weights.of(side) * (side.points(one, budget) - side.points(other, budget));
     }
 
     /** The smallest change of one weight that puts another option first. */
-    private static String flip(List<Option> options, double[][] sides, double[] weights, List<Integer> order) {
-        int leader = order.get(0);
+    public String flip() {
+        int leader = first();
         double nearest = Double.POSITIVE_INFINITY;
         String says = options.size() < 2
                 ? "There is nothing to compare it with."
                 : "No change of a single weight would put another one first.";
-        for (int k = 0; k < SIDES.length; k++) {
+        for (Side side : Side.values()) {
             for (int j : order.subList(1, order.size())) {
                 if (options.get(j).fails() && !options.get(leader).fails()) {
                     continue;
                 }
-                double wanted = weights[k] - gap(sides, weights, leader, j) / (sides[leader][k] - sides[j][k]);
-                wanted += wanted > weights[k] ? STEP : -STEP;
-                double change = Math.abs(wanted - weights[k]);
+                double apart = side.points(options.get(leader), budget) - side.points(options.get(j), budget);
+                double wanted = weights.of(side) - (scores.get(leader) - scores.get(j)) / apart;
+                wanted += wanted > weights.of(side) ? STEP : -STEP;
+                double change = Math.abs(wanted - weights.of(side));
                 if (Double.isFinite(wanted) && wanted >= 0 && wanted <= Weights.MOST && change < nearest) {
                     nearest = change;
-                    says = options.get(j).name() + " would come first with the weight of " + SIDES[k] + " at "
-                            + Values.rounded(wanted, 1) + " instead of " + Values.plain(weights[k]) + ".";
+                    says = options.get(j).name() + " would come first with the weight of " + side.key() + " at "
+                            + Values.rounded(wanted, 1) + " instead of " + Values.plain(weights.of(side)) + ".";
                 }
             }
         }
         return says;
     }
 
-    private static double gap(double[][] sides, double[] weights, int leader, int other) {
-        return IntStream.range(0, weights.length)
-                .mapToDouble(k -> weights[k] * (sides[leader][k] - sides[other][k]))
-                .sum();
-    }
-
     /** The cheapest that meets the need; of equally cheap ones the strongest. */
     public Optional<Option> cheapest() {
         return options.stream()
-                .filter(o -> o.meetsNeed() && o.price().isPresent())
-                .min(Comparator.comparingDouble((Option o) -> o.price().getAsDouble())
+                .filter(o -> o.meetsNeed() && !o.price().open())
+                .min(Comparator.comparingDouble((Option o) -> o.price().known())
                         .thenComparingDouble(o -> -o.meanGainDb().orElse(0)));
     }
 
@@ -131,7 +170,6 @@ public record Ranking(List<Option> options, List<Double> scores, List<Integer> o
 
     /** Which comes out on top, in a sentence. */
     public String sentence() {
-        String first = options.get(order.get(0)).name();
         String cheapest = cheapest().map(Option::name).orElse("");
         String strongest = strongest().map(Option::name).orElse("");
         String head = cheapest.isEmpty()
@@ -140,23 +178,27 @@ public record Ranking(List<Option> options, List<Double> scores, List<Integer> o
         String tail = strongest.isEmpty()
                 ? ""
                 : strongest.equals(cheapest) ? " and the strongest" : "; " + strongest + " is the strongest";
-        return head + tail + ". With these weights " + first + " comes first.";
+        List<String> leaders = leaders().stream().map(Option::name).toList();
+        String first = leaders.size() == 1
+                ? leaders.get(0) + " comes first."
+                : String.join(", ", leaders.subList(0, leaders.size() - 1)) + " and " + leaders.get(leaders.size() - 1)
+                        + " share the first place: no prediction tells them apart.";
+        return head + tail + ". With these weights " + first;
     }
 
     /** What the next {@value #NEXT_UNITS} units of money beyond the cheapest would buy, as a sentence. */
     public String nextUnits() {
         Optional<Option> from = cheapest();
         if (from.isEmpty()) {
-            return "None of them is known to meet the need, so there is no price to start from.";
+            return "None of them is known to meet the need at a known price, so there is no price to start from.";
         }
-        double limit = from.get().price().getAsDouble() + NEXT_UNITS;
+        double limit = from.get().price().known() + NEXT_UNITS;
         double gain = from.get().meanGainDb().orElse(0);
         return options.stream()
-                .filter(o -> o.price().isPresent() && o.price().getAsDouble() <= limit && o.meetsNeed())
+                .filter(o -> !o.price().open() && o.price().known() <= limit && o.meetsNeed())
                 .filter(o -> o.meanGainDb().isPresent() && o.meanGainDb().getAsDouble() > gain)
                 .max(Comparator.comparingDouble(o -> o.meanGainDb().getAsDouble()))
-                .map(o -> Values.rounded(
-                                o.price().getAsDouble() - from.get().price().getAsDouble(), 0)
+                .map(o -> Values.rounded(o.price().known() - from.get().price().known(), 0)
                         + " more buys about "
                         + Values.rounded(o.meanGainDb().getAsDouble() - gain, 1) + " dB, with " + o.name() + ".")
                 .orElse("The next " + Values.plain(NEXT_UNITS) + " would buy no more gain among these.");

@@ -17,7 +17,14 @@ public record Weights(double gain, double bands, double streams, double price, d
         Values.within("weight of energy", energy, 0, MOST, "");
     }
 
-    double[] asArray() {
-        return new double[] {gain, bands, streams, price, energy};
+    /** The weight of a side. */
+    public double of(Side side) {
+        return switch (side) {
+            case GAIN -> gain;
+            case BANDS -> bands;
+            case STREAMS -> streams;
+            case PRICE -> price;
+            case ENERGY -> energy;
+        };
     }
 }

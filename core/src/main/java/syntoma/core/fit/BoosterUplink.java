@@ -10,7 +10,9 @@ final class BoosterUplink implements FitRule {
     public List<FitFinding> check(FitCase fit) {
 
         return fit.chain().booster().stream()
-                .flatMap(b -> fit.bands().stream().map(band -> Coverage.of(band, List.of(b.share(band)))))
+                .flatMap(b -> fit.bands().stream()
+                        .filter(band -> !band.downlinkOnly())
+                        .map(band -> Coverage.of(band, List.of(b.share(band)))))
                 .filter(c -> c.result() == Coverage.Result.DOWNLINK_ONLY)
                 .map(c -> FitFinding.caution(
                         "booster-uplink",

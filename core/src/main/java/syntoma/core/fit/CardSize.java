@@ -6,39 +6,66 @@ import syntoma.core.chain.Device;
 import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
 
-/** A card goes into a larger slot with a frame, and into a smaller one not at all. */
+/** A card goes into a larger slot with a frame, and into a smaller one not at all; an eSIM goes where one is taken. */
 final class CardSize implements FitRule {
+    private static final String CODE = "card-size";
+
     @Override
     public List<FitFinding> check(FitCase fit) {
-
-        Optional<SimSize> slot = fit.chain().device().flatMap(Device::simSize);
-        return fit.chain().sims().stream()
-                .filter(sim ->
-                        slot.isPresent() && sim.size().isPresent() && sim.size().get() != slot.get())
-                .map(sim -> finding(sim, sim.size().get(), slot.get()))
+        return fit.chain().device().stream()
+                .flatMap(d -> fit.chain().sims().stream()
+                        .flatMap(sim -> sim.size().flatMap(size -> finding(d, sim, size)).stream()))
                 .toList();
     }
 
-    private static FitFinding finding(Sim sim, SimSize card, SimSize slot) {
+    private static Optional<FitFinding> finding(Device device, Sim sim, SimSize card) {
+        Optional<SimSize> slot = device.simSize();
         if (card == SimSize.ESIM) {
-            return FitFinding.blocker(
-                    "card-size",
-                    sim.name(),
-                    sim.name() + " is an eSIM; the device takes a " + slot.label() + " card.",
-                    "Ask the carrier for a card.");
+            return profile(device, sim);
         }
-        if (slot == SimSize.ESIM || card.compareTo(slot) < 0) {
-            return FitFinding.blocker(
-                    "card-size",
+        if (slot.isEmpty() || slot.get() == card) {
+            return Optional.empty();
+        }
+        if (slot.get() == SimSize.ESIM || card.compareTo(slot.get()) < 0) {
+            return Optional.of(FitFinding.blocker(
+                    CODE,
                     sim.name(),
                     sim.name() + " is a " + card.label() + " card; the device takes "
-                            + (slot == SimSize.ESIM ? "an eSIM" : "a " + slot.label() + " card") + ".",
-                    "Ask the carrier for the other size.");
+                            + (slot.get() == SimSize.ESIM
+                                    ? "an eSIM"
+                                    : "a " + slot.get().label() + " card") + ".",
+                    "Ask the carrier for the other size."));
         }
-        return FitFinding.note(
-                "card-size",
+        return Optional.of(FitFinding.note(
+                CODE,
                 sim.name(),
-                Words.capital(slot.label()) + "-size card slot: the " + card.label() + " card needs a frame.",
-                "A card frame, a small thing that is easily lost.");
+                Words.capital(slot.get().label()) + "-size card slot: the " + card.label() + " card needs a frame.",
+                "A card frame, a small thing that is easily lost."));
+    }
+
+    private static Optional<FitFinding> profile(Device device, Sim sim) {
+        boolean takes = device.simSize().equals(Optional.of(SimSize.ESIM))
+                || device.esim().orElse(false);
+        if (takes) {
+            return Optional.empty();
+        }
+        if (device.esim().isPresent()) {
+            return Optional.of(FitFinding.blocker(
+                    CODE,
+                    sim.name(),
+                    sim.name() + " is an eSIM; " + device.name() + " takes none"
+                            + device.simSize()
+                                    .map(s -> ", only a " + s.label() + " card")
+                                    .orElse("") + ".",
+                    "Ask the carrier for a card."));
+        }
+        return Optional.of(FitFinding.caution(
+                CODE,
+                sim.name(),
+                sim.name() + " is an eSIM; the sheet of " + device.name() + " does not say whether it takes one"
+                        + device.simSize()
+                                .map(s -> " beside its " + s.label() + " card slot")
+                                .orElse("") + ".",
+                "Look for the word eSIM on its sheet, or ask the carrier for a card."));
     }
 }

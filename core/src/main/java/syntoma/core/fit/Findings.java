@@ -1,6 +1,9 @@
 package syntoma.core.fit;
 
 import java.util.List;
+import java.util.stream.Collectors;
+import syntoma.core.band.Coverage;
+import syntoma.core.band.Reach;
 
 /** What the fit check found of one chain, the heaviest first. */
 public record Findings(FitCase fit, List<FitFinding> all) {
@@ -18,12 +21,12 @@ public record Findings(FitCase fit, List<FitFinding> all) {
         return !blockers().isEmpty();
     }
 
-    /** The kinds of adapters that have to be bought. */
-    public List<FitFinding> adaptersWanted() {
-        return all.stream().filter(FitFinding::wantsAdapter).toList();
+    /** What remedies cost, in the order of the findings. */
+    public List<ToBuy> toBuy() {
+        return all.stream().flatMap(f -> f.toBuy().stream()).toList();
     }
 
-    /** What is found, as one sentence. */
+    /** What is found, as one sentence or two. */
     public String headline() {
         if (fit.chain().device().isEmpty()) {
             return "This setup is known by its name alone. Choose its parts, and its fit can be checked.";
@@ -31,13 +34,34 @@ public record Findings(FitCase fit, List<FitFinding> all) {
         if (blocked()) {
             return "It does not fit yet. " + blockers().get(0).says();
         }
-        int toBuy = adaptersWanted().size();
-        String streams = " " + Words.capital(Words.count(fit.streams()))
-                + (fit.streams() == 1 ? " stream reaches " : " streams reach ") + fit.device() + ".";
-        return (toBuy == 0
-                        ? "It fits."
-                        : "It fits, with " + Words.count(toBuy) + (toBuy == 1 ? " kind of part" : " kinds of part")
-                                + " to buy.")
-                + streams;
+        int kinds = toBuy().size();
+        String buy = kinds == 0
+                ? ""
+                : ", with " + Words.count(kinds) + (kinds == 1 ? " kind of part" : " kinds of part") + " to buy";
+        if (!fit.chain().isCellular()) {
+            return "It fits" + buy + ". It draws on "
+                    + fit.chain().settings().source().label() + ".";
+        }
+        return "It fits" + buy + fewBands() + " " + fit.streams().sentence(fit.device());
+    }
+
+    /** How few of the carrier's bands get through, where they are not all. */
+    private String fewBands() {
+        Reach reach = fit.reach();
+        int through = reach.works();
+        int all = reach.bands().size();
+        if (through == all) {
+            return ".";
+        }
+        String open = reach.unknown() == 0 ? "" : "; " + Words.count(reach.unknown()) + " unknown";
+        if (through == 0) {
+            return ", but whether a band of " + reach.carrier() + " gets through is unknown.";
+        }
+        String one = reach.bands().stream()
+                .filter(Coverage::works)
+                .map(c -> c.band().name())
+                .collect(Collectors.joining());
+        return ", but " + Words.count(through) + " of " + Words.count(all) + " bands of " + reach.carrier()
+                + (through == 1 ? " gets through, " + one : " get through") + open + ".";
     }
 }

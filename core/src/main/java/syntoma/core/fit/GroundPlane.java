@@ -11,6 +11,8 @@ final class GroundPlane implements FitRule {
 
         return fit.chain().antennas().stream()
                 .filter(run -> run.antenna().groundPlaneCm2().orElse(0) > 0)
+                .filter(run -> run.plateCm2().orElse(0)
+                        < run.antenna().groundPlaneCm2().getAsDouble())
                 .filter(run -> run.placement() != Placement.ROOF
                         || !fit.chain().vehicle().shell().isMetal())
                 .map(run -> FitFinding.caution(
@@ -22,7 +24,11 @@ final class GroundPlane implements FitRule {
                                 + (run.placement() == Placement.ROOF
                                         ? "a roof of "
                                                 + fit.chain().vehicle().shell().label() + " has none."
-                                        : "at the " + run.placement().label() + " there is none."),
+                                        : "at the " + run.placement().label() + " there is none.")
+                                + (run.plateCm2().isPresent()
+                                        ? " The plate has "
+                                                + Values.plain(run.plateCm2().getAsDouble()) + " cm²."
+                                        : ""),
                         "A metal plate of that size, or a measured trial with and without."))
                 .toList();
     }

@@ -11,14 +11,16 @@ final class MagnetHold implements FitRule {
 
         return fit.chain().antennas().stream()
                 .filter(run -> run.antenna().magnetic()
+                        && run.plateCm2().isEmpty()
                         && run.placement() == Placement.ROOF
                         && fit.chain().vehicle().shell() != Shell.STEEL)
                 .map(run -> FitFinding.blocker(
-                        "magnet-hold",
-                        run.antenna().name(),
-                        run.antenna().name() + " is held by a magnet; a roof of "
-                                + fit.chain().vehicle().shell().label() + " holds none.",
-                        "A steel plate, glued on, or another mounting."))
+                                "magnet-hold",
+                                run.antenna().name(),
+                                run.antenna().name() + " is held by a magnet; a roof of "
+                                        + fit.chain().vehicle().shell().label() + " holds none.",
+                                "A steel plate, glued on, or another mounting.")
+                        .with(ToBuy.about("steel plate", ToBuy.STEEL_PLATE)))
                 .toList();
     }
 }

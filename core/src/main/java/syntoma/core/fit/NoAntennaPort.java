@@ -8,15 +8,13 @@ import syntoma.core.chain.Use;
 final class NoAntennaPort implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
-
         Device device = fit.chain().device().orElse(null);
         boolean wanted = fit.chain().booster().isEmpty()
                 && !fit.chain().leads(Use.CELLULAR).isEmpty();
         if (device == null || !wanted) {
             return List.of();
         }
-        boolean none = device.takesAntennas().map(takes -> !takes).orElse(false)
-                || device.ports().isPresent() && device.ports(Use.CELLULAR).isEmpty();
+        boolean none = device.statesPorts() && device.ports(Use.CELLULAR).isEmpty();
         return none
                 ? List.of(FitFinding.blocker(
                         "no-antenna-port",

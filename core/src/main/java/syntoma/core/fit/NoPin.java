@@ -1,22 +1,30 @@
 package syntoma.core.fit;
 
 import java.util.List;
+import syntoma.core.chain.Connector;
+import syntoma.core.chain.Joint;
+import syntoma.core.chain.Wiring;
 
-/** RP-SMA and SMA screw together and do not touch: there is no pin, or there are two. */
+/** Kinds that look alike go onto each other and make no contact: RP-SMA and SMA have no pin or two, TS9 and CRC9 do not sit. */
 final class NoPin implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
-
         return fit.wiring().connections().stream()
-                .filter(c ->
-                        c.lacksAdapter() && c.lead().end().seemsToMate(c.port().connector()))
-                .map(c -> FitFinding.blocker(
-                        "no-pin",
-                        c.lead().label(),
-                        c.lead().end() + " on a port with " + c.port().connector()
-                                + ": looks alike, screws on, and the pins do not meet.",
-                        "Swap it for a lead or an adapter that ends in "
-                                + c.port().connector().counterpart() + "."))
+                .flatMap(c -> c.joints().stream()
+                        .filter(j -> j.lacksAdapter() && j.outer().seemsToMate(j.inner()))
+                        .map(j -> finding(c, j)))
                 .toList();
+    }
+
+    private static FitFinding finding(Wiring.Connection connection, Joint joint) {
+        Connector outer = joint.outer();
+        String how = outer.joins().startsWith("screw")
+                ? "looks alike, screws on, and the pins do not meet."
+                : "looks alike and " + outer.joins() + ", but does not sit: there is no contact to rely on.";
+        return FitFinding.blocker(
+                "no-pin",
+                connection.lead().label(),
+                outer + (joint == connection.atPort() ? " on a port with " : " on ") + joint.inner() + ": " + how,
+                "Swap it for a lead or an adapter that ends in " + joint.inner().counterpart() + ".");
     }
 }

@@ -2,38 +2,72 @@ package syntoma.core.fit;
 
 import java.util.ArrayList;
 import java.util.List;
+import syntoma.core.chain.Chain;
+import syntoma.core.chain.Device;
+import syntoma.core.chain.Use;
+import syntoma.core.power.Supply;
 
-/** What no sheet says cannot be judged: these results stay unknown rather than guessed. */
+/** What no sheet says cannot be judged: these results stay unknown rather than guessed, and it is said what to look up. */
 final class NotStated implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
-
         List<FitFinding> findings = new ArrayList<>();
-        fit.chain().device().ifPresent(d -> {
-            missing(findings, d.name(), d.bands().isEmpty(), "bands");
-            missing(findings, d.name(), d.ports().isEmpty() && d.takesAntennas().isEmpty(), "antenna ports");
-            missing(findings, d.name(), d.layers().isEmpty(), "streams");
-            boolean power = !d.power().mainsOnly() && d.power().lowV().isEmpty();
-            missing(findings, d.name(), power, "input voltage");
+        Chain chain = fit.chain();
+        chain.device().filter(d -> chain.isCellular()).ifPresent(d -> device(findings, chain, d));
+        PoweredPart.of(chain).stream()
+                .filter(p -> Supply.of(p.power(), chain.vehicle().system()).way() == Supply.Way.UNKNOWN)
+                .forEach(p -> missing(
+                        findings, p.name(), "input voltage", "Read it beside the socket, or on its mains adapter."));
+        chain.antennas().forEach(run -> {
+            if (!run.antenna().statesRanges()) {
+                missing(findings, run.antenna().name(), "frequency ranges", "Look for MHz or GHz on its sheet.");
+            }
+            if (run.antenna().leads().isEmpty()) {
+                missing(findings, run.antenna().name(), "leads", "Count the leads and read their tags.");
+            }
         });
-        fit.chain().antennas().forEach(run -> {
-            missing(findings, run.antenna().name(), run.antenna().ranges().isEmpty(), "frequency ranges");
-            missing(findings, run.antenna().name(), run.antenna().leads().isEmpty(), "leads");
-        });
-        fit.chain().booster().ifPresent(b -> {
-            missing(findings, b.name(), b.uplink().isEmpty(), "uplink passbands");
-            missing(findings, b.name(), b.downlink().isEmpty(), "downlink passbands");
+        chain.booster().ifPresent(b -> {
+            if (b.uplink().isEmpty()) {
+                missing(findings, b.name(), "uplink passbands", "Look for uplink or UL in MHz on its sheet.");
+            }
+            if (b.downlink().isEmpty()) {
+                missing(findings, b.name(), "downlink passbands", "Look for downlink or DL in MHz on its sheet.");
+            }
+            if (b.donor().isEmpty()) {
+                missing(findings, b.name(), "outer connector", "Read it at the socket marked outside or donor.");
+            }
+            if (b.gainDb().isEmpty()) {
+                missing(findings, b.name(), "gain", "Look for dB on its sheet.");
+            }
         });
         return findings;
     }
 
-    private static void missing(List<FitFinding> findings, String part, boolean missing, String what) {
-        if (missing) {
-            findings.add(FitFinding.note(
-                    "not-stated",
-                    part,
-                    "The sheet of " + part + " does not state its " + what + ": what follows from it is unknown.",
-                    "Enter it when you know."));
+    private static void device(List<FitFinding> findings, Chain chain, Device d) {
+        if (d.bands().isEmpty()) {
+            missing(findings, d.name(), "bands", "Look for LTE B… and NR n… on its sheet.");
         }
+        if (!d.statesPorts()) {
+            missing(
+                    findings,
+                    d.name(),
+                    "antenna ports",
+                    "Count the sockets, and read the marks beside them for cellular, Wi-Fi and GNSS.");
+        }
+        if (d.layers().isEmpty()) {
+            missing(findings, d.name(), "streams", "Look for 2x2 or 4x4 MIMO on its sheet.");
+        }
+        boolean alone = chain.leads(Use.CELLULAR).isEmpty() && chain.booster().isEmpty();
+        if (alone && d.ownAntennas().isEmpty()) {
+            missing(findings, d.name(), "own antennas", "Look whether it has antennas inside.");
+        }
+    }
+
+    private static void missing(List<FitFinding> findings, String part, String what, String where) {
+        findings.add(FitFinding.note(
+                "not-stated",
+                part,
+                "The sheet of " + part + " does not state its " + what + ": what follows from it is unknown.",
+                where));
     }
 }

@@ -1,22 +1,37 @@
 package syntoma.core.fit;
 
+import java.util.ArrayList;
 import java.util.List;
+import syntoma.core.chain.AntennaRun;
+import syntoma.core.chain.Placement;
+import syntoma.core.chain.Vehicle;
 import syntoma.core.unit.Values;
 
-/** What overtops the vehicle stands only while it is parked. */
+/** What overtops the vehicle stands only while it is parked; what stays on must pass under what is ahead. */
 final class ParkedOnly implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
-
-        return fit.chain().antennas().stream()
-                .filter(run -> run.mastM() > 0)
-                .map(run -> FitFinding.note(
+        Vehicle vehicle = fit.chain().vehicle();
+        List<FitFinding> findings = new ArrayList<>();
+        for (AntennaRun run : fit.chain().antennas()) {
+            double over = run.mastM() + run.antenna().heightM().orElse(0);
+            double top = vehicle.heightM() + over;
+            if (run.mastM() > 0) {
+                findings.add(FitFinding.note(
                         "parked-only",
                         run.antenna().name(),
-                        "Parked only: taller than the vehicle by "
-                                + Values.rounded(
-                                        run.mastM() + run.antenna().heightM().orElse(0), 2) + " m.",
-                        ""))
-                .toList();
+                        "Parked only: taller than the vehicle by " + Values.rounded(over, 2) + " m, "
+                                + Values.rounded(top, 2) + " m over ground.",
+                        "Take the mast down before you drive; a line at the door handle reminds you."));
+            } else if (run.placement() == Placement.ROOF && top > vehicle.limitM()) {
+                findings.add(FitFinding.caution(
+                        "over-height",
+                        run.antenna().name(),
+                        "On the roof it makes the vehicle " + Values.rounded(top, 2) + " m high; your limit is "
+                                + Values.rounded(vehicle.limitM(), 2) + " m.",
+                        "Take a lower antenna, or one that comes off to drive."));
+            }
+        }
+        return findings;
     }
 }

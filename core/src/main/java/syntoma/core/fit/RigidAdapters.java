@@ -11,16 +11,17 @@ import syntoma.core.unit.Values;
 final class RigidAdapters implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
-
         OptionalDouble spacing = fit.chain().device().map(Device::portSpacingMm).orElse(OptionalDouble.empty());
         List<Wiring.Connection> rigid = fit.wiring().connections().stream()
-                .filter(c -> c.adapter().map(Adapter::rigid).orElse(false))
+                .filter(c -> c.atPort().adapters().stream().anyMatch(Adapter::rigid))
                 .toList();
         if (spacing.isEmpty() || rigid.size() < 2) {
             return List.of();
         }
-        double width =
-                rigid.stream().mapToDouble(c -> c.lead().end().widthMm()).max().orElse(0);
+        double width = rigid.stream()
+                .mapToDouble(c -> c.atPort().outer().widthMm())
+                .max()
+                .orElse(0);
         return width <= spacing.getAsDouble()
                 ? List.of()
                 : List.of(FitFinding.caution(

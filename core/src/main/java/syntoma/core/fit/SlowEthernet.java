@@ -1,25 +1,50 @@
 package syntoma.core.fit;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
+import syntoma.core.chain.Device;
 import syntoma.core.unit.Values;
 
-/** An Ethernet port slower than the modem is the ceiling of all that is plugged in. */
+/** An Ethernet port or a Wi-Fi slower than the modem is the ceiling of all that uses it. */
 final class SlowEthernet implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
+        if (!fit.chain().isCellular() || fit.chain().device().isEmpty()) {
+            return List.of();
+        }
+        Device d = fit.chain().device().get();
+        boolean slowPort = slower(d.ethernetMbps(), d.downMaxMbps());
+        boolean slowWifi = slower(d.wifiMbps(), d.downMaxMbps());
+        List<FitFinding> findings = new ArrayList<>();
+        if (slowPort) {
+            findings.add(FitFinding.caution(
+                    "slow-ethernet",
+                    d.name(),
+                    "The " + Values.plain(d.ethernetMbps().getAsDouble())
+                            + " Mb/s Ethernet port is slower than the modem ("
+                            + Values.plain(d.downMaxMbps().getAsDouble()) + " Mb/s).",
+                    slowWifi
+                            ? "Its Wi-Fi is slower too: count on no more than that."
+                            : "Use Wi-Fi where speed matters."));
+        }
+        if (slowWifi) {
+            findings.add(FitFinding.note(
+                    "slow-wifi",
+                    d.name(),
+                    "Its Wi-Fi of at most " + Values.plain(d.wifiMbps().getAsDouble())
+                            + " Mb/s is slower than the modem ("
+                            + Values.plain(d.downMaxMbps().getAsDouble())
+                            + " Mb/s), and half of that is what a room leaves.",
+                    slowPort ? "" : "Use the Ethernet port where speed matters."));
+        }
+        return findings;
+    }
 
-        return fit.chain().device().stream()
-                .filter(d -> d.ethernetMbps().isPresent()
-                        && d.downMaxMbps().isPresent()
-                        && d.ethernetMbps().getAsDouble() > 0
-                        && d.ethernetMbps().getAsDouble() < d.downMaxMbps().getAsDouble())
-                .map(d -> FitFinding.caution(
-                        "slow-ethernet",
-                        d.name(),
-                        "The " + Values.plain(d.ethernetMbps().getAsDouble())
-                                + " Mb/s Ethernet port is slower than the modem ("
-                                + Values.plain(d.downMaxMbps().getAsDouble()) + " Mb/s).",
-                        "Use Wi-Fi where speed matters."))
-                .toList();
+    private static boolean slower(OptionalDouble port, OptionalDouble modem) {
+        return port.isPresent()
+                && modem.isPresent()
+                && port.getAsDouble() > 0
+                && port.getAsDouble() < modem.getAsDouble();
     }
 }

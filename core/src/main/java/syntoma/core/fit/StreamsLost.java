@@ -9,8 +9,11 @@ final class StreamsLost implements FitRule {
     public List<FitFinding> check(FitCase fit) {
 
         int connected = fit.wiring().of(Use.CELLULAR).size();
+        int free = (int) fit.wiring().portsOver().stream()
+                .filter(p -> p.use() == Use.CELLULAR)
+                .count();
         int over = fit.wiring().leadsOver(Use.CELLULAR).size();
-        if (over == 0 || connected == 0) {
+        if (over <= free || connected == 0) {
             return List.of();
         }
         int leads = connected + over;

@@ -11,7 +11,11 @@ final class Words {
     }
 
     static String streams(int number) {
-        return number + (number == 1 ? " stream" : " streams");
+        return number + streamWord(number);
+    }
+
+    static String streamWord(int number) {
+        return number == 1 || number == 0 ? " stream" : " streams";
     }
 
     static String capital(String text) {

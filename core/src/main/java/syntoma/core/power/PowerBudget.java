@@ -9,18 +9,21 @@ import syntoma.core.chain.Vehicle;
 import syntoma.core.unit.Values;
 
 /**
- * What one part of a chain takes a day, and what it wants of the 12 V side. All figures are empty where its sheet does not
- * state the draw.
+ * What one part of a chain takes a day, and what it wants of the vehicle's DC side. All figures are empty where its sheet
+ * does not state the draw.
  *
- * @param whPerDay from 12 V; empty when the part runs on mains only
+ * @param supply how it is fed
+ * @param whPerDay from the battery; empty when the part runs on mains only
  * @param whPerDayThroughInverter from its mains adapter behind an inverter
  * @param batteryShare of the battery's content, a day, 0 to 1 and above
- * @param amps continuous, at the battery's nominal voltage
+ * @param amps at its peak draw, or its usual one where no peak is stated, from a nearly empty battery; empty when the part
+ *     runs on mains only, since its wire is the inverter's
  * @param wire the thinnest that can be fused for it and loses little enough over {@value #WIRE_M} m
  */
 public record PowerBudget(
         String part,
         PowerInput input,
+        Supply supply,
         OptionalDouble whPerDay,
         OptionalDouble whPerDayThroughInverter,
         OptionalDouble batteryShare,
@@ -43,23 +46,36 @@ public record PowerBudget(
     }
 
     private static PowerBudget of(String part, PowerInput input, Vehicle vehicle, double hours) {
-        if (input.drawW().isEmpty()) {
-            OptionalDouble unknown = OptionalDouble.empty();
-            return new PowerBudget(part, input, unknown, unknown, unknown, unknown, Optional.empty());
-        }
-        double draw = input.drawW().getAsDouble();
-        double direct = Supply.whPerDay(draw, hours);
-        double inverted = Supply.whPerDayThroughInverter(draw, hours);
-        double volts = vehicle.batteryV();
-        double amps = (input.mainsOnly() ? draw / (Supply.INVERTER * Supply.ADAPTER) : draw) / volts;
+        Supply supply = Supply.of(input, vehicle.system());
+        boolean mains = supply.way() == Supply.Way.INVERTER;
+        OptionalDouble direct = mains || input.drawW().isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Supply.whPerDay(input.drawW().getAsDouble(), hours));
+        OptionalDouble inverted = input.drawW().isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(Supply.whPerDayThroughInverter(input.drawW().getAsDouble(), hours));
+        OptionalDouble taken = mains ? inverted : direct;
+        OptionalDouble amps = mains || input.mostW().isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(
+                        input.mostW().getAsDouble() / vehicle.system().lowV());
         return new PowerBudget(
                 part,
                 input,
-                input.mainsOnly() ? OptionalDouble.empty() : OptionalDouble.of(direct),
-                OptionalDouble.of(inverted),
-                OptionalDouble.of((input.mainsOnly() ? inverted : direct) / (vehicle.batteryAh() * volts)),
-                OptionalDouble.of(amps),
-                Wire.thinnest(WIRE_M, amps, WIRE_CELSIUS, MOST_DROP * volts));
+                supply,
+                direct,
+                inverted,
+                taken.isEmpty()
+                        ? taken
+                        : OptionalDouble.of(taken.getAsDouble() / (vehicle.batteryAh() * vehicle.batteryV())),
+                amps,
+                amps.isEmpty()
+                        ? Optional.empty()
+                        : Wire.thinnest(
+                                WIRE_M,
+                                amps.getAsDouble(),
+                                WIRE_CELSIUS,
+                                MOST_DROP * vehicle.system().nominalV()));
     }
 
     /** The fuse at the battery, in A. */
@@ -76,7 +92,7 @@ public record PowerBudget(
 
     /** Wh a day on the way that the part is fed; empty when its draw is not stated. */
     public OptionalDouble takenWhPerDay() {
-        return input.mainsOnly() ? whPerDayThroughInverter : whPerDay;
+        return supply.way() == Supply.Way.INVERTER ? whPerDayThroughInverter : whPerDay;
     }
 
     /** Wh a day of a whole chain; empty when a part does not state its draw, or nothing takes power. */

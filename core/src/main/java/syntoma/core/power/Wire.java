@@ -7,11 +7,11 @@ import syntoma.core.unit.Table;
 import syntoma.core.unit.Values;
 
 /**
- * A copper wire of the 12 V side. The sizes and the fuses are data, beside this class.
+ * A copper wire of the vehicle’s DC side. The sizes and the fuses are data, beside this class.
  *
  * @param mm2 cross-section in mm²
  * @param ratingA typical rating in A
- * @param awg the nearest gauge
+ * @param awg the next common gauge that is not thinner
  */
 public record Wire(double mm2, double ratingA, int awg) {
     /** Resistivity of copper at 20 °C in Ω·mm²/m. */

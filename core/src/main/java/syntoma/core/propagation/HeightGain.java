@@ -1,18 +1,28 @@
 package syntoma.core.propagation;
 
+import syntoma.core.unit.Values;
+
 /**
- * What an antenna gains by standing higher, as an estimate: the slope of Hata's correction for the height of the mobile
- * antenna, (1.1 log₁₀ f − 0.7) dB per m with f in MHz (Hata 1980, small and medium towns; fitted for 1 to 10 m and 150 to
- * 1500 MHz, used above as the COST 231 extension does). Half of it either way is its interval.
+ * What an antenna gains by standing higher, as an estimate: 20 log₁₀(h₂/h₁) with heights over ground, the two-ray model over
+ * plane earth beyond its break point (Rappaport 2002, section 4.6), at most {@value #MOST_DB} dB. In woods or behind a ridge
+ * it may be nothing or much more.
  */
 public final class HeightGain {
-    private static final double PER_DECADE = 1.1;
-    private static final double OFFSET = 0.7;
+    /** More is never promised. */
+    public static final double MOST_DB = 12;
 
     private HeightGain() {}
 
-    /** Gain in dB for so many metres more. */
-    public static double db(double mhz, double moreM) {
-        return (PER_DECADE * Math.log10(mhz) - OFFSET) * moreM;
+    /**
+     * Gain in dB, of a loss too.
+     *
+     * @param fromM height over ground in m, above 0
+     * @param toM the other height over ground in m, above 0
+     * @throws IllegalArgumentException when a height is not above 0
+     */
+    public static double db(double fromM, double toM) {
+        Values.within("height over ground", fromM, Double.MIN_VALUE, Double.MAX_VALUE, "m");
+        Values.within("height over ground", toM, Double.MIN_VALUE, Double.MAX_VALUE, "m");
+        return Math.min(MOST_DB, 20 * Math.log10(toM / fromM));
     }
 }

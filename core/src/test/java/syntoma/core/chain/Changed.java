@@ -1,231 +1,96 @@
 package syntoma.core.chain;
 
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 
-/** Devices and antennas with one thing changed. */
+/** Parts with one thing changed. */
 public final class Changed {
     private Changed() {}
 
+    /** A record with another value in one of its components. */
+    @SuppressWarnings("unchecked")
+    public static <T extends Record> T with(T record, String component, Object value) {
+        RecordComponent[] components = record.getClass().getRecordComponents();
+        Class<?>[] types =
+                Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new);
+        Object[] values = Arrays.stream(components)
+                .map(c -> c.getName().equals(component) ? value : get(record, c))
+                .toArray();
+        if (Arrays.stream(components).noneMatch(c -> c.getName().equals(component))) {
+            throw new IllegalArgumentException(record.getClass() + " has no " + component);
+        }
+        try {
+            return (T) record.getClass().getDeclaredConstructor(types).newInstance(values);
+        } catch (InvocationTargetException refused) {
+            throw (RuntimeException) refused.getCause();
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static Object get(Record record, RecordComponent component) {
+        try {
+            return component.getAccessor().invoke(record);
+        } catch (ReflectiveOperationException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     public static Device ports(Device d, Port... ports) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                Optional.of(List.of(ports)),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(d, "ports", Optional.of(List.of(ports)));
     }
 
     public static Device unknownPorts(Device d) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                Optional.empty(),
-                Optional.empty(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(with(d, "ports", Optional.empty()), "takesAntennas", Optional.empty());
     }
 
     public static Device closed(Device d) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                Optional.empty(),
-                Optional.of(false),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(with(d, "ports", Optional.empty()), "takesAntennas", Optional.of(false));
     }
 
     public static Device spaced(Device d, double mm) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                OptionalDouble.of(mm),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(d, "portSpacingMm", OptionalDouble.of(mm));
     }
 
     public static Device internal(Device d, InternalAntennas own) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                Optional.of(own),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(with(d, "internal", Optional.of(own)), "ownAntennas", Optional.of(own != InternalAntennas.NONE));
     }
 
     public static Device bands(Device d, String... bands) {
-        return new Device(
-                d.name(),
-                bands.length == 0 ? Optional.empty() : Optional.of(Set.of(bands)),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(d, "bands", bands.length == 0 ? Optional.empty() : Optional.of(Set.of(bands)));
     }
 
     public static Device slot(Device d, SimSize size) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                Optional.of(size),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(d, "simSize", Optional.of(size));
     }
 
     public static Device twoSlots(Device d) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                OptionalInt.of(2),
-                d.modems(),
-                d.power(),
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(d, "simSlots", OptionalInt.of(2));
     }
 
     public static Device power(Device d, PowerInput power) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                power,
-                d.ethernetMbps(),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(d, "power", power);
     }
 
     public static Device ethernet(Device d, double mbps) {
-        return new Device(
-                d.name(),
-                d.bands(),
-                d.layers(),
-                d.ports(),
-                d.takesAntennas(),
-                d.portSpacingMm(),
-                d.internal(),
-                d.simSize(),
-                d.simSlots(),
-                d.modems(),
-                d.power(),
-                OptionalDouble.of(mbps),
-                d.downMaxMbps(),
-                d.aggregates(),
-                d.features());
+        return with(d, "ethernetMbps", OptionalDouble.of(mbps));
     }
 
     public static Antenna plane(Antenna a, double cm2) {
-        return new Antenna(
-                a.name(),
-                a.directional(),
-                a.beamDeg(),
-                a.ranges(),
-                a.leads(),
-                OptionalDouble.of(cm2),
-                a.heightM(),
-                a.magnetic());
+        return with(a, "groundPlaneCm2", OptionalDouble.of(cm2));
     }
 
     public static Antenna magnet(Antenna a) {
-        return new Antenna(
-                a.name(), a.directional(), a.beamDeg(), a.ranges(), a.leads(), a.groundPlaneCm2(), a.heightM(), true);
+        return with(a, "magnetic", true);
     }
 
     public static Antenna aimed(Antenna a, double degrees) {
-        return new Antenna(
-                a.name(),
-                true,
-                OptionalDouble.of(degrees),
-                a.ranges(),
-                a.leads(),
-                a.groundPlaneCm2(),
-                a.heightM(),
-                a.magnetic());
+        return with(with(a, "directional", true), "beamDeg", OptionalDouble.of(degrees));
     }
 }

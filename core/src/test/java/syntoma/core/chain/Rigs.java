@@ -1,5 +1,7 @@
 package syntoma.core.chain;
 
+import static syntoma.core.chain.Changed.with;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,7 +17,7 @@ public final class Rigs {
     private Rigs() {}
 
     public static Vehicle van(Shell shell) {
-        return new Vehicle("Heron", shell, 2.86, 200, 12.8);
+        return new Vehicle("Heron", shell, 2.86, 4, 200, 12.8);
     }
 
     public static GainRange range(double from, double to, double fromDbi, double toDbi) {
@@ -28,7 +30,12 @@ public final class Rigs {
 
     public static Lead lead(String label, Use use, String connector) {
         return new Lead(
-                label, use, Optional.of(CableClass.named("240-class")), OptionalDouble.of(2), Connector.of(connector));
+                label,
+                use,
+                Optional.of(CableClass.named("240-class")),
+                OptionalDouble.of(2),
+                Connector.of(connector),
+                List.of());
     }
 
     public static Lead lead(String label, String connector, double lengthM) {
@@ -37,7 +44,8 @@ public final class Rigs {
                 Use.CELLULAR,
                 Optional.of(CableClass.named("240-class")),
                 OptionalDouble.of(lengthM),
-                Connector.of(connector));
+                Connector.of(connector),
+                List.of());
     }
 
     public static Antenna antenna(String name, List<GainRange> ranges, Lead... leads) {
@@ -68,30 +76,41 @@ public final class Rigs {
 
     /** A run that is known by the name of its antenna. */
     public static AntennaRun run(Antenna antenna, List<Cable> extension, Placement placement, double mastM) {
-        return new AntennaRun(antenna.name(), antenna, extension, placement, mastM);
+        return new AntennaRun(antenna.name(), antenna, extension, Map.of(), placement, mastM, OptionalDouble.empty());
     }
 
     public static PowerInput volts(double low, double high) {
-        return new PowerInput(false, OptionalDouble.of(low), OptionalDouble.of(high), OptionalDouble.of(8));
+        return new PowerInput(
+                false,
+                Set.of(),
+                OptionalDouble.of(low),
+                OptionalDouble.of(high),
+                OptionalDouble.empty(),
+                OptionalDouble.of(8),
+                OptionalDouble.empty());
     }
 
     public static Device device(String name, int layers, Port... ports) {
         return new Device(
                 name,
                 Optional.of(Set.of("B3", "B7", "B8", "B20", "B28", "n78")),
-                Map.of(Band.Technology.LTE, layers),
+                Map.of(Band.Technology.LTE, layers, Band.Technology.NR, layers),
                 Optional.of(List.of(ports)),
                 Optional.of(true),
                 OptionalDouble.of(20),
                 Optional.of(InternalAntennas.SWITCH_BY_THEMSELVES),
+                Optional.of(true),
                 Optional.of(SimSize.NANO),
                 OptionalInt.of(1),
+                Optional.of(false),
                 OptionalInt.of(1),
+                Optional.empty(),
                 volts(9, 30),
                 OptionalDouble.of(1000),
+                OptionalDouble.of(1200),
                 OptionalDouble.of(600),
                 OptionalInt.of(2),
-                Set.of());
+                Optional.empty());
     }
 
     /** A router with so many cellular SMA ports, the first the main one. */
@@ -125,83 +144,51 @@ public final class Rigs {
                 List.of(antennas),
                 List.of(),
                 List.of(),
-                Plugging.NONE);
+                Plugging.NONE,
+                Settings.USUAL);
+    }
+
+    public static Sim card(String name, String carrier, SimSize size) {
+        return new Sim(name, carrier, Optional.ofNullable(size), OptionalDouble.empty(), OptionalDouble.empty());
     }
 
     public static Chain withPlacement(Chain c, Placement placement) {
-        return new Chain(
-                c.vehicle(), c.device(), placement, c.booster(), c.antennas(), c.adapters(), c.sims(), c.plugging());
+        return with(c, "devicePlacement", placement);
     }
 
     public static Chain withBooster(Chain c, Booster booster) {
-        return new Chain(
-                c.vehicle(),
-                c.device(),
-                c.devicePlacement(),
-                Optional.of(booster),
-                c.antennas(),
-                c.adapters(),
-                c.sims(),
-                c.plugging());
+        return with(c, "booster", Optional.of(booster));
     }
 
     public static Chain withAdapters(Chain c, Adapter... adapters) {
-        return new Chain(
-                c.vehicle(),
-                c.device(),
-                c.devicePlacement(),
-                c.booster(),
-                c.antennas(),
-                List.of(adapters),
-                c.sims(),
-                c.plugging());
+        return with(c, "adapters", List.of(adapters));
     }
 
     public static Chain withSims(Chain c, Sim... sims) {
-        return new Chain(
-                c.vehicle(),
-                c.device(),
-                c.devicePlacement(),
-                c.booster(),
-                c.antennas(),
-                c.adapters(),
-                List.of(sims),
-                c.plugging());
+        return with(c, "sims", List.of(sims));
     }
 
     public static Chain withPlugging(Chain c, Map<String, String> ports) {
-        return new Chain(
-                c.vehicle(),
-                c.device(),
-                c.devicePlacement(),
-                c.booster(),
-                c.antennas(),
-                c.adapters(),
-                c.sims(),
-                new Plugging(ports));
+        return with(c, "plugging", new Plugging(ports));
+    }
+
+    public static Chain withSettings(Chain c, RadioMode mode, String... bands) {
+        return with(c, "settings", new Settings(mode, List.of(bands), Source.CELLULAR));
+    }
+
+    public static Chain from(Chain c, Source source) {
+        return with(c, "settings", new Settings(RadioMode.AUTOMATIC, List.of(), source));
     }
 
     public static Chain in(Chain c, Shell shell) {
-        return new Chain(
-                van(shell),
-                c.device(),
-                c.devicePlacement(),
-                c.booster(),
-                c.antennas(),
-                c.adapters(),
-                c.sims(),
-                c.plugging());
+        return with(c, "vehicle", van(shell));
+    }
+
+    public static Chain onBattery(Chain c, double volts) {
+        return with(c, "vehicle", with(c.vehicle(), "batteryV", volts));
     }
 
     public static Chain withSpacing(Chain c, double mm) {
-        return new Chain(
-                c.vehicle(),
-                c.device().map(d -> Changed.spaced(d, mm)),
-                c.devicePlacement(),
-                c.booster(),
-                c.antennas(),
-                c.adapters(),
-                c.sims(),
-                c.plugging());
+        return with(c, "device", c.device().map(d -> Changed.spaced(d, mm)));
     }
 }

@@ -123,8 +123,14 @@ class WiringPropertiesTest {
                 "ext", CableClass.named("240-class"), metres, Connector.of("SMA-female"), Connector.of("SMA-male"));
         Chain plain = Rigs.chain(Rigs.router(2), Rigs.onRoof(antenna));
         Chain longer = Rigs.chain(Rigs.router(2), Rigs.run(antenna, List.of(cable), Placement.ROOF, 0));
-        double before = Staircase.of(plain, Wiring.of(plain), 1800).netDb().orElseThrow();
-        double after = Staircase.of(longer, Wiring.of(longer), 1800).netDb().orElseThrow();
+        double before = Staircase.of(
+                        plain, Wiring.of(plain).of(Use.CELLULAR).stream().findFirst(), 1800)
+                .netDb()
+                .orElseThrow();
+        double after = Staircase.of(
+                        longer, Wiring.of(longer).of(Use.CELLULAR).stream().findFirst(), 1800)
+                .netDb()
+                .orElseThrow();
         assertEquals(cable.cableClass().lossDb(1800, metres) + Staircase.CONNECTOR_DB, before - after, 1e-9);
     }
 }

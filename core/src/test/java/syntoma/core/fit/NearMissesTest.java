@@ -31,7 +31,6 @@ import static syntoma.core.chain.Rigs.withSims;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -45,6 +44,7 @@ import syntoma.core.chain.Connector;
 import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.PowerInput;
+import syntoma.core.chain.Rigs;
 import syntoma.core.chain.Shell;
 import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
@@ -78,8 +78,8 @@ class NearMissesTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty());
         Chain two = chain(router(2), onRoof(wide("Alder", 2)));
-        Sim ostrel = new Sim("Ostrel card", "Ostrel", Optional.of(SimSize.NANO));
-        Sim tarnwave = new Sim("Tarnwave card", "Tarnwave", Optional.of(SimSize.NANO));
+        Sim ostrel = Rigs.card("Ostrel card", "Ostrel", SimSize.NANO);
+        Sim tarnwave = Rigs.card("Tarnwave card", "Tarnwave", SimSize.NANO);
         return Stream.of(
                 near("a device on its own needs no port", chain(ports(router(2))), "no-antenna-port"),
                 near(
@@ -157,7 +157,7 @@ class NearMissesTest {
                 near("a nano card in a nano slot", withSims(two, tarnwave), "card-size"),
                 near(
                         "a slot that is not stated",
-                        withSims(chain(slot(router(2), SimSize.NANO)), new Sim("plain", "Tarnwave", Optional.empty())),
+                        withSims(chain(slot(router(2), SimSize.NANO)), Rigs.card("plain", "Tarnwave", null)),
                         "card-size"),
                 near("one card in two slots", withSims(chain(twoSlots(router(2))), tarnwave), "card-count"),
                 near("12 V input", chain(power(router(2), volts(9, 30))), "mains-only"),

@@ -15,6 +15,7 @@ import static syntoma.core.chain.Changed.slot;
 import static syntoma.core.chain.Changed.spaced;
 import static syntoma.core.chain.Changed.twoSlots;
 import static syntoma.core.chain.Changed.unknownPorts;
+import static syntoma.core.chain.Changed.with;
 import static syntoma.core.chain.Rigs.antenna;
 import static syntoma.core.chain.Rigs.booster;
 import static syntoma.core.chain.Rigs.chain;
@@ -34,7 +35,6 @@ import static syntoma.core.chain.Rigs.withSims;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,6 +52,7 @@ import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Port;
 import syntoma.core.chain.PowerInput;
+import syntoma.core.chain.Rigs;
 import syntoma.core.chain.Shell;
 import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
@@ -178,7 +179,7 @@ class PlantedMisfitsTest {
                         "an extension that fits nothing",
                         chain(router(2), run(all, List.of(wrong), Placement.ROOF, 0)),
                         "cable-ends",
-                        "N-female and N-male"),
+                        "it does not go on SMA-male"),
                 caution(
                         "rigid adapters side by side",
                         withAdapters(chain(tight, onRoof(all)), rigid, rigid),
@@ -291,7 +292,7 @@ class PlantedMisfitsTest {
                         "bands of another carrier’s card",
                         withSims(
                                 chain(router(2), onRoof(wide("Alder", 2))),
-                                new Sim("Brissa card", "Brissa", Optional.of(SimSize.NANO))),
+                                Rigs.card("Brissa card", "Brissa", SimSize.NANO)),
                         "carrier-of-card",
                         "card is of Brissa"),
                 note(
@@ -331,35 +332,29 @@ class PlantedMisfitsTest {
                         "takes an eSIM"),
                 blocker(
                         "two cards for one slot",
-                        withSims(chain(router(2)), card(SimSize.NANO), new Sim("second", "Tarnwave", Optional.empty())),
+                        withSims(chain(router(2)), card(SimSize.NANO), Rigs.card("second", "Tarnwave", null)),
                         "card-count",
                         "2 cards for one slot"),
                 note(
                         "two cards and one modem",
-                        withSims(
-                                chain(twoSlots(router(2))),
-                                card(SimSize.NANO),
-                                new Sim("second", "Tarnwave", Optional.empty())),
+                        withSims(chain(twoSlots(router(2))), card(SimSize.NANO), Rigs.card("second", "Tarnwave", null)),
                         "card-count",
                         "one card works at a time"),
                 caution(
                         "mains only",
-                        chain(power(
-                                router(2),
-                                new PowerInput(
-                                        true, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(9)))),
+                        chain(power(router(2), with(PowerInput.UNKNOWN, "mainsOnly", true))),
                         "mains-only",
                         "runs on mains only"),
                 caution(
                         "12.0 V steady",
                         chain(power(router(2), volts(11.8, 12.2))),
                         "supply-range",
-                        "needs 12.0 V steady: a charging battery gives 14.4"),
+                        "needs 12.0 V steady: a charging battery of 12 V gives up to 14.8 V"),
                 caution(
                         "drops out when the battery is low",
                         chain(power(router(2), volts(12, 24))),
                         "supply-range",
-                        "nearly empty battery gives 11.0"),
+                        "nearly empty battery of 12 V gives 11.0"),
                 note("a USB device", chain(power(router(2), volts(4.8, 5.2))), "supply-range", "USB"),
                 caution(
                         "a slow Ethernet port",
@@ -413,10 +408,11 @@ class PlantedMisfitsTest {
 
     static List<FitFinding> check(Chain chain) {
         var bands = Stream.of("B3", "B7", "B20", "n78").map(Bands::named).toList();
-        return FitCheck.of(FitCase.of(chain, "Tarnwave", bands, List.of())).all();
+        return FitCheck.of(FitCase.of(chain, "Tarnwave", bands, List.of(), Demand.NONE))
+                .all();
     }
 
     static Sim card(SimSize size) {
-        return new Sim("Tarnwave card", "Tarnwave", Optional.of(size));
+        return Rigs.card("Tarnwave card", "Tarnwave", size);
     }
 }

@@ -22,7 +22,6 @@ import static syntoma.core.chain.Rigs.withSims;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,7 +36,6 @@ import syntoma.core.chain.Device;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Rigs;
 import syntoma.core.chain.Shell;
-import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
 
 /** Rigs in which nothing stands in the way. */
@@ -90,7 +88,7 @@ class SoundRigsTest {
                 withSims(
                         chain(twoSlots(router(2)), onRoof(wide("Alder", 2))),
                         PlantedMisfitsTest.card(SimSize.NANO),
-                        new Sim("b", "Ostrel", Optional.of(SimSize.NANO))),
+                        Rigs.card("b", "Ostrel", SimSize.NANO)),
                 withPlugging(plain, Map.of("Alder/1", "M1", "Alder/2", "M2")),
                 chain(bands(router(2)), onRoof(wide("Alder", 2))),
                 chain(router(2), onRoof(magnet(wide("Sorrel", 2)))),

@@ -1,16 +1,21 @@
 package syntoma.core.power;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static syntoma.core.chain.Changed.with;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import syntoma.core.chain.Chain;
 import syntoma.core.chain.Changed;
+import syntoma.core.chain.Feed;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Rigs;
+import syntoma.core.chain.VoltageSystem;
 
 class PowerTest {
     private static Wire wire(double mm2) {
@@ -42,42 +47,133 @@ class PowerTest {
         assertEquals(192 / (0.85 * 0.85), Supply.whPerDayThroughInverter(8, 24), 1e-9);
     }
 
+    private static PowerInput volts(double low, double high) {
+        return Rigs.volts(low, high);
+    }
+
+    private static PowerInput fedBy(Feed... feeds) {
+        return with(PowerInput.UNKNOWN, "feeds", Set.of(feeds));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // low, high, battery, way, out
+        "9, 30, 12.8, DIRECT, ",
+        "11, 14.8, 12, DIRECT, ",
+        "10, 14.5, 12, STABILISER, 12",
+        "11.4, 12.6, 12.8, STABILISER, 12",
+        "12, 24, 12, STABILISER, 12",
+        "12.5, 13.5, 12, STABILISER, 13",
+        "8.5, 9.5, 12, STEP_DOWN, 9",
+        "4.8, 5.2, 12, USB, ",
+        "18, 20, 12, STEP_UP, 19",
+        "44, 57, 12, STEP_UP, 48",
+        "9, 30, 25.6, DIRECT, ",
+        "9, 28, 24, STABILISER, 24",
+        "9, 16, 24, STEP_DOWN, 12",
+        "36, 60, 24, STEP_UP, 48",
+        "36, 60, 48, DIRECT, ",
+        "9, 30, 51.2, STEP_DOWN, 12",
+        "9, 14.7, 12, STABILISER, 12"
+    })
+    void the_remedy_fits_the_case(double low, double high, double battery, Supply.Way way, Double out) {
+        Supply supply = Supply.of(volts(low, high), VoltageSystem.of(battery));
+        assertEquals(way, supply.way());
+        assertEquals(out == null ? OptionalDouble.empty() : OptionalDouble.of(out), supply.outV());
+    }
+
     @Test
-    void an_input_must_take_all_that_the_vehicle_gives() {
-        assertTrue(Supply.covers(OptionalDouble.of(9), OptionalDouble.of(30)));
-        assertFalse(Supply.covers(OptionalDouble.of(11.4), OptionalDouble.of(12.6)));
-        assertFalse(Supply.covers(OptionalDouble.empty(), OptionalDouble.of(30)));
+    void one_end_of_a_range_claims_no_more_than_it_says() {
+        PowerInput low = with(PowerInput.UNKNOWN, "lowV", OptionalDouble.of(12));
+        assertEquals(Supply.Way.CONVERTER, Supply.of(low, VoltageSystem.V12).way());
+        PowerInput wide = with(PowerInput.UNKNOWN, "lowV", OptionalDouble.of(9));
+        assertEquals(Supply.Way.UNKNOWN, Supply.of(wide, VoltageSystem.V12).way());
+        PowerInput high = with(PowerInput.UNKNOWN, "highV", OptionalDouble.of(12.6));
+        assertEquals(Supply.Way.CONVERTER, Supply.of(high, VoltageSystem.V12).way());
+        assertEquals(
+                Supply.Way.UNKNOWN,
+                Supply.of(PowerInput.UNKNOWN, VoltageSystem.V12).way());
+    }
+
+    @Test
+    void a_feed_that_is_no_matter_of_volts_is_named() {
+        assertEquals(
+                Supply.Way.POE, Supply.of(fedBy(Feed.POE_AT), VoltageSystem.V24).way());
+        assertEquals(
+                Supply.Way.POE_PASSIVE,
+                Supply.of(fedBy(Feed.POE_PASSIVE), VoltageSystem.V12).way());
+        assertEquals(
+                Supply.Way.USB, Supply.of(fedBy(Feed.USB), VoltageSystem.V12).way());
+        assertEquals(
+                Supply.Way.USB_PD,
+                Supply.of(fedBy(Feed.USB_PD), VoltageSystem.V12).way());
+        assertEquals(
+                Supply.Way.INVERTER,
+                Supply.of(fedBy(Feed.MAINS), VoltageSystem.V12).way());
+        assertEquals(
+                Supply.Way.UNKNOWN, Supply.of(fedBy(Feed.DC), VoltageSystem.V12).way());
+    }
+
+    @Test
+    void the_system_follows_from_the_battery() {
+        assertEquals(VoltageSystem.V12, VoltageSystem.of(13.2));
+        assertEquals(VoltageSystem.V24, VoltageSystem.of(25.6));
+        assertEquals(VoltageSystem.V48, VoltageSystem.of(36));
+    }
+
+    @Test
+    void no_gauge_is_thinner_than_its_wire() {
+        for (Wire wire : Wire.sizes()) {
+            // ASTM B258: 0.127 mm × 92^((36 − n)/39), squared
+            double mm = 0.127 * Math.pow(92, (36 - wire.awg()) / 39.0);
+            assertTrue(Math.PI / 4 * mm * mm >= wire.mm2(), "AWG " + wire.awg() + " for " + wire.mm2());
+        }
     }
 
     private static Chain fed(PowerInput power) {
         return Rigs.chain(Changed.power(Rigs.router(2), power));
     }
 
+    private static PowerInput drawing(double watts, double peak) {
+        return with(with(volts(9, 30), "drawW", OptionalDouble.of(watts)), "peakW", OptionalDouble.of(peak));
+    }
+
     @Test
     void the_budget_of_a_part_follows_from_its_draw() {
-        Chain chain = fed(new PowerInput(false, OptionalDouble.of(9), OptionalDouble.of(30), OptionalDouble.of(24)));
+        Chain chain = fed(drawing(24, 36));
         PowerBudget budget = PowerBudget.of(chain, 10).get(0);
-        double volts = chain.vehicle().batteryV();
         assertEquals(240, budget.whPerDay().orElseThrow(), 1e-9);
         assertEquals(240 / 0.7225, budget.whPerDayThroughInverter().orElseThrow(), 1e-9);
         assertEquals(
-                240 / (chain.vehicle().batteryAh() * volts),
+                240 / (chain.vehicle().batteryAh() * chain.vehicle().batteryV()),
                 budget.batteryShare().orElseThrow(),
                 1e-9);
-        assertEquals(24 / volts, budget.amps().orElseThrow(), 1e-9);
-        // 1.25 × 24 W / 12 V and less is 2.5 A at most, so the next size is 3 A
-        assertEquals(3, budget.fuseA().orElseThrow());
-        assertTrue(budget.dropV().orElseThrow() <= 0.03 * volts);
+        // 36 W at 11.0 V are 3.27 A; 1.25 times that is 4.09 A, so the next size is 5 A
+        assertEquals(36 / 11.0, budget.amps().orElseThrow(), 1e-9);
+        assertEquals(5, budget.fuseA().orElseThrow());
+        assertTrue(budget.dropV().orElseThrow() <= 0.03 * 12);
         assertEquals(240, PowerBudget.sum(List.of(budget)).orElseThrow(), 1e-9);
     }
 
     @Test
-    void what_runs_on_mains_only_is_reckoned_behind_its_inverter() {
-        Chain chain = fed(new PowerInput(true, OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.of(24)));
+    void without_a_stated_peak_the_usual_draw_counts_and_a_higher_system_halves_the_current() {
+        PowerInput usual = with(volts(9, 60), "drawW", OptionalDouble.of(22));
+        assertEquals(2, PowerBudget.of(fed(usual), 10).get(0).amps().orElseThrow(), 1e-9);
+        assertEquals(
+                1,
+                PowerBudget.of(Rigs.onBattery(fed(usual), 24), 10).get(0).amps().orElseThrow(),
+                1e-9);
+    }
+
+    @Test
+    void what_runs_on_mains_only_has_no_wire_of_its_own() {
+        Chain chain = fed(with(drawing(24, 36), "mainsOnly", true));
         PowerBudget budget = PowerBudget.of(chain, 10).get(0);
         assertTrue(budget.whPerDay().isEmpty());
         assertEquals(240 / 0.7225, budget.takenWhPerDay().orElseThrow(), 1e-9);
-        assertEquals(24 / 0.7225 / chain.vehicle().batteryV(), budget.amps().orElseThrow(), 1e-9);
+        assertTrue(budget.amps().isEmpty()
+                && budget.wire().isEmpty()
+                && budget.fuseA().isEmpty());
     }
 
     @Test

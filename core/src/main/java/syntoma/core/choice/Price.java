@@ -1,0 +1,33 @@
+package syntoma.core.choice;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import syntoma.core.unit.Values;
+
+/**
+ * What a candidate costs: what is known of it, and whether something on top is not.
+ *
+ * @param known in units of money
+ * @param open whether a part has no price, so that it is at least what is known
+ * @param about whether a usual price of a class is in it
+ */
+public record Price(double known, boolean open, boolean about) {
+
+    /** What purchases cost together. */
+    public static Price of(List<Purchase> purchases) {
+        return new Price(
+                purchases.stream().mapToDouble(p -> p.price().orElse(0)).sum(),
+                purchases.stream().anyMatch(p -> p.price().isEmpty()),
+                purchases.stream().anyMatch(Purchase::estimated));
+    }
+
+    /** The sum; empty when a part of it is not known. */
+    public OptionalDouble total() {
+        return open ? OptionalDouble.empty() : OptionalDouble.of(known);
+    }
+
+    /** Such as 330, about 345, or at least 330. */
+    public String words() {
+        return (open ? "at least " : about ? "about " : "") + Values.rounded(known, 0);
+    }
+}

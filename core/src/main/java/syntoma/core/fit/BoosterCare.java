@@ -1,0 +1,74 @@
+package syntoma.core.fit;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.OptionalDouble;
+import syntoma.core.band.Band;
+import syntoma.core.booster.UsableGain;
+import syntoma.core.chain.Booster;
+import syntoma.core.chain.Staircase;
+import syntoma.core.chain.Wiring;
+import syntoma.core.unit.Values;
+
+/** What is true of every booster and is not on its box: licence, ringing, and what it cannot do. */
+final class BoosterCare implements FitRule {
+    @Override
+    public List<FitFinding> check(FitCase fit) {
+        List<FitFinding> findings = new ArrayList<>();
+        fit.chain().booster().ifPresent(b -> {
+            findings.add(FitFinding.caution(
+                    "booster-licence",
+                    b.name(),
+                    "A booster sends. By country and carrier it is free, to be registered, to be licensed or forbidden.",
+                    "Ask your carrier, and look up the rules of each country on the way, before you switch it on."));
+            rings(fit, b, findings);
+            findings.add(FitFinding.note(
+                    "booster-noise",
+                    b.name(),
+                    "It raises the level, not the level above noise: inside, SINR is never better than at its antenna"
+                            + " outside, and where that hears nothing there is nothing to raise.",
+                    ""));
+        });
+        return findings;
+    }
+
+    /** The band on which the antennas hear each other best decides. */
+    private static void rings(FitCase fit, Booster booster, List<FitFinding> findings) {
+        OptionalDouble rated = booster.gainDb();
+        if (rated.isEmpty()) {
+            return;
+        }
+        fit.reach().working().stream()
+                .flatMap(band -> stable(fit, band).stream().boxed())
+                .min(Comparator.naturalOrder())
+                .filter(stable -> stable < rated.getAsDouble())
+                .ifPresent(stable -> findings.add(FitFinding.caution(
+                        "booster-rings",
+                        booster.name(),
+                        "Rated " + Values.plain(rated.getAsDouble()) + " dB, stable up to about "
+                                + Values.rounded(stable, 0) + " dB with the antennas "
+                                + Values.plain(Staircase.BOOSTER_APART_M)
+                                + " m apart: beyond that it hears itself, rings and shuts down.",
+                        "Set its gain lower, or put " + Values.rounded(metres(rated.getAsDouble() - stable), 1)
+                                + " m or a metal roof between the two antennas.")));
+    }
+
+    private static OptionalDouble stable(FitCase fit, Band band) {
+        double mhz = band.downlink().middleMhz();
+        OptionalDouble donor = fit.best(band)
+                .map(Wiring.Connection::lead)
+                .map(lead -> lead.gainDbi(mhz))
+                .orElse(OptionalDouble.empty());
+        return donor.isEmpty()
+                ? donor
+                : OptionalDouble.of(Staircase.usableGain(fit.chain(), donor.getAsDouble(), mhz)
+                                .isolationDb(mhz)
+                        - UsableGain.MARGIN_DB);
+    }
+
+    /** So far apart they have so many dB more between them: distance counts by 20 log₁₀. */
+    private static double metres(double missingDb) {
+        return Staircase.BOOSTER_APART_M * Math.pow(10, missingDb / 20);
+    }
+}

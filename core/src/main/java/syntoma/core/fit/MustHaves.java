@@ -1,0 +1,41 @@
+package syntoma.core.fit;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import syntoma.core.chain.Device;
+import syntoma.core.chain.Feature;
+
+/** What the need cannot do without must be on the device's sheet. */
+final class MustHaves implements FitRule {
+    private static final String CODE = "must-have";
+
+    @Override
+    public List<FitFinding> check(FitCase fit) {
+        List<Feature> wanted = fit.demand().features();
+        if (wanted.isEmpty() || fit.chain().device().isEmpty()) {
+            return List.of();
+        }
+        Device device = fit.chain().device().get();
+        if (device.features().isEmpty()) {
+            return List.of(FitFinding.note(
+                    CODE,
+                    device.name(),
+                    "You need " + names(wanted) + "; whether " + device.name()
+                            + " can do that is unknown, because its sheet names no features.",
+                    "Look it up before you build it in."));
+        }
+        List<Feature> missing =
+                wanted.stream().filter(f -> !device.can(f).orElse(true)).toList();
+        return missing.isEmpty()
+                ? List.of()
+                : List.of(FitFinding.caution(
+                        CODE,
+                        device.name(),
+                        device.name() + " does not do " + names(missing) + ", which you need.",
+                        "Take another device, or do it on the computer behind it."));
+    }
+
+    private static String names(List<Feature> features) {
+        return features.stream().map(Feature::label).collect(Collectors.joining(", "));
+    }
+}
