@@ -2,12 +2,16 @@ package syntoma.core.fit;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import syntoma.core.chain.Device;
 import syntoma.core.chain.Feature;
 import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
 
-/** More cards than slots do not fit; more than modems take turns, as fall-backs of each other. */
+/**
+ * More cards than slots do not fit; an eSIM takes no slot. More than there are modems take turns, as fall-backs of each
+ * other.
+ */
 final class CardCount implements FitRule {
     private static final String CODE = "card-count";
 
@@ -19,15 +23,21 @@ final class CardCount implements FitRule {
         }
         Device d = device.get();
         int all = fit.chain().sims().size();
-        int cards =
-                (int) fit.chain().sims().stream().filter(s -> !isProfile(s, d)).count();
+        int profiles = count(fit, s -> s.size().equals(Optional.of(SimSize.ESIM)));
+        int unsized = count(fit, s -> s.size().isEmpty());
+        int cards = all - profiles;
         if (d.simSlots().isPresent() && cards > d.simSlots().getAsInt()) {
-            return List.of(FitFinding.blocker(
-                    CODE,
-                    d.name(),
-                    cards + " cards for " + Words.count(d.simSlots().getAsInt()) + " slot"
-                            + (d.simSlots().getAsInt() == 1 ? "." : "s."),
-                    "Leave a card out of this setup."));
+            int slots = d.simSlots().getAsInt();
+            String says = cards + " cards for " + Words.count(slots) + " slot" + (slots == 1 ? "" : "s");
+            boolean sure = cards - unsized > slots || d.esim().equals(Optional.of(false));
+            return List.of(
+                    sure
+                            ? FitFinding.blocker(CODE, d.name(), says + ".", "Leave a card out of this setup.")
+                            : FitFinding.note(
+                                    CODE,
+                                    d.name(),
+                                    says + ", unless one is an eSIM: a sheet does not say.",
+                                    "Enter the size of each card, and whether the device takes an eSIM."));
         }
         if (d.modems().isPresent() && all > d.modems().getAsInt()) {
             boolean switches = d.can(Feature.FAILOVER).orElse(false);
@@ -43,8 +53,7 @@ final class CardCount implements FitRule {
         return List.of();
     }
 
-    /** An eSIM takes no slot where the device holds it beside its slots. */
-    private static boolean isProfile(Sim sim, Device device) {
-        return sim.size().equals(Optional.of(SimSize.ESIM)) && device.esim().orElse(false);
+    private static int count(FitCase fit, Predicate<Sim> which) {
+        return (int) fit.chain().sims().stream().filter(which).count();
     }
 }

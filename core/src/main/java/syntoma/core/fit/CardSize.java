@@ -59,7 +59,7 @@ final class CardSize implements FitRule {
                                     .orElse("") + ".",
                     "Ask the carrier for a card."));
         }
-        return Optional.of(FitFinding.caution(
+        return Optional.of(FitFinding.note(
                 CODE,
                 sim.name(),
                 sim.name() + " is an eSIM; the sheet of " + device.name() + " does not say whether it takes one"

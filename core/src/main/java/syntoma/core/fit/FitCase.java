@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.function.Predicate;
 import java.util.stream.Stream;
 import syntoma.core.band.Band;
 import syntoma.core.band.Coverage;
@@ -13,7 +12,6 @@ import syntoma.core.band.LinkShare;
 import syntoma.core.band.Reach;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Chain;
-import syntoma.core.chain.Chain.WiredLead;
 import syntoma.core.chain.Staircase;
 import syntoma.core.chain.Use;
 import syntoma.core.chain.Wiring;
@@ -42,10 +40,17 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
         List<Wiring.Connection> connected = wiring.of(Use.CELLULAR);
         Stream<LinkShare> antennas = connected.isEmpty()
                 ? chain.antennas().stream().flatMap(run -> run.antenna().shares(band).stream())
-                : connected.stream().map(c -> c.lead().share(band));
+                : Stream.concat(connected.stream().map(c -> c.lead().share(band)), withoutLeads(chain));
         List<LinkShare> booster =
                 chain.booster().stream().map(b -> b.share(band)).toList();
         return Coverage.of(band, device, antennas.distinct().toList(), booster);
+    }
+
+    /** Antennas beside the connected ones whose sheets do not state their leads: what they bring is open. */
+    private static Stream<LinkShare> withoutLeads(Chain chain) {
+        return chain.antennas().stream()
+                .filter(run -> run.antenna().leads().isEmpty())
+                .map(run -> LinkShare.unknown(run.antenna().name(), "its leads are not stated"));
     }
 
     /** The carrier's bands. */
@@ -70,25 +75,36 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
 
     /** The connected leads whose elements pass a band. */
     List<Wiring.Connection> passing(Band band) {
-        return cellular().stream().filter(c -> passes(c.lead(), band)).toList();
+        return cellular().stream().filter(c -> on(c, band).works()).toList();
     }
 
-    /** The lead that brings most on a band; empty where none is connected that passes it. */
+    /** Whether a connected lead may pass a band, and its sheet does not say. */
+    private boolean isOpen(Band band) {
+        return cellular().stream().anyMatch(c -> on(c, band).isUnknown());
+    }
+
+    private static Coverage on(Wiring.Connection connection, Band band) {
+        return Coverage.of(band, List.of(connection.lead().share(band)));
+    }
+
+    /**
+     * The lead that brings most on a band; one of which that is not known where there is such a one; empty where none is
+     * connected that passes it.
+     */
     public Optional<Wiring.Connection> best(Band band) {
         double mhz = band.downlink().middleMhz();
         return passing(band).stream()
                 .max(Comparator.comparingDouble(
-                        c -> Staircase.of(chain, Optional.of(c), mhz).deltaDb().orElse(Double.NEGATIVE_INFINITY)));
+                        c -> Staircase.of(chain, Optional.of(c), mhz).deltaDb().orElse(Double.POSITIVE_INFINITY)));
     }
 
-    private static boolean passes(WiredLead lead, Band band) {
-        return Coverage.of(band, List.of(lead.share(band))).works();
-    }
-
-    /** The staircase on a band, along the lead that brings most; empty where the band does not work, or not known to. */
+    /**
+     * The staircase on a band, along the lead that brings most; empty where the band does not work, or where a sheet leaves
+     * open whether it does or along which lead.
+     */
     public Optional<Staircase> staircase(Band band) {
         boolean works = reach.of(band).map(Coverage::works).orElse(false);
-        return works && wiringKnown()
+        return works && wiringKnown() && !isOpen(band)
                 ? Optional.of(Staircase.of(chain, best(band), band.downlink().middleMhz()))
                 : Optional.empty();
     }
@@ -104,11 +120,11 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
             return OptionalInt.empty();
         }
         return coverage.map(Coverage::works).orElse(true)
-                ? streams(band.rat(), lead -> passes(lead, band))
+                ? streams(band.rat(), passing(band).size(), isOpen(band))
                 : OptionalInt.of(0);
     }
 
-    private OptionalInt streams(Band.Technology rat, Predicate<WiredLead> passing) {
+    private OptionalInt streams(Band.Technology rat, int passed, boolean open) {
         if (chain.device().isEmpty()) {
             return OptionalInt.of(0);
         }
@@ -123,9 +139,8 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
             Optional<Boolean> own = chain.device().get().ownAntennas();
             return own.isEmpty() ? OptionalInt.empty() : own.get() ? layers : OptionalInt.of(0);
         }
-        int passed =
-                (int) cellular().stream().filter(c -> passing.test(c.lead())).count();
-        return layers.isEmpty() ? layers : OptionalInt.of(Math.min(layers.getAsInt(), passed));
+        boolean known = layers.isPresent() && (!open || passed >= layers.getAsInt());
+        return known ? OptionalInt.of(Math.min(layers.getAsInt(), passed)) : OptionalInt.empty();
     }
 
     /** Antenna streams by technology over the bands that work; by the device's layers where no bands are looked at. */
@@ -143,7 +158,7 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
                                 .max(Comparator.comparingInt(n -> n.orElse(Integer.MAX_VALUE)))
                                 .orElseThrow()));
             } else if (reach.isEmpty() && speaks(rat)) {
-                on.add(new Streams.On(rat, streams(rat, lead -> true)));
+                on.add(new Streams.On(rat, streams(rat, cellular().size(), false)));
             }
         }
         return new Streams(on, reach.unknown() > 0);

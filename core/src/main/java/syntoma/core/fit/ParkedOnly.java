@@ -14,14 +14,18 @@ final class ParkedOnly implements FitRule {
         Vehicle vehicle = fit.chain().vehicle();
         List<FitFinding> findings = new ArrayList<>();
         for (AntennaRun run : fit.chain().antennas()) {
+            boolean known = run.antenna().heightM().isPresent();
             double over = run.mastM() + run.antenna().heightM().orElse(0);
             double top = vehicle.heightM() + over;
             if (run.mastM() > 0) {
                 findings.add(FitFinding.note(
                         "parked-only",
                         run.antenna().name(),
-                        "Parked only: taller than the vehicle by " + Values.rounded(over, 2) + " m, "
-                                + Values.rounded(top, 2) + " m over ground.",
+                        known
+                                ? "Parked only: taller than the vehicle by " + Values.rounded(over, 2) + " m, "
+                                        + Values.rounded(top, 2) + " m over ground."
+                                : "Parked only: taller than the vehicle by " + Values.rounded(over, 2)
+                                        + " m and the antenna’s own height, which its sheet does not say.",
                         "Take the mast down before you drive; a line at the door handle reminds you."));
             } else if (run.placement() == Placement.ROOF && top > vehicle.limitM()) {
                 findings.add(FitFinding.caution(

@@ -20,7 +20,10 @@ final class PortsLeftEmpty implements FitRule {
         int connected = fit.cellular().size();
         OptionalInt layers = fit.chain().device().map(Device::mostLayers).orElse(OptionalInt.empty());
         List<Chain.WiredLead> loose = fit.wiring().leadsOver(Use.CELLULAR);
-        if (empty.isEmpty() || connected == 0 || fit.chain().booster().isPresent()) {
+        if (!fit.wiringKnown()
+                || empty.isEmpty()
+                || connected == 0
+                || fit.chain().booster().isPresent()) {
             return List.of();
         }
         if (layers.isEmpty() ? loose.isEmpty() : layers.getAsInt() <= connected) {

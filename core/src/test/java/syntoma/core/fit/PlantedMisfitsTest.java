@@ -1,7 +1,5 @@
 package syntoma.core.fit;
 
-import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertTrue;
 import static syntoma.core.chain.Changed.aimed;
 import static syntoma.core.chain.Changed.bands;
 import static syntoma.core.chain.Changed.closed;
@@ -32,6 +30,9 @@ import static syntoma.core.chain.Rigs.withAdapters;
 import static syntoma.core.chain.Rigs.withBooster;
 import static syntoma.core.chain.Rigs.withPlugging;
 import static syntoma.core.chain.Rigs.withSims;
+import static syntoma.core.fit.Planted.blocker;
+import static syntoma.core.fit.Planted.caution;
+import static syntoma.core.fit.Planted.note;
 
 import java.util.List;
 import java.util.Map;
@@ -67,25 +68,6 @@ class PlantedMisfitsTest {
             2,
             new Port("1", Use.CELLULAR, Connector.of("TS9-female"), true),
             new Port("2", Use.CELLULAR, Connector.of("TS9-female"), false));
-
-    record Planted(String name, Chain chain, String code, Severity severity, String says) {
-        @Override
-        public String toString() {
-            return name;
-        }
-    }
-
-    private static Planted blocker(String name, Chain chain, String code, String says) {
-        return new Planted(name, chain, code, Severity.BLOCKER, says);
-    }
-
-    private static Planted caution(String name, Chain chain, String code, String says) {
-        return new Planted(name, chain, code, Severity.CAUTION, says);
-    }
-
-    private static Planted note(String name, Chain chain, String code, String says) {
-        return new Planted(name, chain, code, Severity.NOTE, says);
-    }
 
     static Stream<Planted> connections() {
         Antenna all = wide("Alder", 2);
@@ -392,18 +374,7 @@ class PlantedMisfitsTest {
     @ParameterizedTest
     @MethodSource({"connections", "bandsAndGain", "cardsPowerAndPlace"})
     void every_planted_misfit_is_found(Planted planted) {
-        List<FitFinding> findings = check(planted.chain());
-        FitFinding found = findings.stream()
-                .filter(f -> f.code().equals(planted.code()) && f.says().contains(planted.says()))
-                .findFirst()
-                .orElseThrow(() -> new AssertionError(findings.toString()));
-        assertEquals(planted.severity(), found.severity());
-        boolean sorted = findings.stream()
-                .map(FitFinding::severity)
-                .sorted()
-                .toList()
-                .equals(findings.stream().map(FitFinding::severity).toList());
-        assertTrue(sorted, "the heaviest first");
+        planted.assertFoundIn(check(planted.chain()));
     }
 
     static List<FitFinding> check(Chain chain) {
