@@ -73,6 +73,12 @@ export const useDeleteGear = () =>
 export const useImportGear = () =>
   useRigChange((file: Schemas['GearFileRequest']) => unwrap(api.POST('/api/gear/import', { body: file })));
 
+/** What a pasted data sheet says; nothing is kept. */
+export const useReadSheet = () =>
+  useMutation({
+    mutationFn: (body: Schemas['SheetTextRequest']) => unwrap(api.POST('/api/gear/sheet-text', { body })),
+  });
+
 /** All setups with what the fit check says of each. */
 export const useSetupFits = () =>
   useQuery({ queryKey: keys.setupFits, queryFn: () => unwrap(api.GET('/api/setups/fit')) });
@@ -112,6 +118,25 @@ export const useChainChoices = () =>
 
 export const useAddSetup = () =>
   useRigChange((name: string) => unwrap(api.POST('/api/setups', { body: { name } })));
+
+export const useRenameSetup = () =>
+  useRigChange(({ id, name }: { id: number; name: string }) =>
+    unwrap(api.PUT('/api/setups/{id}/name', { params: { path: { id } }, body: { name } })),
+  );
+
+export const useRetireSetup = () =>
+  useRigChange(({ id, retired }: { id: number; retired: boolean }) =>
+    unwrap(api.PUT('/api/setups/{id}/retired', { params: { path: { id } }, body: { retired } })),
+  );
+
+export const useDeleteSetup = () =>
+  useRigChange((id: number) => unwrap(api.DELETE('/api/setups/{id}', { params: { path: { id } } })));
+
+/** Keeps the chain of a setup that was just made. */
+export const useKeepChainOf = () =>
+  useRigChange(({ id, plan }: { id: number; plan: Schemas['ChainPlan'] }) =>
+    unwrap(api.PUT('/api/setups/{id}', { params: { path: { id }, query: {} }, body: plan })),
+  );
 
 export const useKeepChain = (id: number) =>
   useRigChange(({ body, version }: Change<Schemas['ChainPlan']>) =>

@@ -6,7 +6,7 @@ const line = {
   stay: 1,
   campsite: 'Lighthouse Meadow',
   since: '2026-09-01T14:20:00+02:00',
-  setup: { id: 1, name: 'Mast panel', pennant: 1 },
+  setup: { id: 1, name: 'Mast panel', pennant: 1, retired: false },
   carrier: 'Tarnwave',
 };
 

@@ -21,7 +21,7 @@ export function NameField(props: {
         value={value}
         onChange={onChange}
         status={problem ? 'error' : undefined}
-        options={known.map((k) => ({ value: k.name }))}
+        options={known.filter((k) => !('retired' in k && k.retired)).map((k) => ({ value: k.name }))}
         showSearch={{
           filterOption: (typed, option) =>
             !isNew || !!option?.value.toLowerCase().includes(typed.toLowerCase()),

@@ -67,7 +67,9 @@ export function Candidates() {
   const carrier = useVehicle().data?.carrier;
   const options =
     what === 'setups'
-      ? (setups ?? []).filter((s) => s.complete).map((s) => ({ value: s.setup.id, label: s.setup.name }))
+      ? (setups ?? [])
+          .filter((s) => s.complete && !s.setup.retired)
+          .map((s) => ({ value: s.setup.id, label: s.setup.name }))
       : (gear ?? [])
           .filter((g) => g.kind === what && g.state !== 'retired')
           .map((g) => ({ value: g.id, label: `${g.name} (${g.state})` }));

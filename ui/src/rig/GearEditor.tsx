@@ -1,10 +1,11 @@
 import { App, Button, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Asked, Clash, Refusal, type Schemas } from '../data/client';
-import { useGearForms, useKeepGear } from '../data/rig';
+import { useGear, useGearForms, useKeepGear } from '../data/rig';
 import { Field, FieldFrame } from '../parts/Field';
 import { useClash } from '../parts/useClash';
 import { type Sheet, SheetInput } from './SheetInput';
+import { SheetPaste } from './SheetPaste';
 
 /** Gear as it is typed. */
 export interface GearDraft {
@@ -27,6 +28,7 @@ export function GearEditor(props: {
   const { draft, close } = props;
   const forms = useGearForms().data;
   const [all, setAll] = useState(draft.id !== null);
+  const [pasting, setPasting] = useState(false);
   const [problems, setProblems] = useState<Schemas['FieldProblem'][]>([]);
   const { message, modal } = App.useApp();
   const clash = useClash();
@@ -58,6 +60,15 @@ export function GearEditor(props: {
     setProblems([]);
     props.change({ ...draft, ...part });
   };
+  const take = ({ name, price, ...sheet }: Record<string, unknown>) => {
+    set({
+      ...(typeof name === 'string' && { name }),
+      ...(typeof price === 'number' && { price: String(price) }),
+      sheet: { ...draft.sheet, ...sheet },
+    });
+    setPasting(false);
+    setAll(true);
+  };
   return (
     <Modal
       open
@@ -67,6 +78,7 @@ export function GearEditor(props: {
       onCancel={close}
       footer={
         <div className="buttons">
+          {!pasting && <Button onClick={() => setPasting(true)}>Paste a data sheet</Button>}
           {!all && <Button onClick={() => setAll(true)}>The whole data sheet</Button>}
           <Button onClick={close}>Leave it</Button>
           <Button type="primary" loading={change.isPending} onClick={() => save(draft.version)}>
@@ -115,6 +127,8 @@ export function GearEditor(props: {
             onChange={(price) => set({ price })}
             problem={problem('price')}
           />
+          {draft.id === null && <Pattern draft={draft} set={set} />}
+          {pasting && <SheetPaste kind={draft.kind} take={take} />}
           {shown.map((f) => (
             <SheetInput
               key={f.key}
@@ -134,6 +148,25 @@ export function GearEditor(props: {
         <input type="submit" hidden />
       </form>
     </Modal>
+  );
+}
+
+/** Begins a new sheet as that of something on the shelf. */
+function Pattern({ draft, set }: { draft: GearDraft; set: (part: Partial<GearDraft>) => void }) {
+  const like = (useGear().data ?? []).filter((g) => g.kind === draft.kind);
+  if (like.length === 0) {
+    return null;
+  }
+  return (
+    <FieldFrame id="gear-pattern" label="Begin as" className="span4">
+      <Select
+        id="gear-pattern"
+        placeholder="an empty sheet, or one of your shelf"
+        showSearch={{ optionFilterProp: 'label' }}
+        options={like.map((g) => ({ value: g.id, label: g.name }))}
+        onChange={(id: number) => set({ sheet: like.find((g) => g.id === id)?.sheet ?? {} })}
+      />
+    </FieldFrame>
   );
 }
 

@@ -12,8 +12,10 @@ import { RigParts } from './RigParts';
 /** All setups, those to be completed first. */
 export function SetupList() {
   const setups = useSetupFits();
-  const bare = setups.data?.filter((s) => !s.complete) ?? [];
-  const built = setups.data?.filter((s) => s.complete) ?? [];
+  const offered = setups.data?.filter((s) => !s.setup.retired);
+  const bare = offered?.filter((s) => !s.complete) ?? [];
+  const built = offered?.filter((s) => s.complete) ?? [];
+  const retired = setups.data?.filter((s) => s.setup.retired) ?? [];
   const blocked = built.filter((s) => s.blockers > 0).length;
   const headline = !setups.data
     ? 'Setups'
@@ -48,6 +50,16 @@ export function SetupList() {
           </div>
         </div>
       ))}
+      {retired.length > 0 && (
+        <Part title="Retired" small="offered no more; what was measured with them stays">
+          {retired.map((s) => (
+            <div className="note" key={s.setup.id}>
+              <Pennant number={s.setup.pennant} /> <Link to={`/rig?setup=${s.setup.id}`}>{s.setup.name}</Link>{' '}
+              <span className="small">{count(s.measured, 'measurement')}</span>
+            </div>
+          ))}
+        </Part>
+      )}
     </Sheet>
   );
 }

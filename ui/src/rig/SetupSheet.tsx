@@ -17,6 +17,7 @@ import { CoverageMatrix, type Network } from './CoverageMatrix';
 import { Fit } from './Fit';
 import { Power } from './Power';
 import { RigParts } from './RigParts';
+import { SetupActions } from './SetupActions';
 import { Staircases } from './Staircases';
 import { WiringTable } from './WiringTable';
 
@@ -58,7 +59,12 @@ export function SetupSheet({ id, revision }: { id: number; revision: number | nu
       }
       headline={view.headline}
       findings={<Fit view={view} />}
-      margin={<CableRun view={view} whatIf={whatIf} change={setWhatIf} />}
+      margin={
+        <>
+          <CableRun view={view} whatIf={whatIf} change={setWhatIf} />
+          {stored.data.setup && <SetupActions setup={stored.data.setup} view={stored.data} />}
+        </>
+      }
     >
       {tried.error && <Failed error={tried.error} />}
       <Chain plan={plan}>
@@ -93,6 +99,7 @@ function Over({ view, changed }: { view: View; changed: boolean }) {
   return (
     <>
       {view.setup && <SetupLabel setup={view.setup} />}
+      {view.setup?.retired && ', retired'}
       {view.revision > 0 && `, revision ${view.revision}`} · {count(view.measured, 'measurement')}
       <Revisions view={view} />
       {changed && <span className="attention"> · changed, not kept yet</span>}

@@ -12,6 +12,15 @@ const YESNO = [
   { value: 'no', label: 'no' },
 ];
 
+/** How a few words make rows. */
+const QUICK: Record<string, string> = {
+  ports: 'in a few words: 4 × SMA-female, 1 × SMA-female GNSS',
+  leads: 'in a few words: 2 × SMA-male, 3 m RG-58',
+  ranges: 'in a few words: 698–960 MHz 3 dBi, 1710–2700 MHz 4 dBi',
+  uplink: 'in a few words: 832–862 MHz, 880–915 MHz',
+  downlink: 'in a few words: 791–821 MHz, 925–960 MHz',
+};
+
 const asText = (value: unknown): string =>
   Array.isArray(value)
     ? value.join(' ')
@@ -82,7 +91,23 @@ function Rows(props: {
     set(rows.map((row, j) => (i === j ? { ...row, [key]: v } : row)));
   return (
     <div className="span4 sheet-rows">
-      <div className="small">{field.label}</div>
+      <label className="small" htmlFor={`field-${path}`}>
+        {field.label}
+      </label>
+      {rows.length === 0 && (
+        <Input
+          id={`field-${path}`}
+          placeholder={QUICK[field.key] ?? 'not stated'}
+          value={asText(value)}
+          status={problem(path) ? 'error' : ''}
+          onChange={(e) => set(e.target.value)}
+        />
+      )}
+      {rows.length === 0 && problem(path) && (
+        <div className="hint bad small loss" role="alert">
+          {problem(path)}
+        </div>
+      )}
       {rows.length > 0 && (
         <div className="sheet-row sheet-head small" aria-hidden="true">
           {field.columns.map((c) => (

@@ -88,4 +88,50 @@ describe('the data sheet', () => {
       expect(asked.filter((a) => a.call === 'PUT /api/gear/1').at(-1)?.query).toContain('as=other-part'),
     );
   });
+
+  it('reads a pasted sheet, asks what is not sure, and guesses nothing', async () => {
+    const user = userEvent.setup();
+    const found = [
+      {
+        field: 'price',
+        label: 'Price',
+        value: 399,
+        says: '399',
+        words: '€ 399,00',
+        line: 2,
+        question: '',
+        others: [],
+      },
+      {
+        field: 'bands',
+        label: 'Bands',
+        value: ['B1'],
+        says: 'B1',
+        words: 'EU: B1',
+        line: 3,
+        question: 'Which is yours?',
+        others: [{ value: ['B2'], says: 'B2' }],
+      },
+    ];
+    served({ 'POST /api/gear/sheet-text': { found }, 'POST /api/gear': SHELF[0] as object });
+    show(<GearShelf />);
+    await user.click(await screen.findByRole('button', { name: 'Add gear' }));
+    await user.click(await screen.findByRole('button', { name: 'Paste a data sheet' }));
+    await user.type(screen.getByLabelText(/Paste the text of a shop page/), 'Curlew');
+    expect(localStorage.getItem('syntoma.rig.gear.paste')).toContain('Curlew');
+    await user.click(screen.getByRole('button', { name: 'Read it' }));
+    expect(await screen.findByText(/line 2: “€ 399,00”/)).toBeDefined();
+    expect(screen.getByText(/1 question open/)).toBeDefined();
+    await user.click(screen.getByRole('radio', { name: 'B2' }));
+    await user.click(screen.getByRole('button', { name: 'Take 2 fields over' }));
+    await user.type(screen.getByLabelText('Name', { selector: 'input' }), 'Curlew');
+    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await waitFor(() =>
+      expect(bodies('POST /api/gear').at(-1)).toMatchObject({
+        name: 'Curlew',
+        price: '399',
+        sheet: { bands: ['B2'] },
+      }),
+    );
+  });
 });

@@ -160,4 +160,22 @@ describe('a setup', () => {
     await user.click(await screen.findByRole('button', { name: 'Keep' }));
     await waitFor(() => expect(bodies('PUT /api/setups/1')).toMatchObject([{ wiring: { '2/1': 'M2' } }]));
   });
+
+  it('can be renamed and retired, and deleted only as long as nothing was measured with it', async () => {
+    const user = userEvent.setup();
+    serve({
+      ...SERVED,
+      'PUT /api/setups/1/name': { ...DOME, name: 'Dome' },
+      'PUT /api/setups/1/retired': { ...DOME, retired: true },
+    });
+    show(<RigView />, '/rig?setup=1');
+    await user.click(await screen.findByRole('button', { name: 'Rename' }));
+    await user.clear(screen.getByLabelText('New name'));
+    await user.type(screen.getByLabelText('New name'), 'Dome');
+    await user.click(screen.getByRole('button', { name: 'Rename' }));
+    await waitFor(() => expect(bodies('PUT /api/setups/1/name')).toEqual([{ name: 'Dome' }]));
+    await user.click(await screen.findByRole('button', { name: 'Retire' }));
+    await waitFor(() => expect(bodies('PUT /api/setups/1/retired')).toEqual([{ retired: true }]));
+    expect(screen.queryByRole('button', { name: 'Delete' })).toBeNull();
+  });
 });

@@ -32,7 +32,12 @@ export function StandingLine() {
         </Choice>
         {line?.since && <span className="wide-only"> since {weekdayClock(line.since)}</span>}
         <span className="dot"> · </span>using{' '}
-        <Choice part="setup" title="Which setup is in use?" names={setups.data} value={line?.setup?.name}>
+        <Choice
+          part="setup"
+          title="Which setup is in use?"
+          names={setups.data?.filter((s) => !s.retired)}
+          value={line?.setup?.name}
+        >
           {line?.setup ? <SetupLabel setup={line.setup} /> : line ? 'no setup yet' : ON_ITS_WAY}
         </Choice>{' '}
         on{' '}

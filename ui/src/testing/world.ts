@@ -1,8 +1,8 @@
 import type { Schemas } from '../data/client';
 
 /** A few things of the made-up world, as the server gives them. */
-export const DOME: Schemas['SetupName'] = { id: 1, name: 'Roof dome', pennant: 0 };
-export const PANEL: Schemas['SetupName'] = { id: 2, name: 'Mast panel', pennant: 1 };
+export const DOME: Schemas['SetupName'] = { id: 1, name: 'Roof dome', pennant: 0, retired: false };
+export const PANEL: Schemas['SetupName'] = { id: 2, name: 'Mast panel', pennant: 1, retired: false };
 
 export const STANDING: Schemas['StandingLine'] = {
   now: '2026-09-05T21:12:00+02:00',

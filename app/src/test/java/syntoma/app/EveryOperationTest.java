@@ -63,6 +63,9 @@ class EveryOperationTest {
         bodies.put("PUT /api/gear/{id}", gear.formatted("Walked again"));
         bodies.put("POST /api/gear/import", "{\"format\":\"syntoma-gear-1\",\"gear\":[" + gear.formatted("In") + "]}");
         bodies.put("POST /api/setups", "{\"name\":\"Walked\"}");
+        bodies.put("PUT /api/setups/{id}/name", "{\"name\":\"Roof dome\"}");
+        bodies.put("PUT /api/setups/{id}/retired", "{\"retired\":false}");
+        bodies.put("POST /api/gear/sheet-text", "{\"kind\":\"device\",\"text\":\"LTE B3\"}");
         bodies.put("PUT /api/setups/{id}", plan);
         bodies.put(
                 "POST /api/setups/check",
@@ -78,7 +81,7 @@ class EveryOperationTest {
                         + "\"any time\",\"hoursADay\":2,\"chosen\":true}");
         bodies.put(
                 "PUT /api/vehicle",
-                "{\"vehicle\":\"Heron\",\"body\":\"steel\",\"heightM\":2.86,\"batteryAh\":200,\"batteryV\":12.8,"
+                "{\"vehicle\":\"Heron\",\"body\":\"steel\",\"heightM\":2.86,\"limitM\":4,\"batteryAh\":200,\"batteryV\":12.8,"
                         + "\"hoursADay\":10,\"carrier\":\"Ostrel\",\"region\":\"East shore\",\"budget\":100,\"uploadGb\":1,"
                         + "\"features\":[\"failover\"]}");
         bodies.put("PUT /api/carriers/bands", "{\"carrier\":\"Ostrel\",\"region\":\"North\",\"bands\":[\"B20\"]}");

@@ -5,11 +5,13 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Objects;
 import java.util.Optional;
+import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.need.Carriers;
 import syntoma.app.platform.Register;
+import syntoma.app.setup.SetupDeleted;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
 
@@ -92,5 +94,15 @@ public class StandingService {
         }
         entities.flush();
         return line();
+    }
+
+    /** A setup that is taken away is in use no more. */
+    @EventListener
+    public void lets(SetupDeleted gone) {
+        Standing standing = standing();
+        if (standing.setupId != null && standing.setupId == gone.setup()) {
+            standing.setupId = null;
+            entities.flush();
+        }
     }
 }

@@ -28,9 +28,11 @@ class GearController {
     private static final int MOST_ITEMS = 5_000;
 
     private final GearService gear;
+    private final SheetTexts texts;
 
-    GearController(GearService gear) {
+    GearController(GearService gear, SheetTexts texts) {
         this.gear = gear;
+        this.texts = texts;
     }
 
     /** The data sheet of a kind of gear. */
@@ -49,6 +51,12 @@ class GearController {
                         .map(kind -> new SheetFormView(kind.label(), SheetForms.of(kind)))
                         .toList(),
                 GearItem.STATES);
+    }
+
+    /** What a pasted data sheet says; nothing is kept. */
+    @PostMapping("/gear/sheet-text")
+    SheetTexts.SheetTextView sheetText(@RequestBody SheetTexts.SheetTextRequest request) {
+        return texts.read(request);
     }
 
     @GetMapping("/gear")

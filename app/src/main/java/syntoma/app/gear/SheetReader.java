@@ -7,8 +7,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.StringTokenizer;
-import syntoma.core.band.Bands;
+import java.util.OptionalDouble;
+import syntoma.core.sheettext.Typed;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
@@ -21,10 +21,10 @@ final class SheetReader {
     private static final int LONGEST = 400;
     private static final int LONGEST_NUMBER = 42;
     private static final int LONGEST_DATE = 10;
+    private static final int LONGEST_BANDS = 4_000;
     private static final int MOST_ROWS = 40;
     private static final int MOST_LISTED = 300;
     private static final int MOST_PROBLEMS = 50;
-    private static final String SEPARATORS = ",; \t\n\r";
 
     private final List<FieldProblem> problems = new ArrayList<>();
 
@@ -100,18 +100,18 @@ final class SheetReader {
     /** A number within its limits; null after saying what is wrong. */
     Double number(String label, Object value, Double low, Double high, String unit, boolean whole, String path) {
         String text = plain(value).replace('−', '-');
-        double number;
-        try {
-            if (text.length() > LONGEST_NUMBER) {
-                throw new NumberFormatException();
-            }
-            number = new BigDecimal(text.replace(',', '.')).doubleValue();
-        } catch (NumberFormatException e) {
+        OptionalDouble typed = plainNumber(text);
+        if (typed.isEmpty()) {
+            typed = Typed.number(text, unit);
+        }
+        if (typed.isEmpty()) {
             problem(
                     path,
-                    label + " is " + Text.quoted(text) + "; write the number alone, without a unit or a currency sign");
+                    label + " is " + Text.quoted(text) + "; write a number"
+                            + (unit.isEmpty() ? "" : ", alone or in " + unit));
             return null;
         }
+        double number = typed.getAsDouble();
         try {
             Values.within(label, number, low, high, unit);
         } catch (IllegalArgumentException refused) {
@@ -123,6 +123,16 @@ final class SheetReader {
             return null;
         }
         return number;
+    }
+
+    private static OptionalDouble plainNumber(String text) {
+        try {
+            return text.length() > LONGEST_NUMBER
+                    ? OptionalDouble.empty()
+                    : OptionalDouble.of(new BigDecimal(text.replace(',', '.')).doubleValue());
+        } catch (NumberFormatException another) {
+            return OptionalDouble.empty();
+        }
     }
 
     /** A value as a text; of a list or an object nothing that could be one. */
@@ -160,17 +170,15 @@ final class SheetReader {
     private Object bands(Object value, String path) {
         List<String> names = new ArrayList<>();
         for (Object part : list(value)) {
-            StringTokenizer parts = new StringTokenizer(plain(part), SEPARATORS);
-            while (parts.hasMoreTokens()) {
-                if (names.size() == MOST_LISTED || problems.size() == MOST_PROBLEMS) {
-                    problem(path, "there are more than " + MOST_LISTED + " bands, which is the most that is allowed");
-                    return null;
-                }
-                try {
-                    names.add(Bands.named(parts.nextToken()).name());
-                } catch (IllegalArgumentException refused) {
-                    problem(path, refused.getMessage());
-                }
+            String text = plain(part);
+            if (text.length() > LONGEST_BANDS) {
+                problem(path, "the bands have " + text.length() + " characters; allowed are up to " + LONGEST_BANDS);
+                return null;
+            }
+            try {
+                names.addAll(Typed.bands(text));
+            } catch (IllegalArgumentException refused) {
+                problem(path, refused.getMessage());
             }
         }
         return names.stream().distinct().toList();
@@ -188,7 +196,7 @@ final class SheetReader {
 
     private Object rows(SheetField field, Object value, String path) {
         List<Object> rows = new ArrayList<>();
-        List<?> given = list(value);
+        List<?> given = value instanceof String text ? typedRows(field, text, path) : list(value);
         if (given.size() > MOST_ROWS) {
             problem(path, field.label() + " has " + given.size() + " rows; allowed are up to " + MOST_ROWS);
             return rows;
@@ -206,6 +214,17 @@ final class SheetReader {
             }
         }
         return rows.isEmpty() ? null : rows;
+    }
+
+    /** Rows from a few words, such as 4 × SMA. */
+    private List<?> typedRows(SheetField field, String text, String path) {
+        List<Map<String, Object>> rows = text.length() > LONGEST ? List.of() : Typed.rows(field.key(), text);
+        if (rows.isEmpty()) {
+            problem(
+                    path,
+                    field.label() + " is " + Text.quoted(text) + "; write it such as 4 × SMA-female, or row by row");
+        }
+        return rows;
     }
 
     private Object text(SheetField field, Object value, String path) {

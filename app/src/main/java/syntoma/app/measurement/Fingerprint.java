@@ -8,7 +8,8 @@ import java.time.Instant;
 import syntoma.core.reading.Figure;
 
 /**
- * 128 bits over what makes two rows the same measurement: time, campsite, setup, carrier, trial, round and every metric.
+ * 128 bits over what makes two rows the same measurement: time, campsite, setup, carrier, trial, round and every metric. A
+ * setup counts by the name it had first, so that renaming it changes nothing.
  */
 record Fingerprint(long high, long low) {
     private static final ThreadLocal<MessageDigest> DIGEST = ThreadLocal.withInitial(() -> {
@@ -22,7 +23,7 @@ record Fingerprint(long high, long low) {
     /** Figures that came later count only where they are present, so that rows of before stay the same. */
     private static final int SLOTS_AT_FIRST = 11;
 
-    static Fingerprint of(NewMeasurement m) {
+    static Fingerprint of(NewMeasurement m, String setup) {
         ByteBuffer buffer = ByteBuffer.allocate(16 + 12 * Figure.numbers().size() + 4 * (4 * 120 + 4));
         Instant at = m.takenAt().toInstant();
         buffer.putLong(at.getEpochSecond())
@@ -37,7 +38,7 @@ record Fingerprint(long high, long low) {
                 buffer.putInt(slot).putLong(bits);
             }
         }
-        for (String name : new String[] {m.campsite(), m.setup(), m.carrier(), m.trial()}) {
+        for (String name : new String[] {m.campsite(), setup, m.carrier(), m.trial()}) {
             buffer.put(name.getBytes(StandardCharsets.UTF_8)).put((byte) 0);
         }
         MessageDigest digest = DIGEST.get();

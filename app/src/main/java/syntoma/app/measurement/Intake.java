@@ -3,6 +3,7 @@ package syntoma.app.measurement;
 import jakarta.annotation.PostConstruct;
 import jakarta.persistence.EntityManager;
 import java.time.OffsetDateTime;
+import java.util.Map;
 import java.util.function.Consumer;
 import org.hibernate.Session;
 import org.hibernate.SessionFactory;
@@ -12,6 +13,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import syntoma.app.campsite.Stays;
+import syntoma.app.setup.Setups;
 import syntoma.app.store.Force;
 import syntoma.app.store.ForcedTransactions;
 import syntoma.app.store.Pen;
@@ -30,6 +32,7 @@ public class Intake {
     private final EntityManager entities;
     private final TransactionTemplate alongside;
     private final TransactionTemplate reading;
+    private final Setups setups;
     private final Stays stays;
     private final KnownTrials trials;
     private final Meanwhile meanwhile;
@@ -39,6 +42,7 @@ public class Intake {
     Intake(
             EntityManager entities,
             ForcedTransactions transactions,
+            Setups setups,
             Stays stays,
             KnownTrials trials,
             Meanwhile meanwhile,
@@ -48,6 +52,7 @@ public class Intake {
         this.alongside = transactions.alongside();
         this.reading = new TransactionTemplate(transactions);
         reading.setReadOnly(true);
+        this.setups = setups;
         this.stays = stays;
         this.trials = trials;
         this.meanwhile = meanwhile;
@@ -111,6 +116,7 @@ public class Intake {
         private final StatelessSession batch;
         private final FingerprintSet known = new FingerprintSet();
         private final KnownTrials.Seen seen = new KnownTrials.Seen();
+        private final Map<String, String> firstNames = setups.firstNames();
         private int accepted;
         private int duplicates;
         private OffsetDateTime first;
@@ -125,7 +131,8 @@ public class Intake {
 
         /** Takes a measurement, unless the same is there already. */
         public void take(NewMeasurement m, Long campsite, Long setup, @Nullable Long carrier) {
-            Measurement row = new Measurement(m, campsite, setup, carrier);
+            String firstName = firstNames.getOrDefault(m.setup(), m.setup());
+            Measurement row = new Measurement(m, firstName, campsite, setup, carrier);
             if (!known.add(row.printHigh, row.printLow)) {
                 duplicates++;
                 return;

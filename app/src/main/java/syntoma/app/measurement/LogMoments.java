@@ -34,6 +34,18 @@ class LogMoments implements Moments, Measured {
     }
 
     @Override
+    @Transactional(readOnly = true)
+    public boolean ever(long setup) {
+        return count("Measurement", setup) + count("DeletedMeasurement", setup) > 0;
+    }
+
+    private long count(String entity, long setup) {
+        return entities.createQuery("select count(m) from " + entity + " m where m.setupId = :setup", Long.class)
+                .setParameter("setup", setup)
+                .getSingleResult();
+    }
+
+    @Override
     public long during(long setup, OffsetDateTime from, @Nullable OffsetDateTime before) {
         return entities.createQuery(
                         "select count(m) from Measurement m where m.setupId = :setup and m.takenAt >= :from"

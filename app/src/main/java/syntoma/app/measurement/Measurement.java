@@ -12,8 +12,8 @@ class Measurement extends MeasurementRow {
 
     protected Measurement() {}
 
-    Measurement(NewMeasurement m, Long campsiteId, Long setupId, Long carrierId) {
-        super(m, campsiteId, setupId, carrierId);
+    Measurement(NewMeasurement m, String firstName, Long campsiteId, Long setupId, Long carrierId) {
+        super(m, firstName, campsiteId, setupId, carrierId);
     }
 
     /** One that was deleted, as it was. */

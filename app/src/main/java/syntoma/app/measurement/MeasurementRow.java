@@ -54,7 +54,8 @@ abstract class MeasurementRow {
 
     protected MeasurementRow() {}
 
-    protected MeasurementRow(NewMeasurement m, Long campsiteId, Long setupId, Long carrierId) {
+    /** @param firstName of the setup */
+    protected MeasurementRow(NewMeasurement m, String firstName, Long campsiteId, Long setupId, Long carrierId) {
         this.takenAt = m.takenAt();
         this.campsiteId = campsiteId;
         this.setupId = setupId;
@@ -68,7 +69,7 @@ abstract class MeasurementRow {
         this.trial = emptyToNull(m.trial());
         this.round = m.round().isPresent() ? m.round().getAsInt() : null;
         this.digits = emptyToNull(m.numbers().digits());
-        Fingerprint print = Fingerprint.of(m);
+        Fingerprint print = Fingerprint.of(m, firstName);
         this.printHigh = print.high();
         this.printLow = print.low();
     }

@@ -27,4 +27,8 @@ public abstract class NamedThing {
     public String name() {
         return name;
     }
+
+    protected void rename(String other) {
+        this.name = other;
+    }
 }

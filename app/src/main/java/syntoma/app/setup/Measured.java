@@ -9,6 +9,9 @@ public interface Measured {
     /** How many measurements each setup has, by its number; none for those that have none. */
     Map<Long, Long> perSetup();
 
+    /** Whether a setup has measurements, or has some that were deleted and can be put back. */
+    boolean ever(long setup);
+
     /**
      * How many measurements a setup has in a stretch of time.
      *

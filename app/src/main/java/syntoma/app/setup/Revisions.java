@@ -92,6 +92,17 @@ class Revisions implements GearUse {
         }
     }
 
+    /** Takes all revisions of a setup away. */
+    void forget(long setup) {
+        for (SetupRevision revision : of(setup)) {
+            entities.createQuery("delete from FrozenSheet f where f.revisionId = :revision")
+                    .setParameter("revision", revision.id)
+                    .executeUpdate();
+            entities.remove(revision);
+        }
+        entities.flush();
+    }
+
     /** The shelf as a revision was measured with it. */
     @Transactional(readOnly = true)
     public Map<Long, GearItem> shelf(SetupRevision revision, Map<Long, GearItem> now) {

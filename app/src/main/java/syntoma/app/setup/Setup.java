@@ -9,6 +9,9 @@ class Setup extends NamedThing {
     /** Which of the drawn pennants stands for it, counted from 0. */
     int pennant;
 
+    /** Offered no more; what was measured with it stays. */
+    boolean retired;
+
     protected Setup() {}
 
     Setup(String name, int pennant) {
@@ -16,7 +19,11 @@ class Setup extends NamedThing {
         this.pennant = pennant;
     }
 
+    void renamed(String name) {
+        rename(name);
+    }
+
     SetupName view() {
-        return new SetupName(id(), name(), pennant);
+        return new SetupName(id(), name(), pennant, retired);
     }
 }

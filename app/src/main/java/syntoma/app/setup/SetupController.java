@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.lang.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -34,8 +35,11 @@ class SetupController {
         this.setups = setups;
     }
 
-    /** A name for a new setup. */
-    record NewSetupRequest(String name) {}
+    /** A name for a setup. */
+    record SetupNameRequest(String name) {}
+
+    /** Whether a setup is to be offered no more. */
+    record RetireRequest(boolean retired) {}
 
     /** A chain to be looked at, stored or not; what to plug elsewhere in it, and what to try on it. */
     record CheckRequest(
@@ -69,8 +73,24 @@ class SetupController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    SetupName add(@RequestBody NewSetupRequest request) {
+    SetupName add(@RequestBody SetupNameRequest request) {
         return names.add(request.name());
+    }
+
+    @PutMapping("/{id}/name")
+    SetupName rename(@PathVariable long id, @RequestBody SetupNameRequest request) {
+        return names.rename(id, request.name());
+    }
+
+    @PutMapping("/{id}/retired")
+    SetupName retire(@PathVariable long id, @RequestBody RetireRequest request) {
+        return names.retire(id, request.retired());
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@PathVariable long id) {
+        setups.delete(id);
     }
 
     @GetMapping("/{id}")

@@ -5,10 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
+import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Json;
 import syntoma.app.platform.NotFound;
@@ -30,14 +32,23 @@ public class SetupService {
     private final FitService fits;
     private final Edits edits;
     private final Json json;
+    private final ApplicationEventPublisher events;
 
-    SetupService(Setups setups, Revisions revisions, Measured measured, FitService fits, Edits edits, Json json) {
+    SetupService(
+            Setups setups,
+            Revisions revisions,
+            Measured measured,
+            FitService fits,
+            Edits edits,
+            Json json,
+            ApplicationEventPublisher events) {
         this.setups = setups;
         this.revisions = revisions;
         this.measured = measured;
         this.fits = fits;
         this.edits = edits;
         this.json = json;
+        this.events = events;
     }
 
     /** A setup in the list; one without a chain is known by its name alone. */
@@ -165,5 +176,20 @@ public class SetupService {
         }
         edits.change(Edits.Kind.CHAIN, id, setup.name(), seen, before, plan);
         revisions.put(id, chain);
+    }
+
+    /**
+     * Deletes a setup that nothing was measured with.
+     *
+     * @throws Conflict when something was
+     */
+    public void delete(long id) {
+        SetupName setup = setups.of(id);
+        if (measured.ever(id)) {
+            throw new Conflict(setup.name() + " was measured with, so it stays; retire it, and it is offered no more");
+        }
+        events.publishEvent(new SetupDeleted(id));
+        revisions.forget(id);
+        setups.forget(id);
     }
 }

@@ -1,6 +1,7 @@
 package syntoma.app.gear;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 
@@ -87,10 +88,10 @@ class GearTest {
     }
 
     @Test
-    void a_price_with_a_currency_sign_a_known_name_and_another_kind_are_refused() throws Exception {
-        Requests.Answer price = requests.send("/api/gear", gear("mount", "Mast", "$70", Map.of()));
+    void a_price_that_is_none_a_known_name_and_another_kind_are_refused() throws Exception {
+        Requests.Answer price = requests.send("/api/gear", gear("mount", "Mast", "70 or so", Map.of()));
         assertEquals("price", price.json().at("/errors/0/field").asText());
-        assertTrue(price.text().contains("currency sign"));
+        assertTrue(price.text().contains("write a number"), price.text());
         requests.send("/api/gear", gear("mount", "Mast", "70", Map.of()));
         assertEquals(
                 409,
@@ -127,7 +128,7 @@ class GearTest {
     @Test
     void five_hundred_items_come_in_and_bad_ones_cost_only_themselves() throws Exception {
         List<Map<String, Object>> items = IntStream.range(0, 500)
-                .mapToObj(i -> gear("mount", "Mount " + i, i == 7 ? "7 EUR" : "" + i, Map.of("heightM", 2)))
+                .mapToObj(i -> gear("mount", "Mount " + i, i == 7 ? "7 boats" : "" + i, Map.of("heightM", 2)))
                 .toList();
         var statistics = factory.unwrap(SessionFactory.class).getStatistics();
         statistics.clear();
@@ -171,5 +172,67 @@ class GearTest {
         assertEquals(
                 "Curlew",
                 requests.read("/api/setups/" + setup).json().get("summary").asText());
+    }
+
+    @Test
+    void a_sheet_is_typed_the_way_leaflets_write_it() throws Exception {
+        JsonNode router = requests.send(
+                        "/api/gear",
+                        gear(
+                                "device",
+                                "Curlew",
+                                "€ 399,00",
+                                Map.of(
+                                        "bands", "LTE B1/B3/B7 5G n28/78",
+                                        "layersLte", "2×2",
+                                        "ports", "4 × SMA",
+                                        "lowV", "9 V")))
+                .json();
+        assertEquals(399, router.get("price").asDouble());
+        assertEquals(
+                "[\"B1\",\"B3\",\"B7\",\"n28\",\"n78\"]",
+                router.at("/sheet/bands").toString());
+        assertEquals(2, router.at("/sheet/layersLte").asInt());
+        assertEquals(4, router.at("/sheet/ports").size());
+        assertEquals("SMA-female", router.at("/sheet/ports/3/connector").asText());
+        JsonNode antenna = requests.send(
+                        "/api/gear",
+                        gear(
+                                "antenna",
+                                "Alder",
+                                100,
+                                Map.of("ranges", "0.7 – 2.7 GHz 4 dBi", "leads", "2 × SMA-male, 3 m RG-58")))
+                .json();
+        assertEquals(700, antenna.at("/sheet/ranges/0/fromMhz").asDouble());
+        assertEquals(3, antenna.at("/sheet/leads/1/lengthM").asDouble());
+        assertEquals("RG-58", antenna.at("/sheet/leads/1/cableClass").asText());
+        Requests.Answer wrong = requests.send("/api/gear", gear("device", "x", 1, Map.of("ports", "some holes")));
+        assertEquals(400, wrong.status());
+        assertTrue(wrong.text().contains("sheet.ports"), wrong.text());
+    }
+
+    @Test
+    void a_pasted_sheet_is_read_and_nothing_is_kept() throws Exception {
+        JsonNode read = requests.send(
+                        "/api/gear/sheet-text",
+                        Map.of("kind", "device", "text", "Curlew router\nLTE B3/B20\n2 x TS9\nDC 9-30 V input"))
+                .json();
+        JsonNode bands = read.at("/found/0");
+        assertEquals("bands", bands.get("field").asText());
+        assertEquals("B3 B20", bands.get("says").asText());
+        assertEquals("B3/B20", bands.get("words").asText());
+        assertEquals(2, bands.get("line").asInt());
+        JsonNode last = read.get("found").get(read.get("found").size() - 1);
+        assertEquals("ports", last.get("field").asText());
+        assertEquals("2 × cellular, TS9-female", last.get("says").asText());
+        assertFalse(last.get("question").asText().isEmpty());
+        assertEquals(0, requests.read("/api/gear").json().size());
+        assertEquals(
+                400,
+                requests.send("/api/gear/sheet-text", Map.of("kind", "boat", "text", "x"))
+                        .status());
+        assertEquals(
+                400,
+                requests.send("/api/gear/sheet-text", Map.of("kind", "device")).status());
     }
 }

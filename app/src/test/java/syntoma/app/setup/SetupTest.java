@@ -62,14 +62,17 @@ class SetupTest {
     void the_staircase_has_its_steps_and_estimates_are_marked() throws Exception {
         JsonNode stairs = setup("Mast panel").at("/staircases/0");
         assertEquals("B20", stairs.get("band").asText());
-        double net = 0;
+        double sum = 0;
         for (JsonNode step : stairs.get("steps")) {
-            net += step.get("db").asDouble();
+            sum += step.get("db").asDouble();
         }
-        assertEquals(stairs.get("netDb").asDouble(), net, 1e-9);
-        assertEquals(net + 12, stairs.get("deltaDb").asDouble(), 1e-9);
+        assertEquals(stairs.get("deltaDb").asDouble(), sum, 1e-9, "the drawing ends where the sentence ends");
+        assertEquals(stairs.get("netDb").asDouble() + 12, sum, 1e-9);
+        assertEquals("Out of the shell", stairs.at("/steps/0/part").asText());
+        assertEquals(4, stairs.at("/steps/0/halfWidthDb").asDouble());
         assertTrue(stairs.at("/steps/0/estimated").asBoolean());
-        assertFalse(stairs.at("/steps/1/estimated").asBoolean());
+        assertEquals(2, stairs.at("/steps/2/halfWidthDb").asDouble(), "a stated gain");
+        assertFalse(stairs.at("/steps/2/estimated").asBoolean());
     }
 
     @Test

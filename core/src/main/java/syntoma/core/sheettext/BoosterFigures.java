@@ -1,0 +1,97 @@
+package syntoma.core.sheettext;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import syntoma.core.sheettext.Amounts.Amount;
+
+/** The passbands, the gain and the output of a booster. */
+final class BoosterFigures {
+    private BoosterFigures() {}
+
+    static void read(List<Line> lines, List<Found> found) {
+        passbands(lines, found);
+        for (Line line : lines) {
+            if (line.says("gain", "verstärkung")) {
+                first(line, Amounts.of(line, Amounts.DB), "gainDb", found);
+            }
+            if (line.says("output", "ausgang") && !line.says("uplink", "ul ")) {
+                first(line, Amounts.of(line, Amounts.DBM), "ratedOutputDbm", found);
+            }
+            if (line.says("tdd")) {
+                boolean denied = line.says("no tdd", "not tdd", "without tdd", "fdd only");
+                found.add(Found.sure("tdd", !denied, line, line.text()));
+            } else if (line.says("fdd only")) {
+                found.add(Found.sure("tdd", false, line, line.text()));
+            }
+            connector(line, found);
+        }
+    }
+
+    private static void first(Line line, List<Amount> amounts, String field, List<Found> found) {
+        amounts.stream()
+                .findFirst()
+                .ifPresent(
+                        a -> found.add(Found.sure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
+    }
+
+    private static void passbands(List<Line> lines, List<Found> found) {
+        List<Map<String, Object>> up = new ArrayList<>();
+        List<Map<String, Object>> down = new ArrayList<>();
+        Line ofUp = null;
+        Line ofDown = null;
+        for (Line line : lines) {
+            boolean says = line.says("uplink", "downlink") || line.has("ul", "dl");
+            if (!says) {
+                continue;
+            }
+            boolean isUp = line.says("uplink") || line.has("ul");
+            for (Amount span : GainRanges.spans(line)) {
+                boolean upHere = isUp;
+                for (int i = span.from(); i >= 0; i--) {
+                    if (line.at(i).is("uplink", "ul")) {
+                        upHere = true;
+                        break;
+                    }
+                    if (line.at(i).is("downlink", "dl")) {
+                        upHere = false;
+                        break;
+                    }
+                }
+                Map<String, Object> row = new LinkedHashMap<>();
+                row.put("fromMhz", Amounts.tidy(span.low()));
+                row.put("toMhz", Amounts.tidy(span.high()));
+                (upHere ? up : down).add(row);
+                ofUp = upHere && ofUp == null ? line : ofUp;
+                ofDown = !upHere && ofDown == null ? line : ofDown;
+            }
+        }
+        if (ofUp != null) {
+            found.add(Found.sure("uplink", up, ofUp, ofUp.text()));
+        }
+        if (ofDown != null) {
+            found.add(Found.sure("downlink", down, ofDown, ofDown.text()));
+        }
+    }
+
+    private static void connector(Line line, List<Found> found) {
+        List<Found> only = new ArrayList<>();
+        Sockets.ports(List.of(line), only);
+        boolean outside = line.says("outdoor", "outside", "donor");
+        boolean inside = line.says("indoor", "inside", "server antenna");
+        if (outside == inside) {
+            return;
+        }
+        only.stream().filter(f -> f.field().equals("ports")).findFirst().ifPresent(f -> {
+            String value =
+                    ((Map<?, ?>) ((List<?>) f.value()).get(0)).get("connector").toString();
+            String field = outside ? "donor" : "indoor";
+            boolean said = line.says("female", "male", "jack", "plug", "socket");
+            found.add(
+                    said
+                            ? Found.sure(field, value, line, f.words())
+                            : Found.unsure(field, value, line, f.words(), "Which half is it, male or female?"));
+        });
+    }
+}

@@ -1,0 +1,375 @@
+package syntoma.core.sheettext;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Connector;
+import syntoma.core.chain.Use;
+
+/** Connectors with how many there are and what they are for: ports, leads, and the ends of cables and adapters. */
+final class Sockets {
+    private static final int MOST = 16;
+
+    private Sockets() {}
+
+    /**
+     * Some connectors of one kind in a line.
+     *
+     * @param gender male, female, or empty text where it is not said
+     * @param use what they are for; empty where it is not said
+     */
+    private record Some(int number, boolean counted, String kind, String gender, Optional<Use> use, String words) {
+        /** Whether something of it is not said. */
+        boolean isOpen() {
+            return !counted || gender.isEmpty() || use.isEmpty();
+        }
+    }
+
+    /** The antenna ports of a device. */
+    static void ports(List<Line> lines, List<Found> found) {
+        for (Line line : lines) {
+            if (line.says("no external antenna", "no antenna port", "no antenna connector", "without antenna port")) {
+                found.add(Found.sure("takesAntennas", false, line, line.text()));
+                return;
+            }
+        }
+        List<Map<String, Object>> rows = new ArrayList<>();
+        boolean open = false;
+        Line first = null;
+        StringBuilder words = new StringBuilder();
+        for (Line line : lines) {
+            for (Some some : some(line)) {
+                first = first == null ? line : first;
+                words.append(words.isEmpty() ? "" : ", ").append(some.words());
+                open |= some.isOpen();
+                rows(rows, some, "female", "port");
+            }
+        }
+        if (first != null) {
+            found.add(new Found(
+                    "ports",
+                    rows,
+                    words.toString(),
+                    first.number(),
+                    open ? "Are they as many, for that, and with that half of the connector?" : "",
+                    List.of()));
+        }
+    }
+
+    /** The leads of an antenna, each with its length and its cable where a line says one. */
+    static void leads(List<Line> lines, List<Found> found) {
+        List<Map<String, Object>> rows = new ArrayList<>();
+        boolean open = false;
+        Line first = null;
+        StringBuilder words = new StringBuilder();
+        OptionalDouble length = OptionalDouble.empty();
+        Optional<String> cable = Optional.empty();
+        for (Line line : lines) {
+            boolean ofLeads = line.says("cable", "lead", "coax", "kabel", "pigtail")
+                    || !some(line).isEmpty();
+            if (ofLeads && length.isEmpty()) {
+                length = metres(line);
+                cable = cable.or(() -> cableClass(line));
+            } else if (cable.isEmpty()) {
+                cable = cableClass(line);
+            }
+            for (Some some : some(line)) {
+                first = first == null ? line : first;
+                words.append(words.isEmpty() ? "" : ", ").append(some.words());
+                open |= some.isOpen();
+                rows(rows, some, "male", "lead");
+            }
+        }
+        if (first == null) {
+            return;
+        }
+        for (Map<String, Object> row : rows) {
+            length.ifPresent(m -> row.put("lengthM", m));
+            cable.ifPresent(c -> row.put("cableClass", c));
+        }
+        found.add(new Found(
+                "leads",
+                rows,
+                words.toString(),
+                first.number(),
+                open ? "Are they as many, for that, and do they end in that half of the connector?" : "",
+                List.of()));
+    }
+
+    private static void rows(List<Map<String, Object>> rows, Some some, String usualGender, String what) {
+        Use use = some.use().orElse(Use.CELLULAR);
+        for (int i = 0; i < some.number() && rows.size() < MOST; i++) {
+            long before =
+                    rows.stream().filter(r -> r.get("use").equals(use.label())).count();
+            Map<String, Object> row = new LinkedHashMap<>();
+            row.put("label", use == Use.CELLULAR ? Long.toString(before + 1) : use.label() + " " + (before + 1));
+            row.put("use", use.label());
+            row.put("connector", some.kind() + "-" + (some.gender().isEmpty() ? usualGender : some.gender()));
+            if (what.equals("port") && use == Use.CELLULAR && before == 0) {
+                row.put("main", true);
+            }
+            rows.add(row);
+        }
+    }
+
+    /** The class and the ends of a cable. */
+    static void cable(List<Line> lines, List<Found> found) {
+        for (Line line : lines) {
+            cableClass(line).ifPresent(c -> found.add(Found.sure("cableClass", c, line, line.text())));
+            metres(line).ifPresent(m -> found.add(Found.sure("lengthM", m, line, line.text())));
+        }
+        ends(lines, found);
+    }
+
+    /** The ends and the form of an adapter. */
+    static void adapter(List<Line> lines, List<Found> found) {
+        ends(lines, found);
+        for (Line line : lines) {
+            if (line.says("pigtail", "flexible")) {
+                found.add(Found.sure("form", "pigtail", line, line.text()));
+            } else if (line.says("rigid", "solid", "one-piece")) {
+                found.add(Found.sure("form", "rigid", line, line.text()));
+            }
+            if (line.says("loss")) {
+                Amounts.of(line, Amounts.DB).stream()
+                        .findFirst()
+                        .ifPresent(a -> found.add(
+                                Found.sure("lossDb", Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
+            }
+        }
+    }
+
+    private static void ends(List<Line> lines, List<Found> found) {
+        for (Line line : lines) {
+            List<Some> some = some(line);
+            if (some.size() == 1 && some.get(0).number() == 2) {
+                some = List.of(some.get(0), some.get(0));
+            }
+            if (some.size() >= 2) {
+                end("first", some.get(0), line, found);
+                end("second", some.get(1), line, found);
+                return;
+            }
+        }
+    }
+
+    private static void end(String field, Some some, Line line, List<Found> found) {
+        boolean open = some.gender().isEmpty();
+        String value = some.kind() + "-" + (open ? "male" : some.gender());
+        found.add(
+                open
+                        ? Found.unsure(field, value, line, some.words(), "Which half is it, male or female?")
+                        : Found.sure(field, value, line, some.words()));
+    }
+
+    private static OptionalDouble metres(Line line) {
+        return Amounts.of(line, Amounts.METRES).stream()
+                .filter(a -> a.high() <= 50 && a.high() >= 0.05)
+                .mapToDouble(a -> Amounts.tidy(a.high()))
+                .findFirst();
+    }
+
+    private static Optional<String> cableClass(Line line) {
+        String plain = line.lower()
+                .replace("rg ", "rg-")
+                .replace("rg5", "rg-5")
+                .replace("rg1", "rg-1")
+                .replace("rg3", "rg-3")
+                .replace("rg6", "rg-6");
+        Optional<String> named = CableClass.all().stream()
+                .map(CableClass::name)
+                .filter(name -> plain.contains(name.toLowerCase(java.util.Locale.ROOT)))
+                .findFirst();
+        if (named.isPresent()) {
+            return named;
+        }
+        // a maker's own letters before or after the number of the class: ABC-240, ABC240
+        for (int i = 1; i < line.tokens().size(); i++) {
+            Token t = line.at(i);
+            boolean number = t.is("100", "195", "200", "240", "400", "600");
+            boolean letters =
+                    line.at(i - 1).end() == t.start() && line.at(i - 1).text().length() == 3
+                            || line.at(i - 1).is("-")
+                                    && line.at(i - 2).text().length() == 3
+                                    && line.at(i - 2).end() == line.at(i - 1).start();
+            if (number && letters && line.says("cable", "coax", "lead", "kabel")) {
+                return Optional.of(t.text() + "-class");
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** All connectors of a line. */
+    private static List<Some> some(Line line) {
+        List<Some> all = new ArrayList<>();
+        int from = 0;
+        for (int i = 0; i < line.tokens().size(); i++) {
+            Optional<Kind> kind = kind(line, i);
+            if (kind.isEmpty()) {
+                continue;
+            }
+            int end = kind.get().last();
+            int upTo = next(line, end + 1);
+            Optional<Use> use = use(line, from, i, end, upTo);
+            OptionalInt number = number(line, i, from, end, upTo, use);
+            all.add(new Some(
+                    number.orElse(1),
+                    number.isPresent(),
+                    kind.get().name(),
+                    gender(line, i, end, upTo),
+                    use,
+                    line.words(Math.max(from, i - 2), Math.max(end, Math.min(upTo, end + 3) - 1))));
+            from = end + 1;
+            i = end;
+        }
+        return all;
+    }
+
+    private record Kind(String name, int last) {}
+
+    /** The connector that is named from a token on: SMA, RP-SMA, TS9, TS-9, CRC9, N, FAKRA, F. */
+    private static Optional<Kind> kind(Line line, int i) {
+        Token t = line.at(i);
+        if (t.is("rp", "reverse")) {
+            int at = line.at(i + 1).is("-") ? i + 2 : line.at(i + 1).is("polarity") ? i + 2 : i + 1;
+            return line.at(at).is("sma", "tnc")
+                    ? Optional.of(new Kind("RP-" + line.at(at).text().toUpperCase(java.util.Locale.ROOT), at))
+                    : Optional.empty();
+        }
+        if (t.is("rpsma")) {
+            return Optional.of(new Kind("RP-SMA", i));
+        }
+        if (t.is("ts", "crc")) {
+            int at = line.at(i + 1).is("-") ? i + 2 : i + 1;
+            return line.at(at).is("9")
+                    ? Optional.of(new Kind(t.text().toUpperCase(java.util.Locale.ROOT) + "9", at))
+                    : Optional.empty();
+        }
+        if (t.is("fakra")) {
+            String coding = line.at(i + 1).text();
+            boolean code = coding.length() == 1
+                    && Connector.kinds().contains("FAKRA " + coding.toUpperCase(java.util.Locale.ROOT));
+            return Optional.of(
+                    code
+                            ? new Kind("FAKRA " + coding.toUpperCase(java.util.Locale.ROOT), i + 1)
+                            : new Kind("FAKRA", i));
+        }
+        if (t.is("n", "f")
+                && line.at(i + 1).is("-", "male", "female", "connector", "plug", "jack", "type")
+                && (line.at(i + 2).is("male", "female", "type", "connector", "plug", "jack", "m", "f")
+                        || line.at(i + 1).is("male", "female", "connector", "plug", "jack", "type"))) {
+            return Optional.of(new Kind(t.text().toUpperCase(java.util.Locale.ROOT), i));
+        }
+        boolean plain = t.is("sma", "tnc", "fme", "qma", "mcx", "mmcx");
+        return plain ? Optional.of(new Kind(t.text().toUpperCase(java.util.Locale.ROOT), i)) : Optional.empty();
+    }
+
+    /** How many: 4 × SMA, two TS9, SMA x 2, or as many as the line says of what they are for (2 x LTE … SMA). */
+    private static OptionalInt number(Line line, int i, int from, int end, int upTo, Optional<Use> use) {
+        for (int j = i - 1; j >= Math.max(from, i - 6); j--) {
+            Token t = line.at(j);
+            if (t.is(",", ";", "/", "+", "and")) {
+                break;
+            }
+            if (counts(line, j) && (line.at(j + 1).isTimes() || !unit(line.at(j + 1)))) {
+                return OptionalInt.of((int) t.value());
+            }
+            int word = List.of("one", "two", "three", "four", "five", "six").indexOf(t.text());
+            if (word >= 0) {
+                return OptionalInt.of(word + 1);
+            }
+        }
+        for (int j = end + 1; j <= Math.min(upTo, end + 6); j++) {
+            if (line.at(j).isTimes() && counts(line, j + 1)) {
+                return OptionalInt.of((int) line.at(j + 1).value());
+            }
+        }
+        for (int j = 0; j < i; j++) {
+            boolean ofUse = counts(line, j)
+                    && line.at(j + 1).isTimes()
+                    && use(line, j + 2, j + 4).equals(use);
+            if (ofUse && use.isPresent()) {
+                return OptionalInt.of((int) line.at(j).value());
+            }
+        }
+        return OptionalInt.empty();
+    }
+
+    private static boolean counts(Line line, int i) {
+        Token t = line.at(i);
+        return t.isNumber() && t.value() >= 1 && t.value() <= MOST && t.value() == Math.rint(t.value());
+    }
+
+    private static boolean unit(Token t) {
+        return t.is("m", "cm", "mm", "ft", "g", "dbi", "mhz", "ghz", "ohm", "ω", "v", "w");
+    }
+
+    /** Where the words of the next connector begin. */
+    private static int next(Line line, int from) {
+        for (int j = from; j < line.tokens().size(); j++) {
+            if (line.at(j).is(",", ";", "/", "+", "|", "·")
+                    || line.at(j).is("and", "to", "auf")
+                    || line.at(j).isNumber() && line.at(j + 1).isTimes()) {
+                return j;
+            }
+        }
+        return line.tokens().size();
+    }
+
+    /** The half that is said behind the connector, or just before it. */
+    private static String gender(Line line, int i, int end, int upTo) {
+        for (int j = end + 1; j < Math.min(upTo, end + 5); j++) {
+            String half = half(line, j);
+            if (!half.isEmpty()) {
+                return half;
+            }
+        }
+        return half(line, i - 1);
+    }
+
+    private static String half(Line line, int j) {
+        Token t = line.at(j);
+        boolean marked = line.at(j - 1).is("(", "-");
+        if (t.is("male", "plug", "plugs", "stecker") || t.is("m") && marked) {
+            return "male";
+        }
+        boolean female = t.is("female", "jack", "jacks", "socket", "sockets", "buchse") || t.is("f") && marked;
+        return female ? "female" : "";
+    }
+
+    private static Optional<Use> use(Line line, int from, int i, int end, int upTo) {
+        Optional<Use> near = use(line, end + 1, upTo);
+        Optional<Use> before = near.isPresent() ? near : use(line, from, i);
+        if (before.isPresent()) {
+            return before;
+        }
+        int uses = (line.ofWifi() ? 1 : 0) + (line.ofGnss() ? 1 : 0) + (line.ofCellular() ? 1 : 0);
+        if (uses != 1) {
+            return Optional.empty();
+        }
+        return Optional.of(line.ofWifi() ? Use.WIFI : line.ofGnss() ? Use.GNSS : Use.CELLULAR);
+    }
+
+    private static Optional<Use> use(Line line, int from, int to) {
+        for (int j = from; j < to; j++) {
+            Token t = line.at(j);
+            if (t.is("gps", "gnss")) {
+                return Optional.of(Use.GNSS);
+            }
+            if (t.is("wifi", "wlan") || t.is("wi") && line.at(j + 2).is("fi")) {
+                return Optional.of(Use.WIFI);
+            }
+            boolean cellular = t.is("lte", "cellular", "mobile", "main", "div", "mimo")
+                    || t.is("g") && line.at(j - 1).is("4", "5");
+            if (cellular) {
+                return Optional.of(Use.CELLULAR);
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,88 @@
+import { App, Button, Input } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Schemas } from '../data/client';
+import { useAddSetup, useDeleteSetup, useKeepChainOf, useRenameSetup, useRetireSetup } from '../data/rig';
+import { Part } from '../parts/Sheet';
+import { useUndo } from '../parts/useUndo';
+
+/** Renames a setup, retires it, or deletes it as long as nothing was measured with it. */
+export function SetupActions({ setup, view }: { setup: Schemas['SetupName']; view: Schemas['SetupView'] }) {
+  const [name, setName] = useState<string | null>(null);
+  const { message } = App.useApp();
+  const rename = useRenameSetup();
+  const retire = useRetireSetup();
+  const onError = (refused: Error) => void message.error(refused.message);
+  const remove = useRemove(setup, view);
+  const measured = view.revisions.some((r) => r.measured > 0) || view.measured > 0;
+  return (
+    <Part title="This setup">
+      {name !== null && (
+        <form
+          className="chooser"
+          onSubmit={(e) => {
+            e.preventDefault();
+            rename.mutate({ id: setup.id, name }, { onSuccess: () => setName(null), onError });
+          }}
+        >
+          <Input aria-label="New name" autoFocus value={name} onChange={(e) => setName(e.target.value)} />
+          <div className="buttons">
+            <Button type="primary" htmlType="submit" loading={rename.isPending} disabled={!name.trim()}>
+              Rename
+            </Button>
+            <Button onClick={() => setName(null)}>Leave it</Button>
+          </div>
+        </form>
+      )}
+      {name === null && (
+        <div className="buttons">
+          <Button size="small" onClick={() => setName(setup.name)}>
+            Rename
+          </Button>
+          <Button
+            size="small"
+            loading={retire.isPending}
+            onClick={() => retire.mutate({ id: setup.id, retired: !setup.retired }, { onError })}
+          >
+            {setup.retired ? 'Offer it again' : 'Retire'}
+          </Button>
+          {!measured && (
+            <Button size="small" onClick={remove}>
+              Delete
+            </Button>
+          )}
+        </div>
+      )}
+      <p className="small">
+        {setup.retired
+          ? 'Retired: offered no more; what was measured with it stays.'
+          : measured
+            ? 'It was measured with, so it can be retired, not deleted. A new name changes nothing else.'
+            : 'Nothing was measured with it yet.'}
+      </p>
+    </Part>
+  );
+}
+
+/** Deletes it, and on undo makes one of the same name and chain. */
+function useRemove(setup: Schemas['SetupName'], view: Schemas['SetupView']) {
+  const { message } = App.useApp();
+  const navigate = useNavigate();
+  const undoable = useUndo();
+  const away = useDeleteSetup();
+  const add = useAddSetup();
+  const keep = useKeepChainOf();
+  return () =>
+    away.mutate(setup.id, {
+      onSuccess: () => {
+        void navigate('/rig?part=setups');
+        undoable(`${setup.name} is deleted.`, async () => {
+          const made = await add.mutateAsync(setup.name);
+          if (view.revision > 0) {
+            await keep.mutateAsync({ id: made.id, plan: view.plan });
+          }
+        });
+      },
+      onError: (refused) => void message.error(refused.message),
+    });
+}
