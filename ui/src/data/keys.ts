@@ -24,6 +24,7 @@ export const keys = {
   regions: ['rig', 'regions'],
   setupFits: ['rig', 'setup-fits'],
   setup: (id: number, revision: number | null) => ['rig', 'setup', id, revision],
+  gains: (setup: string, against: string | undefined) => ['rig', 'gains', setup, against],
   setupCheck: (request: Schemas['CheckRequest']) => ['rig', 'setup-check', request],
   chainChoices: ['chain-choices'],
   candidates: (request: Schemas['CandidatesRequest']) => ['rig', 'candidates', request],

@@ -95,6 +95,19 @@ export const useSetup = (id: number, revision: number | null) =>
       ),
   });
 
+/** What a setup brings by measurement against another one, beside what is predicted. */
+export const useGains = (setup: string, against: string | undefined) =>
+  useQuery({
+    queryKey: keys.gains(setup, against),
+    queryFn: () =>
+      unwrap(
+        api.GET('/api/results/gain', {
+          params: { query: { setup, ...(against === undefined ? {} : { against }) } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+
 /** What is computed of a chain that is not stored; nothing is asked without one. */
 export const useSetupCheck = (request: Schemas['CheckRequest'] | null) =>
   useQuery({

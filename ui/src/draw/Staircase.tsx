@@ -119,6 +119,11 @@ function Step(props: {
 }
 
 const ROW = 40;
+/** A letter of a drawing is about so wide. */
+const LETTER = 6.3;
+
+const cut = (text: string, fits: number) =>
+  text.length > fits ? `${text.slice(0, Math.floor(fits) - 1)}…` : text;
 
 /** The same for a narrow sheet: one row a step, the level running from row to row. */
 function StaircaseRows({ staircase, width }: { staircase: Schemas['StaircaseView']; width: number }) {
@@ -136,7 +141,7 @@ function StaircaseRows({ staircase, width }: { staircase: Schemas['StaircaseView
         return (
           <g key={`${step.part}${i}`}>
             <text x={4} y={i * ROW + 14}>
-              {step.part} · {step.says}
+              {cut(`${step.part} · ${step.says}`, (width - 104) / LETTER)}
             </text>
             <text x={width - 4} y={i * ROW + 14} textAnchor="end" className="strong">
               {step.db === null ? 'unknown' : `${signed(step.db)}${plusMinus(step)} dB`}
@@ -178,12 +183,12 @@ function StaircaseRows({ staircase, width }: { staircase: Schemas['StaircaseView
 }
 
 function Foot({ x, first, second, wide }: { x: number; first: string; second: string; wide: number }) {
-  const fits = Math.floor(wide / 6.3);
+  const fits = Math.floor(wide / LETTER);
   const lines = wrapped(second, fits);
   return (
     <>
       <text x={x} y={202} className="strong">
-        {first.length > fits ? `${first.slice(0, fits - 1)}…` : first}
+        {cut(first, fits)}
       </text>
       {lines.map((line, i) => (
         <text key={line} x={x} y={218 + 14 * i}>

@@ -7,6 +7,7 @@ export function Fit({ view }: { view: Schemas['SetupView'] }) {
   const { findings } = view;
   return (
     <>
+      {view.toBuy.length > 0 && <ToBuy view={view} />}
       <Part title="Fit" small={count(findings.length, 'finding')}>
         {findings.map((f) => (
           <div className="note" key={f.code + f.where + f.says}>
@@ -17,14 +18,17 @@ export function Fit({ view }: { view: Schemas['SetupView'] }) {
         ))}
         {findings.length === 0 && <div className="note">Nothing stands in the way.</div>}
       </Part>
-      {view.toBuy.length > 0 && (
-        <Part title="To buy" small={view.price === null ? '' : `${view.price} in all, in your money`}>
-          {view.toBuy.map((b) => (
-            <Buy key={b.what} buy={b} />
-          ))}
-        </Part>
-      )}
     </>
+  );
+}
+
+function ToBuy({ view }: { view: Schemas['SetupView'] }) {
+  return (
+    <Part title="To buy" small={view.price === null ? '' : `${view.price} in all, in your money`}>
+      {view.toBuy.map((b) => (
+        <Buy key={b.what} buy={b} />
+      ))}
+    </Part>
   );
 }
 

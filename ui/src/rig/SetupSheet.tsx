@@ -15,6 +15,7 @@ import { CableRun, type WhatIf } from './CableRun';
 import { Chain } from './Chain';
 import { CoverageMatrix, type Network } from './CoverageMatrix';
 import { Fit } from './Fit';
+import { MeasuredGain } from './MeasuredGain';
 import { Power } from './Power';
 import { RigParts } from './RigParts';
 import { SetupActions } from './SetupActions';
@@ -87,7 +88,10 @@ export function SetupSheet({ id, revision }: { id: number; revision: number | nu
           changed={draft !== null}
         />
       )}
-      {view.staircases.length > 0 && plan.device !== null && <Staircases staircases={view.staircases} />}
+      {view.staircases.length > 0 && plan.device !== null && <Staircases view={view} />}
+      {stored.data.setup && view.staircases.length > 0 && revision === null && (
+        <MeasuredGain setup={stored.data.setup.name} />
+      )}
       {plan.device !== null && <CoverageMatrix coverage={view.coverage} network={view} change={setOn} />}
       {view.wiring.length + view.leadsOver.length > 0 && <WiringTable view={view} />}
       {view.power.length > 0 && <Power power={view.power} battery={view.system} />}

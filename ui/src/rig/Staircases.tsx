@@ -7,7 +7,8 @@ import { useWidth } from '../draw/useWidth';
 import { effect, fixed } from '../format/numbers';
 
 /** The staircase of a chosen band, and the predicted ΔRSRP on all. */
-export function Staircases({ staircases }: { staircases: Schemas['StaircaseView'][] }) {
+export function Staircases({ view }: { view: Schemas['SetupView'] }) {
+  const { staircases } = view;
   const [band, setBand] = useState(staircases[0]?.band ?? '');
   const [ref, width] = useWidth<HTMLDivElement>(760);
   const shown = staircases.find((s) => s.band === band) ?? staircases[0];
@@ -35,6 +36,7 @@ export function Staircases({ staircases }: { staircases: Schemas['StaircaseView'
           ? 'Against the device’s own antenna inside: unknown, because a sheet does not say.'
           : `Against the device’s own antenna inside: about ${effect(shown.deltaDb, 'dB')} (${effect(shown.deltaDb - shown.halfWidthDb, 'dB')} to ${effect(shown.deltaDb + shown.halfWidthDb, 'dB')}), predicted.`}
       </p>
+      {view.besideGain && <p className="attention">{view.besideGain}</p>}
       <details className="numbers">
         <summary>All bands as a table</summary>
         <table className="plain rows">

@@ -68,6 +68,7 @@ const VIEW = {
   ],
   coverage: { sentence: 'Choose a carrier.', links: [], bands: [] },
   staircases: [],
+  besideGain: '',
   cables: [],
   cableM: 0,
   system: '12 V',
@@ -177,5 +178,46 @@ describe('a setup', () => {
     await user.click(await screen.findByRole('button', { name: 'Retire' }));
     await waitFor(() => expect(bodies('PUT /api/setups/1/retired')).toEqual([{ retired: true }]));
     expect(screen.queryByRole('button', { name: 'Delete' })).toBeNull();
+  });
+
+  it('stands what was measured beside what is predicted, and says where it falls short', async () => {
+    const band = {
+      band: 'B20',
+      predictedDb: 13.2,
+      halfWidthDb: 5,
+      estimateDb: 2.1,
+      lowDb: 0.4,
+      highDb: 3.9,
+      blocks: 6,
+      fallsShort: true,
+      sentence: 'something in this chain is not doing its job',
+    };
+    const stairs = {
+      band: 'B20',
+      mhz: 806,
+      along: 'Alder 1',
+      steps: [],
+      netDb: 1,
+      baselineDb: -12,
+      deltaDb: 13.2,
+      halfWidthDb: 5,
+    };
+    serve({
+      ...SERVED,
+      'GET /api/setups/1': { ...VIEW, staircases: [stairs] },
+      'GET /api/results/gain': {
+        against: PANEL,
+        ownAntenna: false,
+        others: [PANEL],
+        bands: [band],
+        causes: 'Look, in this order, for: a lead on a Wi-Fi or GNSS port',
+      },
+    });
+    show(<RigView />, '/rig?setup=1');
+    expect(await screen.findByText(/measured \+2.1 dB \(\+0.4 dB to \+3.9 dB\)/)).toBeDefined();
+    expect(screen.getByText(/a lead on a Wi-Fi or GNSS port/)).toBeDefined();
+    expect(
+      screen.getByRole('img', { name: 'B20: predicted about +13.2 dB, measured +2.1 dB' }),
+    ).toBeDefined();
   });
 });

@@ -169,6 +169,15 @@ public record ChainPlan(
         return new Settings(RadioMode.labelled(mode), lockedBands, Source.labelled(source));
     }
 
+    /** Whether it is the device of another plan with its own antenna, inside. */
+    public boolean isOwnAntennaOf(ChainPlan other) {
+        return device != null
+                && device.equals(other.device)
+                && booster == null
+                && runs.isEmpty()
+                && devicePlacement.equals(Placement.INSIDE.label());
+    }
+
     Plugging plugging() {
         return new Plugging(wiring);
     }

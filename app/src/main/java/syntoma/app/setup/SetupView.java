@@ -26,6 +26,7 @@ public record SetupView(
         List<PortView> ports,
         CoverageView coverage,
         List<StaircaseView> staircases,
+        String besideGain,
         List<CableView> cables,
         double cableM,
         String system,

@@ -70,6 +70,7 @@ final class SetupViews {
                 fit.bands().stream()
                         .flatMap(b -> fit.staircase(b).map(s -> staircase(fit, b, s)).stream())
                         .toList(),
+                findings.besideGain(),
                 cables(fit, cableM),
                 cableM,
                 ground.vehicle().system().label(),

@@ -22,11 +22,13 @@ class TrialController {
     private final Plans plans;
     private final Results results;
     private final Comparisons comparisons;
+    private final Gains gains;
 
-    TrialController(Plans plans, Results results, Comparisons comparisons) {
+    TrialController(Plans plans, Results results, Comparisons comparisons, Gains gains) {
         this.plans = plans;
         this.results = results;
         this.comparisons = comparisons;
+        this.gains = gains;
     }
 
     /** A trial to be planned before its first measurement. */
@@ -62,6 +64,12 @@ class TrialController {
             @RequestParam(required = false) String baseline,
             @RequestParam(required = false) String candidate) {
         return results.ofStay(stay, Optional.ofNullable(baseline), Optional.ofNullable(candidate));
+    }
+
+    /** What a setup brings by measurement, beside what is predicted. */
+    @GetMapping("/results/gain")
+    Gains.GainsView gain(@RequestParam String setup, @RequestParam(required = false) String against) {
+        return gains.of(setup, Optional.ofNullable(against));
     }
 
     @GetMapping("/compare")

@@ -89,7 +89,7 @@ public record Ranking(
         }
         Option own = options.get(option);
         if (own.fails()) {
-            return "last, because it lacks " + String.join(", ", own.lacks());
+            return "last, because this is missing: " + String.join(", ", own.lacks());
         }
         int position = order.indexOf(option);
         int other = order.get(position == 0 ? 1 : position - 1);

@@ -26,19 +26,19 @@ public record Wanted(OptionalDouble budget, double hoursADay) {
     List<Essential> essentials(FitCase fit, Findings findings, Price price) {
         Demand demand = fit.demand();
         List<Essential> essentials = new ArrayList<>();
-        essentials.add(new Essential("nothing in its way", Met.known(!findings.blocked())));
+        essentials.add(new Essential("a fit without a blocker", Met.known(!findings.blocked())));
         Reach reach = fit.reach();
         if (!reach.isEmpty()) {
             boolean works = reach.works() > 0;
             essentials.add(new Essential(
-                    "a band of " + reach.carrier() + " works",
+                    "a band of " + reach.carrier() + " that works",
                     !works && reach.unknown() > 0 ? Met.UNKNOWN : Met.known(works)));
         }
         Optional<Device> device = fit.chain().device();
         demand.downMbps().ifPresent(down -> {
             OptionalDouble most = device.map(Device::downMaxMbps).orElse(OptionalDouble.empty());
             essentials.add(new Essential(
-                    "modem for " + amount(down) + " Mb/s down",
+                    "a modem for " + amount(down) + " Mb/s down",
                     most.isEmpty() ? Met.UNKNOWN : Met.known(most.getAsDouble() >= down)));
         });
         plan(essentials, fit.chain().sims(), demand);
@@ -48,7 +48,8 @@ public record Wanted(OptionalDouble budget, double hoursADay) {
                     device.flatMap(d -> d.can(feature)).map(Met::known).orElse(Met.UNKNOWN)));
         }
         budget.ifPresent(most -> essentials.add(new Essential(
-                "within " + Values.plain(most), price.known() > most ? Met.NO : price.open() ? Met.UNKNOWN : Met.YES)));
+                "a price within " + Values.plain(most),
+                price.known() > most ? Met.NO : price.open() ? Met.UNKNOWN : Met.YES)));
         return essentials;
     }
 
@@ -57,7 +58,7 @@ public record Wanted(OptionalDouble budget, double hoursADay) {
         demand.rateMbps().ifPresent(rate -> sims.stream()
                 .filter(s -> s.capMbps().isPresent())
                 .forEach(s -> essentials.add(new Essential(
-                        "plan of " + s.name() + " for " + amount(rate) + " Mb/s",
+                        "a plan of " + s.name() + " for " + amount(rate) + " Mb/s",
                         Met.known(s.capMbps().getAsDouble() >= rate)))));
         boolean stated =
                 !sims.isEmpty() && sims.stream().allMatch(s -> s.allowanceGb().isPresent());
@@ -66,7 +67,7 @@ public record Wanted(OptionalDouble budget, double hoursADay) {
                     .mapToDouble(s -> s.allowanceGb().getAsDouble())
                     .sum();
             essentials.add(new Essential(
-                    "plan for " + Values.rounded(demand.gbAMonth(), 0) + " GB a month",
+                    "a plan for " + Values.rounded(demand.gbAMonth(), 0) + " GB a month",
                     Met.known(given >= demand.gbAMonth())));
         }
     }

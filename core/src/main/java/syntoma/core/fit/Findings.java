@@ -26,6 +26,14 @@ public record Findings(FitCase fit, List<FitFinding> all) {
         return all.stream().flatMap(f -> f.toBuy().stream()).toList();
     }
 
+    /** What must stand beside a predicted gain so that it is not misread; empty text where nothing must. */
+    public String besideGain() {
+        return fit.chain().booster().isPresent()
+                ? "That is level alone. Through a booster SINR is no better than at its antenna outside, and one stream"
+                        + " carries at most half of what two would: speed may rise little, or fall where the signal is good."
+                : "";
+    }
+
     /** What is found, as one sentence or two. */
     public String headline() {
         if (fit.chain().device().isEmpty()) {

@@ -25,6 +25,11 @@ public record Sample(
         boolean ok,
         OptionalDouble value) {
 
+    /** The same under another name of its trial. */
+    public Sample ofTrial(String name) {
+        return new Sample(takenAt, stay, sim, setup, name, round, band, ok, value);
+    }
+
     /** Whether the sample came from an ok run and has the metric. */
     public boolean counts() {
         return ok && value.isPresent();

@@ -40,7 +40,7 @@ class RankingTest {
         assertEquals("Sorrel", ranking.cheapest().orElseThrow().name());
         assertEquals("Rowan", ranking.strongest().orElseThrow().name());
         assertEquals(3, ranking.order().get(3), "what lacks something stands last");
-        assertEquals("last, because it lacks VPN client", ranking.reason(3));
+        assertEquals("last, because this is missing: VPN client", ranking.reason(3));
         assertEquals("45 more buys about 4.0 dB, with Alder.", ranking.nextUnits());
     }
 

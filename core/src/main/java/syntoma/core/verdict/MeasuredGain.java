@@ -1,0 +1,51 @@
+package syntoma.core.verdict;
+
+import java.util.OptionalDouble;
+import syntoma.core.unit.Values;
+
+/**
+ * What a setup's RSRP was measured to be against another's on one band, beside what its chain is predicted to bring.
+ *
+ * @param predictedDb empty where a sheet leaves it open
+ * @param halfWidthDb of the prediction's interval
+ * @param measured the paired differences, in dB
+ */
+public record MeasuredGain(String band, OptionalDouble predictedDb, double halfWidthDb, Comparison measured) {
+    /** So far beneath its prediction a chain has a fault (methods, section 3). */
+    public static final double FAULT_DB = 6;
+
+    /** What it then usually is, the commonest first. */
+    public static final String USUAL_CAUSES =
+            "Look, in this order, for: a lead on a Wi-Fi or GNSS port; one of two leads off; RP-SMA on SMA, so that no pin"
+                    + " meets; the wrong port where one lead is used; a bad crimp, or water in it; the antenna beside"
+                    + " metal; the setting left on the device’s own antennas.";
+
+    /** Whether all of the measured interval lies so far beneath the prediction that something is not doing its job. */
+    public boolean fallsShort() {
+        return predictedDb.isPresent()
+                && measured.high().isPresent()
+                && measured.high().getAsDouble() < predictedDb.getAsDouble() - FAULT_DB;
+    }
+
+    /** What the two say together, as a sentence. */
+    public String sentence() {
+        if (measured.rounds().isEmpty()) {
+            return "not measured side by side";
+        }
+        String blocks = measured.rounds().size() + (measured.rounds().size() == 1 ? " time" : " times");
+        if (measured.low().isEmpty()) {
+            return "measured side by side " + blocks + "; from three on it can be said";
+        }
+        if (predictedDb.isEmpty()) {
+            return "measured side by side " + blocks + "; nothing is predicted";
+        }
+        if (fallsShort()) {
+            return "something in this chain is not doing its job: at least "
+                    + Values.rounded(predictedDb.getAsDouble() - measured.high().getAsDouble(), 0)
+                    + " dB less than predicted, measured side by side " + blocks;
+        }
+        boolean apart = measured.low().getAsDouble() > predictedDb.getAsDouble() + halfWidthDb
+                || measured.high().getAsDouble() < predictedDb.getAsDouble() - halfWidthDb;
+        return (apart ? "other than predicted" : "as predicted") + ", measured side by side " + blocks;
+    }
+}
