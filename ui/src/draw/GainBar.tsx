@@ -70,3 +70,21 @@ export function GainBar(props: { gain: Gain; domain: [number, number]; width: nu
     </svg>
   );
 }
+
+/** The axis beneath gain bars. */
+export function GainAxis({ domain, width }: { domain: [number, number]; width: number }) {
+  const x = linear(domain, [6, width - 6]);
+  return (
+    <svg width={width} height={16} aria-hidden="true" className="axis">
+      <text x={0} y={12}>
+        {effect(domain[0], 'dB')}
+      </text>
+      <text x={x(0)} y={12} textAnchor="middle">
+        0
+      </text>
+      <text x={width} y={12} textAnchor="end">
+        {effect(domain[1], 'dB')}
+      </text>
+    </svg>
+  );
+}

@@ -2,7 +2,7 @@ import { Select } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
 import { useGains } from '../data/rig';
-import { GainBar, gainDomain } from '../draw/GainBar';
+import { GainAxis, GainBar, gainDomain } from '../draw/GainBar';
 import { useWidth } from '../draw/useWidth';
 import { effect, fixed } from '../format/numbers';
 import { Part } from '../parts/Sheet';
@@ -55,6 +55,10 @@ export function MeasuredGain({ setup }: { setup: string }) {
               </div>
             </div>
           ))}
+          <div className="gain-row axis-row">
+            <span />
+            <GainAxis domain={domain} width={width} />
+          </div>
           {data.causes && <p className="notice">{data.causes}</p>}
         </>
       )}

@@ -72,17 +72,19 @@ function useRemove(setup: Schemas['SetupName'], view: Schemas['SetupView']) {
   const away = useDeleteSetup();
   const add = useAddSetup();
   const keep = useKeepChainOf();
-  return () =>
-    away.mutate(setup.id, {
-      onSuccess: () => {
-        void navigate('/rig?part=setups');
+  return () => {
+    // away from its sheet first, so that nobody asks for what is gone
+    void navigate('/rig?part=setups');
+    away
+      .mutateAsync(setup.id)
+      .then(() =>
         undoable(`${setup.name} is deleted.`, async () => {
           const made = await add.mutateAsync(setup.name);
           if (view.revision > 0) {
             await keep.mutateAsync({ id: made.id, plan: view.plan });
           }
-        });
-      },
-      onError: (refused) => void message.error(refused.message),
-    });
+        }),
+      )
+      .catch((refused: Error) => void message.error(refused.message));
+  };
 }

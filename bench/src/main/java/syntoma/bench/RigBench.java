@@ -30,6 +30,7 @@ import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Chain;
 import syntoma.core.chain.Connector;
 import syntoma.core.chain.Device;
+import syntoma.core.chain.Feature;
 import syntoma.core.chain.GainRange;
 import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.Lead;
@@ -37,6 +38,7 @@ import syntoma.core.chain.Placement;
 import syntoma.core.chain.Plugging;
 import syntoma.core.chain.Port;
 import syntoma.core.chain.PowerInput;
+import syntoma.core.chain.Settings;
 import syntoma.core.chain.Shell;
 import syntoma.core.chain.SimSize;
 import syntoma.core.chain.Use;
@@ -46,6 +48,7 @@ import syntoma.core.choice.Option;
 import syntoma.core.choice.Ranking;
 import syntoma.core.choice.Wanted;
 import syntoma.core.choice.Weights;
+import syntoma.core.fit.Demand;
 import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
@@ -59,6 +62,8 @@ import syntoma.core.fit.FitCheck;
 @Fork(1)
 public class RigBench {
     private static final int SETUPS = 6;
+    private static final Demand DEMAND =
+            new Demand(OptionalDouble.of(8), OptionalDouble.of(3), 90, List.of(Feature.VPN));
 
     private final List<Band> bands = Bands.all();
     private List<Chain> chains;
@@ -82,14 +87,25 @@ public class RigBench {
                 Optional.of(true),
                 OptionalDouble.of(14),
                 Optional.of(InternalAntennas.NONE),
+                Optional.of(false),
                 Optional.of(SimSize.NANO),
                 OptionalInt.of(2),
+                Optional.of(true),
                 OptionalInt.of(1),
-                new PowerInput(false, OptionalDouble.of(9), OptionalDouble.of(30), OptionalDouble.of(11)),
+                Optional.empty(),
+                new PowerInput(
+                        false,
+                        Set.of(),
+                        OptionalDouble.of(9),
+                        OptionalDouble.of(30),
+                        OptionalDouble.empty(),
+                        OptionalDouble.of(11),
+                        OptionalDouble.of(18)),
                 OptionalDouble.of(1000),
+                OptionalDouble.of(1201),
                 OptionalDouble.of(2000),
                 OptionalInt.of(5),
-                Set.of());
+                Optional.of(Set.of(Feature.VPN)));
         CableClass cable = CableClass.named("240-class");
         Antenna antenna = new Antenna(
                 "Rowan " + number,
@@ -99,37 +115,40 @@ public class RigBench {
                         new GainRange(new Span(600, 2700), OptionalDouble.of(8), OptionalDouble.of(9 + number)),
                         new GainRange(new Span(3300, 6000), OptionalDouble.of(9), OptionalDouble.of(10))),
                 IntStream.range(0, 4)
-                        .mapToObj(i -> new Lead("" + i, Use.CELLULAR, Optional.of(cable), OptionalDouble.of(3), male))
+                        .mapToObj(i -> new Lead(
+                                "" + i, Use.CELLULAR, Optional.of(cable), OptionalDouble.of(3), male, List.of()))
                         .toList(),
                 OptionalDouble.of(0),
                 OptionalDouble.of(0.3),
                 false);
         Cable extension = new Cable("Extension " + number, cable, 1 + number, female, male);
         return new Chain(
-                new Vehicle("Heron", Shell.STEEL, 2.86, 200, 12.8),
+                new Vehicle("Heron", Shell.STEEL, 2.86, 4, 200, 12.8),
                 Optional.of(device),
                 Placement.INSIDE,
                 Optional.empty(),
-                List.of(new AntennaRun("1", antenna, List.of(extension), Placement.MAST, 3)),
+                List.of(new AntennaRun(
+                        "1", antenna, List.of(extension), Map.of(), Placement.MAST, 3, OptionalDouble.empty())),
                 List.of(),
                 List.of(),
-                Plugging.NONE);
+                Plugging.NONE,
+                Settings.USUAL);
     }
 
     @Benchmark
     public Findings fitCheck() {
-        return FitCheck.of(FitCase.of(chains.get(0), "Tarnwave", bands, List.of()));
+        return FitCheck.of(FitCase.of(chains.get(0), "Tarnwave", bands, List.of(), Demand.NONE));
     }
 
     @Benchmark
     public Ranking candidates() {
-        Wanted wanted = new Wanted(OptionalDouble.of(8), List.of(), OptionalDouble.of(500), 24);
+        Wanted wanted = new Wanted(OptionalDouble.of(500), 24);
         List<Option> options = new ArrayList<>();
         for (Chain chain : chains) {
-            FitCase fit = FitCase.of(chain, "Tarnwave", bands, List.of());
+            FitCase fit = FitCase.of(chain, "Tarnwave", bands, List.of(), DEMAND);
             options.add(Candidate.of(chain.device().orElseThrow().name(), fit, List.of(), wanted)
                     .option());
         }
-        return Ranking.of(options, Weights.USUAL);
+        return Ranking.of(options, Weights.USUAL, OptionalDouble.of(500));
     }
 }

@@ -84,12 +84,12 @@ class RigTest {
                 .getByText("antenna", new Locator.GetByTextOptions().setExact(true))
                 .click();
         page.locator("#field-name").fill("Hornbeam");
-        page.locator("#field-price").fill("€80");
+        page.locator("#field-price").fill("eighty");
         page.reload();
         assertThat(page.locator("#field-name")).hasValue("Hornbeam");
         button(page, "Keep").click();
-        assertThat(page.locator("#field-price-hint")).containsText("without a unit or a currency sign");
-        page.locator("#field-price").fill("80");
+        assertThat(page.locator("#field-price-hint")).containsText("write a number");
+        page.locator("#field-price").fill("€ 80,00");
         button(page, "Keep").click();
         assertThat(page.locator("h1")).containsText("10 considered");
         page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam"))
@@ -149,7 +149,8 @@ class RigTest {
         assertThat(page.locator("aside")).containsText("adapter");
         choose(page, "chain-Antenna 1", "Alder");
         assertThat(page.locator("aside")).containsText("2 leads end in SMA-male; the port has TS9-female.");
-        assertThat(page.locator("aside")).containsText("as pigtails, such as TS9 pigtail. About 12.");
+        assertThat(page.locator("aside")).containsText("as pigtails, such as TS9 pigtail.");
+        assertThat(page.locator("aside")).containsText("2 × TS9 pigtail");
         assertThat(page.locator("main")).containsText("changed, not kept yet");
         page.reload();
         assertThat(page.locator("main")).containsText("changed, not kept yet");
@@ -230,5 +231,55 @@ class RigTest {
             int wide = (int) page.evaluate("document.documentElement.scrollWidth");
             assertTrue(wide <= 390, path + " is " + wide + " px wide");
         }
+    }
+
+    @Test
+    void a_router_is_put_on_the_shelf_from_a_pasted_sheet_on_a_phone() {
+        Page page = open(Chromium.Look.PHONE_PAPER, "/rig?part=shelf");
+        button(page, "Add gear").click();
+        button(page, "Paste a data sheet").click();
+        page.locator("#sheet-text")
+                .fill("Wigeon 5G router\n€ 349,00\nLTE B1/B3/B7/B20, 5G n28/n78\n5G 4x4 MIMO, 4G 2x2 MIMO\n"
+                        + "4 x SMA antenna sockets\nDC input 9-30 V");
+        button(page, "Read it").click();
+        assertThat(page.getByText("B1 B3 B7 B20 n28 n78")).isVisible();
+        page.getByText("4 × cellular, SMA-female").click();
+        page.getByText("Wigeon 5G router", new Page.GetByTextOptions().setExact(true))
+                .click();
+        button(page, "Take 10 fields over").click();
+        assertThat(page.locator("#field-name")).hasValue("Wigeon 5G router");
+        button(page, "Keep").click();
+        page.locator("[data-find] input, input[data-find]").first().fill("Wigeon");
+        assertThat(page.locator("main")).containsText("349");
+    }
+
+    @Test
+    void a_second_antenna_serves_the_bands_that_the_first_does_not_pass() {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig?setup=3");
+        assertThat(page.locator("h1")).containsText("four of five bands");
+        button(page, "Change the chain").click();
+        button(page, "Add an antenna").click();
+        choose(page, "chain-Antenna 2", "Alder");
+        assertThat(page.locator("main")).containsText("With Rowan and Alder on Tarnwave");
+        button(page, "Drop the change").click();
+        assertThat(page.locator("h1")).containsText("four of five bands");
+        assertThat(page.locator("main")).containsText("RSRP: predicted and measured");
+        assertThat(page.locator("main")).containsText("as predicted, measured side by side");
+    }
+
+    @Test
+    void a_setup_is_renamed_and_a_fresh_one_deleted_and_brought_back() {
+        Page page = open(Chromium.Look.DESK_PAPER, "/rig");
+        page.getByLabel("Name of the new setup").fill("Spare hotspot");
+        button(page, "Put it together").click();
+        button(page, "Rename").click();
+        page.getByLabel("New name").fill("Spare");
+        button(page, "Rename").click();
+        assertThat(page.locator("main .over")).containsText("Spare ·");
+        button(page, "Delete").click();
+        assertThat(page.getByText("Spare is deleted.")).isVisible();
+        button(page, "Undo").click();
+        assertThat(page.locator("main").getByText("Spare", new Locator.GetByTextOptions().setExact(true)))
+                .isVisible();
     }
 }

@@ -68,7 +68,10 @@ class SetupController {
                 Arrays.stream(Placement.values()).map(Placement::label).toList(),
                 Arrays.stream(RadioMode.values()).map(RadioMode::label).toList(),
                 Arrays.stream(Source.values()).map(Source::label).toList(),
-                CableClass.all().stream().map(CableClass::name).toList());
+                CableClass.all().stream()
+                        .filter(c -> c.ohms() == CableClass.RADIO_OHMS)
+                        .map(CableClass::name)
+                        .toList());
     }
 
     @PostMapping

@@ -121,7 +121,7 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
         return links.stream().map(share).anyMatch(OptionalDouble::isEmpty) ? Way.UNKNOWN : Way.OPEN;
     }
 
-    private static boolean closes(OptionalDouble share) {
+    static boolean closes(OptionalDouble share) {
         return share.isPresent() && share.getAsDouble() < ENOUGH;
     }
 

@@ -1,6 +1,7 @@
 package syntoma.core.band;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -42,6 +43,14 @@ public record LinkShare(String link, OptionalDouble downlink, OptionalDouble upl
                                 ? OptionalDouble.empty()
                                 : OptionalDouble.of(share(band.uplink().get(), uplink)),
                 "");
+    }
+
+    /** Whether enough of both directions passes; empty when the sheet does not say. */
+    public Optional<Boolean> passes() {
+        if (Coverage.closes(downlink) || Coverage.closes(uplink)) {
+            return Optional.of(false);
+        }
+        return downlink.isEmpty() || uplink.isEmpty() ? Optional.empty() : Optional.of(true);
     }
 
     private static double share(Span wanted, List<Span> given) {

@@ -24,7 +24,13 @@ final class BandsMissing implements FitRule {
                                         .map(c -> c.band().name())
                                         .collect(Collectors.joining(", ")) + " of "
                                 + fit.carrier() + " in both directions.",
-                        ""))
+                        isDevice(fit, e.getKey())
+                                ? "Nothing to do unless that band is the only one somewhere."
+                                : "Put an antenna beside it that does, or count on the other bands."))
                 .toList();
+    }
+
+    private static boolean isDevice(FitCase fit, String link) {
+        return fit.chain().device().map(d -> d.name().equals(link)).orElse(false);
     }
 }

@@ -2,9 +2,14 @@ package syntoma.core.fit;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.stream.Stream;
 import syntoma.core.band.Band;
 import syntoma.core.band.Coverage;
@@ -12,6 +17,8 @@ import syntoma.core.band.LinkShare;
 import syntoma.core.band.Reach;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Chain;
+import syntoma.core.chain.Joint;
+import syntoma.core.chain.Lead;
 import syntoma.core.chain.Staircase;
 import syntoma.core.chain.Use;
 import syntoma.core.chain.Wiring;
@@ -23,24 +30,118 @@ import syntoma.core.chain.Wiring;
  * @param reach the carrier's bands in the regions travelled over the links of the chain: the device, its antennas for
  *     cellular side by side, the booster; none where the chain draws on another source
  * @param demand of the chosen needs
+ * @param ways which leads bring in a band, by the band's name; of every band of the carrier
  */
-public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach reach, Demand demand) {
+public record FitCase(
+        Chain chain, Wiring wiring, List<Adapter> spares, Reach reach, Demand demand, Map<String, Ways> ways) {
+
+    /**
+     * The leads that bring in a band.
+     *
+     * @param passing connected leads whose elements pass it
+     * @param open whether a connected lead may pass it, and its sheet does not say
+     * @param best the one that brings most, or one of which that is not known; empty where none passes
+     * @param staircase along that one; empty where the band does not work or the way is open
+     */
+    public record Ways(
+            List<Wiring.Connection> passing,
+            boolean open,
+            Optional<Wiring.Connection> best,
+            Optional<Staircase> staircase) {
+        private static final Ways NONE = new Ways(List.of(), false, Optional.empty(), Optional.empty());
+
+        private static Ways of(Chain chain, List<Element> elements, Coverage coverage) {
+            Band band = coverage.band();
+            List<Wiring.Connection> passing = new ArrayList<>();
+            List<Wiring.Connection> differing = new ArrayList<>();
+            boolean open = false;
+            for (Element element : elements) {
+                Optional<Boolean> passes = element.share(band).passes();
+                open |= passes.isEmpty();
+                if (passes.orElse(false)) {
+                    passing.addAll(element.leads());
+                    differing.addAll(element.differing());
+                }
+            }
+            boolean drawn = coverage.works() && !open && wiringKnown(chain);
+            double mhz = band.downlink().middleMhz();
+            Optional<Wiring.Connection> best = Optional.empty();
+            Optional<Staircase> staircase = drawn && passing.isEmpty()
+                    ? Optional.of(Staircase.of(chain, Optional.empty(), mhz))
+                    : Optional.empty();
+            double most = Double.NEGATIVE_INFINITY;
+            for (Wiring.Connection c : differing) {
+                Staircase stairs = Staircase.of(chain, Optional.of(c), mhz);
+                double brings = stairs.deltaDb().orElse(Double.POSITIVE_INFINITY);
+                if (best.isEmpty() || brings > most) {
+                    most = brings;
+                    best = Optional.of(c);
+                    staircase = drawn ? Optional.of(stairs) : Optional.empty();
+                }
+            }
+            return new Ways(List.copyOf(passing), open, best, staircase);
+        }
+    }
+
+    /**
+     * Connected leads of an antenna with the same ranges, so that they pass the same bands.
+     *
+     * @param differing one of each kind of them that brings something else: by its length, its cables, its joints
+     */
+    private record Element(List<Wiring.Connection> leads, List<Wiring.Connection> differing) {
+        static List<Element> of(List<Wiring.Connection> connected) {
+            Map<List<Object>, List<Wiring.Connection>> alike = new LinkedHashMap<>();
+            connected.forEach(c -> alike.computeIfAbsent(
+                            List.of(
+                                    c.lead().run().key(),
+                                    c.lead().lead().ranges().isEmpty()
+                                            ? ""
+                                            : c.lead().key()),
+                            k -> new ArrayList<>())
+                    .add(c));
+            return alike.values().stream()
+                    .map(leads -> {
+                        Set<Way> seen = new HashSet<>();
+                        return new Element(
+                                leads,
+                                leads.stream().filter(c -> seen.add(Way.of(c))).toList());
+                    })
+                    .toList();
+        }
+
+        LinkShare share(Band band) {
+            return leads.get(0).lead().share(band);
+        }
+    }
+
+    /** What of a lead decides what it brings; leads that are alike in it bring the same. */
+    private record Way(String run, Lead lead, List<Joint> joints) {
+        static Way of(Wiring.Connection c) {
+            Lead l = c.lead().lead();
+            Lead unnamed = new Lead("", l.use(), l.cableClass(), l.lengthM(), l.connector(), l.ranges());
+            boolean own = c.lead().run().ownExtension().containsKey(l.label());
+            return new Way(c.lead().run().key() + (own ? "/" + l.label() : ""), unnamed, c.joints());
+        }
+    }
 
     /** A chain on the bands of a carrier. */
     public static FitCase of(Chain chain, String carrier, List<Band> bands, List<Adapter> spares, Demand demand) {
         Wiring wiring = Wiring.of(chain);
+        List<Element> elements = Element.of(wiring.of(Use.CELLULAR));
         List<Coverage> coverage = chain.isCellular()
-                ? bands.stream().map(band -> coverage(chain, wiring, band)).toList()
+                ? bands.stream().map(band -> coverage(chain, elements, band)).toList()
                 : List.of();
-        return new FitCase(chain, wiring, spares, new Reach(carrier, coverage), demand);
+        Reach reach = new Reach(carrier, coverage);
+        Map<String, Ways> ways = new HashMap<>();
+        reach.bands().forEach(c -> ways.put(c.band().name(), Ways.of(chain, elements, c)));
+        return new FitCase(chain, wiring, spares, reach, demand, Map.copyOf(ways));
     }
 
-    private static Coverage coverage(Chain chain, Wiring wiring, Band band) {
+    private static Coverage coverage(Chain chain, List<Element> elements, Band band) {
         List<LinkShare> device = chain.device().stream().map(d -> d.share(band)).toList();
-        List<Wiring.Connection> connected = wiring.of(Use.CELLULAR);
-        Stream<LinkShare> antennas = connected.isEmpty()
+        Stream<LinkShare> antennas = elements.isEmpty()
                 ? chain.antennas().stream().flatMap(run -> run.antenna().shares(band).stream())
-                : Stream.concat(connected.stream().map(c -> c.lead().share(band)), withoutLeads(chain));
+                : Stream.concat(elements.stream().map(e -> e.share(band)), withoutLeads(chain));
         List<LinkShare> booster =
                 chain.booster().stream().map(b -> b.share(band)).toList();
         return Coverage.of(band, device, antennas.distinct().toList(), booster);
@@ -70,21 +171,20 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
 
     /** Whether what is connected to what follows from the sheets. */
     boolean wiringKnown() {
+        return wiringKnown(chain);
+    }
+
+    private static boolean wiringKnown(Chain chain) {
         return !chain.leadsOpen() && (chain.leads(Use.CELLULAR).isEmpty() || chain.portsStated());
+    }
+
+    private Ways ways(Band band) {
+        return ways.getOrDefault(band.name(), Ways.NONE);
     }
 
     /** The connected leads whose elements pass a band. */
     List<Wiring.Connection> passing(Band band) {
-        return cellular().stream().filter(c -> on(c, band).works()).toList();
-    }
-
-    /** Whether a connected lead may pass a band, and its sheet does not say. */
-    private boolean isOpen(Band band) {
-        return cellular().stream().anyMatch(c -> on(c, band).isUnknown());
-    }
-
-    private static Coverage on(Wiring.Connection connection, Band band) {
-        return Coverage.of(band, List.of(connection.lead().share(band)));
+        return ways(band).passing();
     }
 
     /**
@@ -92,10 +192,7 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
      * connected that passes it.
      */
     public Optional<Wiring.Connection> best(Band band) {
-        double mhz = band.downlink().middleMhz();
-        return passing(band).stream()
-                .max(Comparator.comparingDouble(
-                        c -> Staircase.of(chain, Optional.of(c), mhz).deltaDb().orElse(Double.POSITIVE_INFINITY)));
+        return ways(band).best();
     }
 
     /**
@@ -103,10 +200,7 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
      * open whether it does or along which lead.
      */
     public Optional<Staircase> staircase(Band band) {
-        boolean works = reach.of(band).map(Coverage::works).orElse(false);
-        return works && wiringKnown() && !isOpen(band)
-                ? Optional.of(Staircase.of(chain, best(band), band.downlink().middleMhz()))
-                : Optional.empty();
+        return ways(band).staircase();
     }
 
     /**
@@ -120,7 +214,7 @@ public record FitCase(Chain chain, Wiring wiring, List<Adapter> spares, Reach re
             return OptionalInt.empty();
         }
         return coverage.map(Coverage::works).orElse(true)
-                ? streams(band.rat(), passing(band).size(), isOpen(band))
+                ? streams(band.rat(), passing(band).size(), ways(band).open())
                 : OptionalInt.of(0);
     }
 

@@ -25,10 +25,12 @@ final class SlowEthernet implements FitRule {
                             + " Mb/s Ethernet port is slower than the modem ("
                             + Values.plain(d.downMaxMbps().getAsDouble()) + " Mb/s).",
                     slowWifi
-                            ? "Its Wi-Fi is slower too: count on no more than that."
+                            ? "Its Wi-Fi of at most "
+                                    + Values.plain(d.wifiMbps().getAsDouble())
+                                    + " Mb/s is slower too: count on no more than that."
                             : "Use Wi-Fi where speed matters."));
         }
-        if (slowWifi) {
+        if (slowWifi && !slowPort) {
             findings.add(FitFinding.note(
                     "slow-wifi",
                     d.name(),
@@ -36,7 +38,7 @@ final class SlowEthernet implements FitRule {
                             + " Mb/s is slower than the modem ("
                             + Values.plain(d.downMaxMbps().getAsDouble())
                             + " Mb/s), and half of that is what a room leaves.",
-                    slowPort ? "" : "Use the Ethernet port where speed matters."));
+                    "Use the Ethernet port where speed matters."));
         }
         return findings;
     }

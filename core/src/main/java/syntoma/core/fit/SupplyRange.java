@@ -94,7 +94,9 @@ final class SupplyRange implements FitRule {
     private static FitFinding converted(PoweredPart part, Supply supply, VoltageSystem system) {
         FitFinding found = FitFinding.caution(
                 CODE, part.name(), part.name() + " " + takes(part) + ": " + gives(part, system) + ".", "");
-        String volts = supply.outV().isPresent() ? number(supply.outV().getAsDouble()) + " V" : "";
+        String volts = supply.outV().isPresent()
+                ? Values.plain(Math.round(supply.outV().getAsDouble() * 10) / 10.0) + " V"
+                : "";
         return switch (supply.way()) {
             case STABILISER -> remedy(found, volts + " stabiliser", "", ToBuy.STABILISER);
             case STEP_DOWN ->

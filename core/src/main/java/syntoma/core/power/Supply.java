@@ -112,7 +112,8 @@ public record Supply(Way way, OptionalDouble outV) {
 
     /** How it is fed, in words. */
     public String words(VoltageSystem system) {
-        String volts = outV.isPresent() ? Values.rounded(outV.getAsDouble(), 1) + " V" : "its own voltage";
+        String volts =
+                outV.isPresent() ? Values.plain(Math.round(outV.getAsDouble() * 10) / 10.0) + " V" : "its own voltage";
         return switch (way) {
             case DIRECT -> "from " + system.label() + " as it is";
             case STABILISER -> "through a stabiliser of " + volts;

@@ -1,6 +1,7 @@
 package syntoma.core.unit;
 
-import java.util.Locale;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 
 /** Checks for values that come from outside: the message names the field, the value and what is allowed. */
 public final class Values {
@@ -25,14 +26,18 @@ public final class Values {
     /** Returns the number without a needless fraction, with the typographic minus: −97, 12.5. */
     public static String plain(double value) {
         String text = value == Math.rint(value) && Math.abs(value) < 1e15
-                ? String.format(Locale.ROOT, "%.0f", value)
+                ? Long.toString((long) value)
                 : Double.toString(value);
         return text.replace('-', '−');
     }
 
     /** Returns the number rounded to a number of decimals, with the typographic minus. */
     public static String rounded(double value, int decimals) {
-        String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
+        String text = Double.isFinite(value)
+                ? BigDecimal.valueOf(value)
+                        .setScale(decimals, RoundingMode.HALF_UP)
+                        .toPlainString()
+                : Double.toString(value);
         boolean zero = text.chars().noneMatch(c -> c >= '1' && c <= '9');
         return zero ? text.replace("-", "") : text.replace('-', '−');
     }

@@ -87,7 +87,7 @@ class CandidateTest {
                 Rigs.chain(Changed.power(Rigs.router(2), Rigs.volts(11.5, 12.5)), Rigs.onRoof(Rigs.wide("Alder", 2)));
         Candidate candidate = judged(narrow, List.of(), demand(8));
         assertEquals("about 45", candidate.option().price().words());
-        assertEquals("12.0 V stabiliser", candidate.toBuy().get(0).what());
+        assertEquals("12 V stabiliser", candidate.toBuy().get(0).what());
         assertFalse(candidate.toBuy().get(0).part());
     }
 

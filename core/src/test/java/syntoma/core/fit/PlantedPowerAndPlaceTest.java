@@ -369,7 +369,7 @@ class PlantedPowerAndPlaceTest {
                 .filter(f -> f.code().equals("supply-range"))
                 .findFirst()
                 .orElseThrow();
-        assertEquals("A step-down converter from 12 V to 9.0 V. A 12 V stabiliser would destroy it.", found.fix());
+        assertEquals("A step-down converter from 12 V to 9 V. A 12 V stabiliser would destroy it.", found.fix());
     }
 
     @Test
