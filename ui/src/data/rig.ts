@@ -142,8 +142,19 @@ export const useRetireSetup = () =>
     unwrap(api.PUT('/api/setups/{id}/retired', { params: { path: { id } }, body: { retired } })),
   );
 
-export const useDeleteSetup = () =>
-  useRigChange((id: number) => unwrap(api.DELETE('/api/setups/{id}', { params: { path: { id } } })));
+/** Deletes a setup; its own sheet, which may still be looked at, is not asked for again. */
+export function useDeleteSetup() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (id: number) => unwrap(api.DELETE('/api/setups/{id}', { params: { path: { id } } })),
+    onSuccess: () =>
+      Promise.all(
+        [keys.setupFits, keys.setups, keys.gear, keys.standing].map((queryKey) =>
+          client.invalidateQueries({ queryKey }),
+        ),
+      ),
+  });
+}
 
 /** Keeps the chain of a setup that was just made. */
 export const useKeepChainOf = () =>

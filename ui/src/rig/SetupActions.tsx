@@ -73,7 +73,6 @@ function useRemove(setup: Schemas['SetupName'], view: Schemas['SetupView']) {
   const add = useAddSetup();
   const keep = useKeepChainOf();
   return () => {
-    // away from its sheet first, so that nobody asks for what is gone
     void navigate('/rig?part=setups');
     away
       .mutateAsync(setup.id)

@@ -89,7 +89,7 @@ export function SetupSheet({ id, revision }: { id: number; revision: number | nu
         />
       )}
       {view.staircases.length > 0 && plan.device !== null && <Staircases view={view} />}
-      {stored.data.setup && view.staircases.length > 0 && revision === null && (
+      {stored.data.setup && plan.device !== null && view.staircases.length > 0 && revision === null && (
         <MeasuredGain setup={stored.data.setup.name} />
       )}
       {plan.device !== null && <CoverageMatrix coverage={view.coverage} network={view} change={setOn} />}
