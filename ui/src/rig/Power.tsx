@@ -44,7 +44,7 @@ export function Power({ power, battery }: { power: Schemas['PowerView'][]; batte
                     ? 'that of the inverter'
                     : p.fuseA === null || p.wireMm2 === null || p.wireAwg === null
                       ? '–'
-                      : `${short(p.fuseA)} A, ${wire(p.wireMm2, p.wireAwg, system)}; ${fixed(p.dropV, 2)} V lost over ${length(p.wireM, system)}`}
+                      : `${p.fromPeak ? '' : 'at least '}${short(p.fuseA)} A, ${wire(p.wireMm2, p.wireAwg, system)}; ${fixed(p.dropV, 2)} V lost over ${length(p.wireM, system)}`}
                 </td>
               </tr>
             ))}
@@ -52,9 +52,11 @@ export function Power({ power, battery }: { power: Schemas['PowerView'][]; batte
         </table>
       </div>
       <p className="small">
-        Fuse and wire are for the most it draws, from a nearly empty battery of {battery}. Isolate the battery
-        first, fuse at the battery end, wire sized to the fuse; mains and inverters are for a licensed
-        electrician.
+        Fuse and wire are for the most it draws, from a nearly empty battery of {battery}
+        {power.some((p) => !p.fromPeak && p.fuseA !== null) &&
+          '; “at least” where its sheet states the usual draw alone'}
+        . Isolate the battery first, fuse at the battery end, wire sized to the fuse; mains and inverters are
+        for a licensed electrician.
       </p>
     </Part>
   );

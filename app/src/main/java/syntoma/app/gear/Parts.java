@@ -57,7 +57,9 @@ public final class Parts {
         s.whole("layersLte").ifPresent(n -> layers.put(Band.Technology.LTE, n));
         s.whole("layersNr").ifPresent(n -> layers.put(Band.Technology.NR, n));
         Optional<Boolean> takes = s.yes("takesAntennas");
-        Optional<List<Port>> ports = s.rows("ports").map(rows -> mapped(rows, Parts::port));
+        Optional<List<Port>> ports = s.rows("ports")
+                .map(rows -> mapped(rows, Parts::port))
+                .filter(all -> s.rows("ports").orElseThrow().stream().allMatch(Parts::statesUse));
         if (ports.isPresent()) {
             unique("port", ports.get().stream().map(Port::label).toList());
         } else if (takes.isPresent() && !takes.get()) {
@@ -105,8 +107,10 @@ public final class Parts {
 
     public static Antenna antenna(GearItem item) {
         Sheet s = new Sheet(item.sheet());
-        List<Lead> leads = mapped(s.rows("leads").orElse(List.of()), Parts::lead);
-        unique("lead", leads.stream().map(Lead::label).toList());
+        List<Sheet> rows = s.rows("leads").orElse(List.of());
+        List<Lead> all = mapped(rows, Parts::lead);
+        unique("lead", all.stream().map(Lead::label).toList());
+        List<Lead> leads = rows.stream().allMatch(Parts::statesUse) ? all : List.of();
         return new Antenna(
                 item.name(),
                 s.text("pattern").map("one direction"::equals).orElse(false),
@@ -175,6 +179,11 @@ public final class Parts {
                 row.text("use").map(Use::labelled).orElse(Use.CELLULAR),
                 Connector.of(needed(row.text("connector"), "connector")),
                 row.yes("main").orElse(false));
+    }
+
+    /** What a port or a lead is for is not guessed: where one does not say, which of them go together is not known. */
+    private static boolean statesUse(Sheet row) {
+        return row.text("use").isPresent();
     }
 
     private static Lead lead(Sheet row) {

@@ -123,6 +123,7 @@ public record SetupView(
             @Nullable Double batteryShare,
             @Nullable Double amps,
             @Nullable Double fuseA,
+            boolean fromPeak,
             @Nullable Double wireMm2,
             @Nullable Integer wireAwg,
             @Nullable Double dropV,

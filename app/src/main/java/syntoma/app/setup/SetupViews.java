@@ -191,6 +191,7 @@ final class SetupViews {
                 boxed(p.batteryShare()),
                 boxed(p.amps()),
                 boxed(p.fuseA()),
+                p.input().peakW().isPresent(),
                 p.wire().map(Wire::mm2).orElse(null),
                 p.wire().map(Wire::awg).orElse(null),
                 boxed(p.dropV()),

@@ -219,4 +219,25 @@ class SetupTest {
                         .asText());
         assertTrue(requests.read("/api/setups/choices").json().get("modes").size() > 2);
     }
+
+    @Test
+    void a_port_that_does_not_say_what_it_is_for_leaves_the_streams_open() throws Exception {
+        assertEquals(2, setup("Roof dome").get("streams").asInt());
+        JsonNode curlew = requests.gear("Curlew");
+        ObjectNode changed = curlew.deepCopy();
+        ((ObjectNode) changed.at("/sheet/ports/0")).remove("use");
+        ObjectNode request = changed.objectNode();
+        for (String field : new String[] {"kind", "name", "state", "price", "sheet"}) {
+            request.set(field, changed.get(field));
+        }
+        assertEquals(
+                200,
+                requests.put("/api/gear/" + curlew.get("id").asInt() + "?as=correction", request)
+                        .status());
+        JsonNode open = setup("Roof dome");
+        assertTrue(open.get("streams").isNull());
+        assertTrue(open.get("staircases").isEmpty(), "no prediction along a lead that is not known");
+        assertTrue(open.get("findings").toString().contains("antenna ports, or what each is for"));
+        assertFalse(open.get("findings").toString().contains("\"blocker\""));
+    }
 }

@@ -11,7 +11,7 @@ import syntoma.core.band.Span;
 /**
  * A booster that re-radiates inside. Its uplink and its downlink have passbands of their own.
  *
- * @param tdd whether it follows the turns of a TDD band; one that is not said to, does not cover such bands
+ * @param tdd whether it follows the turns of a TDD band; one that does not, covers none of them
  * @param gainDb rated gain
  * @param ratedOutputDbm toward the inside
  * @param donor the connector for the antenna outside
@@ -28,11 +28,17 @@ public record Booster(
 
     /** The share of a band that its passbands take, each direction by its own. */
     public LinkShare share(Band band) {
-        if (band.duplex() == Duplex.TDD && !tdd.orElse(false)) {
-            return LinkShare.none(name, "it does not follow TDD");
-        }
         if (uplink.isEmpty() && downlink.isEmpty()) {
             return LinkShare.unknown(name);
+        }
+        if (band.duplex() == Duplex.TDD && !tdd.orElse(false)) {
+            boolean outside = LinkShare.of(name, band, downlink, uplink)
+                    .passes()
+                    .map(passes -> !passes)
+                    .orElse(false);
+            return tdd.isPresent() || outside
+                    ? LinkShare.none(name, tdd.isPresent() ? "it does not follow TDD" : "")
+                    : LinkShare.unknown(name, "whether it follows TDD is not stated");
         }
         return LinkShare.of(name, band, downlink, uplink);
     }

@@ -3,7 +3,7 @@ package syntoma.core.fit;
 import java.util.List;
 import syntoma.core.chain.Sim;
 
-/** The bands looked at should be those of a card in the setup. */
+/** The bands looked at should be those of a card in the setup; a card whose carrier is not said may be that one. */
 final class CarrierOfCard implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
@@ -11,7 +11,8 @@ final class CarrierOfCard implements FitRule {
         List<Sim> sims = fit.chain().sims();
         boolean none = !sims.isEmpty()
                 && !fit.carrier().isEmpty()
-                && sims.stream().noneMatch(s -> s.carrier().equals(fit.carrier()));
+                && sims.stream()
+                        .noneMatch(s -> s.carrier().isEmpty() || s.carrier().equals(fit.carrier()));
         return none
                 ? List.of(FitFinding.note(
                         "carrier-of-card",

@@ -138,7 +138,9 @@ public record FitCase(
     }
 
     private static Coverage coverage(Chain chain, List<Element> elements, Band band) {
-        List<LinkShare> device = chain.device().stream().map(d -> d.share(band)).toList();
+        List<LinkShare> device = List.of(chain.device()
+                .map(d -> d.share(band))
+                .orElseGet(() -> LinkShare.unknown("the device", "none is chosen")));
         Stream<LinkShare> antennas = elements.isEmpty()
                 ? chain.antennas().stream().flatMap(run -> run.antenna().shares(band).stream())
                 : Stream.concat(elements.stream().map(e -> e.share(band)), withoutLeads(chain));

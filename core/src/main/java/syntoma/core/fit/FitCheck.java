@@ -33,7 +33,7 @@ public final class FitCheck {
             new SupplyRange(),
             new MainsOnly(),
             new PlanOfCard(),
-            new MustHaves(),
+            new WantedFeatures(),
             new SlowEthernet(),
             new BoosterCare(),
             new BoosterStreams(),

@@ -23,7 +23,11 @@ final class NotStated implements FitRule {
                 missing(findings, run.antenna().name(), "frequency ranges", "Look for MHz or GHz on its sheet.");
             }
             if (run.antenna().leads().isEmpty()) {
-                missing(findings, run.antenna().name(), "leads", "Count the leads and read their tags.");
+                missing(
+                        findings,
+                        run.antenna().name(),
+                        "leads, or what each is for",
+                        "Count the leads and read their tags.");
             }
         });
         chain.booster().ifPresent(b -> {
@@ -51,7 +55,7 @@ final class NotStated implements FitRule {
             missing(
                     findings,
                     d.name(),
-                    "antenna ports",
+                    "antenna ports, or what each is for",
                     "Count the sockets, and read the marks beside them for cellular, Wi-Fi and GNSS.");
         }
         if (d.layers().isEmpty()) {

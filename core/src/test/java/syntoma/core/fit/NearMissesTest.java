@@ -43,11 +43,13 @@ import syntoma.core.chain.Chain;
 import syntoma.core.chain.Connector;
 import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.Placement;
+import syntoma.core.chain.Port;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Rigs;
 import syntoma.core.chain.Shell;
 import syntoma.core.chain.Sim;
 import syntoma.core.chain.SimSize;
+import syntoma.core.chain.Use;
 
 /** Rigs that look like a misfit and are none: the rule stays silent. */
 class NearMissesTest {
@@ -81,6 +83,7 @@ class NearMissesTest {
         Sim ostrel = Rigs.card("Ostrel card", "Ostrel", SimSize.NANO);
         Sim tarnwave = Rigs.card("Tarnwave card", "Tarnwave", SimSize.NANO);
         return Stream.of(
+                near("a device is chosen", chain(router(2)), "device-missing"),
                 near("a device on its own needs no port", chain(ports(router(2))), "no-antenna-port"),
                 near(
                         "ports that are not stated",
@@ -190,6 +193,19 @@ class NearMissesTest {
                         "a magnet inside",
                         in(chain(router(2), run(magnet(wide("Sorrel", 2)), List.of(), Placement.INSIDE, 0)), Shell.GRP),
                         "magnet-hold"),
+                near(
+                        "a GNSS lead with a port for it",
+                        chain(
+                                ports(
+                                        router(1),
+                                        new Port("M", Use.CELLULAR, Connector.of("SMA-female"), true),
+                                        new Port("G", Use.GNSS, Connector.of("SMA-female"), false)),
+                                onRoof(antenna(
+                                        "Alder",
+                                        List.of(range(600, 6000, 5, 6)),
+                                        lead("1", "SMA-male"),
+                                        lead("sat", Use.GNSS, "SMA-male")))),
+                        "spare-lead"),
                 near("no mast", two, "parked-only"),
                 near("hears all around", two, "aiming"),
                 near(

@@ -31,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -354,6 +355,32 @@ class PlantedPowerAndPlaceTest {
                                         lead("2", "SMA-male")))),
                         "several-antennas",
                         ""));
+    }
+
+    /** No rule goes without a rig that it must find and one that it must leave alone; what always holds has no other. */
+    @Test
+    void every_rule_has_its_misfit_and_its_near_miss() {
+        Set<String> planted = Stream.of(
+                        PlantedMisfitsTest.connections(),
+                        PlantedMisfitsTest.bandsAndGain(),
+                        PlantedMisfitsTest.cardsPowerAndPlace(),
+                        PlantedSettingsTest.misfits(),
+                        misfits())
+                .flatMap(s -> s)
+                .map(Planted::code)
+                .collect(Collectors.toSet());
+        Set<String> near = Stream.of(
+                        NearMissesTest.nearMisses().map(NearMissesTest.Near::code),
+                        PlantedSettingsTest.nearMisses().map(Planted::code),
+                        nearMisses().map(Planted::code))
+                .flatMap(s -> s)
+                .collect(Collectors.toSet());
+        Set<String> always = Set.of("booster-licence", "booster-noise");
+        assertEquals(
+                Set.of(),
+                planted.stream()
+                        .filter(code -> !near.contains(code) && !always.contains(code))
+                        .collect(Collectors.toSet()));
     }
 
     @ParameterizedTest

@@ -196,8 +196,8 @@ class PlantedSettingsTest {
                         from(SOUND, Source.CAMPGROUND_WIFI),
                         "source",
                         "is unknown"),
-                caution("no VPN", with(can(Feature.FAILOVER)), "must-have", "does not do VPN client"),
-                note("features not named", SOUND, "must-have", "is unknown"),
+                caution("no VPN", with(can(Feature.FAILOVER)), "wanted-feature", "does not do VPN client"),
+                note("features not named", SOUND, "wanted-feature", "is unknown"),
                 note(
                         "a slow Wi-Fi",
                         with(device("wifiMbps", OptionalDouble.of(300))),
@@ -267,7 +267,7 @@ class PlantedSettingsTest {
                         "source",
                         ""),
                 note("satellite asks nothing of the modem", from(SOUND, Source.SATELLITE), "source", ""),
-                note("all that is needed", with(can(Feature.VPN, Feature.FAILOVER)), "must-have", ""),
+                note("all that is needed", with(can(Feature.VPN, Feature.FAILOVER)), "wanted-feature", ""),
                 note(
                         "a Wi-Fi as fast as the modem",
                         with(device("wifiMbps", OptionalDouble.of(600))),

@@ -166,9 +166,9 @@ class UnknownStaysUnknownTest {
         };
     }
 
-    private static <T> List<T> set(List<T> list, int at, T item) {
+    private static <T> List<T> set(List<T> list, int place, T item) {
         List<T> copy = new ArrayList<>(list);
-        copy.set(at, item);
+        copy.set(place, item);
         return List.copyOf(copy);
     }
 }

@@ -6,8 +6,8 @@ import syntoma.core.chain.Device;
 import syntoma.core.chain.Feature;
 
 /** What the need cannot do without must be on the device's sheet. */
-final class MustHaves implements FitRule {
-    private static final String CODE = "must-have";
+final class WantedFeatures implements FitRule {
+    private static final String CODE = "wanted-feature";
 
     @Override
     public List<FitFinding> check(FitCase fit) {
