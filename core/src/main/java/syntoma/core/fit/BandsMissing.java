@@ -23,7 +23,7 @@ final class BandsMissing implements FitRule {
                                 + e.getValue().stream()
                                         .map(c -> c.band().name())
                                         .collect(Collectors.joining(", ")) + " of "
-                                + fit.carrier() + " in both directions.",
+                                + fit.carrier() + (isHalf(e.getValue()) ? " in both directions." : "."),
                         isDevice(fit, e.getKey())
                                 ? "Nothing to do unless that band is the only one somewhere."
                                 : "Put an antenna beside it that does, or count on the other bands."))
@@ -32,5 +32,11 @@ final class BandsMissing implements FitRule {
 
     private static boolean isDevice(FitCase fit, String link) {
         return fit.chain().device().map(d -> d.name().equals(link)).orElse(false);
+    }
+
+    private static boolean isHalf(List<Coverage> bands) {
+        return bands.stream()
+                .anyMatch(
+                        c -> c.result() == Coverage.Result.DOWNLINK_ONLY || c.result() == Coverage.Result.UPLINK_ONLY);
     }
 }

@@ -17,6 +17,7 @@ import syntoma.core.band.LinkShare;
 import syntoma.core.band.Reach;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Chain;
+import syntoma.core.chain.Device;
 import syntoma.core.chain.Joint;
 import syntoma.core.chain.Lead;
 import syntoma.core.chain.Staircase;
@@ -66,7 +67,9 @@ public record FitCase(
             boolean drawn = coverage.works() && !open && wiringKnown(chain);
             double mhz = band.downlink().middleMhz();
             Optional<Wiring.Connection> best = Optional.empty();
-            Optional<Staircase> staircase = drawn && passing.isEmpty()
+            boolean own = chain.booster().isEmpty()
+                    && chain.device().flatMap(Device::ownAntennas).orElse(false);
+            Optional<Staircase> staircase = drawn && own && passing.isEmpty()
                     ? Optional.of(Staircase.of(chain, Optional.empty(), mhz))
                     : Optional.empty();
             double most = Double.NEGATIVE_INFINITY;

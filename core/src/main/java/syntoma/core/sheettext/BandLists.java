@@ -44,12 +44,21 @@ final class BandLists {
 
     static void read(List<Line> lines, List<Found> found) {
         List<Listed> lists = new ArrayList<>();
+        List<Listed> unnamed = new ArrayList<>();
+        boolean lteAlone = lines.stream().anyMatch(l -> mode(l) == Mode.LTE)
+                && lines.stream().noneMatch(l -> l.says("5g") || l.has("nr"));
         Mode heading = Mode.NONE;
         for (Line line : lines) {
             if (line.ofWifi()) {
                 continue;
             }
             Listed list = list(line, heading);
+            if (list.bands().isEmpty() && lteAlone && line.says("bands")) {
+                Listed bare = list(line, Mode.LTE);
+                if (!bare.bands().isEmpty()) {
+                    unnamed.add(bare);
+                }
+            }
             if (!list.bands().isEmpty()) {
                 lists.add(list);
                 heading = Mode.NONE;
@@ -58,6 +67,10 @@ final class BandLists {
             }
         }
         if (lists.isEmpty()) {
+            unnamed.stream()
+                    .findFirst()
+                    .ifPresent(l -> found.add(Found.unsure(
+                            "bands", List.copyOf(l.bands()), l.line(), l.words(), "Are these LTE bands?")));
             return;
         }
         Set<String> variants = new LinkedHashSet<>();

@@ -84,7 +84,10 @@ final class DeviceFigures {
         }
         if (line.says("esim", "e-sim")) {
             boolean denied = line.says("no esim", "no e-sim", "without esim", "esim: no", "esim no");
-            found.add(Found.sure("esim", !denied, line, line.text()));
+            found.add(
+                    line.says("optional", "some models", "depending")
+                            ? Found.unsure("esim", !denied, line, line.text(), "Does yours take one?")
+                            : Found.sure("esim", !denied, line, line.text()));
         }
         String size = line.says("nano", "4ff")
                 ? "nano"

@@ -44,7 +44,8 @@ final class GainRanges {
             if (!spans.isEmpty()) {
                 first = first == null ? line : first;
                 words.append(words.isEmpty() ? "" : "; ").append(line.text());
-                boolean each = dbi.size() == spans.size() && !isMost(line);
+                boolean each = dbi.size() == spans.size();
+                most |= each && isMost(line);
                 for (int i = 0; i < spans.size(); i++) {
                     ranges.add(new Range(
                             Amounts.tidy(spans.get(i).low()),
@@ -65,6 +66,12 @@ final class GainRanges {
         if (first != null) {
             add(ranges, gains, first, ofGain, words.toString(), most, found);
         }
+    }
+
+    /** Whether a range without a gain overlaps one that has a gain. */
+    private static boolean isSaidAgain(Range range, List<Range> all) {
+        return range.gain() == null
+                && all.stream().anyMatch(r -> r.gain() != null && r.from() < range.to() && range.from() < r.to());
     }
 
     private static boolean isMost(Line line) {
@@ -95,10 +102,33 @@ final class GainRanges {
             String words,
             boolean most,
             List<Found> found) {
+        boolean twice = ranges.stream().anyMatch(r -> isSaidAgain(r, ranges));
+        if (twice) {
+            List<Range> bare = ranges.stream().filter(r -> r.gain() == null).toList();
+            List<Range> gained = ranges.stream().filter(r -> r.gain() != null).toList();
+            found.add(new Found(
+                    "ranges",
+                    rows(gained, null),
+                    words,
+                    first.number(),
+                    "The ranges stand there twice, once with gains. Which is it?",
+                    List.of(rows(bare, null))));
+            return;
+        }
         boolean own = ranges.stream().allMatch(r -> r.gain() != null);
         List<Double> different = gains.stream().distinct().toList();
         String said = ofGain == null || ofGain == first ? words : words + "; " + ofGain.text();
-        if (own || different.isEmpty()) {
+        if (own && most) {
+            List<Range> bare =
+                    ranges.stream().map(r -> new Range(r.from(), r.to(), null)).toList();
+            found.add(new Found(
+                    "ranges",
+                    rows(ranges, null),
+                    words,
+                    first.number(),
+                    "Those gains are the most it has there. Do they hold on the whole of each range?",
+                    List.of(rows(bare, null))));
+        } else if (own || different.isEmpty()) {
             found.add(Found.sure("ranges", rows(ranges, null), first, words));
         } else if (different.size() == 1 && !most) {
             found.add(Found.sure("ranges", rows(ranges, different.get(0)), first, said));

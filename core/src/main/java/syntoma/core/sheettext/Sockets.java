@@ -14,6 +14,22 @@ import syntoma.core.chain.Use;
 /** Connectors with how many there are and what they are for: ports, leads, and the ends of cables and adapters. */
 final class Sockets {
     private static final int MOST = 16;
+    /** What makes a connector of a letter: N male, F plug. */
+    private static final String[] NAMES_A_CONNECTOR = {
+        "male",
+        "female",
+        "type",
+        "connector",
+        "connectors",
+        "plug",
+        "jack",
+        "stecker",
+        "buchse",
+        "mâle",
+        "femelle",
+        "macho",
+        "hembra"
+    };
 
     private Sockets() {}
 
@@ -251,22 +267,30 @@ final class Sockets {
                     : Optional.empty();
         }
         if (t.is("fakra")) {
-            String coding = line.at(i + 1).text();
-            boolean code = coding.length() == 1
-                    && Connector.kinds().contains("FAKRA " + coding.toUpperCase(java.util.Locale.ROOT));
-            return Optional.of(
-                    code
-                            ? new Kind("FAKRA " + coding.toUpperCase(java.util.Locale.ROOT), i + 1)
-                            : new Kind("FAKRA", i));
+            return Optional.of(fakra(line, i));
         }
-        if (t.is("n", "f")
-                && line.at(i + 1).is("-", "male", "female", "connector", "plug", "jack", "type")
-                && (line.at(i + 2).is("male", "female", "type", "connector", "plug", "jack", "m", "f")
-                        || line.at(i + 1).is("male", "female", "connector", "plug", "jack", "type"))) {
+        boolean letter = t.is("n", "f")
+                && (line.at(i + 1).is(NAMES_A_CONNECTOR)
+                        || line.at(i + 1).is("-") && line.at(i + 2).is(NAMES_A_CONNECTOR));
+        if (letter) {
             return Optional.of(new Kind(t.text().toUpperCase(java.util.Locale.ROOT), i));
         }
         boolean plain = t.is("sma", "tnc", "fme", "qma", "mcx", "mmcx");
         return plain ? Optional.of(new Kind(t.text().toUpperCase(java.util.Locale.ROOT), i)) : Optional.empty();
+    }
+
+    /** With its coding where that stands behind it: FAKRA D, FAKRA (C), FAKRA code Z. */
+    private static Kind fakra(Line line, int i) {
+        for (int j = i + 1; j <= i + 3; j++) {
+            String code = line.at(j).text().toUpperCase(java.util.Locale.ROOT);
+            if (code.length() == 1 && Connector.kinds().contains("FAKRA " + code)) {
+                return new Kind("FAKRA " + code, j);
+            }
+            if (!line.at(j).is("(", "-", "code", "coding", "type", "typ", "kodierung")) {
+                break;
+            }
+        }
+        return new Kind("FAKRA", i);
     }
 
     /** How many: 4 × SMA, two TS9, SMA x 2, or as many as the line says of what they are for (2 x LTE … SMA). */
@@ -335,10 +359,11 @@ final class Sockets {
     private static String half(Line line, int j) {
         Token t = line.at(j);
         boolean marked = line.at(j - 1).is("(", "-");
-        if (t.is("male", "plug", "plugs", "stecker") || t.is("m") && marked) {
+        if (t.is("male", "plug", "plugs", "stecker", "mâle", "macho") || t.is("m") && marked) {
             return "male";
         }
-        boolean female = t.is("female", "jack", "jacks", "socket", "sockets", "buchse") || t.is("f") && marked;
+        boolean female = t.is("female", "jack", "jacks", "socket", "sockets", "buchse", "femelle", "hembra")
+                || t.is("f") && marked;
         return female ? "female" : "";
     }
 

@@ -52,6 +52,13 @@ record Token(String text, double value, int start, int end) {
                 i = number(lower, i);
                 tokens.add(new Token(lower.substring(start, i), value(lower.substring(start, i)), start, i));
             } else if (Character.isLetter(c) || c == '°' || c == 'µ') {
+                boolean times = c == 'x' && i > 0 && isDigit(lower.charAt(i - 1)) && i + 1 < lower.length();
+                if (times && Character.isLetter(lower.charAt(i + 1))) {
+                    // 2xTS9 is 2 x TS9
+                    i++;
+                    tokens.add(new Token("x", Double.NaN, start, i));
+                    continue;
+                }
                 while (i < lower.length() && (Character.isLetter(lower.charAt(i)) || lower.charAt(i) == '°')) {
                     i++;
                 }
