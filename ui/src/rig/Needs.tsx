@@ -77,8 +77,13 @@ function Meaning({ requirement: r }: { requirement: Schemas['RequirementView'] }
       <Part title="By part of the day">
         {r.parts.map((p) => (
           <div className="note" key={p.part}>
-            <b>{p.part}</b>: {p.downMbps === null ? '–' : short(p.downMbps)} Mb/s down,{' '}
-            {p.upMbps === null ? '–' : short(p.upMbps)} Mb/s up
+            <b>{p.part}</b>:{' '}
+            {[
+              p.downMbps === null ? null : `${short(p.downMbps)} Mb/s down`,
+              p.upMbps === null ? null : `${short(p.upMbps)} Mb/s up`,
+            ]
+              .filter(Boolean)
+              .join(', ')}
             <div className="small">{p.needs.join(', ')}</div>
           </div>
         ))}

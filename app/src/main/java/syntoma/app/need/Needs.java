@@ -20,6 +20,7 @@ import syntoma.core.need.BuiltInNeeds;
 import syntoma.core.need.Need;
 import syntoma.core.need.PartOfDay;
 import syntoma.core.need.Requirement;
+import syntoma.core.need.Transfer;
 import syntoma.core.unit.Text;
 
 /** What the connection is for. */
@@ -105,6 +106,16 @@ public class Needs {
                 entities.persist(row);
             }
         }
+    }
+
+    /** The usual upload sets the rate of the need for large uploads: its GB over the hours of a night. */
+    @EventListener
+    public void uploads(UsualUpload usual) {
+        rows().stream()
+                .filter(n -> n.name.equals(BuiltInNeeds.LARGE_UPLOADS) && n.hoursADay > 0)
+                .forEach(n -> n.upMbps =
+                        Math.min(Need.MOST_MBPS, Math.max(Need.LEAST_MBPS, Transfer.mbps(usual.gb(), n.hoursADay))));
+        entities.flush();
     }
 
     private static void set(NeedRow row, Need need) {

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,11 +27,13 @@ public class Vehicles {
     private final EntityManager entities;
     private final Carriers carriers;
     private final Edits edits;
+    private final ApplicationEventPublisher events;
 
-    Vehicles(EntityManager entities, Carriers carriers, Edits edits) {
+    Vehicles(EntityManager entities, Carriers carriers, Edits edits, ApplicationEventPublisher events) {
         this.entities = entities;
         this.carriers = carriers;
         this.edits = edits;
+        this.events = events;
     }
 
     /** The vehicle as it is edited. */
@@ -158,6 +161,9 @@ public class Vehicles {
         rig.features = String.join(SEPARATOR, features);
         entities.flush();
         edits.change(Edits.Kind.RIG, Rig.ONLY, "The vehicle", seen, before, request());
+        if (wanted.uploadGb() != null && !wanted.uploadGb().equals(before.uploadGb())) {
+            events.publishEvent(new UsualUpload(wanted.uploadGb()));
+        }
     }
 
     private static boolean isBlank(@Nullable String text) {

@@ -56,4 +56,20 @@ class NeedTest {
                 Map.of("name", "Telemetry", "upMbps", -1, "partOfDay", "nights", "hoursADay", 1, "chosen", true);
         assertEquals(400, requests.put("/api/needs", need).status());
     }
+
+    @Test
+    void the_usual_upload_sets_the_rate_of_large_uploads() throws Exception {
+        Requests requests = new Requests(mvc);
+        ObjectNode vehicle = requests.read("/api/vehicle").json().deepCopy();
+        vehicle.remove(List.of("version", "bodies", "allFeatures"));
+        for (double[] gbAndRate : new double[][] {{22, 22 * 8000.0 / (8 * 3600)}, {0.001, 0.01}, {11, 3.0555}}) {
+            vehicle.put("uploadGb", gbAndRate[0]);
+            assertEquals(200, requests.put("/api/vehicle", vehicle).status());
+            for (JsonNode need : requests.read("/api/needs").json().get("needs")) {
+                if (need.get("name").asText().equals("Large uploads")) {
+                    assertEquals(gbAndRate[1], need.get("upMbps").asDouble(), 1e-3);
+                }
+            }
+        }
+    }
 }

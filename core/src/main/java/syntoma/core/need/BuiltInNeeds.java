@@ -5,6 +5,9 @@ import java.util.OptionalDouble;
 
 /** The needs that come with Syntoma; each can be changed. */
 public final class BuiltInNeeds {
+    /** The need whose rate follows from the usual upload. */
+    public static final String LARGE_UPLOADS = "Large uploads";
+
     private BuiltInNeeds() {}
 
     /** Messages, mail and maps, video calls, HD and UHD film, and large uploads of 11 GB in an 8-hour night. */
@@ -21,7 +24,7 @@ public final class BuiltInNeeds {
     /** An amount that must be up within so many hours of a night. */
     public static Need upload(double gbANight, double hours) {
         return new Need(
-                "Large uploads",
+                LARGE_UPLOADS,
                 OptionalDouble.empty(),
                 OptionalDouble.of(Transfer.mbps(gbANight, hours)),
                 OptionalDouble.empty(),

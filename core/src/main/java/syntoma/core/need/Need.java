@@ -21,9 +21,14 @@ public record Need(
         PartOfDay when,
         double hoursADay) {
 
+    /** The rates that can be asked for, in Mb/s. */
+    public static final double LEAST_MBPS = 0.01;
+
+    public static final double MOST_MBPS = 10_000;
+
     public Need {
-        downMbps.ifPresent(v -> Values.within("download", v, 0.01, 10_000, "Mb/s"));
-        upMbps.ifPresent(v -> Values.within("upload", v, 0.01, 10_000, "Mb/s"));
+        downMbps.ifPresent(v -> Values.within("download", v, LEAST_MBPS, MOST_MBPS, "Mb/s"));
+        upMbps.ifPresent(v -> Values.within("upload", v, LEAST_MBPS, MOST_MBPS, "Mb/s"));
         loadedMs.ifPresent(v -> Values.within("latency under load", v, 1, 60_000, "ms"));
         lossPct.ifPresent(v -> Values.within("loss", v, 0, 100, "%"));
         Values.within("hours a day", hoursADay, 0, 24, "h");
