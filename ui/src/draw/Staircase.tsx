@@ -129,7 +129,7 @@ const cut = (text: string, fits: number) =>
 function StaircaseRows({ staircase, width }: { staircase: Schemas['StaircaseView']; width: number }) {
   const { steps, deltaDb } = staircase;
   const levels = steps.reduce<number[]>((all, s) => [...all, (all.at(-1) ?? 0) + (s.db ?? 0)], [0]);
-  const x = linear([Math.min(...levels, 0), Math.max(...levels, 1)], [4, width - 4]);
+  const x = linear([Math.min(...levels, 0), Math.max(...levels, 1)], [2, width - 4]);
   const height = (steps.length + 1) * ROW + 4;
   return (
     <svg width={width} height={height} role="img" aria-label={says(staircase)}>
@@ -140,7 +140,7 @@ function StaircaseRows({ staircase, width }: { staircase: Schemas['StaircaseView
         const tone = (step.db ?? 0) > 0 ? 'kelp' : 'rust';
         return (
           <g key={`${step.part}${i}`}>
-            <text x={4} y={i * ROW + 14}>
+            <text x={9} y={i * ROW + 14}>
               {cut(`${step.part} · ${step.says}`, (width - 104) / LETTER)}
             </text>
             <text x={width - 4} y={i * ROW + 14} textAnchor="end" className="strong">
@@ -169,7 +169,7 @@ function StaircaseRows({ staircase, width }: { staircase: Schemas['StaircaseView
           </g>
         );
       })}
-      <text x={4} y={steps.length * ROW + 14} className="strong">
+      <text x={9} y={steps.length * ROW + 14} className="strong">
         Against the own antenna inside
       </text>
       <text x={width - 4} y={steps.length * ROW + 14} textAnchor="end" className="strong">

@@ -178,8 +178,13 @@ public record ChainPlan(
                 && devicePlacement.equals(Placement.INSIDE.label());
     }
 
+    /** How it is plugged; a wiring that cannot be, kept before that was checked, counts as not stated. */
     Plugging plugging() {
-        return new Plugging(wiring);
+        try {
+            return new Plugging(wiring);
+        } catch (IllegalArgumentException twoInAPort) {
+            return Plugging.NONE;
+        }
     }
 
     public ChainPlan with(Plugging plugging) {

@@ -117,7 +117,7 @@ public class FitService {
         plan.checkSettings();
         Chain chain = new Chains(ground.shelf(), ground.vehicle()).of(plan, Optional.empty());
         InvalidInput.naming("wiring", () -> {
-            chain.plugging().check(chain);
+            new Plugging(plan.wiring()).check(chain);
             return chain;
         });
     }

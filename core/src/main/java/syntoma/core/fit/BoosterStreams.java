@@ -19,9 +19,18 @@ final class BoosterStreams implements FitRule {
                         "booster-streams",
                         b.name(),
                         "Through a booster there is one stream; the device alone can use " + layers
-                                + ". Where the signal is good, that alone can cost up to "
-                                + Words.count(layers - 1) + " in " + Words.count(layers) + " parts of the speed.",
+                                + ". Where the signal is good, that alone can cost up to " + part(layers)
+                                + " of the speed.",
                         "Measure with and without it at each camp."))
                 .toList();
+    }
+
+    private static String part(int layers) {
+        return switch (layers) {
+            case 2 -> "half";
+            case 3 -> "two thirds";
+            case 4 -> "three quarters";
+            default -> "most";
+        };
     }
 }
