@@ -115,10 +115,15 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
     }
 
     private static Way way(List<LinkShare> links, Function<LinkShare, OptionalDouble> share) {
-        if (links.stream().map(share).anyMatch(Coverage::closes)) {
-            return Way.CLOSED;
+        Way way = Way.OPEN;
+        for (LinkShare link : links) {
+            OptionalDouble passed = share.apply(link);
+            if (closes(passed)) {
+                return Way.CLOSED;
+            }
+            way = passed.isEmpty() ? Way.UNKNOWN : way;
         }
-        return links.stream().map(share).anyMatch(OptionalDouble::isEmpty) ? Way.UNKNOWN : Way.OPEN;
+        return way;
     }
 
     static boolean closes(OptionalDouble share) {

@@ -1,5 +1,7 @@
 package syntoma.core.band;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -56,9 +58,11 @@ public record LinkShare(String link, OptionalDouble downlink, OptionalDouble upl
     private static double share(Span wanted, List<Span> given) {
         double covered = 0;
         double reached = wanted.loMhz();
-        List<Span> sorted = given.stream()
-                .sorted(java.util.Comparator.comparingDouble(Span::loMhz))
-                .toList();
+        List<Span> sorted = given;
+        if (given.size() > 1) {
+            sorted = new ArrayList<>(given);
+            sorted.sort(Comparator.comparingDouble(Span::loMhz));
+        }
         for (Span span : sorted) {
             double from = Math.max(reached, span.loMhz());
             double to = Math.min(wanted.hiMhz(), span.hiMhz());

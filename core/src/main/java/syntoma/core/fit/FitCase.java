@@ -51,13 +51,14 @@ public record FitCase(
             Optional<Staircase> staircase) {
         private static final Ways NONE = new Ways(List.of(), false, Optional.empty(), Optional.empty());
 
-        private static Ways of(Chain chain, List<Element> elements, Coverage coverage) {
+        private static Ways of(Chain chain, List<Element> elements, List<LinkShare> shares, Coverage coverage) {
             Band band = coverage.band();
             List<Wiring.Connection> passing = new ArrayList<>();
             List<Wiring.Connection> differing = new ArrayList<>();
             boolean open = false;
-            for (Element element : elements) {
-                Optional<Boolean> passes = element.share(band).passes();
+            for (int i = 0; i < elements.size(); i++) {
+                Element element = elements.get(i);
+                Optional<Boolean> passes = shares.get(i).passes();
                 open |= passes.isEmpty();
                 if (passes.orElse(false)) {
                     passing.addAll(element.leads());
@@ -131,22 +132,29 @@ public record FitCase(
     public static FitCase of(Chain chain, String carrier, List<Band> bands, List<Adapter> spares, Demand demand) {
         Wiring wiring = Wiring.of(chain);
         List<Element> elements = Element.of(wiring.of(Use.CELLULAR));
-        List<Coverage> coverage = chain.isCellular()
-                ? bands.stream().map(band -> coverage(chain, elements, band)).toList()
-                : List.of();
+        List<Coverage> coverage = new ArrayList<>();
+        List<List<LinkShare>> shares = new ArrayList<>();
+        for (Band band : chain.isCellular() ? bands : List.<Band>of()) {
+            List<LinkShare> here = elements.stream().map(e -> e.share(band)).toList();
+            shares.add(here);
+            coverage.add(coverage(chain, here, band));
+        }
         Reach reach = new Reach(carrier, coverage);
         Map<String, Ways> ways = new HashMap<>();
-        reach.bands().forEach(c -> ways.put(c.band().name(), Ways.of(chain, elements, c)));
+        for (int i = 0; i < shares.size(); i++) {
+            Coverage judged = reach.bands().get(i);
+            ways.put(judged.band().name(), Ways.of(chain, elements, shares.get(i), judged));
+        }
         return new FitCase(chain, wiring, spares, reach, demand, Map.copyOf(ways));
     }
 
-    private static Coverage coverage(Chain chain, List<Element> elements, Band band) {
+    private static Coverage coverage(Chain chain, List<LinkShare> connected, Band band) {
         List<LinkShare> device = List.of(chain.device()
                 .map(d -> d.share(band))
                 .orElseGet(() -> LinkShare.unknown("the device", "none is chosen")));
-        Stream<LinkShare> antennas = elements.isEmpty()
+        Stream<LinkShare> antennas = connected.isEmpty()
                 ? chain.antennas().stream().flatMap(run -> run.antenna().shares(band).stream())
-                : Stream.concat(elements.stream().map(e -> e.share(band)), withoutLeads(chain));
+                : Stream.concat(connected.stream(), withoutLeads(chain));
         List<LinkShare> booster =
                 chain.booster().stream().map(b -> b.share(band)).toList();
         return Coverage.of(band, device, antennas.distinct().toList(), booster);
