@@ -1,7 +1,9 @@
 package syntoma.core.chain;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 
 /**
  * The classes of cable for one run, with what each costs and takes.
@@ -28,9 +30,9 @@ public record CableChoice(CableClass cableClass, double lossDb, double price, Op
                 bending.stream().mapToDouble(c -> c.lossDb(mhz, lengthM)).min().orElseThrow();
         CableClass best = bending.stream()
                 .filter(c -> c.lossDb(mhz, lengthM) <= least + GIVE_UP_DB)
-                .min(java.util.Comparator.comparingDouble(CableClass::pricePerM))
+                .min(Comparator.comparingDouble(CableClass::pricePerM))
                 .orElseThrow();
-        return java.util.stream.IntStream.range(0, classes.size())
+        return IntStream.range(0, classes.size())
                 .mapToObj(i -> {
                     CableClass own = classes.get(i);
                     double loss = own.lossDb(mhz, lengthM);

@@ -1,7 +1,6 @@
 package syntoma.core.choice;
 
 import java.util.List;
-import java.util.OptionalDouble;
 import syntoma.core.unit.Values;
 
 /**
@@ -19,11 +18,6 @@ public record Price(double known, boolean open, boolean about) {
                 purchases.stream().mapToDouble(p -> p.price().orElse(0)).sum(),
                 purchases.stream().anyMatch(p -> p.price().isEmpty()),
                 purchases.stream().anyMatch(Purchase::estimated));
-    }
-
-    /** The sum; empty when a part of it is not known. */
-    public OptionalDouble total() {
-        return open ? OptionalDouble.empty() : OptionalDouble.of(known);
     }
 
     /** Such as 330, about 345, or at least 330. */

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Joint;
@@ -45,10 +46,7 @@ final class AdapterNeeded implements FitRule {
         return FitFinding.caution("adapter-needed", labels, says, fix)
                 .with(spare.filter(a -> a.price().isPresent())
                         .map(a -> new ToBuy(
-                                a.name(),
-                                at.size(),
-                                java.util.OptionalDouble.of(a.price().getAsDouble() * at.size()),
-                                false))
+                                a.name(), at.size(), OptionalDouble.of(a.price().getAsDouble() * at.size()), false))
                         .orElse(ToBuy.about(ends + " adapter", at.size(), ToBuy.ADAPTER)));
     }
 

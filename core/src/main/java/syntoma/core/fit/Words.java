@@ -1,5 +1,7 @@
 package syntoma.core.fit;
 
+import java.util.Locale;
+
 /** Small numbers and first letters in sentences. */
 final class Words {
     private static final String[] NUMBERS = {"no", "one", "two", "three", "four", "five", "six", "seven", "eight"};
@@ -19,6 +21,6 @@ final class Words {
     }
 
     static String capital(String text) {
-        return text.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + text.substring(1);
+        return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 }

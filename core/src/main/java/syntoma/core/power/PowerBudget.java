@@ -3,6 +3,7 @@ package syntoma.core.power;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import syntoma.core.chain.Chain;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Vehicle;
@@ -39,7 +40,7 @@ public record PowerBudget(
     /** The budget of each part of a chain that takes power. */
     public static List<PowerBudget> of(Chain chain, double hoursADay) {
         Values.within("hours a day", hoursADay, 0, 24, "h");
-        return java.util.stream.Stream.concat(
+        return Stream.concat(
                         chain.device().stream().map(d -> of(d.name(), d.power(), chain.vehicle(), hoursADay)),
                         chain.booster().stream().map(b -> of(b.name(), b.power(), chain.vehicle(), hoursADay)))
                 .toList();

@@ -39,10 +39,10 @@ public record Found(String field, Object value, String words, int line, String q
         Map<String, List<Found>> byField = new LinkedHashMap<>();
         all.forEach(f ->
                 byField.computeIfAbsent(f.field(), key -> new ArrayList<>()).add(f));
-        return byField.values().stream().map(Found::merged1).toList();
+        return byField.values().stream().map(Found::one).toList();
     }
 
-    private static Found merged1(List<Found> same) {
+    private static Found one(List<Found> same) {
         Found first = same.stream().filter(Found::sure).findFirst().orElse(same.get(0));
         List<Object> others = same.stream()
                 .filter(f -> f.sure() == first.sure())

@@ -1,6 +1,7 @@
 package syntoma.core.sheettext;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -189,7 +190,7 @@ final class GainRanges {
                 spans.add(new Amount(low, high, i, i + 2));
             }
         }
-        spans.sort(java.util.Comparator.comparingInt(Amount::from));
+        spans.sort(Comparator.comparingInt(Amount::from));
         return spans.stream().filter(s -> s.low() > 0 && s.high() > s.low()).toList();
     }
 }

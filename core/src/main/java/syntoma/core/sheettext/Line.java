@@ -66,12 +66,6 @@ record Line(int number, String text, String lower, List<Token> tokens) {
 
     private static final Token NOTHING = new Token("", Double.NaN, 0, 0);
 
-    /** Whether a word that denies stands just before a place. */
-    boolean denied(int i) {
-        return at(i - 1).is("no", "not", "without", "ohne", "kein", "keine", "sans")
-                || at(i - 2).is("no", "not", "without");
-    }
-
     /** The words from one token to another. */
     String words(int from, int to) {
         return text.substring(at(from).start(), at(to).end());

@@ -2,7 +2,6 @@ package syntoma.core.sheettext;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import syntoma.core.unit.Text;
 
 /** Reads a pasted data sheet. */
@@ -86,9 +85,5 @@ public final class SheetText {
         if (like) {
             found.add(Found.unsure("name", first.text(), first, first.text(), "Is this its name?"));
         }
-    }
-
-    static String capital(String text) {
-        return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
     }
 }

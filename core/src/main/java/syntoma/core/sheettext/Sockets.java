@@ -3,6 +3,7 @@ package syntoma.core.sheettext;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -199,7 +200,7 @@ final class Sockets {
                 .replace("rg6", "rg-6");
         Optional<String> named = CableClass.all().stream()
                 .map(CableClass::name)
-                .filter(name -> plain.contains(name.toLowerCase(java.util.Locale.ROOT)))
+                .filter(name -> plain.contains(name.toLowerCase(Locale.ROOT)))
                 .findFirst();
         if (named.isPresent()) {
             return named;
@@ -254,7 +255,7 @@ final class Sockets {
         if (t.is("rp", "reverse")) {
             int at = line.at(i + 1).is("-") ? i + 2 : line.at(i + 1).is("polarity") ? i + 2 : i + 1;
             return line.at(at).is("sma", "tnc")
-                    ? Optional.of(new Kind("RP-" + line.at(at).text().toUpperCase(java.util.Locale.ROOT), at))
+                    ? Optional.of(new Kind("RP-" + line.at(at).text().toUpperCase(Locale.ROOT), at))
                     : Optional.empty();
         }
         if (t.is("rpsma")) {
@@ -263,7 +264,7 @@ final class Sockets {
         if (t.is("ts", "crc")) {
             int at = line.at(i + 1).is("-") ? i + 2 : i + 1;
             return line.at(at).is("9")
-                    ? Optional.of(new Kind(t.text().toUpperCase(java.util.Locale.ROOT) + "9", at))
+                    ? Optional.of(new Kind(t.text().toUpperCase(Locale.ROOT) + "9", at))
                     : Optional.empty();
         }
         if (t.is("fakra")) {
@@ -273,16 +274,16 @@ final class Sockets {
                 && (line.at(i + 1).is(NAMES_A_CONNECTOR)
                         || line.at(i + 1).is("-") && line.at(i + 2).is(NAMES_A_CONNECTOR));
         if (letter) {
-            return Optional.of(new Kind(t.text().toUpperCase(java.util.Locale.ROOT), i));
+            return Optional.of(new Kind(t.text().toUpperCase(Locale.ROOT), i));
         }
         boolean plain = t.is("sma", "tnc", "fme", "qma", "mcx", "mmcx");
-        return plain ? Optional.of(new Kind(t.text().toUpperCase(java.util.Locale.ROOT), i)) : Optional.empty();
+        return plain ? Optional.of(new Kind(t.text().toUpperCase(Locale.ROOT), i)) : Optional.empty();
     }
 
     /** With its coding where that stands behind it: FAKRA D, FAKRA (C), FAKRA code Z. */
     private static Kind fakra(Line line, int i) {
         for (int j = i + 1; j <= i + 3; j++) {
-            String code = line.at(j).text().toUpperCase(java.util.Locale.ROOT);
+            String code = line.at(j).text().toUpperCase(Locale.ROOT);
             if (code.length() == 1 && Connector.kinds().contains("FAKRA " + code)) {
                 return new Kind("FAKRA " + code, j);
             }
