@@ -110,11 +110,6 @@ abstract class MeasurementRow {
         return (Double) NUMBERS.get(figure).get(this);
     }
 
-    /** What a text says, null when missing. */
-    String text(Figure figure) {
-        return (String) TEXTS.get(figure).get(this);
-    }
-
     Fingerprint print() {
         return new Fingerprint(printHigh, printLow);
     }
