@@ -37,6 +37,7 @@ final class CsvTable {
     private final Map<Figure, Integer> places = new EnumMap<>(Figure.class);
     private final Map<Integer, String> unknown = new TreeMap<>();
     private int width;
+    private boolean unreadable;
 
     /** One row, or why it cannot be told apart. */
     record Row(long line, List<String> cells, String fault) {}
@@ -84,8 +85,11 @@ final class CsvTable {
         return separator != ',';
     }
 
-    /** The next row, or null at the end. */
+    /** The next row, or null at the end; where the rest cannot be read, a row without cells says so, and is the last. */
     Row next() {
+        if (unreadable) {
+            return null;
+        }
         long before = parser.getCurrentLineNumber() + 1;
         try {
             if (!records.hasNext()) {
@@ -103,6 +107,7 @@ final class CsvTable {
             if (cause instanceof FieldLimit.TooLong) {
                 throw new InvalidInput("file", cause.getMessage());
             }
+            unreadable = true;
             return new Row(
                     before,
                     List.of(),

@@ -6,10 +6,10 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import syntoma.app.measurement.Intake;
 import syntoma.app.measurement.MeasurementReader;
@@ -84,6 +84,9 @@ public class ImportService {
         }
     }
 
+    /** A row of a file: a measurement, or why it is none. */
+    private record Judged(@Nullable NewMeasurement measurement, @Nullable ImportReport.Rejection rejection) {}
+
     /** The rows of one file on their way into the log. */
     private static final class FileRows {
         private final CsvTable table;
@@ -108,31 +111,41 @@ public class ImportService {
 
         void read(Intake.Rows into) {
             MeasurementReader reader = new MeasurementReader(table.decimalComma());
-            for (CsvTable.Row row = table.next(); row != null; row = table.next()) {
-                progress.row();
-                if (progress.cancelled()) {
-                    throw new Cancelled();
-                }
-                if (!row.fault().isEmpty()) {
-                    reject(new ImportReport.Rejection(row.line(), "", row.fault()));
-                    if (row.cells().isEmpty()) {
-                        break;
+            try (ReadAhead<Judged> rows = new ReadAhead<>(() -> next(reader))) {
+                for (Judged row = rows.next(); row != null; row = rows.next()) {
+                    progress.row();
+                    if (progress.cancelled()) {
+                        throw new Cancelled();
                     }
-                    continue;
+                    if (row.rejection != null) {
+                        reject(row.rejection);
+                    } else {
+                        take(row.measurement, into);
+                    }
                 }
-                CsvTable.Row current = row;
-                Optional<NewMeasurement> read = reader.read(column -> table.text(current, column));
-                if (read.isPresent()) {
-                    NewMeasurement m = read.get();
-                    into.take(
-                            m,
-                            book.campsite(m.campsite(), m.lat(), m.lon()),
-                            book.setup(m.setup()),
-                            book.carrier(m.carrier()));
-                } else {
-                    reject(rejection(row, reader.problems()));
-                }
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+                throw new Cancelled();
             }
+        }
+
+        /** The next row of the file, read and judged; null at the end. */
+        private @Nullable Judged next(MeasurementReader reader) {
+            CsvTable.Row row = table.next();
+            if (row == null) {
+                return null;
+            }
+            if (!row.fault().isEmpty()) {
+                return new Judged(null, new ImportReport.Rejection(row.line(), "", row.fault()));
+            }
+            return reader.read(column -> table.text(row, column))
+                    .map(read -> new Judged(read, null))
+                    .orElseGet(() -> new Judged(null, rejection(row, reader.problems())));
+        }
+
+        private void take(NewMeasurement m, Intake.Rows into) {
+            into.take(
+                    m, book.campsite(m.campsite(), m.lat(), m.lon()), book.setup(m.setup()), book.carrier(m.carrier()));
         }
 
         private void reject(ImportReport.Rejection rejection) {

@@ -24,6 +24,9 @@ final class SpreadsheetGuard {
     }
 
     static String off(String text) {
+        if (text.indexOf('\'') < 0) {
+            return text;
+        }
         StringBuilder bare = new StringBuilder(text.length());
         int taken = 0;
         for (int cell = 0; cell >= 0; cell = next(text, cell)) {

@@ -20,11 +20,14 @@ record Fingerprint(long high, long low) {
         }
     });
 
+    private static final ThreadLocal<ByteBuffer> BUFFER = ThreadLocal.withInitial(
+            () -> ByteBuffer.allocate(16 + 12 * Figure.numbers().size() + 4 * (4 * 120 + 4)));
+
     /** Figures that came later count only where they are present, so that rows of before stay the same. */
     private static final int SLOTS_AT_FIRST = 11;
 
     static Fingerprint of(NewMeasurement m, String setup) {
-        ByteBuffer buffer = ByteBuffer.allocate(16 + 12 * Figure.numbers().size() + 4 * (4 * 120 + 4));
+        ByteBuffer buffer = BUFFER.get().clear();
         Instant at = m.takenAt().toInstant();
         buffer.putLong(at.getEpochSecond())
                 .putInt(at.getNano())

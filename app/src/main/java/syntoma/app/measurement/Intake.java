@@ -93,6 +93,8 @@ public class Intake {
                 SessionFactory factory = entities.unwrap(Session.class).getSessionFactory();
                 try (StatelessSession batch = factory.openStatelessSession(connection)) {
                     batch.setJdbcBatchSize(BATCH);
+                    // it batches within a transaction of its own only; what ends it is the one around
+                    batch.beginTransaction();
                     Rows rows = new Rows(batch);
                     source.accept(rows);
                     ((SharedSessionContractImplementor) batch)

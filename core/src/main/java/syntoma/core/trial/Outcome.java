@@ -2,6 +2,8 @@ package syntoma.core.trial;
 
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import syntoma.core.unit.Text;
 
 /** How a measurement ended. A run that failed is a result and is kept. */
@@ -10,6 +12,9 @@ public enum Outcome {
     NO_SERVICE,
     FAILED,
     TIMED_OUT;
+
+    private static final Map<String, Outcome> BY_LABEL =
+            Arrays.stream(values()).collect(Collectors.toUnmodifiableMap(Outcome::label, o -> o));
 
     /** The name in the API and the CSV form: ok, no_service, failed, timed_out. */
     public String label() {
@@ -22,11 +27,16 @@ public enum Outcome {
      * @throws IllegalArgumentException naming the text and the labels there are
      */
     public static Outcome labelled(String text) {
-        String wanted = text.strip().replaceAll("[ -]", "_");
-        return Arrays.stream(values())
-                .filter(o -> o.label().equalsIgnoreCase(wanted))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(
-                        "outcome is " + Text.quoted(text) + "; allowed is ok, no_service, failed, timed_out"));
+        Outcome exact = BY_LABEL.get(text);
+        if (exact != null) {
+            return exact;
+        }
+        Outcome outcome = BY_LABEL.get(
+                text.strip().toLowerCase(Locale.ROOT).replace(' ', '_').replace('-', '_'));
+        if (outcome == null) {
+            throw new IllegalArgumentException(
+                    "outcome is " + Text.quoted(text) + "; allowed is ok, no_service, failed, timed_out");
+        }
+        return outcome;
     }
 }
