@@ -52,7 +52,7 @@ public class CoreBench {
                     true,
                     OptionalDouble.of(Math.exp(1 + 0.4 * random.nextGaussian() + 0.5 * (i % 2)))));
         }
-        comparer = new Comparer(Figure.UP_MBPS, samples, OptionalInt.empty(), OptionalDouble.empty());
+        comparer = Comparer.unplanned(Figure.UP_MBPS, samples);
     }
 
     @Benchmark

@@ -171,7 +171,9 @@ public class Needs {
         rows().stream().filter(n -> names.contains(n.name)).forEach(n -> n.chosen = true);
     }
 
-    private List<Need> chosen() {
+    /** The needs that are chosen. */
+    @Transactional(readOnly = true)
+    public List<Need> chosen() {
         return rows().stream().filter(n -> n.chosen).map(n -> need(request(n))).toList();
     }
 

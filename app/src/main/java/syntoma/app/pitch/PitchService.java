@@ -19,7 +19,6 @@ import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
-import syntoma.app.trial.ResultView;
 import syntoma.app.trial.Results;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.RadioMetric;
@@ -67,7 +66,8 @@ class PitchService {
         List<LoggedMeasurement> lately =
                 stay.stream().filter(m -> !m.takenAt().isBefore(since)).toList();
         Map<String, SetupName> named = setups.all().stream().collect(Collectors.toMap(SetupName::name, s -> s));
-        Optional<ResultView> tonight = results.lately(line.campsite(), lately);
+        Optional<Results.Lately> tonight = results.lately(
+                line.campsite(), lately, Optional.ofNullable(line.setup()).map(SetupName::name));
         return new PitchView(
                 line,
                 headline(stay, tonight),
@@ -76,7 +76,7 @@ class PitchService {
                 heard(stay, everHere, named),
                 stay,
                 metrics(stay),
-                tonight.orElse(null));
+                tonight.map(Results.Lately::view).orElse(null));
     }
 
     private static List<String> metrics(List<LoggedMeasurement> runs) {
@@ -87,14 +87,13 @@ class PitchService {
                 .toList();
     }
 
-    private static String headline(List<LoggedMeasurement> stay, Optional<ResultView> tonight) {
-        if (tonight.isPresent() && !tonight.get().contrasts().isEmpty()) {
-            return tonight.get().contrasts().get(0).headline();
+    private static String headline(List<LoggedMeasurement> stay, Optional<Results.Lately> tonight) {
+        if (tonight.isPresent()) {
+            return tonight.get().headline();
         }
-        if (stay.isEmpty()) {
-            return "Nothing measured here yet. Log a reading and a speed run for the setup in use.";
-        }
-        return "One setup measured here lately. Measure a second one in turn with it to compare the two.";
+        return stay.isEmpty()
+                ? "Nothing measured here yet. Log a reading and a speed run for the setup in use."
+                : "Nothing measured here lately. Log a reading and a speed run for the setup in use.";
     }
 
     private static List<PitchView.Option> options(List<LoggedMeasurement> measurements, Map<String, SetupName> setups) {

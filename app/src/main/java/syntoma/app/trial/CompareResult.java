@@ -4,8 +4,11 @@ import static syntoma.app.platform.Optionals.boxed;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.lang.Nullable;
+import syntoma.core.need.Threshold;
 import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.RestsOn;
 import syntoma.core.verdict.Share;
 import syntoma.core.verdict.WildRun;
 
@@ -35,6 +38,7 @@ public record CompareResult(
         String sentence,
         @Nullable Integer roundsWanted,
         List<Wild> wild,
+        @Nullable Rests restsOn,
         BothFailures failures,
         Averages plain) {
 
@@ -46,6 +50,13 @@ public record CompareResult(
                     wild.setup(),
                     wild.ratio(),
                     new Without(wild.estimate(), wild.low(), wild.high()));
+        }
+    }
+
+    /** The one round that the verdict rests on, and what it would be without it. */
+    public record Rests(int round, String verdictWithout) {
+        static Rests of(RestsOn rests) {
+            return new Rests(rests.round().round(), rests.without().key());
         }
     }
 
@@ -69,7 +80,8 @@ public record CompareResult(
             @Nullable Double baselineBest,
             @Nullable Double candidateBest) {}
 
-    static CompareResult of(Comparison c) {
+    /** @param asked what the needs ask of the metric, for the sentence */
+    static CompareResult of(Comparison c, Optional<Threshold> asked) {
         return new CompareResult(
                 c.metric().comparing().key(),
                 c.metric().scale().key(),
@@ -80,9 +92,10 @@ public record CompareResult(
                 boxed(c.high()),
                 c.level(),
                 c.verdict().key(),
-                c.sentence(),
+                c.sentence(asked),
                 boxed(c.roundsWanted()),
                 c.wild().stream().map(Wild::of).toList(),
+                c.restsOn().map(Rests::of).orElse(null),
                 new BothFailures(
                         FailureShare.of(c.failures().baseline()),
                         FailureShare.of(c.failures().candidate()),

@@ -3,7 +3,6 @@ package syntoma.app.trial;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,35 +26,45 @@ class Comparisons {
     private final Campsites campsites;
     private final Setups setups;
     private final Measurements measurements;
-    private final Plans plans;
+    private final PastTrials pastTrials;
 
-    Comparisons(Campsites campsites, Setups setups, Measurements measurements, Plans plans) {
+    Comparisons(Campsites campsites, Setups setups, Measurements measurements, PastTrials pastTrials) {
         this.campsites = campsites;
         this.setups = setups;
         this.measurements = measurements;
-        this.plans = plans;
+        this.pastTrials = pastTrials;
     }
 
-    /** One pair on one metric, unadjusted; over a trial, or over all blocks at a campsite. */
+    /**
+     * One pair on one metric, unadjusted; over a trial, or over all blocks at a campsite. Where the two were tried in a
+     * planned trial there, that trial is what they are judged by.
+     */
     Comparison compare(
             String baseline, String candidate, Figure metric, Optional<String> campsite, Optional<String> trial) {
         setups.of(baseline);
         setups.of(candidate);
         refuseOne(baseline, candidate);
         long place = place(campsite, trial);
-        Selection selection = Selection.at(place);
+        PastTrials.Reading trials = pastTrials.read();
+        List<LoggedMeasurement> made;
+        Optional<PastTrials.Key> judgedBy;
         if (trial.isPresent()) {
-            String name = trial.get();
-            boolean known = measurements.trials().stream()
-                    .anyMatch(t -> t.campsiteId() == place && t.name().equals(name));
-            if (!known) {
-                throw new NotFound("no trial is named " + Text.quoted(name) + " there");
+            PastTrials.Key key = new PastTrials.Key(place, trial.get());
+            made = trials.made(key);
+            if (made.isEmpty()) {
+                throw new NotFound("no trial is named " + Text.quoted(trial.get()) + " there");
             }
-            selection = selection.ofTrial(name);
+            judgedBy = Optional.of(key);
+        } else {
+            made = measurements.list(Selection.at(place));
+            judgedBy = trials.plannedAmong(made, place, List.of(baseline, candidate));
+            made = judgedBy.map(trials::made).orElse(made);
         }
-        OptionalInt planned = trial.map(name -> plans.rounds(place, name)).orElse(OptionalInt.empty());
-        List<LoggedMeasurement> made = measurements.list(selection);
-        return new Comparer(metric, Measurements.samples(made, metric), planned, OptionalDouble.empty())
+        return new Comparer(
+                        metric,
+                        Measurements.samples(made, metric),
+                        judgedBy.flatMap(key -> trials.plan(key, metric)),
+                        OptionalDouble.empty())
                 .pair(baseline, candidate);
     }
 

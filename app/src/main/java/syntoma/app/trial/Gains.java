@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -127,8 +126,7 @@ class Gains {
                             band.name(),
                             predicted(stairs, from),
                             halfWidth(stairs, from, bare),
-                            new Comparer(Figure.RSRP_DBM, here, OptionalInt.empty(), OptionalDouble.empty())
-                                    .pair(against.name(), setup.name()));
+                            Comparer.unplanned(Figure.RSRP_DBM, here).pair(against.name(), setup.name()));
                 })
                 .toList();
     }

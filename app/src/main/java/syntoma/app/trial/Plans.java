@@ -58,7 +58,7 @@ public class Plans {
      * @throws Conflict when it is planned already
      */
     public void plan(String campsite, String name, int rounds) {
-        InvalidInput.naming("plannedRounds", () -> Looks.level(rounds));
+        InvalidInput.naming("plannedRounds", () -> Looks.level(rounds, 0));
         long place = campsites.of(campsite).id();
         boolean begun = measurements.trials().stream()
                 .anyMatch(t -> t.campsiteId() == place && t.name().equals(name));

@@ -4,8 +4,10 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.lang.Nullable;
 import syntoma.app.setup.SetupName;
+import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
@@ -16,7 +18,10 @@ import syntoma.core.verdict.PairedRound;
  *
  * @param trial null when it is a stay
  * @param plannedRounds null when it was not planned in Syntoma
+ * @param judgedBy the planned trial that a stay is judged by, null where it is judged by itself
  * @param adjusted whether several comparisons were adjusted as one family
+ * @param need the name of what the connection is for; null when nothing was chosen
+ * @param met in how many runs each setup met it
  */
 public record ResultView(
         String campsite,
@@ -29,13 +34,40 @@ public record ResultView(
         List<String> servers,
         List<SetupName> setups,
         @Nullable String baseline,
+        @Nullable String judgedBy,
         boolean adjusted,
+        @Nullable String need,
+        List<NeedMet> met,
         List<Contrast> contrasts) {
+
+    /** In how many of a setup's runs that measured what it asks for the need was met. */
+    public record NeedMet(SetupName setup, int runs, int met) {}
 
     /** Of a stay during which nothing was measured. */
     static ResultView empty(String campsite, OffsetDateTime from, OffsetDateTime to) {
         return new ResultView(
-                campsite, null, from, to, 0, null, List.of(), List.of(), List.of(), null, false, List.of());
+                campsite, null, from, to, 0, null, List.of(), List.of(), List.of(), null, null, false, null, List.of(),
+                List.of());
+    }
+
+    /** The same, which is of a trial. */
+    ResultView ofTrial(String name) {
+        return new ResultView(
+                campsite,
+                name,
+                from,
+                to,
+                rounds,
+                plannedRounds,
+                carriers,
+                servers,
+                setups,
+                baseline,
+                judgedBy,
+                adjusted,
+                need,
+                met,
+                contrasts);
     }
 
     /** The same, which is about some among several setups. */
@@ -51,7 +83,10 @@ public record ResultView(
                 servers,
                 all,
                 baseline,
+                judgedBy,
                 adjusted,
+                need,
+                met,
                 contrasts);
     }
 
@@ -61,19 +96,26 @@ public record ResultView(
             SetupName candidate,
             String headline,
             List<Effect> effects,
-            @Nullable String failuresSay,
-            List<String> cautions) {}
+            List<String> cautions,
+            List<String> judged) {}
 
-    /** One metric of a contrast. Marginal differences on its scale are no difference that matters. */
+    /**
+     * One metric of a contrast. Marginal differences on its scale are no difference that matters.
+     *
+     * @param key the name of the metric in the API
+     * @param asked whether the need asks something of it
+     */
     public record Effect(
+            String key,
             String label,
+            boolean asked,
             String unit,
             boolean higherIsBetter,
             double margin,
             CompareResult result,
             List<Round> rounds) {
 
-        static Effect of(Comparison c, ZoneOffset offset) {
+        static Effect of(Comparison c, Optional<Threshold> asked, ZoneOffset offset) {
             Figure metric = c.metric();
             List<Round> rounds = c.rounds().stream()
                     .map(r -> new Round(
@@ -87,11 +129,13 @@ public record ResultView(
                             c.wild().stream().anyMatch(w -> isOf(w.round(), r))))
                     .toList();
             return new Effect(
+                    metric.comparing().key(),
                     Text.capital(metric.measure().phrase()),
+                    asked.isPresent(),
                     metric.measure().unit(),
                     metric.comparing().higherIsBetter(),
                     metric.scale().off(metric.scale().margin()),
-                    CompareResult.of(c),
+                    CompareResult.of(c, asked),
                     rounds);
         }
 

@@ -3,17 +3,13 @@ package syntoma.app.trial;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
@@ -22,19 +18,23 @@ import syntoma.app.campsite.Visits;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
+import syntoma.app.need.Needs;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
-import syntoma.app.platform.Optionals;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
+import syntoma.core.need.Need;
+import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Blocks;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Cautions;
 import syntoma.core.verdict.Circumstances;
-import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Headline;
+import syntoma.core.verdict.Judged;
+import syntoma.core.verdict.Plan;
+import syntoma.core.verdict.Tonight;
 
 /** What trials, and setups at a stay, came to: finds the measurements, lets the core judge them. */
 @Service
@@ -44,29 +44,53 @@ public class Results {
     private final Visits visits;
     private final Setups setups;
     private final Measurements measurements;
-    private final Plans plans;
+    private final PastTrials pastTrials;
+    private final Needs needs;
     private final Clock clock;
 
-    Results(Campsites campsites, Visits visits, Setups setups, Measurements measurements, Plans plans, Clock clock) {
+    Results(
+            Campsites campsites,
+            Visits visits,
+            Setups setups,
+            Measurements measurements,
+            PastTrials pastTrials,
+            Needs needs,
+            Clock clock) {
         this.campsites = campsites;
         this.visits = visits;
         this.setups = setups;
         this.measurements = measurements;
-        this.plans = plans;
+        this.pastTrials = pastTrials;
+        this.needs = needs;
         this.clock = clock;
     }
 
     /** The result of a trial; baseline defaults to the setup that was measured first. */
     ResultView ofTrial(String campsite, String trial, Optional<String> baseline) {
-        long place = campsites.of(campsite).id();
-        List<LoggedMeasurement> made = measurements.list(Selection.at(place).ofTrial(trial));
-        if (made.isEmpty()) {
+        PastTrials.Key key = new PastTrials.Key(campsites.of(campsite).id(), trial);
+        PastTrials.Reading trials = pastTrials.read();
+        if (trials.made(key).isEmpty()) {
             throw new NotFound("no trial is named " + Text.quoted(trial) + " at " + campsite);
         }
-        return result(campsite, trial, made, setupsIn(made), baseline, plans.rounds(place, trial));
+        return view(campsite, compared(key, trials, needs.chosen(), baseline), trials.planned(key), Optional.empty(), 0)
+                .ofTrial(trial);
     }
 
-    /** Two setups at a stay, over everything logged there; without two of them the view has no contrast. */
+    /** The setups of a trial that has measurements, compared. */
+    Compared compared(PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked) {
+        return compared(trial, trials, asked, Optional.empty());
+    }
+
+    private Compared compared(
+            PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, Optional<String> baseline) {
+        List<LoggedMeasurement> made = trials.made(trial);
+        return compared(made, setupsIn(made), baseline, asked, metric -> trials.plan(trial, metric));
+    }
+
+    /**
+     * Two setups at a stay, over everything logged there, or by the planned trial in which both were tried; without two of
+     * them the view has no contrast.
+     */
     ResultView ofStay(long stay, Optional<String> baseline, Optional<String> candidate) {
         baseline.ifPresent(b -> candidate.ifPresent(c -> Comparisons.refuseOne(b, c)));
         Visit visit = visits.of(stay);
@@ -79,8 +103,29 @@ public class Results {
         List<SetupName> pair = candidate.isPresent() && baseline.isPresent()
                 ? List.of(setups.of(baseline.get()), setups.of(candidate.get()))
                 : mostMeasured(there, made);
-        return result(visit.campsite(), null, made, pair, baseline, OptionalInt.empty())
+        List<String> names = pair.stream().map(SetupName::name).toList();
+        PastTrials.Reading trials = pastTrials.read();
+        Optional<PastTrials.Key> judgedBy =
+                pair.size() < 2 ? Optional.empty() : trials.plannedAmong(made, visit.campsiteId(), names);
+        List<LoggedMeasurement> judged = judgedBy.map(trials::made).orElse(made);
+        Compared compared = compared(
+                judged,
+                pair,
+                baseline,
+                needs.chosen(),
+                metric -> judgedBy.flatMap(trial -> trials.plan(trial, metric)));
+        return view(
+                        visit.campsite(),
+                        compared,
+                        judgedBy.flatMap(trials::planned),
+                        judgedBy.map(PastTrials.Key::name),
+                        aside(made, judged))
                 .among(there);
+    }
+
+    private static int aside(List<LoggedMeasurement> made, List<LoggedMeasurement> judged) {
+        Set<Long> numbers = judged.stream().map(LoggedMeasurement::id).collect(Collectors.toSet());
+        return (int) made.stream().filter(m -> !numbers.contains(m.id())).count();
     }
 
     /** The two setups with the most ok measurements, in the order in which they were first measured. */
@@ -98,71 +143,90 @@ public class Results {
                 .count();
     }
 
+    /** What was measured lately at a campsite: what to say of it, and the comparison where there is one. */
+    public record Lately(String headline, ResultView view) {}
+
     /**
-     * The setups among some measurements at a campsite, compared; empty with fewer than two. A trial among them comes
-     * first: its plan is known, so it is judged as a trial.
+     * The setups among some measurements at a campsite, compared; empty without any. A trial among them comes first: its
+     * plan is known, so it is judged as a trial.
+     *
+     * @param inUse the setup that is up
      */
-    public Optional<ResultView> lately(String campsite, List<LoggedMeasurement> made) {
-        Optional<String> trial = made.stream()
-                .filter(m -> m.trial() != null)
-                .map(LoggedMeasurement::trial)
-                .reduce((earlier, later) -> later);
-        if (trial.isPresent()) {
-            return Optional.of(ofTrial(campsite, trial.get(), Optional.empty()));
+    public Optional<Lately> lately(String campsite, List<LoggedMeasurement> made, Optional<String> inUse) {
+        if (made.isEmpty()) {
+            return Optional.empty();
         }
-        List<SetupName> there = setupsIn(made);
-        return there.size() < 2
-                ? Optional.empty()
-                : Optional.of(result(campsite, null, made, there, Optional.empty(), OptionalInt.empty()));
+        long place = campsites.of(campsite).id();
+        List<Need> asked = needs.chosen();
+        PastTrials.Reading trials = pastTrials.read();
+        Optional<PastTrials.Key> trial = made.stream()
+                .filter(m -> m.trial() != null)
+                .map(m -> new PastTrials.Key(place, m.trial()))
+                .reduce((earlier, later) -> later);
+        Compared compared = trial.map(key -> compared(key, trials, asked))
+                .orElseGet(() -> compared(made, setupsIn(made), Optional.empty(), asked, metric -> Optional.empty()));
+        ResultView view = view(campsite, compared, trial.flatMap(trials::planned), Optional.empty(), 0);
+        String headline = compared.contrasts().isEmpty()
+                ? Tonight.ofOne(compared.baseline(), asked, compared.met().get(compared.baseline()))
+                : Tonight.said(compared.firsts(), inUse, asked, compared.met());
+        return Optional.of(
+                new Lately(headline, trial.map(key -> view.ofTrial(key.name())).orElse(view)));
     }
 
-    private ResultView result(
-            String campsite,
-            @Nullable String trial,
+    private static Compared compared(
             List<LoggedMeasurement> made,
-            List<SetupName> compared,
+            List<SetupName> setups,
             Optional<String> wantedBaseline,
-            OptionalInt planned) {
-        Map<String, SetupName> byName = compared.stream().collect(Collectors.toMap(SetupName::name, s -> s));
-        String baseline = wantedBaseline.orElseGet(() -> compared.get(0).name());
-        if (!byName.containsKey(baseline)) {
+            List<Need> asked,
+            Function<Figure, Optional<Plan>> plan) {
+        String baseline = wantedBaseline.orElseGet(() -> setups.get(0).name());
+        if (setups.stream().noneMatch(s -> s.name().equals(baseline))) {
             throw new InvalidInput(
                     "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");
         }
-        Map<Comparer.Contrast, List<Comparison>> perContrast = new LinkedHashMap<>();
-        for (Figure metric : Figure.compared(f -> made.stream().anyMatch(m -> m.value(f) != null))) {
-            new Comparer(metric, Measurements.samples(made, metric), planned, OptionalDouble.empty())
-                    .family(baseline, compared.stream().map(SetupName::name).toList())
-                    .forEach(c -> perContrast
-                            .computeIfAbsent(new Comparer.Contrast(c.baseline(), c.candidate()), k -> new ArrayList<>())
-                            .add(c));
-        }
+        return Compared.of(baseline, setups, made, asked, plan);
+    }
+
+    private static ResultView view(
+            String campsite, Compared compared, Optional<Integer> planned, Optional<String> judgedBy, int aside) {
+        List<LoggedMeasurement> made = compared.made();
         ZoneOffset offset = made.get(0).takenAt().getOffset();
         Circumstances under = circumstances(made);
-        List<ResultView.Contrast> contrasts = perContrast.entrySet().stream()
-                .map(e -> new ResultView.Contrast(
-                        byName.get(e.getKey().baseline()),
-                        byName.get(e.getKey().candidate()),
-                        Headline.of(e.getValue()),
-                        e.getValue().stream()
-                                .map(c -> ResultView.Effect.of(c, offset))
-                                .toList(),
-                        e.getValue().get(0).failures().remark().orElse(null),
-                        Cautions.of(e.getValue(), under, planned.isPresent())))
+        int setups = compared.setups().size();
+        Judged judged = new Judged(planned.isPresent(), setups * (setups - 1) / 2, aside);
+        List<ResultView.Contrast> contrasts = compared.contrasts().values().stream()
+                .map(all -> contrast(all, compared, under, judged, offset))
                 .toList();
         return new ResultView(
                 campsite,
-                trial,
+                null,
                 made.get(0).takenAt(),
                 made.get(made.size() - 1).takenAt(),
                 Blocks.forOutcomes(Measurements.samples(made, Figure.UP_MBPS)).size(),
-                Optionals.boxed(planned),
+                planned.orElse(null),
                 stated(made, LoggedMeasurement::carrier),
                 stated(made, LoggedMeasurement::server),
-                compared,
-                baseline,
+                compared.setups(),
+                compared.baseline(),
+                judgedBy.orElse(null),
                 contrasts.size() > 1,
+                compared.needName(),
+                compared.needMet(),
                 contrasts);
+    }
+
+    private static ResultView.Contrast contrast(
+            List<Comparison> all, Compared compared, Circumstances under, Judged judged, ZoneOffset offset) {
+        Comparison first = all.get(0);
+        return new ResultView.Contrast(
+                compared.setup(first.baseline()),
+                compared.setup(first.candidate()),
+                Headline.of(all, compared.needs()),
+                all.stream()
+                        .map(c -> ResultView.Effect.of(c, Threshold.of(compared.needs(), c.metric()), offset))
+                        .toList(),
+                Cautions.of(all, under, judged),
+                judged.said(first));
     }
 
     private static Circumstances circumstances(List<LoggedMeasurement> made) {

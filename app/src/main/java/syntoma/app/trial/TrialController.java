@@ -23,12 +23,14 @@ class TrialController {
     private final Results results;
     private final Comparisons comparisons;
     private final Gains gains;
+    private final TrialResults trialResults;
 
-    TrialController(Plans plans, Results results, Comparisons comparisons, Gains gains) {
+    TrialController(Plans plans, Results results, Comparisons comparisons, Gains gains, TrialResults trialResults) {
         this.plans = plans;
         this.results = results;
         this.comparisons = comparisons;
         this.gains = gains;
+        this.trialResults = trialResults;
     }
 
     /** A trial to be planned before its first measurement. */
@@ -38,6 +40,12 @@ class TrialController {
     @GetMapping("/trials")
     List<Plans.TrialRow> list() {
         return plans.trials();
+    }
+
+    /** What each trial came to, in the order of the list. */
+    @GetMapping("/trials/results")
+    List<TrialResults.TrialResult> results() {
+        return trialResults.all();
     }
 
     @PostMapping("/trials")
@@ -80,7 +88,9 @@ class TrialController {
             @RequestParam(required = false) String campsite,
             @RequestParam(required = false) String trial) {
         Figure wanted = InvalidInput.naming("metric", () -> Figure.metric(metric));
-        return CompareResult.of(comparisons.compare(
-                baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)));
+        return CompareResult.of(
+                comparisons.compare(
+                        baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)),
+                Optional.empty());
     }
 }

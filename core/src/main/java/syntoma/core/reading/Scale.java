@@ -21,6 +21,12 @@ public sealed interface Scale {
     /** The difference that matters, on the scale. */
     double margin();
 
+    /**
+     * The least standard deviation of differences that is believed, on the scale: figures have a resolution, so that runs
+     * that happen to read alike are no proof of a spread of nought.
+     */
+    double leastSpread();
+
     /** A difference as it is said, such as ×1.83 or −2.4 dB. */
     String said(double difference);
 
@@ -37,6 +43,9 @@ public sealed interface Scale {
     record Ratio(double matters, double least) implements Scale {
         /** From here on a factor is said without decimals. */
         private static final double LARGE = 10;
+
+        /** Two hundredths of a factor: chosen, as tests show two or three digits. */
+        private static final double LEAST_SPREAD = 0.02;
 
         @Override
         public String key() {
@@ -59,6 +68,11 @@ public sealed interface Scale {
         }
 
         @Override
+        public double leastSpread() {
+            return LEAST_SPREAD;
+        }
+
+        @Override
         public String said(double difference) {
             return "×" + Values.rounded(difference, difference < LARGE ? 2 : 0);
         }
@@ -71,8 +85,16 @@ public sealed interface Scale {
 
     /** A scale on which values are compared as they are. */
     sealed interface Difference extends Scale {
+        /** The standard deviation of the difference of two readings in whole units: √(1/6). */
+        double OF_WHOLE_UNITS = 0.41;
+
         /** Said after a difference. */
         String unit();
+
+        @Override
+        default double leastSpread() {
+            return OF_WHOLE_UNITS;
+        }
 
         @Override
         default double on(double value) {

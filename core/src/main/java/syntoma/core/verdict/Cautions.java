@@ -3,6 +3,7 @@ package syntoma.core.verdict;
 import java.util.ArrayList;
 import java.util.List;
 import syntoma.core.reading.Figure;
+import syntoma.core.unit.Text;
 
 /** What could still be wrong with a comparison of two setups, in plain sentences, the weightiest first. */
 public final class Cautions {
@@ -12,13 +13,14 @@ public final class Cautions {
      * The cautions of one pair of setups.
      *
      * @param comparisons one per metric, at least one, the first the one that matters most
-     * @param planned whether the rounds were planned as a trial
+     * @param judged by which rules
      */
-    public static List<String> of(List<Comparison> comparisons, Circumstances under, boolean planned) {
+    public static List<String> of(List<Comparison> comparisons, Circumstances under, Judged judged) {
         List<String> cautions = new ArrayList<>();
         Comparison first = comparisons.get(0);
         failures(first, cautions);
         comparisons.forEach(c -> c.wild().forEach(w -> cautions.add(wild(c, w))));
+        comparisons.forEach(c -> c.restsOn().ifPresent(r -> cautions.add(rests(c, r))));
         if (under.carriers().size() > 1) {
             cautions.add("Several carriers were in use (" + String.join(", ", under.carriers())
                     + "); rounds are paired within each.");
@@ -38,8 +40,12 @@ public final class Cautions {
             cautions.add(first.leftOut() + (first.leftOut() == 1 ? " round lacks" : " rounds lack") + " "
                     + first.metric().measure().phrase() + " from one of the two and could not be paired.");
         }
-        if (!planned) {
+        if (!judged.planned()) {
             cautions.add("Not planned as a trial in Syntoma, so this is taken as a single look at 95 %.");
+        }
+        if (judged.aside() > 0) {
+            cautions.add("Judged by the planned trial that was held here; " + judged.aside()
+                    + (judged.aside() == 1 ? " other measurement stands" : " other measurements stand") + " aside.");
         }
         return cautions;
     }
@@ -58,5 +64,11 @@ public final class Cautions {
         return "Round " + w.round().key().round() + " is wild on "
                 + metric.measure().phrase() + " (" + metric.scale().said(w.ratio()) + ", from " + w.setup()
                 + "). Without it: " + metric.scale().said(w.estimate()) + ".";
+    }
+
+    private static String rests(Comparison c, RestsOn rests) {
+        return Text.capital(c.metric().measure().phrase()) + " rests on round "
+                + rests.round().round() + ": without it the verdict would be “"
+                + rests.without().words() + "”.";
     }
 }

@@ -1,13 +1,17 @@
 package syntoma.core.verdict;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import java.util.stream.Collectors;
+import java.util.Set;
 import syntoma.core.reading.Figure;
+import syntoma.core.reading.Scale;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Blocks;
 import syntoma.core.trial.Sample;
@@ -15,136 +19,188 @@ import syntoma.core.trial.Sample;
 /**
  * Compares setups over the measurements of one trial, or of any selection in which blocks can be formed.
  *
- * <p>Effects are means of paired differences within rounds, their spread Student's t. A trial whose number of rounds was
- * planned is looked at after every round with the levels of {@link Looks}; anything else is one look at 95 %. Several
- * comparisons in one trial are adjusted: Holm's p-values decide, Bonferroni's intervals are shown.
+ * <p>Effects are means of paired differences within rounds, their spread Student's t, steadied by past trials where the plan
+ * brings some. A trial that was planned is looked at after every round with the levels of {@link Looks}, more strictly past
+ * its plan; anything else is one look at 95 %. Several setups in one trial are one family of all pairs, because the best of
+ * them is chosen by the data: Holm's procedure decides, Bonferroni's intervals are shown.
  *
  * @param samples the measurements, with the value of the metric
- * @param plannedRounds empty when the comparison was not planned
+ * @param plan empty when the comparison was not planned
  * @param cappedMbps the rate at which both setups' runs are held by plan or network, empty when they are not
  */
-public record Comparer(Figure metric, List<Sample> samples, OptionalInt plannedRounds, OptionalDouble cappedMbps) {
+public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan, OptionalDouble cappedMbps) {
 
     /** A candidate and what it is held against. */
     public record Contrast(String baseline, String candidate) {}
+
+    /** A contrast with its rounds and what they come to. */
+    private record Paired(Contrast contrast, Pairing pairing, Effect effect) {}
 
     public Comparer {
         samples = List.copyOf(Blocks.inOrder(samples));
     }
 
+    /** A comparison that was not planned: one look at 95 %. */
+    public static Comparer unplanned(Figure metric, List<Sample> samples) {
+        return new Comparer(metric, samples, Optional.empty(), OptionalDouble.empty());
+    }
+
     /** One pair, unadjusted. */
     public Comparison pair(String baseline, String candidate) {
-        return contrasts(List.of(new Contrast(baseline, candidate))).get(0);
+        return new Family(List.of(baseline, candidate)).against(baseline).get(0);
     }
 
     /** Each setup against the baseline and, where that is another, against the best so far; adjusted as one family. */
     public List<Comparison> family(String baseline, List<String> setups) {
-        List<Contrast> contrasts = new ArrayList<>();
-        setups.stream().filter(s -> !s.equals(baseline)).forEach(s -> contrasts.add(new Contrast(baseline, s)));
-        String best = best(baseline, contrasts);
-        if (!best.equals(baseline)) {
-            setups.stream()
-                    .filter(s -> !s.equals(baseline) && !s.equals(best))
-                    .forEach(s -> contrasts.add(new Contrast(best, s)));
-        }
-        return contrasts(contrasts);
+        Family family = new Family(setups);
+        List<Comparison> comparisons = new ArrayList<>(family.against(baseline));
+        family.best(baseline).filter(best -> !best.equals(baseline)).ifPresent(best -> family.against(best).stream()
+                .filter(c -> !c.candidate().equals(baseline))
+                .forEach(comparisons::add));
+        return comparisons;
     }
 
-    private String best(String baseline, List<Contrast> contrasts) {
+    /**
+     * The spread of a round's differences, for trials that come later: of the first two of these setups that share enough
+     * rounds. Empty where none do.
+     */
+    public Optional<Borrowed.Past> spread(List<String> setups) {
+        Spread own = new Spread(metric.scale().leastSpread(), Optional.empty());
         List<Block> blocks = Blocks.forMetric(samples);
-        Map<String, Double> effects = new LinkedHashMap<>();
-        for (Contrast contrast : contrasts) {
-            Effect effect = Effect.of(
-                    Pairing.of(metric, baseline, contrast.candidate(), blocks).differences());
-            effect.mean().ifPresent(mean -> effects.put(contrast.candidate(), signed(mean)));
-        }
-        return effects.entrySet().stream()
-                .filter(e -> e.getValue() > 0)
-                .max(Map.Entry.comparingByValue())
-                .map(Map.Entry::getKey)
-                .orElse(baseline);
-    }
-
-    private List<Comparison> contrasts(List<Contrast> contrasts) {
-        List<Block> blocks = Blocks.forMetric(samples);
-        // where every measurement counts, the same measurements open the blocks of both kinds
-        List<Block> attempts = samples.stream().allMatch(Sample::counts) ? blocks : Blocks.forOutcomes(samples);
-        List<Pairing> pairings = contrasts.stream()
-                .map(c -> Pairing.of(metric, c.baseline(), c.candidate(), blocks))
-                .toList();
-        List<Effect> effects =
-                pairings.stream().map(p -> Effect.of(p.differences())).toList();
-        List<Integer> judged = new ArrayList<>();
-        for (int i = 0; i < effects.size(); i++) {
-            if (effects.get(i).enough()) {
-                judged.add(i);
+        for (int i = 0; i < setups.size(); i++) {
+            for (int j = i + 1; j < setups.size(); j++) {
+                Effect effect = own.effect(
+                        Pairing.of(metric, setups.get(i), setups.get(j), blocks).differences());
+                if (effect.enough()) {
+                    double sd = effect.sd().orElseThrow();
+                    return Optional.of(new Borrowed.Past(sd * sd, effect.rounds() - 1));
+                }
             }
         }
-        List<Double> adjusted =
-                Holm.adjust(judged.stream().map(i -> effects.get(i).p()).collect(Collectors.toList()));
-        double look = plannedRounds.isPresent() ? Looks.level(plannedRounds.getAsInt()) : Looks.SINGLE;
-        double shown = look / Math.max(1, judged.size());
-        List<Comparison> results = new ArrayList<>();
-        for (int i = 0; i < contrasts.size(); i++) {
-            Contrast contrast = contrasts.get(i);
-            Failures failures = Failures.of(attempts, contrast.baseline(), contrast.candidate());
-            boolean beyond = judged.contains(i) && adjusted.get(judged.indexOf(i)) < look;
-            results.add(result(contrast, pairings.get(i), effects.get(i), failures, beyond, shown));
-        }
-        return results;
+        return Optional.empty();
     }
 
-    private Comparison result(
-            Contrast contrast, Pairing pairing, Effect effect, Failures failures, boolean beyond, double level) {
-        Verdict verdict = verdict(effect, failures, beyond, level);
-        boolean enough = effect.enough();
-        OptionalInt wanted = verdict == Verdict.CANNOT_TELL ? RoundsWanted.further(effect) : OptionalInt.empty();
-        return new Comparison(
-                metric,
-                contrast.baseline(),
-                contrast.candidate(),
-                pairing.rounds(),
-                pairing.leftOut(),
-                effect.mean().isPresent()
-                        ? OptionalDouble.of(metric.scale().off(effect.mean().getAsDouble()))
-                        : OptionalDouble.empty(),
-                enough ? OptionalDouble.of(metric.scale().off(effect.low(level))) : OptionalDouble.empty(),
-                enough ? OptionalDouble.of(metric.scale().off(effect.high(level))) : OptionalDouble.empty(),
-                1 - level,
-                verdict,
-                wanted,
-                WildRun.among(metric, pairing, contrast.baseline(), contrast.candidate(), level),
-                failures,
-                Plain.of(metric, samples, contrast.baseline(), contrast.candidate()),
-                cappedMbps);
+    /** How many rounds were made: those in which at least two setups were tried. */
+    private int made() {
+        Map<Integer, Set<String>> tried = new HashMap<>();
+        for (Sample sample : samples) {
+            sample.round().ifPresent(round -> tried.computeIfAbsent(round, r -> new HashSet<>())
+                    .add(sample.setup()));
+        }
+        return (int) tried.values().stream().filter(t -> t.size() > 1).count();
     }
 
-    private Verdict verdict(Effect effect, Failures failures, boolean beyond, double level) {
-        if (!effect.enough()) {
-            return Verdict.TOO_FEW;
-        }
-        if (cappedMbps.isPresent()) {
-            return Verdict.CAPPED;
-        }
-        double margin = metric.scale().margin();
-        if (effect.low(level) > -margin && effect.high(level) < margin) {
-            return Verdict.NO_DIFFERENCE;
-        }
-        if (!beyond) {
-            return Verdict.CANNOT_TELL;
-        }
-        double better = signed(effect.mean().orElseThrow());
-        if (better < 0) {
-            return better < -margin ? Verdict.WORSE : Verdict.SLIGHTLY_WORSE;
-        }
-        if (failures.againstCandidate()) {
-            return Verdict.LESS_RELIABLE;
-        }
-        return better > margin ? Verdict.BETTER : Verdict.SLIGHTLY_BETTER;
-    }
+    /** All pairs of some setups. */
+    private final class Family {
+        private final List<String> setups;
+        private final Map<Contrast, Paired> pairs = new LinkedHashMap<>();
+        private final List<Block> attempts;
+        private final Spread spread = new Spread(metric.scale().leastSpread(), plan.flatMap(Plan::borrowed));
+        private final boolean pastPlan;
+        private final double look;
+        private final double shown;
 
-    /** The effect with plus as better. */
-    private double signed(double effect) {
-        return metric.comparing().higherIsBetter() ? effect : -effect;
+        Family(List<String> setups) {
+            this.setups = List.copyOf(setups);
+            List<Block> blocks = Blocks.forMetric(samples);
+            // where every measurement counts, the same measurements open the blocks of both kinds
+            attempts = samples.stream().allMatch(Sample::counts) ? blocks : Blocks.forOutcomes(samples);
+            for (int i = 0; i < setups.size(); i++) {
+                for (int j = i + 1; j < setups.size(); j++) {
+                    pair(new Contrast(setups.get(i), setups.get(j)), blocks);
+                }
+            }
+            int made = plan.isPresent() ? made() : 0;
+            pastPlan = plan.filter(p -> p.isPast(made)).isPresent();
+            look = plan.map(p -> p.level(made)).orElse(Looks.SINGLE);
+            shown = look / Math.max(1, judged().size());
+        }
+
+        private void pair(Contrast contrast, List<Block> blocks) {
+            Pairing pairing = Pairing.of(metric, contrast.baseline, contrast.candidate, blocks);
+            pairs.put(contrast, new Paired(contrast, pairing, spread.effect(pairing.differences())));
+        }
+
+        private List<Paired> judged() {
+            return pairs.values().stream().filter(p -> p.effect.enough()).toList();
+        }
+
+        /** The setup that looks best of those with enough rounds against the baseline; empty without one. */
+        Optional<String> best(String baseline) {
+            Map<String, Double> better = new HashMap<>();
+            better.put(baseline, 0.0);
+            for (String setup : setups) {
+                if (!setup.equals(baseline) && turned(baseline, setup).effect.enough()) {
+                    double mean = turned(baseline, setup).effect.mean().orElseThrow();
+                    better.put(setup, metric.comparing().higherIsBetter() ? mean : -mean);
+                }
+            }
+            return setups.stream().filter(better::containsKey).max(Comparator.comparing(better::get));
+        }
+
+        /** Every other setup against one. */
+        List<Comparison> against(String baseline) {
+            return setups.stream()
+                    .filter(setup -> !setup.equals(baseline))
+                    .map(setup -> result(turned(baseline, setup), new Contrast(baseline, setup)))
+                    .toList();
+        }
+
+        private Paired turned(String baseline, String candidate) {
+            Paired paired = pairs.get(new Contrast(baseline, candidate));
+            if (paired == null) {
+                Paired other = pairs.get(new Contrast(candidate, baseline));
+                Pairing turned = other.pairing.turned();
+                return new Paired(other.contrast, turned, spread.effect(turned.differences()));
+            }
+            return paired;
+        }
+
+        private Comparison result(Paired paired, Contrast contrast) {
+            Effect effect = paired.effect;
+            Pairing pairing = paired.pairing;
+            Failures failures = Failures.of(attempts, contrast.baseline, contrast.candidate);
+            List<Double> others = judged().stream()
+                    .filter(p -> !p.contrast.equals(paired.contrast))
+                    .map(p -> p.effect.p())
+                    .toList();
+            Judge judge = new Judge(
+                    metric, cappedMbps.isPresent(), failures.againstCandidate(), shown, Holm.threshold(others, look));
+            Verdict verdict = judge.of(effect);
+            LeaveOneOut leaving = new LeaveOneOut(pairing.differences(), spread);
+            Scale scale = metric.scale();
+            return new Comparison(
+                    metric,
+                    contrast.baseline,
+                    contrast.candidate,
+                    pairing.rounds(),
+                    pairing.leftOut(),
+                    effect.mean().isPresent()
+                            ? OptionalDouble.of(scale.off(effect.mean().getAsDouble()))
+                            : OptionalDouble.empty(),
+                    effect.enough() ? OptionalDouble.of(scale.off(effect.low(shown))) : OptionalDouble.empty(),
+                    effect.enough() ? OptionalDouble.of(scale.off(effect.high(shown))) : OptionalDouble.empty(),
+                    1 - shown,
+                    pastPlan,
+                    spread.borrowed(),
+                    verdict,
+                    verdict == Verdict.CANNOT_TELL ? Optional.of(outlook(effect)) : Optional.empty(),
+                    WildRun.among(metric, pairing, leaving, contrast.baseline, contrast.candidate, shown),
+                    RestsOn.among(pairing, leaving, verdict, judge),
+                    failures,
+                    Plain.of(metric, samples, contrast.baseline, contrast.candidate),
+                    cappedMbps);
+        }
+
+        private Outlook outlook(Effect effect) {
+            double margin = metric.scale().margin();
+            int left = plan.map(p -> Math.max(0, p.rounds() - made())).orElse(0);
+            return new Outlook(
+                    left,
+                    left > 0
+                            ? OptionalDouble.of(RoundsWanted.chance(effect, margin, left, shown))
+                            : OptionalDouble.empty(),
+                    RoundsWanted.settling(effect, margin));
+        }
     }
 }

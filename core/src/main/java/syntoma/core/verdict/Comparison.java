@@ -1,8 +1,10 @@
 package syntoma.core.verdict;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 
 /**
@@ -14,8 +16,10 @@ import syntoma.core.reading.Figure;
  * @param low end of the interval, empty under three rounds
  * @param high end of the interval, empty under three rounds
  * @param level confidence of the interval, such as 0.95
- * @param roundsWanted further rounds that would likely tell; only with {@link Verdict#CANNOT_TELL}, and then empty when
- *     more rounds are unlikely to
+ * @param pastPlan whether more rounds were made than planned
+ * @param borrowed what past trials tell of the spread, where it counts here
+ * @param outlook what would tell; only with {@link Verdict#CANNOT_TELL}
+ * @param restsOn the one round without which the verdict would be another
  * @param cappedMbps the rate at which both setups' runs are held by plan or network, empty when they are not
  */
 public record Comparison(
@@ -28,20 +32,57 @@ public record Comparison(
         OptionalDouble low,
         OptionalDouble high,
         double level,
+        boolean pastPlan,
+        Optional<Borrowed> borrowed,
         Verdict verdict,
-        OptionalInt roundsWanted,
+        Optional<Outlook> outlook,
         List<WildRun> wild,
+        Optional<RestsOn> restsOn,
         Failures failures,
         Plain plain,
         OptionalDouble cappedMbps) {
 
-    /** The verdict as a person would say it, with interval and rounds. */
-    public String sentence() {
-        return new Sentences(this, true).said();
+    /** Rounds of a new trial that would likely settle it; only with {@link Verdict#CANNOT_TELL}, and at most 20. */
+    public OptionalInt roundsWanted() {
+        return outlook.map(Outlook::newTrial).orElse(OptionalInt.empty());
     }
 
-    /** The same without interval and rounds, which stand beneath a headline. */
-    public String headline() {
-        return new Sentences(this, false).said();
+    /** The baseline's middle over the shared rounds, in the metric's unit; of one round or more. */
+    double baselineMiddle() {
+        return middle(rounds.stream().mapToDouble(PairedRound::baseline).toArray());
+    }
+
+    /** The candidate's middle over the shared rounds, in the metric's unit; of one round or more. */
+    double candidateMiddle() {
+        return middle(rounds.stream().mapToDouble(PairedRound::candidate).toArray());
+    }
+
+    /** The mean on the scale on which setups are compared, so that the estimate leads from one middle to the other. */
+    private double middle(double[] values) {
+        double sum = 0;
+        for (double value : values) {
+            sum += metric.scale().on(value);
+        }
+        return metric.scale().off(sum / values.length);
+    }
+
+    /** The whole verdict as a person would say it: what, how sure, and what to do. */
+    public String sentence() {
+        return sentence(Optional.empty());
+    }
+
+    /** The same, beside what the need asks of the metric. */
+    public String sentence(Optional<Threshold> asked) {
+        return new Sentences(this, asked).whole();
+    }
+
+    /** What and what to do, without what stands beneath a headline: interval and rounds. */
+    public String headline(Optional<Threshold> asked) {
+        return new Sentences(this, asked).headline();
+    }
+
+    /** What alone. */
+    String claim() {
+        return new Sentences(this, Optional.empty()).claim() + ".";
     }
 }

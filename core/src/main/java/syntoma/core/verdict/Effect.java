@@ -1,6 +1,5 @@
 package syntoma.core.verdict;
 
-import java.util.Arrays;
 import java.util.OptionalDouble;
 import org.hipparchus.distribution.continuous.TDistribution;
 
@@ -10,24 +9,9 @@ import org.hipparchus.distribution.continuous.TDistribution;
  * @param rounds number of differences
  * @param mean empty without a difference
  * @param sd standard deviation of the differences; empty under two
+ * @param degrees of freedom that the standard deviation rests on
  */
-record Effect(int rounds, OptionalDouble mean, OptionalDouble sd) {
-
-    static Effect of(double[] differences) {
-        int n = differences.length;
-        if (n == 0) {
-            return new Effect(0, OptionalDouble.empty(), OptionalDouble.empty());
-        }
-        double mean = Arrays.stream(differences).average().orElseThrow();
-        if (n == 1) {
-            return new Effect(1, OptionalDouble.of(mean), OptionalDouble.empty());
-        }
-        double squares = 0;
-        for (double d : differences) {
-            squares += (d - mean) * (d - mean);
-        }
-        return new Effect(n, OptionalDouble.of(mean), OptionalDouble.of(Math.sqrt(squares / (n - 1))));
-    }
+record Effect(int rounds, OptionalDouble mean, OptionalDouble sd, double degrees) {
 
     boolean enough() {
         return rounds >= Looks.FEWEST;
@@ -47,16 +31,12 @@ record Effect(int rounds, OptionalDouble mean, OptionalDouble sd) {
 
     /** Half the width of the interval of confidence 1 − level. */
     double half(double level) {
-        return Looks.critical(level, rounds - 1.0) * standardError();
+        return Looks.critical(level, degrees) * standardError();
     }
 
     /** Two-sided p-value of no difference. */
     double p() {
-        double error = standardError();
-        if (error == 0) {
-            return mean.orElseThrow() == 0 ? 1 : 0;
-        }
-        double t = Math.abs(mean.orElseThrow()) / error;
-        return 2 * new TDistribution(rounds - 1.0).cumulativeProbability(-t);
+        double t = Math.abs(mean.orElseThrow()) / standardError();
+        return 2 * new TDistribution(degrees).cumulativeProbability(-t);
     }
 }

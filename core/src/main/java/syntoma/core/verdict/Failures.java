@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Sample;
-import syntoma.core.unit.Values;
 
 /**
  * Failures of two setups.
  *
  * @param mcnemarP over the rounds in which both were tried
  * @param bothTried the rounds in which both were tried
+ * @param baselineFailedRounds those of them in which no run of the baseline ended ok
  * @param candidateFailedRounds those of them in which no run of the candidate ended ok
  * @param candidateOnlyFailed those of them in which the baseline ran and the candidate did not
  * @param baselineOnlyFailed those of them in which the candidate ran and the baseline did not
@@ -20,6 +20,7 @@ public record Failures(
         Share candidate,
         double mcnemarP,
         int bothTried,
+        int baselineFailedRounds,
         int candidateFailedRounds,
         int candidateOnlyFailed,
         int baselineOnlyFailed) {
@@ -30,7 +31,8 @@ public record Failures(
         int onlyBaseline = 0;
         int onlyCandidate = 0;
         int both = 0;
-        int failedRounds = 0;
+        int baselineFailed = 0;
+        int candidateFailed = 0;
         for (Block block : blocks) {
             List<Sample> a = block.of(baseline);
             List<Sample> b = block.of(candidate);
@@ -40,7 +42,8 @@ public record Failures(
                 continue;
             }
             both++;
-            failedRounds += candidateRan ? 0 : 1;
+            baselineFailed += baselineRan ? 0 : 1;
+            candidateFailed += candidateRan ? 0 : 1;
             onlyBaseline += baselineRan && !candidateRan ? 1 : 0;
             onlyCandidate += candidateRan && !baselineRan ? 1 : 0;
         }
@@ -49,7 +52,8 @@ public record Failures(
                 ofCandidate.share(),
                 McNemar.p(onlyBaseline, onlyCandidate),
                 both,
-                failedRounds,
+                baselineFailed,
+                candidateFailed,
                 onlyBaseline,
                 onlyCandidate);
     }
@@ -85,11 +89,25 @@ public record Failures(
         return unequal() && candidateOnlyFailed > baselineOnlyFailed;
     }
 
-    /** What the failures alone say of the two; empty where chance explains them. */
-    public Optional<String> remark() {
-        return unequal()
-                ? Optional.of("One of the two fails more often than chance explains (exact McNemar p = "
-                        + Values.rounded(mcnemarP, 3) + ").")
-                : Optional.empty();
+    /** The one of the two that fails less, where the other fails more often than chance explains; else empty. */
+    Optional<String> reliable(String baselineName, String candidateName) {
+        return unequal() ? Optional.of(againstCandidate() ? baselineName : candidateName) : Optional.empty();
+    }
+
+    /** What to say first where one of the two fails more often than chance explains, and what to do; else empty. */
+    public Optional<String> said(String baselineName, String candidateName) {
+        if (!unequal()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                againstCandidate()
+                        ? said(candidateName, candidateFailedRounds, baselineName, baselineFailedRounds)
+                        : said(baselineName, baselineFailedRounds, candidateName, candidateFailedRounds));
+    }
+
+    private String said(String unreliable, int failedRounds, String other, int otherFailed) {
+        return unreliable + " failed in " + failedRounds + " of the " + bothTried
+                + " rounds in which both were tried; " + other
+                + (otherFailed == 0 ? " ran in all of them" : " failed in " + otherFailed) + ". Use " + other + ".";
     }
 }

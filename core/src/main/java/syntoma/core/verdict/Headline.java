@@ -1,28 +1,45 @@
 package syntoma.core.verdict;
 
 import java.util.List;
+import java.util.Optional;
+import syntoma.core.need.Need;
+import syntoma.core.need.Threshold;
 
 /** What to say first of two setups that were compared on several metrics. */
 public final class Headline {
-    private static final int LINES = 2;
-
     private Headline() {}
 
     /**
-     * The first two metrics in a line each; with too few rounds on both, the reason once.
+     * Failures first; then the metric that matters most, with what to do; then the next one in a line where it tells
+     * something else.
      *
-     * @param comparisons at least one, the one that matters most first
+     * @param comparisons of one pair, at least one, the one that matters most first
      */
-    public static String of(List<Comparison> comparisons) {
-        List<Comparison> first = comparisons.stream().limit(LINES).toList();
-        boolean tooFew = first.stream().allMatch(c -> c.verdict() == Verdict.TOO_FEW);
-        String start = first.get(0).headline();
-        if (tooFew || first.size() < LINES) {
-            return start;
+    public static String of(List<Comparison> comparisons, List<Need> needs) {
+        Comparison first = comparisons.get(0);
+        Optional<String> failures = first.failures().said(first.baseline(), first.candidate());
+        if (failures.isPresent()) {
+            return failures.get() + (first.low().isPresent() ? " " + whenBothRun(first) : "");
         }
-        String candidate = first.get(1).candidate();
-        String second = first.get(1).headline();
-        boolean bothOfIt = start.startsWith(candidate) && second.startsWith(candidate);
-        return start + " " + (bothOfIt ? "It" + second.substring(candidate.length()) : second);
+        String said = first.headline(Threshold.of(needs, first.metric()));
+        return comparisons.stream()
+                .skip(1)
+                .limit(1)
+                .filter(second -> tells(second) && second.verdict() != first.verdict())
+                .map(second -> said + " " + second.claim())
+                .findFirst()
+                .orElse(said);
+    }
+
+    private static String whenBothRun(Comparison c) {
+        return switch (c.verdict()) {
+            case LESS_RELIABLE, BETTER, WORSE, SLIGHTLY_BETTER, SLIGHTLY_WORSE ->
+                "When both run, " + new Sentences(c, Optional.empty()).effect(Amount.whose(c.candidate())) + ".";
+            default -> c.claim();
+        };
+    }
+
+    private static boolean tells(Comparison c) {
+        return c.verdict() != Verdict.TOO_FEW && c.verdict() != Verdict.CANNOT_TELL;
     }
 }

@@ -1,28 +1,27 @@
 package syntoma.core.verdict;
 
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
 
-/** Holm's step-down adjustment of p-values for several comparisons (Holm 1979). */
-public final class Holm {
+/**
+ * Holm's step-down adjustment for several comparisons (Holm 1979): the smallest p-value is held against level / m, the next
+ * against level / (m − 1), and so on, until one does not hold.
+ */
+final class Holm {
     private Holm() {}
 
-    /** Adjusted p-values in the order given: .01 .04 .03 become .03 .06 .06. */
-    public static List<Double> adjust(List<Double> p) {
-        int m = p.size();
-        List<Integer> order = IntStream.range(0, m)
-                .boxed()
-                .sorted(Comparator.comparing(p::get))
-                .toList();
-        Double[] adjusted = new Double[m];
-        double running = 0;
-        for (int rank = 0; rank < m; rank++) {
-            running = Math.max(running, Math.min(1, (m - rank) * p.get(order.get(rank))));
-            adjusted[order.get(rank)] = running;
+    /**
+     * What one p-value must lie under to be decided, the others being as they are: level / (m − j), where j of the others
+     * are decided before it.
+     *
+     * @param others the p-values of the rest of the family
+     */
+    static double threshold(List<Double> others, double level) {
+        List<Double> sorted = others.stream().sorted().toList();
+        int m = sorted.size() + 1;
+        int decided = 0;
+        while (decided < sorted.size() && sorted.get(decided) < level / (m - decided)) {
+            decided++;
         }
-        return new ArrayList<>(Arrays.asList(adjusted));
+        return level / (m - decided);
     }
 }

@@ -1,18 +1,18 @@
 package syntoma.core.verdict;
 
-import java.util.OptionalDouble;
-
 /**
  * The effect over all differences but one, for each of them in constant time: the mean and the sum of squares about it are
  * updated by what the one contributes.
  */
 final class LeaveOneOut {
     private final double[] differences;
+    private final Spread spread;
     private final double mean;
     private final double squares;
 
-    LeaveOneOut(double[] differences) {
+    LeaveOneOut(double[] differences, Spread spread) {
         this.differences = differences;
+        this.spread = spread;
         double sum = 0;
         for (double d : differences) {
             sum += d;
@@ -27,23 +27,26 @@ final class LeaveOneOut {
 
     /** The effect without one difference; of three or more. */
     Effect without(int i) {
-        return new Effect(differences.length - 1, OptionalDouble.of(meanWithout(i)), OptionalDouble.of(sdWithout(i)));
+        return spread.effect(differences.length - 1, meanWithout(i), squaresWithout(i));
     }
 
-    /** The externally studentised residual of one difference: its distance from the others' mean in their own spread. */
+    /**
+     * The externally studentised residual of one difference: its distance from the others' mean in their own spread, which
+     * is not steadied by others' trials.
+     */
     double studentised(int i) {
-        double distance = differences[i] - meanWithout(i);
-        double spread = sdWithout(i) * Math.sqrt(1 + 1.0 / (differences.length - 1));
-        return Math.abs(distance) < 1e-12 ? 0 : distance / spread;
+        int others = differences.length - 1;
+        double sd = Math.max(spread.least(), Math.sqrt(squaresWithout(i) / (others - 1)));
+        return (differences[i] - meanWithout(i)) / (sd * Math.sqrt(1 + 1.0 / others));
     }
 
     private double meanWithout(int i) {
         return mean - (differences[i] - mean) / (differences.length - 1);
     }
 
-    private double sdWithout(int i) {
+    private double squaresWithout(int i) {
         int n = differences.length;
         double residual = differences[i] - mean;
-        return Math.sqrt(Math.max(0, squares - residual * residual * n / (n - 1)) / (n - 2));
+        return Math.max(0, squares - residual * residual * n / (n - 1));
     }
 }

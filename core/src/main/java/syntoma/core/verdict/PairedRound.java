@@ -14,4 +14,10 @@ import syntoma.core.trial.Block;
  * @param difference candidate − baseline on the scale of the computation
  */
 public record PairedRound(
-        Block.Key key, Instant baselineAt, Instant candidateAt, double baseline, double candidate, double difference) {}
+        Block.Key key, Instant baselineAt, Instant candidateAt, double baseline, double candidate, double difference) {
+
+    /** The same with candidate and baseline in each other's place. */
+    PairedRound turned() {
+        return new PairedRound(key, candidateAt, baselineAt, candidate, baseline, -difference);
+    }
+}

@@ -43,6 +43,21 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
         return rounds.stream().mapToDouble(PairedRound::difference).toArray();
     }
 
+    /** The same with candidate and baseline in each other's place. */
+    Pairing turned() {
+        return new Pairing(
+                rounds.stream()
+                        .map(PairedRound::turned)
+                        .sorted(Comparator.comparing(PairedRound::baselineAt))
+                        .toList(),
+                leftOut);
+    }
+
+    /** The mean of the differences; of one round or more. */
+    double effectMean() {
+        return Arrays.stream(differences()).average().orElseThrow();
+    }
+
     private static Optional<PairedRound> pair(Figure metric, Block block, List<Sample> a, List<Sample> b) {
         Optional<Sample> firstA = a.stream().filter(Sample::counts).findFirst();
         Optional<Sample> firstB = b.stream().filter(Sample::counts).findFirst();

@@ -4,9 +4,10 @@ import java.util.OptionalInt;
 import java.util.Random;
 
 /**
- * How many rounds a trial wants: the smallest planned number (3 to 20) for which the chance that some look shows an
- * interval beyond no difference is at least 80 %, by simulation from a fixed seed. A standard deviation of 0.35 per round
- * wants 15 rounds for ×1.4 and 6 for ×2.
+ * How many rounds a trial wants: the smallest planned number (3 to 20) with an 80 % chance, by simulation from a fixed seed.
+ * Where a difference is to be seen, the chance that some look shows an interval beyond no difference: a standard deviation of
+ * 0.35 per round wants 15 rounds for ×1.4 and 6 for ×2. Where the question is only to have it settled, an interval wholly
+ * inside the margin counts as well.
  */
 public final class RoundsWanted {
     /** Chosen, because with it the chance is known to half a percent. */
@@ -16,7 +17,8 @@ public final class RoundsWanted {
 
     private static final long SEED = 20_260_704L;
 
-    // For each path and number of rounds: the mean, and the standard error, of standard normal noise.
+    // For each path and number of rounds: the sum, the mean, and the standard error, of standard normal noise.
+    private static final float[][] SUM = new float[Looks.MOST + 1][PATHS];
     private static final float[][] MEAN = new float[Looks.MOST + 1][PATHS];
     private static final float[][] ERROR = new float[Looks.MOST + 1][PATHS];
     private static final double[][] CRITICAL = new double[Looks.MOST + 1][Looks.MOST + 1];
@@ -30,6 +32,7 @@ public final class RoundsWanted {
                 double z = random.nextGaussian();
                 sum += z;
                 squares += z * z;
+                SUM[n][path] = (float) sum;
                 if (n >= Looks.FEWEST) {
                     double mean = sum / n;
                     MEAN[n][path] = (float) mean;
@@ -39,7 +42,7 @@ public final class RoundsWanted {
         }
         for (int planned = Looks.FEWEST; planned <= Looks.MOST; planned++) {
             for (int n = Looks.FEWEST; n <= planned; n++) {
-                CRITICAL[planned][n] = Looks.critical(Looks.level(planned), n - 1.0);
+                CRITICAL[planned][n] = Looks.critical(Looks.level(planned, 0), n - 1.0);
             }
         }
     }
@@ -65,25 +68,77 @@ public final class RoundsWanted {
         return OptionalInt.empty();
     }
 
-    /** Rounds beyond those already made, at least one; empty when more than 20 in all would be wanted. */
-    static OptionalInt further(Effect effect) {
-        OptionalInt planned = planned(effect.mean().orElseThrow(), effect.sd().orElseThrow());
-        if (planned.isEmpty() || effect.rounds() >= Looks.MOST) {
-            return OptionalInt.empty();
+    /**
+     * Rounds of a new trial that would likely settle it one way or the other, or empty when more than 20 would be wanted.
+     *
+     * @param effect as it is seen at present
+     * @param margin the difference that matters, on the scale of the computation
+     */
+    static OptionalInt settling(Effect effect, double margin) {
+        double sd = effect.sd().orElseThrow();
+        double standardised = effect.mean().orElseThrow() / sd;
+        for (int planned = Looks.FEWEST; planned <= Looks.MOST; planned++) {
+            if (settled(standardised, margin / sd, planned) >= POWER) {
+                return OptionalInt.of(planned);
+            }
         }
-        return OptionalInt.of(Math.max(1, planned.getAsInt() - effect.rounds()));
+        return OptionalInt.empty();
     }
 
-    static double power(double standardised, int planned) {
-        int found = 0;
+    /**
+     * The chance that what is left of a plan settles it, the effect and its spread being what they seem at present.
+     *
+     * @param left further rounds
+     * @param level of each of their looks
+     */
+    static double chance(Effect effect, double margin, int left, double level) {
+        double sd = effect.sd().orElseThrow();
+        double mean = effect.mean().orElseThrow() / sd;
+        double inside = margin / sd;
+        int made = effect.rounds();
+        double[] critical = new double[left + 1];
+        for (int k = 1; k <= left; k++) {
+            critical[k] = Looks.critical(level, effect.degrees() + k);
+        }
+        int settled = 0;
         for (int path = 0; path < PATHS; path++) {
-            for (int n = Looks.FEWEST; n <= planned; n++) {
-                if (Math.abs(standardised + MEAN[n][path]) > CRITICAL[planned][n] * ERROR[n][path]) {
-                    found++;
+            // in units of the spread: what is there has the variance 1, and each round to come a draw of it
+            double squares = effect.degrees();
+            double at = mean;
+            for (int k = 1; k <= left; k++) {
+                double next = mean + (SUM[k][path] - SUM[k - 1][path]);
+                double moved = (next - at) / (made + k);
+                squares += (next - at) * (next - at - moved);
+                at += moved;
+                double half = critical[k] * Math.sqrt(squares / (effect.degrees() + k) / (made + k));
+                if (isSettled(at, half, inside)) {
+                    settled++;
                     break;
                 }
             }
         }
-        return (double) found / PATHS;
+        return (double) settled / PATHS;
+    }
+
+    private static boolean isSettled(double mean, double half, double inside) {
+        double away = Math.abs(mean);
+        return away > half || away + half < inside;
+    }
+
+    private static double settled(double standardised, double inside, int planned) {
+        int settled = 0;
+        for (int path = 0; path < PATHS; path++) {
+            for (int n = Looks.FEWEST; n <= planned; n++) {
+                if (isSettled(standardised + MEAN[n][path], CRITICAL[planned][n] * ERROR[n][path], inside)) {
+                    settled++;
+                    break;
+                }
+            }
+        }
+        return (double) settled / PATHS;
+    }
+
+    static double power(double standardised, int planned) {
+        return settled(standardised, 0, planned);
     }
 }

@@ -1,98 +1,238 @@
 package syntoma.core.verdict;
 
+import java.util.Locale;
+import java.util.Optional;
+import syntoma.core.need.Threshold;
 import syntoma.core.reading.Scale;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
-/** Says a comparison as a person would; its interval and rounds in brackets where they are wanted. */
+/**
+ * Says a comparison as a person would, all metrics in one pattern: what, how sure, whether it is enough, and what to do.
+ * Every sentence there is stands in {@code docs/sentences.md}.
+ */
 final class Sentences {
-    /** A ratio in this range is roughly a doubling; chosen, because people say so of a tenth more or less. */
-    private static final double[] DOUBLED = {1.8, 2.2};
+    private static final String LESS_WORK = "use the one that is less work";
 
-    private static final double[] HALVED = {1 / DOUBLED[1], 1 / DOUBLED[0]};
+    /** Under this chance the rounds left of a plan are not worth hoping for. */
+    private static final double SLIM = 0.2;
 
     private final Comparison c;
     private final String metric;
-    private final boolean withInterval;
+    private final Optional<Threshold> asked;
+    private final Amount amount;
 
-    Sentences(Comparison comparison, boolean withInterval) {
+    Sentences(Comparison comparison, Optional<Threshold> asked) {
         this.c = comparison;
         this.metric = comparison.metric().measure().phrase();
-        this.withInterval = withInterval;
+        this.asked = asked;
+        this.amount = new Amount(comparison.metric(), comparison.baseline());
     }
 
-    String said() {
+    String whole() {
+        return claim() + evidence() + tail();
+    }
+
+    String headline() {
+        return claim() + tail();
+    }
+
+    private String tail() {
+        String enough = enough();
+        return "." + (enough.isEmpty() ? "" : " " + enough) + " " + doing();
+    }
+
+    /** What is so, without a full stop. */
+    String claim() {
+        String effect = c.estimate().isPresent() ? effect(Amount.whose(c.candidate())) : "";
         return switch (c.verdict()) {
-            case TOO_FEW ->
-                "No verdict on " + metric + ": " + sharedRounds(c.rounds().size()) + "; a verdict needs three rounds.";
+            case TOO_FEW -> tooFew();
             case CAPPED ->
                 Text.capital(metric) + " is held at about "
                         + Values.rounded(c.cappedMbps().orElseThrow(), 0)
-                        + " Mb/s by the plan or the network, not by your antenna; these runs cannot rank setups on it.";
-            case NO_DIFFERENCE -> Text.capital(metric) + ": no difference that matters" + interval() + ".";
-            case CANNOT_TELL -> cannotTell();
+                        + " Mb/s by the plan or the network, not by your antenna, so these runs cannot tell "
+                        + c.candidate() + " from " + c.baseline();
+            case NO_DIFFERENCE ->
+                Text.capital(metric) + ": no difference that matters between " + c.candidate() + " and " + c.baseline();
+            case CANNOT_TELL -> "Can’t tell yet: " + range();
             case LESS_RELIABLE ->
-                c.candidate() + " is better on " + metric + " when it works" + interval() + ", but it failed in "
+                effect + " when it works, but it failed in "
                         + c.failures().candidateFailedRounds() + " of "
-                        + c.failures().bothTried() + " rounds.";
-            case BETTER, WORSE -> effect("");
-            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> effect(", less than would matter");
+                        + c.failures().bothTried() + " rounds";
+            case BETTER, WORSE, SLIGHTLY_BETTER, SLIGHTLY_WORSE -> effect;
         };
     }
 
-    private String cannotTell() {
-        String start = "Can’t tell yet on " + metric + interval() + ": ";
-        if (c.roundsWanted().isEmpty()) {
-            return start + "more rounds are unlikely to tell.";
-        }
-        int wanted = c.roundsWanted().getAsInt();
-        return start + count(wanted, "more round") + " would likely settle it.";
+    /** What is so with the candidate named in another way: “its upload is …”. */
+    String effect(String whose) {
+        return whose + " " + metric + " is " + amount.of(c.estimate().orElseThrow());
     }
 
-    private String effect(String after) {
-        double estimate = c.estimate().orElseThrow();
+    /** Where the interval lies. */
+    String range() {
+        return Amount.whose(c.candidate()) + " " + metric + " is "
+                + amount.between(c.low().orElseThrow(), c.high().orElseThrow());
+    }
+
+    private String tooFew() {
+        Optional<String> never = never(
+                        c.candidate(),
+                        c.plain().candidateMean().isEmpty(),
+                        c.failures().candidate())
+                .or(() -> never(
+                        c.baseline(),
+                        c.plain().baselineMean().isEmpty(),
+                        c.failures().baseline()));
+        return never.orElseGet(() -> {
+            int shared = c.rounds().size();
+            return "Too few rounds on " + metric + ": " + Amount.count(shared, "round")
+                    + (shared == 1 ? " has" : " have") + " it from both setups, and a verdict takes three";
+        });
+    }
+
+    /** What is said of a setup that never had the metric. */
+    private Optional<String> never(String setup, boolean without, Share tries) {
+        if (!without) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                tries.tried() > 0 && tries.failed() == tries.tried()
+                        ? setup + " gave no " + metric + " here: " + allFailed(tries.tried())
+                        : "No " + metric + " was measured with " + setup);
+    }
+
+    private static String allFailed(int runs) {
+        return switch (runs) {
+            case 1 -> "its one run failed";
+            case 2 -> "both its runs failed";
+            default -> "all " + Amount.number(runs) + " of its runs failed";
+        };
+    }
+
+    /** How sure, in brackets after a space; nothing where nothing was reckoned. */
+    private String evidence() {
+        if (c.low().isEmpty()) {
+            return "";
+        }
+        String interval = "from "
+                + c.metric().scale().said(c.low().orElseThrow(), c.high().orElseThrow()) + " over "
+                + Amount.count(c.rounds().size(), "round") + ", " + odds(c.level());
+        return " (" + sure() + interval + (c.pastPlan() ? "; past the plan, judged more strictly" : "") + ")";
+    }
+
+    private String sure() {
+        return switch (c.verdict()) {
+            case BETTER, WORSE, LESS_RELIABLE ->
+                isWhollyBeyondMargin() ? "clearly: " : "surely, but by how much is open: ";
+            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> "surely, but little: ";
+            default -> "";
+        };
+    }
+
+    private boolean isWhollyBeyondMargin() {
         Scale scale = c.metric().scale();
-        String end = interval() + after + ".";
-        if (scale instanceof Scale.Difference) {
-            return c.candidate() + (estimate > 0 ? " raises " : " lowers ") + metric + " by "
-                    + scale.said(Math.abs(estimate)) + end;
-        }
-        if (isWithin(estimate, DOUBLED)) {
-            return c.candidate() + " roughly doubles your " + metric + " here" + end;
-        }
-        if (isWithin(estimate, HALVED)) {
-            return c.candidate() + " roughly halves your " + metric + " here" + end;
-        }
-        return c.candidate() + (estimate > 1 ? " raises your " : " cuts your ") + metric + " here "
-                + scale.said(estimate) + end;
+        double margin = scale.margin();
+        double low = onScale(c.low().orElseThrow());
+        double high = onScale(c.high().orElseThrow());
+        return low > margin || high < -margin;
     }
 
-    private static boolean isWithin(double value, double[] range) {
-        return value >= range[0] && value <= range[1];
+    private double onScale(double difference) {
+        return c.metric().scale() instanceof Scale.Difference ? difference : Math.log(difference);
     }
 
-    /** After a space, so that nothing is left where it is not wanted. */
-    private String interval() {
-        return withInterval
-                ? " ("
-                        + c.metric()
-                                .scale()
-                                .said(c.low().orElseThrow(), c.high().orElseThrow()) + ", "
-                        + count(c.rounds().size(), "round") + ")"
-                : "";
+    /** How often an interval of a level holds: 19 times in 20. */
+    static String odds(double level) {
+        long of = Math.round(1 / (1 - level));
+        return String.format(Locale.ROOT, "%,d times in %,d", of - 1, of);
     }
 
-    private static String sharedRounds(int rounds) {
-        return switch (rounds) {
-            case 0 -> "no round has it from both setups";
-            case 1 -> "one round has it from both setups";
-            default -> "two rounds have it from both setups";
+    /** Whether both are enough for what was asked; empty where nothing was. */
+    private String enough() {
+        if (asked.isEmpty() || c.rounds().isEmpty() || c.verdict() == Verdict.CAPPED) {
+            return "";
+        }
+        Threshold need = asked.get();
+        double candidate = c.candidateMiddle();
+        double baseline = c.baselineMiddle();
+        String unit = " " + c.metric().measure().unit();
+        String first = value(candidate) + unit;
+        if (need.isMetBy(candidate) && need.isMetBy(baseline)) {
+            return first + " is enough for " + need.need() + "; " + Amount.whose(c.baseline()) + " " + value(baseline)
+                    + " is too.";
+        }
+        String purpose = need.need() + " (" + need.said() + ")";
+        if (need.isMetBy(candidate)) {
+            return first + " is enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + value(baseline)
+                    + " is not.";
+        }
+        if (need.isMetBy(baseline)) {
+            return first + " is not enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + value(baseline)
+                    + " is.";
+        }
+        return "Neither is enough for " + purpose + ": " + first + " and " + value(baseline) + unit + ".";
+    }
+
+    private static String value(double value) {
+        return Values.rounded(value, value < 99.5 ? 1 : 0);
+    }
+
+    /** What to do about it. */
+    private String doing() {
+        return switch (c.verdict()) {
+            case BETTER, WORSE -> use(isCandidateBetter() ? c.candidate() : c.baseline());
+            case LESS_RELIABLE -> "Use " + c.baseline() + " where it has to work.";
+            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> "That little does not matter: " + LESS_WORK + ".";
+            case NO_DIFFERENCE, CAPPED -> Text.capital(LESS_WORK) + ".";
+            case CANNOT_TELL -> cannotTellDoing();
+            case TOO_FEW -> tooFewDoing();
         };
     }
 
-    private static String count(int number, String noun) {
-        String[] words = {"no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"};
-        String word = noun.startsWith("more") && number < words.length ? words[number] : Integer.toString(number);
-        return word + " " + noun + (number == 1 ? "" : "s");
+    private boolean isCandidateBetter() {
+        return c.verdict() == Verdict.BETTER;
+    }
+
+    private String use(String setup) {
+        return switch (c.metric()) {
+            case UP_MBPS -> "Use " + setup + " for uploads.";
+            case DOWN_MBPS -> "Use " + setup + " for downloads.";
+            case RSRP_DBM, RSRQ_DB, SINR_DB -> "Let the speeds decide: a better signal is no faster by itself.";
+            default -> "Use " + setup + " for calls.";
+        };
+    }
+
+    private String cannotTellDoing() {
+        Outlook outlook = c.outlook().orElseThrow();
+        String meanwhile = "; meanwhile " + LESS_WORK + ".";
+        if (outlook.left() > 0 && outlook.chance().orElseThrow() >= SLIM) {
+            return Text.capital("the " + (outlook.left() == 1 ? "round" : Amount.count(outlook.left(), "round"))
+                    + " left of the plan may settle it (about "
+                    + Math.max(2, Math.min(9, Math.round(10 * outlook.chance().orElseThrow())))
+                    + " times in 10)" + meanwhile);
+        }
+        if (outlook.newTrial().isPresent()) {
+            return "A new trial of " + Amount.count(outlook.newTrial().getAsInt(), "round") + " would likely settle it"
+                    + meanwhile;
+        }
+        return "Telling them apart would take more work than it is worth: " + LESS_WORK + ".";
+    }
+
+    private String tooFewDoing() {
+        boolean candidateNever = c.plain().candidateMean().isEmpty();
+        boolean baselineNever = c.plain().baselineMean().isEmpty();
+        if (candidateNever && hasFailedAlways(c.failures().candidate())) {
+            return baselineNever ? "Try a third setup." : "Use " + c.baseline() + ".";
+        }
+        if (baselineNever && hasFailedAlways(c.failures().baseline())) {
+            return candidateNever ? "Try a third setup." : "Use " + c.candidate() + ".";
+        }
+        int missing = Looks.FEWEST - c.rounds().size();
+        return "Measure " + Amount.count(missing, missing == Looks.FEWEST ? "round" : "more round")
+                + " with both in turn.";
+    }
+
+    private static boolean hasFailedAlways(Share tries) {
+        return tries.tried() > 0 && tries.failed() == tries.tried();
     }
 }

@@ -18,4 +18,14 @@ public enum Verdict {
     public String key() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
+
+    /** The name in a sentence. */
+    public String words() {
+        return switch (this) {
+            case NO_DIFFERENCE -> "no difference that matters";
+            case CANNOT_TELL -> "can’t tell yet";
+            case CAPPED -> "held by the plan or the network";
+            default -> key().replace('-', ' ');
+        };
+    }
 }

@@ -10,9 +10,9 @@ import syntoma.core.reading.Figure;
 /**
  * A round that stands out. It is marked and shown with and without, never dropped.
  *
- * <p>A round is wild when its externally studentised residual is beyond 3. When none is, the one furthest out is marked if
- * the Hodges–Lehmann estimate differs from the mean by more than half the interval's half-width. Under four rounds nothing
- * is marked: a residual with one degree of freedom is beyond 3 in one case of five by chance.
+ * <p>A round is wild when the two-sided p-value of its externally studentised residual is under 5 % shared among all
+ * rounds, so that a trial in which nothing went wrong shows one in 5 % of cases and no more (Bonferroni; Cook and Weisberg
+ * 1982, section 2.2.2).
  *
  * @param round the round
  * @param setup the setup whose run lies further from its own middle
@@ -20,49 +20,38 @@ import syntoma.core.reading.Figure;
  * @param estimate the effect without the round, in ratio or dB
  */
 public record WildRun(PairedRound round, String setup, double ratio, double estimate, double low, double high) {
-    /** With three rounds a residual has one degree of freedom. */
-    private static final int FEWEST = 4;
-    /** The usual bound of an externally studentised residual. */
-    private static final double BEYOND = 3;
+    /** How often a trial in which nothing went wrong shows a wild run. */
+    private static final double BY_CHANCE = 0.05;
 
-    static List<WildRun> among(Figure metric, Pairing pairing, String baseline, String candidate, double level) {
-        double[] d = pairing.differences();
-        int n = d.length;
-        if (n < FEWEST) {
+    /** @param level of the interval without the round */
+    static List<WildRun> among(
+            Figure metric, Pairing pairing, LeaveOneOut others, String baseline, String candidate, double level) {
+        int n = pairing.rounds().size();
+        if (n < Looks.FEWEST) {
             return List.of();
         }
-        LeaveOneOut others = new LeaveOneOut(d);
-        double[] residuals =
-                IntStream.range(0, n).mapToDouble(others::studentised).toArray();
+        double beyond = Looks.critical(BY_CHANCE / n, n - 2.0);
         List<Integer> wild = IntStream.range(0, n)
-                .filter(i -> Math.abs(residuals[i]) > BEYOND)
+                .filter(i -> Math.abs(others.studentised(i)) > beyond)
                 .boxed()
-                .sorted(Comparator.comparing(i -> -Math.abs(residuals[i])))
+                .sorted(Comparator.comparing(i -> -Math.abs(others.studentised(i))))
                 .toList();
-        Effect all = Effect.of(d);
-        if (wild.isEmpty() && Math.abs(HodgesLehmann.of(d) - all.mean().orElseThrow()) > all.half(level) / 2) {
-            wild = IntStream.range(0, n).boxed().max(Comparator.comparing(i -> Math.abs(residuals[i]))).stream()
-                    .toList();
-        }
         if (wild.isEmpty()) {
             return List.of();
         }
         Middle ofBaseline = Middle.of(pairing, r -> metric.scale().on(r.baseline()));
         Middle ofCandidate = Middle.of(pairing, r -> metric.scale().on(r.candidate()));
-        double critical = Looks.critical(level, n - 2.0);
         return wild.stream()
                 .map(i -> {
                     PairedRound round = pairing.rounds().get(i);
                     Effect without = others.without(i);
-                    double mean = without.mean().orElseThrow();
-                    double half = critical * without.standardError();
                     return new WildRun(
                             round,
                             ofBaseline.distance(i) > ofCandidate.distance(i) ? baseline : candidate,
                             metric.scale().off(round.difference()),
-                            metric.scale().off(mean),
-                            metric.scale().off(mean - half),
-                            metric.scale().off(mean + half));
+                            metric.scale().off(without.mean().orElseThrow()),
+                            metric.scale().off(without.low(level)),
+                            metric.scale().off(without.high(level)));
                 })
                 .toList();
     }

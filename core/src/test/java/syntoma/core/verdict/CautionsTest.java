@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
@@ -23,7 +24,7 @@ class CautionsTest {
             samples.add(sample(i, baseline, a[i]));
             samples.add(sample(i, candidate, b[i]));
         }
-        return new Comparer(metric, samples, OptionalInt.empty(), OptionalDouble.empty()).pair(baseline, candidate);
+        return Comparer.unplanned(metric, samples).pair(baseline, candidate);
     }
 
     private static Sample sample(int round, String setup, double value) {
@@ -40,7 +41,7 @@ class CautionsTest {
     }
 
     private static List<String> cautions(Comparison comparison, boolean planned, Made... made) {
-        return Cautions.of(List.of(comparison), Circumstances.of(List.of(made)), planned);
+        return Cautions.of(List.of(comparison), Circumstances.of(List.of(made)), new Judged(planned, 1, 0));
     }
 
     private static Made at(int hour, String carrier, String server) {
@@ -81,20 +82,62 @@ class CautionsTest {
         String odd = "Whips (2 rounds)";
         Comparison comparison =
                 compared(Figure.UP_MBPS, "A", odd, new double[] {4, 4.1, 3.9}, new double[] {8, 8.1, 7.9});
-        assertEquals("Whips (2 rounds) roughly doubles your upload here.", comparison.headline());
-        assertTrue(comparison.sentence().startsWith("Whips (2 rounds) roughly doubles your upload here (×1."));
+        assertEquals(
+                "Whips (2 rounds)’s upload is double that of A. Use Whips (2 rounds) for uploads.",
+                comparison.headline(Optional.empty()));
+        assertTrue(
+                comparison.sentence().startsWith("Whips (2 rounds)’s upload is double that of A (clearly: from ×1."));
     }
 
     @Test
-    void the_headline_is_made_of_the_first_two_and_says_it_the_second_time() {
+    void the_headline_says_the_first_with_what_to_do_and_the_second_where_it_tells_something_else() {
         Comparison down =
                 compared(Figure.DOWN_MBPS, "A", "B", new double[] {10, 10.1, 9.9}, new double[] {30, 30.5, 29.5});
         assertEquals(
-                "B roughly doubles your upload here. It raises your download here ×3.00.",
-                Headline.of(List.of(CLEAR, down)));
+                "B’s upload is double that of A. Use B for uploads.", Headline.of(List.of(CLEAR, down), List.of()));
+        Comparison slower =
+                compared(Figure.DOWN_MBPS, "A", "B", new double[] {30, 30.5, 29.5}, new double[] {10, 10.1, 9.9});
+        assertEquals(
+                "B’s upload is double that of A. Use B for uploads. B’s download is a third of A’s.",
+                Headline.of(List.of(CLEAR, slower), List.of()));
         Comparison few = compared(Figure.UP_MBPS, "A", "B", new double[] {4}, new double[] {8});
         assertEquals(
-                "No verdict on upload: one round has it from both setups; a verdict needs three rounds.",
-                Headline.of(List.of(few, few)));
+                "Too few rounds on upload: one round has it from both setups, and a verdict takes three."
+                        + " Measure two more rounds with both in turn.",
+                Headline.of(List.of(few, few), List.of()));
+    }
+
+    @Test
+    void failures_lead() {
+        double[] ok = {4, 4.1, 3.9, 4, 4.2, 4.1};
+        Comparison dead = compared(Figure.UP_MBPS, "Roof dome", "Booster", ok, new double[6]);
+        assertEquals(
+                "Booster failed in 6 of the 6 rounds in which both were tried; Roof dome ran in all of them. Use Roof"
+                        + " dome.",
+                Headline.of(List.of(dead), List.of()));
+        Comparison twice =
+                compared(Figure.UP_MBPS, "Roof dome", "Booster", new double[] {4, 4.1, 3.9}, new double[] {0, 0, 0});
+        assertEquals(
+                "Booster gave no upload here: all three of its runs failed. Use Roof dome.",
+                Headline.of(List.of(twice), List.of()));
+    }
+
+    @Test
+    void a_verdict_that_rests_on_one_round_is_cautioned_about() {
+        Comparison c = compared(
+                Figure.UP_MBPS, "A", "B", new double[] {4, 4, 4, 4, 4}, new double[] {4.6, 4.7, 4.5, 4.8, 7.5});
+        assertTrue(
+                cautions(c, true, at(9, "", ""), at(20, "", "")).stream()
+                        .anyMatch(
+                                said -> said.startsWith("Upload rests on round 5: without it the verdict would be “")),
+                c.sentence());
+    }
+
+    @Test
+    void measurements_that_stand_aside_are_counted() {
+        List<String> said = Cautions.of(
+                List.of(CLEAR), Circumstances.of(List.of(at(9, "", ""), at(20, "", ""))), new Judged(true, 1, 4));
+        assertEquals(
+                List.of("Judged by the planned trial that was held here; 4 other measurements stand aside."), said);
     }
 }

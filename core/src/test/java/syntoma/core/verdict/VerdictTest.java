@@ -1,12 +1,15 @@
 package syntoma.core.verdict;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
@@ -57,7 +60,9 @@ class VerdictTest {
     static Comparison compare(Figure metric, OptionalInt planned, double[] a, double[] b) {
         List<Sample> samples = new ArrayList<>(rounds("A", "", a));
         samples.addAll(rounds("B", "", b));
-        return new Comparer(metric, samples, planned, OptionalDouble.empty()).pair("A", "B");
+        Optional<Plan> plan =
+                planned.isPresent() ? Optional.of(new Plan(planned.getAsInt(), Optional.empty())) : Optional.empty();
+        return new Comparer(metric, samples, plan, OptionalDouble.empty()).pair("A", "B");
     }
 
     @Test
@@ -68,21 +73,77 @@ class VerdictTest {
         assertEquals(2.06, plain.high().orElseThrow(), 0.005);
         assertEquals(0.95, plain.level(), 1e-12);
         assertEquals(Verdict.BETTER, plain.verdict());
-        assertEquals("B roughly doubles your upload here (×1.63 to ×2.06, 5 rounds).", plain.sentence());
-        assertEquals("B roughly doubles your upload here.", plain.headline());
+        assertEquals(
+                "B’s upload is nearly double that of A (clearly: from ×1.63 to ×2.06 over five rounds, 19 times in 20)."
+                        + " Use B for uploads.",
+                plain.sentence());
+        assertEquals("B’s upload is nearly double that of A. Use B for uploads.", plain.headline(Optional.empty()));
 
         Comparison look = compare(Figure.UP_MBPS, OptionalInt.of(5), A, B);
         assertEquals(1.57, look.low().orElseThrow(), 0.005);
         assertEquals(2.14, look.high().orElseThrow(), 0.005);
         assertEquals(0.9773, look.level(), 1e-12);
         assertEquals(List.of(), look.wild());
+        assertEquals(Optional.empty(), look.restsOn());
+    }
+
+    @Test
+    void rounds_past_the_plan_are_judged_more_strictly_and_it_says_so() {
+        Comparison within = compare(Figure.UP_MBPS, OptionalInt.of(5), A, B);
+        Comparison past = compare(Figure.UP_MBPS, OptionalInt.of(4), A, B);
+        assertEquals(0.999, past.level(), 1e-12);
+        assertTrue(past.low().orElseThrow() < within.low().orElseThrow());
+        assertTrue(past.pastPlan() && !within.pastPlan());
+        assertTrue(
+                past.sentence().contains("999 times in 1,000; past the plan, judged more strictly"), past.sentence());
+    }
+
+    @Test
+    void a_round_that_only_one_setup_has_begun_is_not_past_the_plan() {
+        double[] begun = Arrays.copyOf(A, 6);
+        begun[5] = 4;
+        assertEquals(
+                0.9773, compare(Figure.UP_MBPS, OptionalInt.of(5), begun, B).level(), 1e-12);
+    }
+
+    /** The same difference in every round: 0.02 · t(2) / √3 = 0.0497 either way of ln 2. */
+    @Test
+    void the_spread_has_a_floor_so_that_no_interval_has_the_width_nought() {
+        Comparison ratio =
+                compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {4, 5, 6}, new double[] {8, 10, 12});
+        assertEquals(2 * Math.exp(-0.0497), ratio.low().orElseThrow(), 0.001);
+        assertEquals(2 * Math.exp(0.0497), ratio.high().orElseThrow(), 0.001);
+        Comparison level = compare(
+                Figure.RSRP_DBM, OptionalInt.empty(), new double[] {-100, -101, -99}, new double[] {-97, -98, -96});
+        assertEquals(3 - 0.41 * 4.3027 / Math.sqrt(3), level.low().orElseThrow(), 0.001);
+        assertEquals(Verdict.BETTER, level.verdict());
+    }
+
+    @Test
+    void a_verdict_that_one_round_carries_says_which_and_what_it_would_be() {
+        Comparison c = compare(
+                Figure.UP_MBPS, OptionalInt.empty(), new double[] {4, 4, 4, 4, 4}, new double[] {4.6, 4.7, 4.5, 4.8, 7.5
+                });
+        RestsOn rests = c.restsOn().orElseThrow();
+        assertEquals(5, rests.round().round());
+        Comparison without = compare(
+                Figure.UP_MBPS, OptionalInt.empty(), new double[] {4, 4, 4, 4}, new double[] {4.6, 4.7, 4.5, 4.8});
+        assertEquals(without.verdict(), rests.without());
+        assertNotEquals(c.verdict(), rests.without());
+        // of three rounds none can be left out
+        assertEquals(
+                Optional.empty(),
+                compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {4, 4, 4}, new double[] {4.6, 4.7, 7.5})
+                        .restsOn());
     }
 
     @ParameterizedTest
     @CsvSource({"3", "5", "8"})
     void the_levels_of_early_looks_are_those_of_the_simulation(int planned) {
-        double simulated = LookLevelsProgram.level(planned, 60_000, 7);
-        assertEquals(Looks.level(planned), simulated, 0.06 * Looks.level(planned));
+        double simulated = LookLevelsProgram.levels(planned, 0, 60_000, 7)[planned - 3];
+        assertEquals(Looks.level(planned, 0), simulated, 0.06 * Looks.level(planned, 0));
+        double borrowing = LookLevelsProgram.levels(planned, 6, 60_000, 7)[planned - 3];
+        assertEquals(Looks.level(planned, 6), borrowing, 0.06 * Looks.level(planned, 6));
     }
 
     @ParameterizedTest
@@ -97,15 +158,38 @@ class VerdictTest {
         Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {1, 2, 4}, new double[] {2, 1.1, 4.2});
         assertEquals(Verdict.CANNOT_TELL, c.verdict());
         assertEquals(OptionalInt.empty(), c.roundsWanted());
-        assertTrue(c.sentence().endsWith("more rounds are unlikely to tell."), c.sentence());
+        assertTrue(
+                c.sentence()
+                        .endsWith("Telling them apart would take more work than it is worth: use the one that is less"
+                                + " work."),
+                c.sentence());
     }
 
     @Test
-    void an_open_comparison_says_how_many_rounds_would_tell() {
-        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {4, 4, 4}, new double[] {9, 5, 8});
+    void an_open_comparison_says_what_would_settle_it() {
+        double[] a = {4, 4, 4};
+        double[] b = {9, 5, 8};
+        Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), a, b);
         assertEquals(Verdict.CANNOT_TELL, c.verdict());
-        assertTrue(c.roundsWanted().orElseThrow() >= 1);
-        assertTrue(c.sentence().contains("more round"), c.sentence());
+        int rounds = c.roundsWanted().orElseThrow();
+        assertTrue(rounds >= 3 && rounds <= 20);
+        assertTrue(c.sentence().contains("A new trial of " + Amount.count(rounds, "round")), c.sentence());
+        assertTrue(c.sentence().endsWith("meanwhile use the one that is less work."), c.sentence());
+
+        Comparison planned = compare(Figure.UP_MBPS, OptionalInt.of(9), a, b);
+        Outlook outlook = planned.outlook().orElseThrow();
+        assertEquals(6, outlook.left());
+        assertTrue(outlook.chance().orElseThrow() > 0.5);
+        assertTrue(planned.sentence().contains("The six rounds left of the plan may settle it (about "));
+        assertEquals(c.roundsWanted(), planned.roundsWanted());
+    }
+
+    @Test
+    void no_difference_settles_it_as_well() {
+        Effect same = new Spread(0.02, Optional.empty()).effect(new double[] {0.01, -0.12, 0.1, 0.02});
+        int rounds = RoundsWanted.settling(same, Math.log(1.2)).orElseThrow();
+        assertTrue(rounds < 8, "rounds " + rounds);
+        assertEquals(OptionalInt.empty(), RoundsWanted.planned(same.mean().orElseThrow(), 0.1));
     }
 
     @Test
@@ -155,21 +239,22 @@ class VerdictTest {
         List<Sample> samples = new ArrayList<>(rounds("A", "", 1, 3, 1, 2, 1));
         samples.addAll(rounds("B", "", 5, 7, 4, 6, 5));
         samples.replaceAll(VerdictTest::oneLess);
-        Comparison c =
-                new Comparer(Figure.LOSS_PCT, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
+        Comparison c = Comparer.unplanned(Figure.LOSS_PCT, samples).pair("A", "B");
         assertEquals(Verdict.WORSE, c.verdict());
         assertEquals(3.8, c.estimate().orElseThrow(), 1e-12);
         assertEquals(3.245, c.low().orElseThrow(), 0.001);
         assertEquals(4.355, c.high().orElseThrow(), 0.001);
-        assertEquals("B raises loss by 3.8 points (3.2 to 4.4 points, 5 rounds).", c.sentence());
+        assertEquals(
+                "B’s loss is 3.8 points higher than A’s (clearly: from 3.2 to 4.4 points over five rounds, 19 times in 20)."
+                        + " Use A for calls.",
+                c.sentence());
     }
 
     @Test
     void a_capped_direction_keeps_its_numbers_and_ranks_nothing() {
         List<Sample> samples = new ArrayList<>(rounds("A", "", 61.8, 62.1, 61.9));
         samples.addAll(rounds("B", "", 62, 62.2, 61.7));
-        Comparison c =
-                new Comparer(Figure.DOWN_MBPS, samples, OptionalInt.empty(), OptionalDouble.of(62)).pair("A", "B");
+        Comparison c = new Comparer(Figure.DOWN_MBPS, samples, Optional.empty(), OptionalDouble.of(62)).pair("A", "B");
         assertEquals(Verdict.CAPPED, c.verdict());
         assertTrue(c.sentence().contains("about 62 Mb/s") && c.low().isPresent());
     }
@@ -206,10 +291,11 @@ class VerdictTest {
         assertEquals(0.03125, McNemar.p(6, 0), 1e-12);
         assertEquals(1, McNemar.p(0, 0));
         assertEquals(1, McNemar.p(2, 2));
-        List<Double> holm = Holm.adjust(List.of(0.01, 0.04, 0.03));
-        assertEquals(0.03, holm.get(0), 1e-12);
-        assertEquals(0.06, holm.get(1), 1e-12);
-        assertEquals(0.06, holm.get(2), 1e-12);
+        // .01 .04 .03 at 5 %: the first is decided at a third, then the next fails at a half, and all after it
+        assertEquals(0.05 / 3, Holm.threshold(List.of(0.04, 0.03), 0.05), 1e-12);
+        assertEquals(0.05 / 2, Holm.threshold(List.of(0.01, 0.03), 0.05), 1e-12);
+        assertEquals(0.05, Holm.threshold(List.of(0.01, 0.02), 0.05), 1e-12);
+        assertEquals(0.05, Holm.threshold(List.of(), 0.05), 1e-12);
     }
 
     @Test
@@ -226,22 +312,15 @@ class VerdictTest {
     }
 
     @Test
-    void hodges_lehmann_is_the_median_of_pairwise_means() {
-        assertEquals(2.0, HodgesLehmann.of(new double[] {1, 2, 3}), 1e-12);
-        assertEquals(2.375, HodgesLehmann.of(new double[] {1, 2, 10, 2.5}), 1e-12);
-    }
-
-    @Test
     void radio_metrics_are_paired_within_one_band() {
         List<Sample> samples = new ArrayList<>(rounds("A", "B20", -104, -103, -105, -104));
         samples.addAll(rounds("B", "B20", -97, -97, -98, Double.NaN));
         samples.addAll(rounds("B", "B3", -80, Double.NaN, Double.NaN, -80));
-        Comparison c =
-                new Comparer(Figure.RSRP_DBM, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
+        Comparison c = Comparer.unplanned(Figure.RSRP_DBM, samples).pair("A", "B");
         assertEquals(3, c.rounds().size());
         assertEquals(1, c.leftOut());
         assertEquals(6.67, c.estimate().orElseThrow(), 0.01);
-        assertTrue(c.sentence().startsWith("B raises RSRP by 6.7 dB"), c.sentence());
+        assertTrue(c.sentence().startsWith("B’s RSRP is 6.7 dB stronger than A’s"), c.sentence());
     }
 
     @Test
@@ -250,8 +329,7 @@ class VerdictTest {
         samples.addAll(rounds("B", "", 8, 8, 8));
         samples.addAll(rounds("B", "", 7, 7, 7));
         samples.addAll(rounds("B", "", 90, 90, 90));
-        Comparison c =
-                new Comparer(Figure.UP_MBPS, samples, OptionalInt.empty(), OptionalDouble.empty()).pair("A", "B");
+        Comparison c = Comparer.unplanned(Figure.UP_MBPS, samples).pair("A", "B");
         assertEquals(2.0, c.estimate().orElseThrow(), 1e-9);
         assertEquals((8 + 7 + 90) / 3.0, c.plain().candidateMean().orElseThrow(), 1e-9);
     }
@@ -261,7 +339,7 @@ class VerdictTest {
         List<Sample> samples = new ArrayList<>(rounds("A", "", A));
         samples.addAll(rounds("B", "", B));
         samples.addAll(rounds("C", "", 4.3, 3.5, 4.6, 3.3, 3.8));
-        Comparer comparer = new Comparer(Figure.UP_MBPS, samples, OptionalInt.empty(), OptionalDouble.empty());
+        Comparer comparer = Comparer.unplanned(Figure.UP_MBPS, samples);
         List<Comparison> family = comparer.family("A", List.of("A", "B", "C"));
         assertEquals(
                 List.of("A>B", "A>C", "B>C"),

@@ -1,0 +1,104 @@
+package syntoma.app.trial;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
+import syntoma.app.measurement.LoggedMeasurement;
+import syntoma.app.measurement.Measurements;
+import syntoma.app.setup.SetupName;
+import syntoma.core.need.Met;
+import syntoma.core.need.Need;
+import syntoma.core.need.Threshold;
+import syntoma.core.reading.Figure;
+import syntoma.core.verdict.Comparer;
+import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.Plan;
+
+/**
+ * Some setups compared over some measurements.
+ *
+ * @param baseline what all are held against
+ * @param setups in the order in which they were first measured
+ * @param contrasts each pair with its comparisons, the metric that matters most first
+ */
+record Compared(
+        String baseline,
+        List<SetupName> setups,
+        List<LoggedMeasurement> made,
+        List<Need> needs,
+        Map<Comparer.Contrast, List<Comparison>> contrasts) {
+
+    /** Compares on every metric that was measured, those first that the needs ask for. */
+    static Compared of(
+            String baseline,
+            List<SetupName> setups,
+            List<LoggedMeasurement> made,
+            List<Need> needs,
+            Function<Figure, Optional<Plan>> plan) {
+        List<String> names = setups.stream().map(SetupName::name).toList();
+        Map<Comparer.Contrast, List<Comparison>> contrasts = new LinkedHashMap<>();
+        List<Figure> metrics = Figure.compared(f -> made.stream().anyMatch(m -> m.value(f) != null));
+        for (Figure metric : names.size() < 2 ? List.<Figure>of() : Threshold.askedFirst(metrics, needs)) {
+            new Comparer(metric, Measurements.samples(made, metric), plan.apply(metric), OptionalDouble.empty())
+                    .family(baseline, names)
+                    .forEach(c -> contrasts
+                            .computeIfAbsent(new Comparer.Contrast(c.baseline(), c.candidate()), k -> new ArrayList<>())
+                            .add(c));
+        }
+        return new Compared(baseline, setups, made, needs, contrasts);
+    }
+
+    /** Each setup against the baseline on the metric that matters most. */
+    List<Comparison> firsts() {
+        return contrasts.values().stream()
+                .map(all -> all.get(0))
+                .filter(c -> c.baseline().equals(baseline))
+                .toList();
+    }
+
+    /** All metrics of the pair of a comparison. */
+    List<Comparison> of(Comparison c) {
+        return contrasts.get(new Comparer.Contrast(c.baseline(), c.candidate()));
+    }
+
+    SetupName setup(String name) {
+        return setups.stream().filter(s -> s.name().equals(name)).findFirst().orElseThrow();
+    }
+
+    /** In how many runs each setup met the needs. */
+    Map<String, Met> met() {
+        return setups.stream().collect(Collectors.toMap(SetupName::name, s -> met(s.name())));
+    }
+
+    private Met met(String setup) {
+        return Met.of(
+                needs,
+                made.stream()
+                        .filter(m -> m.setup().equals(setup))
+                        .map(m -> m.ok()
+                                ? Optional.<Function<Figure, Optional<Double>>>of(
+                                        f -> Optional.ofNullable(m.value(f)).map(Number::doubleValue))
+                                : Optional.<Function<Figure, Optional<Double>>>empty())
+                        .toList());
+    }
+
+    List<ResultView.NeedMet> needMet() {
+        Map<String, Met> met = met();
+        return setups.stream()
+                .map(s -> new ResultView.NeedMet(
+                        s, met.get(s.name()).runs(), met.get(s.name()).met()))
+                .toList();
+    }
+
+    /** The chosen needs by name; null without any. */
+    @Nullable
+    String needName() {
+        return needs.isEmpty() ? null : needs.stream().map(Need::name).collect(Collectors.joining(" and "));
+    }
+}

@@ -1,0 +1,109 @@
+package syntoma.app.trial;
+
+import static syntoma.app.platform.Optionals.boxed;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.need.Needs;
+import syntoma.app.setup.SetupName;
+import syntoma.core.need.Need;
+import syntoma.core.reading.Figure;
+import syntoma.core.unit.Text;
+import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.Headline;
+import syntoma.core.verdict.Tonight;
+
+/** What each trial came to, in a line: for the list, which shows it as soon as it is reckoned. */
+@Service
+@Transactional(readOnly = true)
+class TrialResults {
+    private final Plans plans;
+    private final PastTrials pastTrials;
+    private final Results results;
+    private final Needs needs;
+
+    TrialResults(Plans plans, PastTrials pastTrials, Results results, Needs needs) {
+        this.plans = plans;
+        this.pastTrials = pastTrials;
+        this.results = results;
+        this.needs = needs;
+    }
+
+    /**
+     * One trial.
+     *
+     * @param setups those that were tried, in the order in which they were
+     * @param line the pair that leads, on the metric that matters most; null with one setup alone
+     * @param met in how many runs each setup met the need
+     */
+    record TrialResult(
+            long campsiteId,
+            String trial,
+            List<SetupName> setups,
+            String sentence,
+            @Nullable Line line,
+            @Nullable String need,
+            List<ResultView.NeedMet> met) {}
+
+    /** An interval to be drawn beside others of the same pair. */
+    record Line(
+            SetupName baseline,
+            SetupName candidate,
+            String label,
+            @Schema(allowableValues = {"ratio", "dB", "share"}) String scale,
+            boolean higherIsBetter,
+            double margin,
+            String verdict,
+            @Nullable Double estimate,
+            @Nullable Double low,
+            @Nullable Double high) {}
+
+    List<TrialResult> all() {
+        PastTrials.Reading trials = pastTrials.read();
+        List<Need> asked = needs.chosen();
+        return plans.trials().stream().map(row -> result(row, trials, asked)).toList();
+    }
+
+    private TrialResult result(Plans.TrialRow row, PastTrials.Reading trials, List<Need> asked) {
+        Compared compared = results.compared(PastTrials.Key.of(row.trial()), trials, asked);
+        List<ResultView.NeedMet> met = compared.needMet();
+        String need = compared.needName();
+        if (compared.contrasts().isEmpty()) {
+            return new TrialResult(
+                    row.trial().campsiteId(),
+                    row.trial().name(),
+                    compared.setups(),
+                    "One setup alone was measured, so there is nothing to compare.",
+                    null,
+                    need,
+                    met);
+        }
+        Comparison leading = Tonight.leading(compared.firsts());
+        return new TrialResult(
+                row.trial().campsiteId(),
+                row.trial().name(),
+                compared.setups(),
+                Headline.of(compared.of(leading), asked),
+                line(leading, compared),
+                need,
+                met);
+    }
+
+    private static Line line(Comparison c, Compared compared) {
+        Figure metric = c.metric();
+        return new Line(
+                compared.setup(c.baseline()),
+                compared.setup(c.candidate()),
+                Text.capital(metric.measure().phrase()),
+                metric.scale().key(),
+                metric.comparing().higherIsBetter(),
+                metric.scale().off(metric.scale().margin()),
+                c.verdict().key(),
+                boxed(c.estimate()),
+                boxed(c.low()),
+                boxed(c.high()));
+    }
+}

@@ -1,0 +1,38 @@
+package syntoma.core.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import syntoma.core.unit.Values;
+
+/**
+ * By which rules a comparison was judged.
+ *
+ * @param planned whether the rounds were planned as a trial
+ * @param pairs how many pairs of setups were judged as one family
+ * @param aside measurements at the stay that are not part of the trial it was judged by
+ */
+public record Judged(boolean planned, int pairs, int aside) {
+
+    /** The rules in plain sentences. */
+    public List<String> said(Comparison c) {
+        List<String> said = new ArrayList<>();
+        said.add("Both setups within one round: as ratios for speeds and latencies, as differences for dB and shares.");
+        said.add("The intervals hold " + Sentences.odds(c.level()) + " ("
+                + Values.plain(Math.round(c.level() * 1000) / 10.0) + " %)" + why(c) + ".");
+        if (pairs > 1) {
+            said.add("Adjusted for " + Amount.count(pairs, "pair")
+                    + " of setups, because the best is chosen by the data.");
+        }
+        c.borrowed()
+                .ifPresent(
+                        b -> said.add("The spread is steadied by " + Amount.count(b.trials(), "earlier trial") + "."));
+        return said;
+    }
+
+    private String why(Comparison c) {
+        if (c.pastPlan()) {
+            return ": past the plan each look is judged more strictly";
+        }
+        return planned ? ": each round of the plan may be looked at without cheating" : ": one look";
+    }
+}

@@ -1,0 +1,13 @@
+package syntoma.core.verdict;
+
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+
+/**
+ * What would tell two setups apart that cannot be told apart yet.
+ *
+ * @param left rounds left of the plan, 0 when none are or nothing was planned
+ * @param chance that those settle it; empty without any
+ * @param newTrial rounds of a new trial with an 80 % chance to settle it one way or the other; empty above 20
+ */
+public record Outlook(int left, OptionalDouble chance, OptionalInt newTrial) {}

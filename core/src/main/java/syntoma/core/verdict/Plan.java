@@ -1,0 +1,28 @@
+package syntoma.core.verdict;
+
+import java.util.Optional;
+import syntoma.core.unit.Values;
+
+/**
+ * What was settled before a trial's first round.
+ *
+ * @param rounds so many were planned, 3 to 20
+ * @param borrowed what the trials before it tell of the spread; empty under three of them
+ */
+public record Plan(int rounds, Optional<Borrowed> borrowed) {
+    public Plan {
+        Values.within("planned rounds", rounds, Looks.FEWEST, Looks.MOST, "");
+    }
+
+    /** The nominal level at which the trial is looked at after so many rounds. */
+    double level(int made) {
+        return isPast(made)
+                ? Looks.PAST_THE_PLAN
+                : Looks.level(rounds, borrowed.map(Borrowed::degrees).orElse(0.0));
+    }
+
+    /** Whether more rounds were made than planned. */
+    boolean isPast(int made) {
+        return made > rounds;
+    }
+}
