@@ -90,8 +90,8 @@ class CompareTest {
         TreeSet<String> names = new TreeSet<>();
         compare("&trial=T").fieldNames().forEachRemaining(names::add);
         assertEquals(
-                "[blocks, candidate, estimate, failures, high, leftOut, level, low, metric, plain, roundsWanted, scale,"
-                        + " sentence, verdict, wild]",
+                "[blocks, candidate, estimate, failures, high, leftOut, level, low, metric, plain, restsOn, roundsWanted,"
+                        + " scale, sentence, verdict, wild]",
                 names.toString().replace("blocks,", "blocks, candidate,"));
     }
 

@@ -2,6 +2,7 @@ package syntoma.core.verdict;
 
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.function.IntToDoubleFunction;
 
 /**
  * How many rounds a trial wants: the smallest planned number (3 to 20) with an 80 % chance, by simulation from a fixed seed.
@@ -60,12 +61,25 @@ public final class RoundsWanted {
             return effect == 0 ? OptionalInt.empty() : OptionalInt.of(Looks.FEWEST);
         }
         double standardised = Math.abs(effect) / sd;
-        for (int planned = Looks.FEWEST; planned <= Looks.MOST; planned++) {
-            if (power(standardised, planned) >= POWER) {
-                return OptionalInt.of(planned);
+        return fewest(rounds -> power(standardised, rounds));
+    }
+
+    /** The fewest planned rounds with the wanted chance, which grows with them; by bisection. */
+    private static OptionalInt fewest(IntToDoubleFunction chance) {
+        if (chance.applyAsDouble(Looks.MOST) < POWER) {
+            return OptionalInt.empty();
+        }
+        int low = Looks.FEWEST;
+        int high = Looks.MOST;
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (chance.applyAsDouble(middle) >= POWER) {
+                high = middle;
+            } else {
+                low = middle + 1;
             }
         }
-        return OptionalInt.empty();
+        return OptionalInt.of(low);
     }
 
     /**
@@ -77,12 +91,7 @@ public final class RoundsWanted {
     static OptionalInt settling(Effect effect, double margin) {
         double sd = effect.sd().orElseThrow();
         double standardised = effect.mean().orElseThrow() / sd;
-        for (int planned = Looks.FEWEST; planned <= Looks.MOST; planned++) {
-            if (settled(standardised, margin / sd, planned) >= POWER) {
-                return OptionalInt.of(planned);
-            }
-        }
-        return OptionalInt.empty();
+        return fewest(rounds -> settled(standardised, margin / sd, rounds));
     }
 
     /**
