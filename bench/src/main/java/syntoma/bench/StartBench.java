@@ -48,7 +48,7 @@ final class StartBench {
     private static List<String> empty(Path start, Path dir) {
         String here = Path.of(EMPTY.replace('.', '/') + ".class").toString();
         String classes = StartBench.class.getClassLoader().getResource(here).getPath();
-        List<String> command = new ArrayList<>(List.of("java", "-Xmx480m", "-XX:+UseSerialGC", "-cp"));
+        List<String> command = new ArrayList<>(List.of("java", "-Xmx480m", "-XX:+UseParallelGC", "-cp"));
         command.add(classes.substring(0, classes.length() - here.length()) + ":" + start.resolve("lib") + "/*");
         command.add(EMPTY);
         command.addAll(List.of(

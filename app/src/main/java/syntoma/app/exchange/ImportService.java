@@ -85,7 +85,7 @@ public class ImportService {
     }
 
     /** A row of a file: a measurement, or why it is none. */
-    private record Judged(@Nullable NewMeasurement measurement, @Nullable ImportReport.Rejection rejection) {}
+    private record Judged(@Nullable Intake.Ready measurement, @Nullable ImportReport.Rejection rejection) {}
 
     /** The rows of one file on their way into the log. */
     private static final class FileRows {
@@ -111,7 +111,7 @@ public class ImportService {
 
         void read(Intake.Rows into) {
             MeasurementReader reader = new MeasurementReader(table.decimalComma());
-            try (ReadAhead<Judged> rows = new ReadAhead<>(() -> next(reader))) {
+            try (ReadAhead<Judged> rows = new ReadAhead<>(() -> next(reader, into))) {
                 for (Judged row = rows.next(); row != null; row = rows.next()) {
                     progress.row();
                     if (progress.cancelled()) {
@@ -130,7 +130,7 @@ public class ImportService {
         }
 
         /** The next row of the file, read and judged; null at the end. */
-        private @Nullable Judged next(MeasurementReader reader) {
+        private @Nullable Judged next(MeasurementReader reader, Intake.Rows into) {
             CsvTable.Row row = table.next();
             if (row == null) {
                 return null;
@@ -139,13 +139,17 @@ public class ImportService {
                 return new Judged(null, new ImportReport.Rejection(row.line(), "", row.fault()));
             }
             return reader.read(column -> table.text(row, column))
-                    .map(read -> new Judged(read, null))
+                    .map(read -> new Judged(into.ready(read), null))
                     .orElseGet(() -> new Judged(null, rejection(row, reader.problems())));
         }
 
-        private void take(NewMeasurement m, Intake.Rows into) {
+        private void take(Intake.Ready ready, Intake.Rows into) {
+            NewMeasurement m = ready.measurement();
             into.take(
-                    m, book.campsite(m.campsite(), m.lat(), m.lon()), book.setup(m.setup()), book.carrier(m.carrier()));
+                    ready,
+                    book.campsite(m.campsite(), m.lat(), m.lon()),
+                    book.setup(m.setup()),
+                    book.carrier(m.carrier()));
         }
 
         private void reject(ImportReport.Rejection rejection) {

@@ -113,6 +113,21 @@ public class Intake {
         }
     }
 
+    /** A measurement that only waits for its turn. */
+    public static final class Ready {
+        private final NewMeasurement measurement;
+        private final Fingerprint print;
+
+        private Ready(NewMeasurement measurement, Fingerprint print) {
+            this.measurement = measurement;
+            this.print = print;
+        }
+
+        public NewMeasurement measurement() {
+            return measurement;
+        }
+    }
+
     /** The rows of one intake. */
     public final class Rows {
         private final StatelessSession batch;
@@ -131,10 +146,14 @@ public class Intake {
                     .forEach(print -> known.add((long) print[0], (long) print[1]));
         }
 
+        /** Does what can be done with a measurement before its turn; on any thread, one after the other. */
+        public Ready ready(NewMeasurement m) {
+            return new Ready(m, Fingerprint.of(m, firstNames.getOrDefault(m.setup(), m.setup())));
+        }
+
         /** Takes a measurement, unless the same is there already. */
-        public void take(NewMeasurement m, Long campsite, Long setup, @Nullable Long carrier) {
-            String firstName = firstNames.getOrDefault(m.setup(), m.setup());
-            Measurement row = new Measurement(m, firstName, campsite, setup, carrier);
+        public void take(Ready ready, Long campsite, Long setup, @Nullable Long carrier) {
+            Measurement row = new Measurement(ready.measurement, ready.print, campsite, setup, carrier);
             if (!known.add(row.printHigh, row.printLow)) {
                 duplicates++;
                 return;

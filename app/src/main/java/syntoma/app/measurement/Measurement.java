@@ -12,8 +12,8 @@ class Measurement extends MeasurementRow {
 
     protected Measurement() {}
 
-    Measurement(NewMeasurement m, String firstName, Long campsiteId, Long setupId, Long carrierId) {
-        super(m, firstName, campsiteId, setupId, carrierId);
+    Measurement(NewMeasurement m, Fingerprint print, Long campsiteId, Long setupId, Long carrierId) {
+        super(m, print, campsiteId, setupId, carrierId);
     }
 
     /** One that was deleted, as it was. */

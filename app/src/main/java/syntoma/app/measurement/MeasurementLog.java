@@ -48,7 +48,7 @@ class MeasurementLog {
     public Long store(NewMeasurement m) {
         Measurement row = new Measurement(
                 m,
-                setups.firstNames().getOrDefault(m.setup(), m.setup()),
+                Fingerprint.of(m, setups.firstNames().getOrDefault(m.setup(), m.setup())),
                 campsites.number(m.campsite(), m.lat(), m.lon()),
                 setups.number(m.setup()),
                 m.carrier().isEmpty() ? null : carriers.number(m.carrier()));

@@ -54,8 +54,7 @@ abstract class MeasurementRow {
 
     protected MeasurementRow() {}
 
-    /** @param firstName of the setup */
-    protected MeasurementRow(NewMeasurement m, String firstName, Long campsiteId, Long setupId, Long carrierId) {
+    protected MeasurementRow(NewMeasurement m, Fingerprint print, Long campsiteId, Long setupId, Long carrierId) {
         this.takenAt = m.takenAt();
         this.campsiteId = campsiteId;
         this.setupId = setupId;
@@ -69,7 +68,6 @@ abstract class MeasurementRow {
         this.trial = emptyToNull(m.trial());
         this.round = m.round().isPresent() ? m.round().getAsInt() : null;
         this.digits = emptyToNull(m.numbers().digits());
-        Fingerprint print = Fingerprint.of(m, firstName);
         this.printHigh = print.high();
         this.printLow = print.low();
     }
