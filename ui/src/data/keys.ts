@@ -15,6 +15,7 @@ export const keys = {
   measurements: (stay: number) => ['measurements', stay],
   formCheck: (text: string) => ['form-check', text],
   trials: ['trials'],
+  trialResults: ['trials', 'results'],
   result: (of: unknown) => ['result', of],
   rig: ['rig'],
   gear: ['rig', 'gear'],

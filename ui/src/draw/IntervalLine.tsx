@@ -110,7 +110,7 @@ export function IntervalAxis(props: { scale: Scale; domain: [number, number]; wi
         >
           {scale === 'ratio'
             ? `×${Number(v.toPrecision(2))}`
-            : `${v > 0 ? '+' : ''}${plain(v)} ${scale === 'dB' ? 'dB' : 'points'}`}
+            : `${v > 0 ? '+' : ''}${plain(v)}${i === all.length - 1 ? (scale === 'dB' ? ' dB' : ' points') : ''}`}
         </text>
       ))}
     </svg>

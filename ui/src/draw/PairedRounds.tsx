@@ -14,7 +14,8 @@ export interface RoundPair {
 }
 
 const LEFT = 44;
-const COLUMN = 112;
+/** From here on a column has room for its round and time in one line. */
+const WIDE = 108;
 const TOP = 16;
 const BOTTOM = 176;
 
@@ -31,6 +32,8 @@ function domainOf(scale: Scale, low: number, high: number): [number, number] {
 /** Each round as the two measured values, joined, in the order they were taken. */
 export function PairedRounds(props: {
   rounds: RoundPair[];
+  /** Those that share the axis, where the rounds stand in several rows. */
+  all?: RoundPair[];
   scale: Scale;
   unit: string;
   pennants: { baseline: number; candidate: number };
@@ -38,15 +41,16 @@ export function PairedRounds(props: {
   label: string;
 }) {
   const { rounds, scale, pennants } = props;
-  const values = rounds.flatMap((r) => [r.baseline, r.candidate]);
+  const values = (props.all ?? rounds).flatMap((r) => [r.baseline, r.candidate]);
   const low = Math.min(...values);
   const high = Math.max(...values);
   const domain = domainOf(scale, low, high);
   const onScale = (scale === 'ratio' ? logarithmic : linear)(domain, [BOTTOM, TOP]);
   const y = (value: number) => onScale(Math.max(value, domain[0]));
   const ticks = scale === 'ratio' ? logTicks(...domain) : linearTicks(...domain, 4);
-  const width = Math.max(props.width, LEFT + rounds.length * COLUMN);
+  const { width } = props;
   const column = Math.min(160, (width - LEFT) / rounds.length);
+  const apart = Math.min(26, column / 4);
   return (
     <svg width={width} height={224} role="img" aria-label={props.label} className="paired-rounds">
       {ticks.map((tick) => (
@@ -60,8 +64,8 @@ export function PairedRounds(props: {
       {rounds.map((round, i) => {
         const middle = LEFT + column * (i + 0.5);
         const first = round.baselineAt <= round.candidateAt ? -1 : 1;
-        const xa = middle + first * 26;
-        const xb = middle - first * 26;
+        const xa = middle + first * apart;
+        const xb = middle - first * apart;
         const start = round.baselineAt <= round.candidateAt ? round.baselineAt : round.candidateAt;
         return (
           <g key={`${round.number}-${round.baselineAt}`}>
@@ -80,7 +84,9 @@ export function PairedRounds(props: {
             <PennantMark number={pennants.baseline} x={xa} y={y(round.baseline)} width={17} />
             <PennantMark number={pennants.candidate} x={xb} y={y(round.candidate)} width={17} />
             <text x={middle} y={200} textAnchor="middle">
-              round {round.number} · {clock(start)}
+              {column < WIDE
+                ? `${round.number} · ${clock(start)}`
+                : `round ${round.number} · ${clock(start)}`}
             </text>
             <text x={middle} y={216} textAnchor="middle" className={round.wild ? 'attention' : 'strong'}>
               {asText(round.effect, scale)}

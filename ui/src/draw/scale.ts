@@ -10,7 +10,7 @@ export function logarithmic([d0, d1]: [number, number], [r0, r1]: [number, numbe
   return (v) => r0 + (Math.log(v / d0) / span) * (r1 - r0);
 }
 
-/** Round numbers 1, 2, 5 × 10ⁿ within the domain of a logarithmic axis; fewer where there are many. */
+/** Round numbers 1, 2, 5 × 10ⁿ within the domain of a logarithmic axis; fewer where there are many, others where few are. */
 export function logTicks(low: number, high: number): number[] {
   const ticks: number[] = [];
   const wide = high / low > 100;
@@ -22,7 +22,7 @@ export function logTicks(low: number, high: number): number[] {
       }
     }
   }
-  return ticks;
+  return ticks.length < 2 ? linearTicks(low, high, 4).filter((tick) => tick >= low && tick <= high) : ticks;
 }
 
 /** About `wanted` round numbers within the domain of a linear axis. */

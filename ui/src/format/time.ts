@@ -40,6 +40,13 @@ export function span(from: string, to: string | null) {
   return a.month === b.month ? `${a.day} to ${b.day} ${b.month}` : `${dayMonth(from)} to ${dayMonth(to)}`;
 }
 
+/** 5 Sep 2026, 18:00 to 20:10; over several days 5 Sep 2026, 18:00 to 6 Sep 2026, 09:10. */
+export function fullSpan(from: string, to: string) {
+  return parts(from).date === parts(to).date
+    ? `${dateClock(from)} to ${clock(to)}`
+    : `${dateClock(from)} to ${dateClock(to)}`;
+}
+
 /** The offset of a time: +02:00. */
 export const offset = (iso: string) => /([+-]\d{2}:\d{2}|Z)$/.exec(iso)?.[1] ?? '';
 

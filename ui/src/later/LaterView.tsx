@@ -1,6 +1,12 @@
 import { useLocation } from 'react-router';
 import { Sheet } from '../parts/Sheet';
 
+const NAMES: Record<string, string> = {
+  '/fit-out': 'Fit-out',
+  '/findings': 'Findings',
+  '/bench': 'Bench',
+};
+
 const WORDS: Record<string, string> = {
   '/fit-out':
     'Here you will plan the roof, the cable run and the power, and print a job sheet that tests before it drills.',
@@ -11,5 +17,10 @@ const WORDS: Record<string, string> = {
 /** A view that is not built yet. */
 export function LaterView() {
   const { pathname } = useLocation();
-  return <Sheet headline={WORDS[pathname] ?? 'There is no such page. The views stand on the spine.'} />;
+  return (
+    <Sheet
+      title={NAMES[pathname] ?? 'No such page'}
+      headline={WORDS[pathname] ?? 'There is no such page. The views stand on the spine.'}
+    />
+  );
 }

@@ -13,7 +13,7 @@ export function ImportPanel({ close }: { close: () => void }) {
   const client = useQueryClient();
   const { state, read, keep, cancel, reset } = useImport(() => void client.invalidateQueries());
   return (
-    <Sheet headline={headline(state)} margin={<Margin />}>
+    <Sheet title="Import" headline={headline(state)} margin={<Margin />}>
       {(state.kind === 'idle' || state.kind === 'refused') && <Drop read={read} />}
       {state.kind === 'refused' && (
         <div className="notice" role="alert">

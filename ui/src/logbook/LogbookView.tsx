@@ -16,6 +16,7 @@ export function LogbookView() {
   }
   return (
     <Sheet
+      title={stay ? 'Measurements of a stay' : 'Logbook'}
       headline={stay ? 'What was measured at this stay.' : 'Every stay, and what was measured there.'}
       margin={
         <>

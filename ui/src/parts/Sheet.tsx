@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { useNarrow } from './useNarrow';
 import './list.css';
 import './sheet.css';
@@ -8,6 +8,8 @@ import './sheet.css';
  * next stands at the head of the margin; where there is no room for a margin, directly under the headline.
  */
 export function Sheet(props: {
+  /** What the page is called in the browser's tab and history. */
+  title: string;
   over?: ReactNode;
   headline: ReactNode;
   findings?: ReactNode;
@@ -15,6 +17,9 @@ export function Sheet(props: {
   children?: ReactNode;
 }) {
   const narrow = useNarrow();
+  useEffect(() => {
+    document.title = `${props.title} · Syntoma`;
+  }, [props.title]);
   const margin = props.margin ?? (narrow ? undefined : props.findings);
   return (
     <div className={margin ? 'sheet with-margin' : 'sheet'}>
@@ -31,6 +36,30 @@ export function Sheet(props: {
         </aside>
       )}
     </div>
+  );
+}
+
+/** Notes of a margin: the first one or two, the rest behind a word. */
+export function Notes(props: { notes: readonly ReactNode[]; shown?: number; more: string; none?: string }) {
+  const { notes, shown = 2, more, none } = props;
+  const note = (text: ReactNode, i: number) => (
+    <div className="note" key={i}>
+      {text}
+    </div>
+  );
+  return (
+    <>
+      {notes.slice(0, shown).map(note)}
+      {notes.length === 0 && none && <div className="note">{none}</div>}
+      {notes.length > shown && (
+        <details className="numbers notes">
+          <summary>
+            {more} ({notes.length - shown})
+          </summary>
+          {notes.slice(shown).map(note)}
+        </details>
+      )}
+    </>
   );
 }
 

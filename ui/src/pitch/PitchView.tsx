@@ -4,7 +4,7 @@ import type { Schemas } from '../data/client';
 import { usePitch } from '../data/log';
 import { stateOf } from '../data/state';
 import { Loaded } from '../parts/Loaded';
-import { Part, Sheet } from '../parts/Sheet';
+import { Notes, Part, Sheet } from '../parts/Sheet';
 import { LadderStrip } from '../draw/LadderStrip';
 import { Pennant } from '../draw/Pennant';
 import { useWidth } from '../draw/useWidth';
@@ -24,13 +24,18 @@ export function PitchView() {
   const log = useLog();
   if (!data) {
     return (
-      <Sheet headline="Pitch">
+      <Sheet title="Pitch" headline="Pitch">
         <Loaded state={stateOf(pitch)}>{() => null}</Loaded>
       </Sheet>
     );
   }
   return (
-    <Sheet headline={data.headline} margin={<Margin view={data} log={log.open} />}>
+    <Sheet
+      title={data.standing.campsite ? `Pitch, ${data.standing.campsite}` : 'Pitch'}
+      headline={data.headline}
+      findings={<Tonight view={data} />}
+      margin={<Margin view={data} log={log.open} />}
+    >
       {data.options.length > 0 && <Options options={data.options} hours={data.hours} />}
       {data.heard && <Heard heard={data.heard} now={data.standing.now} />}
       {data.runs.length > 0 && <RunsHere runs={data.runs} metrics={data.metrics} now={data.standing.now} />}
@@ -102,8 +107,36 @@ function StripRow({ strip }: { strip: Schemas['Strip'] }) {
   );
 }
 
-function Margin({ view, log }: { view: View; log: () => void }) {
+/** What the comparison of tonight says: the figure that matters, the rest behind it. */
+function Tonight({ view }: { view: View }) {
   const contrast = view.tonight?.contrasts[0];
+  if (!contrast) {
+    return null;
+  }
+  const said = contrast.effects.filter((e) => e.result.verdict !== 'too-few').map((e) => e.result.sentence);
+  return (
+    <>
+      <Part
+        title="What tonight says"
+        small={view.tonight?.trial ? `trial ${view.tonight.trial}` : `last ${view.hours} h`}
+      >
+        <Notes notes={said} shown={1} more="On the other figures" none="Too few rounds to say more." />
+        <div className="note">
+          <Link to={comparisonAddress(view)}>
+            {contrast.candidate.name} against {contrast.baseline.name}
+          </Link>
+        </div>
+      </Part>
+      {contrast.cautions.length > 0 && (
+        <Part title="What could still be wrong">
+          <Notes notes={contrast.cautions} shown={1} more="More" />
+        </Part>
+      )}
+    </>
+  );
+}
+
+function Margin({ view, log }: { view: View; log: () => void }) {
   const newest = view.runs.slice(-5).reverse();
   return (
     <>
@@ -117,32 +150,6 @@ function Margin({ view, log }: { view: View; log: () => void }) {
           Bars on a phone are not asked for: makers draw them as they like, so nothing is computed from them.
         </p>
       </Part>
-      {contrast && (
-        <Part
-          title="What tonight says"
-          small={view.tonight?.trial ? `trial ${view.tonight.trial}` : `last ${view.hours} h`}
-        >
-          {contrast.effects
-            .filter((e) => e.result.verdict !== 'too-few')
-            .map((e) => (
-              <div className="note" key={e.label}>
-                {e.result.sentence}
-              </div>
-            ))}
-          <div className="note">
-            <Link to={comparisonAddress(view)}>See the comparison</Link>
-          </div>
-        </Part>
-      )}
-      {contrast && contrast.cautions.length > 0 && (
-        <Part title="What could still be wrong">
-          {contrast.cautions.map((c) => (
-            <div className="note" key={c}>
-              {c}
-            </div>
-          ))}
-        </Part>
-      )}
       {newest.length > 0 && (
         <Part title="Last measurements">
           {newest.map((m) => (

@@ -86,6 +86,7 @@ export function Candidates() {
   const weights = chosen.weights ?? view?.weights;
   return (
     <Sheet
+      title="Candidates"
       over={<RigParts here="candidates" />}
       headline={
         view?.sentence ??

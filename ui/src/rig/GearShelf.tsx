@@ -32,6 +32,7 @@ export function GearShelf() {
   const [draft, keep, forget] = useStored<GearDraft | null>('rig.gear', null);
   return (
     <Sheet
+      title="Gear shelf"
       over={<RigParts here="shelf" />}
       headline={gear.data ? headline(gear.data) : 'Gear shelf'}
       margin={

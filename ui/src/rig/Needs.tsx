@@ -17,6 +17,7 @@ export function Needs() {
   const { data } = needs;
   return (
     <Sheet
+      title="Need"
       over={<RigParts here="need" />}
       headline={data?.requirement.sentence ?? 'Need'}
       margin={data && <Meaning requirement={data.requirement} />}

@@ -23,7 +23,7 @@ export function SetupList() {
       ? 'No setup yet. Say what you need, put your gear on the shelf, then put a chain together.'
       : `${count(built.length, 'setup')} put together, ${blocked === 0 ? 'none of them blocked' : `${blocked} blocked`}${bare.length > 0 ? `; ${bare.length} to complete` : ''}.`;
   return (
-    <Sheet over={<RigParts here="setups" />} headline={headline} margin={<NewSetup />}>
+    <Sheet title="Setups" over={<RigParts here="setups" />} headline={headline} margin={<NewSetup />}>
       <Loaded state={stateOf(setups)}>{() => null}</Loaded>
       {bare.length > 0 && (
         <Part title="To complete" small="known by name from an import or a log; their parts are not said yet">

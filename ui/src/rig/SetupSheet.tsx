@@ -44,7 +44,7 @@ export function SetupSheet({ id, revision }: { id: number; revision: number | nu
   const view = trying ? (tried.data ?? stored.data) : stored.data;
   if (!view || !stored.data || !plan) {
     return (
-      <Sheet over={<RigParts here="setups" />} headline="Setup">
+      <Sheet title="Setup" over={<RigParts here="setups" />} headline="Setup">
         <Loaded state={stateOf(stored)}>{() => null}</Loaded>
       </Sheet>
     );
@@ -52,6 +52,7 @@ export function SetupSheet({ id, revision }: { id: number; revision: number | nu
   const bare = stored.data.revision === 0 && draft === null;
   return (
     <Sheet
+      title={stored.data.setup ? `${stored.data.setup.name}, setup` : 'Setup'}
       over={
         <>
           <RigParts here="setups" />

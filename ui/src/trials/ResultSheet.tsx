@@ -1,35 +1,59 @@
 import { Select } from 'antd';
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../data/client';
 import { stateOf } from '../data/state';
 import { type ResultOf, useResult } from '../data/trials';
 import { Loaded } from '../parts/Loaded';
-import { Part, Sheet } from '../parts/Sheet';
+import { Notes, Part, Sheet } from '../parts/Sheet';
 import { SetupLabel } from '../draw/Pennant';
 import { count } from '../format/numbers';
-import { clock, span } from '../format/time';
+import { fullSpan } from '../format/time';
+import { Averages, Failed } from './Averages';
 import { Effects } from './Effects';
-import { Averages } from './Averages';
 import { RoundByRound } from './RoundByRound';
 
-/** The verdict of a trial, or of two setups at a stay. */
+type View = Schemas['ResultView'];
+type Contrast = Schemas['Contrast'];
+
+/** Changes parts of the address in place; a part without a value goes. */
+function useAddress() {
+  const [query, setQuery] = useSearchParams();
+  return (change: Record<string, string | undefined>) => {
+    const next = new URLSearchParams(query);
+    for (const [key, value] of Object.entries(change)) {
+      if (value === undefined) {
+        next.delete(key);
+      } else {
+        next.set(key, value);
+      }
+    }
+    setQuery(next, { replace: true });
+  };
+}
+
+/** The verdict of a trial, or of two setups at a stay; pair and figure stand in the address. */
 export function ResultSheet({ of }: { of: ResultOf }) {
+  const [query] = useSearchParams();
   const result = useResult(of);
   const { data } = result;
-  const [pair, setPair] = useState(0);
+  const title = of.kind === 'trial' ? `${of.trial}, ${of.campsite}` : 'Two setups at a stay';
   if (!data) {
     return (
-      <Sheet headline="Verdict">
+      <Sheet title={title} headline="Verdict">
         <Loaded state={stateOf(result)}>{() => null}</Loaded>
         <Link to="/trials">All trials</Link>
       </Sheet>
     );
   }
-  const contrast = data.contrasts[Math.min(pair, data.contrasts.length - 1)];
+  const contrast =
+    data.contrasts.find(
+      (c) =>
+        c.candidate.name === query.get('candidate') &&
+        c.baseline.name === (query.get('against') ?? data.baseline),
+    ) ?? data.contrasts[0];
   if (!contrast) {
     return (
-      <Sheet headline="One setup alone was measured here, so there is nothing to compare.">
+      <Sheet title={title} headline="One setup alone was measured here, so there is nothing to compare.">
         <p>Measure a second setup in turn with the first, three rounds or more.</p>
         <Link to="/trials">All trials</Link>
       </Sheet>
@@ -37,110 +61,150 @@ export function ResultSheet({ of }: { of: ResultOf }) {
   }
   return (
     <Sheet
+      title={of.kind === 'trial' ? title : `${contrast.candidate.name} against ${contrast.baseline.name}`}
       over={<Over view={data} contrast={contrast} of={of} />}
       headline={contrast.headline}
+      findings={<Findings view={data} contrast={contrast} />}
       margin={<Margin view={data} contrast={contrast} />}
     >
-      {data.contrasts.length > 1 && (
-        <div className="buttons">
-          <Select
-            aria-label="Pair compared"
-            value={Math.min(pair, data.contrasts.length - 1)}
-            onChange={setPair}
-            popupMatchSelectWidth={false}
-            options={data.contrasts.map((c, i) => ({
-              value: i,
-              label: `${c.candidate.name} against ${c.baseline.name}`,
-            }))}
-          />
-        </div>
-      )}
+      {data.contrasts.length > 1 && <PairChoice view={data} contrast={contrast} />}
       <Measures contrast={contrast} />
     </Sheet>
   );
 }
 
-function Measures({ contrast }: { contrast: Schemas['Contrast'] }) {
-  const [chosen, setChosen] = useState(contrast.effects[0]?.label ?? '');
-  const effect = contrast.effects.find((e) => e.label === chosen) ?? contrast.effects[0];
+function PairChoice({ view, contrast }: { view: View; contrast: Contrast }) {
+  const change = useAddress();
+  return (
+    <div className="buttons no-print">
+      <Select
+        aria-label="Pair compared"
+        value={view.contrasts.indexOf(contrast)}
+        onChange={(i: number) => {
+          const chosen = view.contrasts[i];
+          change({
+            candidate: chosen?.candidate.name,
+            against: chosen?.baseline.name === view.baseline ? undefined : chosen?.baseline.name,
+          });
+        }}
+        popupMatchSelectWidth={false}
+        options={view.contrasts.map((c, i) => ({
+          value: i,
+          label: `${c.candidate.name} against ${c.baseline.name}`,
+        }))}
+      />
+    </div>
+  );
+}
+
+function Measures({ contrast }: { contrast: Contrast }) {
+  const [query] = useSearchParams();
+  const change = useAddress();
+  const shared = contrast.effects.filter((e) => e.result.estimate !== null);
+  const effect = shared.find((e) => e.key === query.get('metric')) ?? shared[0];
   return (
     <>
-      <Effects contrast={contrast} chosen={effect?.label ?? ''} choose={setChosen} />
-      {effect && <RoundByRound contrast={contrast} effect={effect} />}
+      <Failed contrast={contrast} />
+      <Effects
+        contrast={contrast}
+        chosen={effect?.key ?? ''}
+        choose={(key) => change({ metric: key === shared[0]?.key ? undefined : key })}
+      />
+      {effect && effect.rounds.length > 0 && <RoundByRound contrast={contrast} effect={effect} />}
       <Averages contrast={contrast} />
     </>
   );
 }
 
-function Over(props: { view: Schemas['ResultView']; contrast: Schemas['Contrast']; of: ResultOf }) {
+function Over(props: { view: View; contrast: Contrast; of: ResultOf }) {
   const { view, contrast, of } = props;
-  const navigate = useNavigate();
-  const rebase = (baseline: string) => {
-    const query: Record<string, string> =
-      of.kind === 'trial'
-        ? { campsite: of.campsite, trial: of.trial, baseline }
-        : { stay: String(of.stay), baseline, candidate: contrast.baseline.name };
-    void navigate(`/trials?${new URLSearchParams(query)}`, { replace: true });
-  };
+  const change = useAddress();
   const rounds =
     view.plannedRounds === null
       ? count(view.rounds, 'round')
-      : `${view.rounds} of ${view.plannedRounds} rounds`;
+      : `${view.rounds} of ${view.plannedRounds} rounds planned`;
   return (
     <>
       {view.trial ? `${view.trial}, ` : ''}
       {view.campsite} · <SetupLabel setup={contrast.candidate} /> against{' '}
       <SetupLabel setup={contrast.baseline} /> · {view.carriers.join(', ')} · {rounds} ·{' '}
-      {span(view.from, view.to)}, {clock(view.from)} to {clock(view.to)} ·{' '}
-      {view.trial !== null && view.setups.length > 1 && (
-        <Select
-          size="small"
-          variant="borderless"
-          aria-label="Baseline"
-          value={view.baseline ?? undefined}
-          onChange={rebase}
-          popupMatchSelectWidth={false}
-          options={view.setups.map((s) => ({ value: s.name, label: `baseline ${s.name}` }))}
-        />
+      {fullSpan(view.from, view.to)}
+      {of.kind === 'trial' && view.setups.length > 1 && (
+        <span className="no-print">
+          {' '}
+          · held against{' '}
+          <Select
+            size="small"
+            variant="borderless"
+            aria-label="Baseline: what the others are held against"
+            value={view.baseline ?? undefined}
+            onChange={(baseline: string) => change({ baseline, candidate: undefined, against: undefined })}
+            popupMatchSelectWidth={false}
+            options={view.setups.map((s) => ({ value: s.name, label: s.name }))}
+          />
+        </span>
       )}
     </>
   );
 }
 
-function Margin({ view, contrast }: { view: Schemas['ResultView']; contrast: Schemas['Contrast'] }) {
-  const level = contrast.effects[0]?.result.level ?? 0.95;
+/** Whether the need was met, and what could still be wrong. */
+function Findings({ view, contrast }: { view: View; contrast: Contrast }) {
   return (
     <>
+      <NeedMet need={view.need} met={view.met} />
       <Part title="What could still be wrong">
-        {contrast.cautions.map((caution) => (
-          <div className="note" key={caution}>
-            {caution}
-          </div>
-        ))}
-        {contrast.cautions.length === 0 && <div className="note">Nothing stands out.</div>}
+        <Notes notes={contrast.cautions} more="More" none="Nothing stands out." />
       </Part>
+    </>
+  );
+}
+
+/** In how many runs each setup met the need. */
+export function NeedMet({ need, met }: { need: string | null; met: Schemas['NeedMet'][] }) {
+  const counted = met.filter((m) => m.runs > 0);
+  if (need === null || counted.length === 0) {
+    return null;
+  }
+  return (
+    <Part title={`Enough for ${need}`} small="runs that met it">
+      {counted.map((m) => (
+        <div className="note met" key={m.setup.id}>
+          <SetupLabel setup={m.setup} />
+          <span className="num">
+            {m.met} of {m.runs}
+          </span>
+        </div>
+      ))}
+    </Part>
+  );
+}
+
+function Margin({ view, contrast }: { view: View; contrast: Contrast }) {
+  return (
+    <>
       <Part title="How it was judged">
-        <div className="note">
-          Both setups within one round, on ratios for speeds and latencies, on differences for dB and shares.
-        </div>
-        <div className="note">
-          Intervals at {(level * 100).toFixed(1).replace(/\.0$/, '')} %
-          {view.plannedRounds !== null &&
-            `, because ${view.plannedRounds} rounds were planned and each may be looked at`}
-          {view.adjusted && ', adjusted for several comparisons'}.
-        </div>
-        {view.servers.length > 0 && <div className="note">Test server: {view.servers.join(', ')}.</div>}
+        <Notes
+          notes={[
+            ...contrast.judged,
+            ...(view.servers.length > 0 ? [`Test server: ${view.servers.join(', ')}.`] : []),
+          ]}
+          shown={9}
+          more="More"
+        />
       </Part>
-      <Part title="Next">
-        <div className="note">
-          <Link to="/trials">All trials</Link>
-        </div>
-        <div className="note">
-          <a href="#print" onClick={(e) => (e.preventDefault(), window.print())}>
-            Print this verdict
-          </a>
-        </div>
-      </Part>
+      <div className="no-print">
+        <Part title="Next">
+          <div className="note">
+            <Link to="/trials">All trials</Link>
+          </div>
+          <div className="note">
+            <button type="button" className="link" onClick={() => window.print()}>
+              Print this verdict
+            </button>
+          </div>
+        </Part>
+      </div>
     </>
   );
 }

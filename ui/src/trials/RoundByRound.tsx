@@ -5,6 +5,10 @@ import { useWidth } from '../draw/useWidth';
 import { count, effect as asText, plain, short } from '../format/numbers';
 import { clock } from '../format/time';
 
+/** Where the rounds of a drawing begin, and how narrow one may be. */
+const LEFT = 44;
+const LEAST_COLUMN = 62;
+
 /** The rounds as paired points, and as a table. */
 export function RoundByRound({
   contrast,
@@ -15,70 +19,78 @@ export function RoundByRound({
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(760);
   const { result, rounds, unit, label } = effect;
-  const [wild] = result.wild;
+  const perRow = Math.max(2, Math.floor((width - LEFT) / LEAST_COLUMN));
+  const rows = Array.from({ length: Math.ceil(rounds.length / perRow) }, (_, i) =>
+    rounds.slice(i * perRow, (i + 1) * perRow),
+  );
   return (
-    <Part title={`${label}, round by round`} small={`${unit} · a line joins the two runs of a round`}>
-      <div ref={ref} className="chart-scroll">
-        {rounds.length > 0 ? (
+    <Part
+      title={`${label}, round by round`}
+      small={`${unit} · a round measures each setup once, one soon after the other; a line joins the two`}
+    >
+      <div ref={ref}>
+        {rows.map((row, i) => (
           <PairedRounds
-            rounds={rounds}
+            key={i}
+            rounds={row}
+            all={rounds}
             scale={result.scale}
             unit={unit}
             pennants={{ baseline: contrast.baseline.pennant, candidate: contrast.candidate.pennant }}
             width={width}
-            label={`${label} in ${count(rounds.length, 'round')}`}
+            label={`${label} in ${count(row.length, 'round')}`}
           />
-        ) : (
-          <p className="quiet">No round has {label.toLowerCase()} from both setups.</p>
-        )}
+        ))}
       </div>
-      {wild && (
-        <p className="small">
-          <span className="attention">Round {wild.round} is wild</span> ({asText(wild.ratio, result.scale)},
-          from {wild.setup}). It is kept. With it {asText(result.estimate, result.scale)}; without it{' '}
-          {asText(wild.without.estimate, result.scale)} ({asText(wild.without.low, result.scale)} to{' '}
-          {asText(wild.without.high, result.scale)}).
+      {result.wild.map((wild) => (
+        <p className="small" key={wild.round}>
+          <span className="attention">Round {wild.round} is wild</span>: {asText(wild.ratio, result.scale)},
+          further from the others than chance takes a round; {wild.setup} stands out in it. It is kept. With
+          it {asText(result.estimate, result.scale)}; without it {asText(wild.without.estimate, result.scale)}{' '}
+          ({asText(wild.without.low, result.scale)} to {asText(wild.without.high, result.scale)}).
         </p>
-      )}
+      ))}
       {result.leftOut > 0 && (
         <p className="small">{count(result.leftOut, 'round')} could not be paired on this and stood aside.</p>
       )}
-      {rounds.length > 0 && (
-        <details className="numbers">
-          <summary>Numbers as a table</summary>
-          <table className="plain">
-            <thead>
-              <tr>
-                <th>Round</th>
-                <th>SIM</th>
-                <th className="num">
-                  {contrast.baseline.name}, {unit}
-                </th>
-                <th className="num">
-                  {contrast.candidate.name}, {unit}
-                </th>
-                <th className="num">Effect</th>
+      <details className="numbers">
+        <summary>Numbers as a table</summary>
+        <table className="plain rows">
+          <thead>
+            <tr>
+              <th>Round</th>
+              <th>SIM</th>
+              <th className="num">
+                {contrast.baseline.name}, {unit}
+              </th>
+              <th className="num">
+                {contrast.candidate.name}, {unit}
+              </th>
+              <th className="num">Effect</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rounds.map((r) => (
+              <tr key={`${r.number} ${r.baselineAt}`}>
+                <td>
+                  {r.number} · {clock(r.baselineAt)}
+                  {r.wild && ' · wild'}
+                </td>
+                <td data-label="SIM">{r.sim}</td>
+                <td className="num" data-label={`${contrast.baseline.name}, ${unit}`}>
+                  {result.scale === 'ratio' ? short(r.baseline) : plain(r.baseline)}
+                </td>
+                <td className="num" data-label={`${contrast.candidate.name}, ${unit}`}>
+                  {result.scale === 'ratio' ? short(r.candidate) : plain(r.candidate)}
+                </td>
+                <td className="num" data-label="Effect">
+                  {asText(r.effect, result.scale)}
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {rounds.map((r) => (
-                <tr key={`${r.number} ${r.baselineAt}`}>
-                  <td>
-                    {r.number} · {clock(r.baselineAt)}
-                    {r.wild && ' · wild'}
-                  </td>
-                  <td>{r.sim}</td>
-                  <td className="num">{result.scale === 'ratio' ? short(r.baseline) : plain(r.baseline)}</td>
-                  <td className="num">
-                    {result.scale === 'ratio' ? short(r.candidate) : plain(r.candidate)}
-                  </td>
-                  <td className="num">{asText(r.effect, result.scale)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </details>
-      )}
+            ))}
+          </tbody>
+        </table>
+      </details>
     </Part>
   );
 }

@@ -1,83 +1,196 @@
+import { Select } from 'antd';
+import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../data/client';
 import { stateOf } from '../data/state';
-import { useTrials } from '../data/trials';
+import { useTrialResults, useTrials } from '../data/trials';
+import { SetupLabel } from '../draw/Pennant';
 import { clock, span } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
-import { Link } from 'react-router';
 import { Loaded } from '../parts/Loaded';
 import { Sheet } from '../parts/Sheet';
+import { SamePair } from './SamePair';
 import { TwoAtAStay } from './TwoAtAStay';
 
-type Row = Schemas['TrialRow'];
+type Result = Schemas['TrialResult'];
 
-const address = (row: Row) =>
-  `/trials?${new URLSearchParams({ campsite: row.trial.campsite, trial: row.trial.name })}`;
+/** A trial, and what it came to as soon as that is reckoned. */
+export interface Row {
+  trial: Schemas['TrialSpan'];
+  plannedRounds: number | null;
+  result: Result | undefined;
+}
 
-/** All trials, and the choice of any two setups at a stay. */
+export const trialAddress = (trial: Schemas['TrialSpan']) =>
+  `/trials?${new URLSearchParams({ campsite: trial.campsite, trial: trial.name })}`;
+
+/** All trials with what each came to, and the choice of any two setups at a stay. */
 export function TrialList() {
   const trials = useTrials();
+  const results = useTrialResults();
+  const [query, setQuery] = useSearchParams();
+  const setup = query.get('setup') ?? undefined;
+  const at = query.get('at') ?? undefined;
+  const filter = (key: string, value: string | undefined) => {
+    const next = new URLSearchParams(query);
+    if (value === undefined) {
+      next.delete(key);
+    } else {
+      next.set(key, value);
+    }
+    setQuery(next, { replace: true });
+  };
+  const rowsOf = (list: Schemas['TrialRow'][]): Row[] =>
+    list.map((row) => ({
+      ...row,
+      result: results.data?.find((r) => r.campsiteId === row.trial.campsiteId && r.trial === row.trial.name),
+    }));
   return (
-    <Sheet headline="Pick a trial to read its verdict, or any two setups at a stay." margin={<TwoAtAStay />}>
+    <Sheet
+      title="Trials"
+      headline="Pick a trial to read its verdict, or any two setups at a stay."
+      margin={<TwoAtAStay />}
+    >
       <Loaded state={stateOf(trials)}>
-        {(rows) => (
-          <FindableList
-            title="Trials"
-            noun="trial"
-            rows={rows}
-            rowKey={(r) => `${r.trial.campsiteId} ${r.trial.name}`}
-            text={(r) => `${r.trial.name} ${r.trial.campsite}`}
-            find="find by name or campsite"
-            empty="No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name."
-            export={EXPORT}
-            pageSize={20}
-            columns={COLUMNS}
-          />
-        )}
+        {(list) => {
+          const all = rowsOf(list);
+          const names = [...new Set(all.flatMap((r) => r.result?.setups.map((s) => s.name) ?? []))].sort();
+          const sites = [...new Set(all.map((r) => r.trial.campsite))].sort();
+          const rows = all.filter(
+            (r) =>
+              (at === undefined || r.trial.campsite === at) &&
+              (setup === undefined || r.result?.setups.some((s) => s.name === setup)),
+          );
+          return (
+            <>
+              <FindableList
+                title="Trials"
+                noun="trial"
+                rows={rows}
+                rowKey={(r) => `${r.trial.campsiteId} ${r.trial.name}`}
+                text={(r) => `${r.trial.name} ${r.trial.campsite} ${r.result?.sentence ?? ''}`}
+                find="find by name or campsite"
+                empty={
+                  all.length > 0
+                    ? 'No trial has this setup and campsite.'
+                    : 'No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name.'
+                }
+                export={EXPORT}
+                pageSize={20}
+                columns={COLUMNS}
+                over={
+                  <div className="buttons">
+                    <Filter
+                      label="Setup"
+                      all="every setup"
+                      names={names}
+                      value={setup}
+                      set={(v) => filter('setup', v)}
+                    />
+                    <Filter
+                      label="Campsite"
+                      all="every campsite"
+                      names={sites}
+                      value={at}
+                      set={(v) => filter('at', v)}
+                    />
+                  </div>
+                }
+              />
+              <SamePair rows={rows} />
+            </>
+          );
+        }}
       </Loaded>
     </Sheet>
+  );
+}
+
+function Filter(props: {
+  label: string;
+  all: string;
+  names: string[];
+  value: string | undefined;
+  set: (value: string | undefined) => void;
+}) {
+  return (
+    <Select<string>
+      size="small"
+      aria-label={props.label}
+      allowClear
+      showSearch
+      placeholder={props.all}
+      value={props.value}
+      onChange={props.set}
+      popupMatchSelectWidth={false}
+      style={{ minWidth: 170 }}
+      options={props.names.map((name) => ({ value: name, label: name }))}
+    />
   );
 }
 
 const COLUMNS: Column<Row>[] = [
   {
     label: 'Trial',
-    render: (_, r) => <Link to={address(r)}>{r.trial.name}</Link>,
-    sorter: (a, b) => a.trial.name.localeCompare(b.trial.name),
-  },
-  {
-    label: 'Campsite',
-    render: (_, r) => r.trial.campsite,
-    sorter: (a, b) => a.trial.campsite.localeCompare(b.trial.campsite),
-  },
-  {
-    label: 'When',
-    render: (_, r) => `${span(r.trial.from, r.trial.to)}, ${clock(r.trial.from)}`,
+    className: 'of-trial',
+    render: (_, r) => (
+      <>
+        <Link to={trialAddress(r.trial)}>{r.trial.name}</Link>
+        <div className="small">
+          {r.trial.campsite}, {span(r.trial.from, r.trial.to)}, {clock(r.trial.from)}
+        </div>
+        <div className="small">
+          {r.plannedRounds === null
+            ? `${r.trial.rounds} rounds`
+            : `${r.trial.rounds} of ${r.plannedRounds} rounds`}
+        </div>
+      </>
+    ),
     sorter: (a, b) => Date.parse(a.trial.from) - Date.parse(b.trial.from),
   },
   {
-    label: 'Rounds',
-    align: 'right',
-    render: (_, r) => (r.plannedRounds === null ? r.trial.rounds : `${r.trial.rounds} of ${r.plannedRounds}`),
-    sorter: (a, b) => a.trial.rounds - b.trial.rounds,
+    label: 'Result',
+    className: 'of-result',
+    render: (_, r) =>
+      r.result === undefined ? (
+        <span className="quiet">…</span>
+      ) : (
+        <>
+          <div className="setups">
+            {r.result.setups.map((s) => (
+              <SetupLabel key={s.id} setup={s} />
+            ))}
+          </div>
+          {r.result.sentence}
+        </>
+      ),
   },
   {
-    label: 'Setups',
-    align: 'right',
-    render: (_, r) => r.trial.setups,
-    sorter: (a, b) => a.trial.setups - b.trial.setups,
+    label: 'Runs that met the need',
+    className: 'of-need',
+    render: (_, r) => {
+      const met = r.result?.met.filter((m) => m.runs > 0) ?? [];
+      return met.length === 0
+        ? null
+        : met.map((m) => (
+            <div key={m.setup.id} className={m.met === m.runs ? undefined : 'loss'}>
+              {m.setup.name} {m.met} of {m.runs}
+            </div>
+          ));
+    },
   },
 ];
 
 const EXPORT = {
   file: 'trials.csv',
-  columns: ['trial', 'campsite', 'from', 'to', 'rounds', 'planned', 'setups'],
-  row: ({ trial, plannedRounds }: Row) => [
+  columns: ['trial', 'campsite', 'from', 'to', 'rounds', 'planned', 'setups', 'result'],
+  row: ({ trial, plannedRounds, result }: Row) => [
     trial.name,
     trial.campsite,
     trial.from,
     trial.to,
     trial.rounds,
     plannedRounds,
-    trial.setups,
+    result?.setups.map((s) => s.name).join(', '),
+    result?.sentence,
   ],
 };

@@ -34,8 +34,8 @@ export function TwoAtAStay() {
     <Part title="Two setups at a stay">
       <div className="chooser">
         <p className="small">
-          Runs of the same SIM within an hour of each other are taken as a round. Planned or not, the
-          arithmetic is the same.
+          Runs of the same SIM within an hour of each other are taken as a round. Where the two were tried in
+          a planned trial there, they are judged by that trial.
         </p>
         <Select
           aria-label="Stay"

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { expect, test } from 'vitest';
 import { NEVER, Refused, serve } from '../testing/server';
 import { show } from '../testing/show';
-import { NAMES, STAYS } from '../testing/world';
+import { DOME, NAMES, PANEL, STAYS } from '../testing/world';
 import { TrialsView } from './TrialsView';
 
 const TRIAL = {
@@ -21,23 +21,142 @@ const TRIAL = {
 };
 
 test('trials lead to their verdict, planned rounds beside those made', async () => {
-  serve({ ...NAMES, 'GET /api/trials': [TRIAL], 'GET /api/stays': STAYS });
+  serve({
+    ...NAMES,
+    'GET /api/trials': [TRIAL],
+    'GET /api/trials/results': NEVER,
+    'GET /api/stays': STAYS,
+  });
   show(<TrialsView />, '/trials');
   expect((await screen.findByText('Dome or panel')).getAttribute('href')).toBe(
     '/trials?campsite=Lighthouse+Meadow&trial=Dome+or+panel',
   );
-  expect(screen.getByText('5 of 6')).toBeDefined();
+  expect(screen.getByText('5 of 6 rounds')).toBeDefined();
+  expect(screen.getByText('…')).toBeDefined();
+});
+
+const RESULT = {
+  metric: 'up',
+  scale: 'ratio',
+  blocks: 5,
+  leftOut: 0,
+  estimate: 2.1,
+  low: 1.6,
+  high: 2.8,
+  level: 0.95,
+  verdict: 'better',
+  sentence: 'Mast panel’s upload is double that of Roof dome (clearly: …). Use Mast panel for uploads.',
+  roundsWanted: null,
+  wild: [],
+  restsOn: null,
+  failures: {
+    baseline: { tried: 5, failed: 2, low: 0.12, high: 0.77 },
+    candidate: { tried: 5, failed: 0, low: 0, high: 0.43 },
+    mcnemarP: 0.5,
+  },
+  plain: { baselineMean: 5, candidateMean: 10.5, baselineBest: 6, candidateBest: 12 },
+};
+
+const told = (trial: string, verdict: string) => ({
+  campsiteId: 1,
+  trial,
+  setups: [DOME, PANEL],
+  sentence: `${trial} came to something.`,
+  line: { baseline: DOME, candidate: PANEL, label: 'Upload', margin: 1.2, result: { ...RESULT, verdict } },
+  need: 'Video calls',
+  met: [
+    { setup: DOME, runs: 5, met: 2 },
+    { setup: PANEL, runs: 5, met: 5 },
+  ],
+});
+
+test('each trial stands with its result, filtered by the setup in the address; those of one pair side by side', async () => {
+  const other = { ...TRIAL, trial: { ...TRIAL.trial, name: 'Once more', campsite: 'Quarry Lake' } };
+  serve({
+    ...NAMES,
+    'GET /api/trials': [TRIAL, other],
+    'GET /api/trials/results': [told('Dome or panel', 'better'), told('Once more', 'cannot-tell')],
+    'GET /api/stays': STAYS,
+  });
+  const all = show(<TrialsView />, '/trials');
+  expect(await screen.findByText('Dome or panel came to something.')).toBeDefined();
+  expect(screen.getAllByText('Roof dome 2 of 5')).toHaveLength(2);
+  expect(screen.getByText('Mast panel against Roof dome, trial by trial')).toBeDefined();
+  expect(document.title).toBe('Trials · Syntoma');
+  all.unmount();
+  show(<TrialsView />, '/trials?at=Quarry+Lake&setup=Roof+dome');
+  expect(await screen.findByText('Once more came to something.')).toBeDefined();
+  expect(screen.queryByText('Dome or panel')).toBeNull();
+  expect(screen.queryByText(/trial by trial/)).toBeNull();
+});
+
+const effect = (key: string, label: string, asked: boolean) => ({
+  key,
+  label,
+  asked,
+  unit: 'Mb/s',
+  higherIsBetter: true,
+  margin: 1.2,
+  result: { ...RESULT, metric: key, sentence: `${label}, said.` },
+  rounds: [],
+});
+
+test('a verdict keeps its figure in the address, shows what the need asks for and folds the rest', async () => {
+  const user = userEvent.setup();
+  serve({
+    'GET /api/results/trial': {
+      campsite: 'A',
+      trial: 'T',
+      from: '2026-09-05T18:00:00+02:00',
+      to: '2026-09-05T20:10:00+02:00',
+      rounds: 5,
+      plannedRounds: 6,
+      carriers: ['Tarnwave'],
+      servers: [],
+      setups: [DOME, PANEL],
+      baseline: 'Roof dome',
+      judgedBy: null,
+      adjusted: false,
+      need: 'Video calls',
+      met: told('T', 'better').met,
+      contrasts: [
+        {
+          baseline: DOME,
+          candidate: PANEL,
+          headline: 'What is so, and what to do.',
+          effects: [
+            effect('down', 'Download', true),
+            effect('up', 'Upload', true),
+            effect('idle', 'Idle latency', false),
+          ],
+          cautions: ['One.', 'Two.', 'Three.'],
+          judged: ['By the rules.'],
+        },
+      ],
+    },
+  });
+  show(<TrialsView />, '/trials?campsite=A&trial=T&metric=up');
+  expect(await screen.findByRole('heading', { level: 1, name: 'What is so, and what to do.' })).toBeDefined();
+  expect(document.title).toBe('T, A · Syntoma');
+  expect(screen.getByText('5 Sep 2026, 18:00 to 20:10', { exact: false })).toBeDefined();
+  expect(screen.getByText('Upload, round by round')).toBeDefined();
+  expect(screen.getByText('2 of 5 failed')).toBeDefined();
+  expect(screen.getByText('The other figures (1)')).toBeDefined();
+  expect(screen.getByText('More (1)')).toBeDefined();
+  await user.click(screen.getByRole('button', { name: 'Download' }));
+  expect(await screen.findByText('Download, round by round')).toBeDefined();
+  expect(screen.getByRole('button', { name: 'Download' }).getAttribute('aria-pressed')).toBe('true');
 });
 
 test('no trial yet: says how one is made', async () => {
-  serve({ ...NAMES, 'GET /api/trials': [], 'GET /api/stays': [] });
+  serve({ ...NAMES, 'GET /api/trials': [], 'GET /api/trials/results': [], 'GET /api/stays': [] });
   show(<TrialsView />, '/trials');
   expect(await screen.findByText(/No trial yet. Measure two setups in turn/)).toBeDefined();
 });
 
 test('two setups at a stay are offered only where two were measured', async () => {
   const user = userEvent.setup();
-  serve({ ...NAMES, 'GET /api/trials': [], 'GET /api/stays': STAYS });
+  serve({ ...NAMES, 'GET /api/trials': [], 'GET /api/trials/results': [], 'GET /api/stays': STAYS });
   show(<TrialsView />, '/trials');
   await user.click(await screen.findByLabelText('Stay'));
   expect(await screen.findByText(/Lighthouse Meadow,/)).toBeDefined();

@@ -1,9 +1,7 @@
 package syntoma.app.trial;
 
-import static syntoma.app.platform.Optionals.boxed;
-
-import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,18 +46,8 @@ class TrialResults {
             @Nullable String need,
             List<ResultView.NeedMet> met) {}
 
-    /** An interval to be drawn beside others of the same pair. */
-    record Line(
-            SetupName baseline,
-            SetupName candidate,
-            String label,
-            @Schema(allowableValues = {"ratio", "dB", "share"}) String scale,
-            boolean higherIsBetter,
-            double margin,
-            String verdict,
-            @Nullable Double estimate,
-            @Nullable Double low,
-            @Nullable Double high) {}
+    /** An interval to be drawn beside others of the same pair; a marginal difference is none that matters. */
+    record Line(SetupName baseline, SetupName candidate, String label, double margin, CompareResult result) {}
 
     List<TrialResult> all() {
         PastTrials.Reading trials = pastTrials.read();
@@ -98,12 +86,7 @@ class TrialResults {
                 compared.setup(c.baseline()),
                 compared.setup(c.candidate()),
                 Text.capital(metric.measure().phrase()),
-                metric.scale().key(),
-                metric.comparing().higherIsBetter(),
                 metric.scale().off(metric.scale().margin()),
-                c.verdict().key(),
-                boxed(c.estimate()),
-                boxed(c.low()),
-                boxed(c.high()));
+                CompareResult.of(c, Optional.empty()));
     }
 }

@@ -158,8 +158,8 @@ class TrialResultsTest {
         measure("Even", 4, 5, 0.53);
         List<String> lines = new ArrayList<>();
         JsonNode results = requests.read("/api/trials/results").json();
-        results.forEach(r ->
-                lines.add(r.get("trial").asText() + ": " + r.at("/line/verdict").asText()));
+        results.forEach(r -> lines.add(
+                r.get("trial").asText() + ": " + r.at("/line/result/verdict").asText()));
         assertEquals(List.of("Even: no-difference", "Clear: better"), lines);
         assertEquals("B", results.at("/1/line/candidate/name").asText());
         assertTrue(results.at("/1/sentence").asText().startsWith("B’s upload is nearly double that of A."));

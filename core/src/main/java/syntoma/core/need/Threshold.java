@@ -18,20 +18,31 @@ public record Threshold(String need, Figure figure, double limit) {
 
     /** What needs ask together of a figure; empty where they do not ask anything of it. */
     public static Optional<Threshold> of(List<Need> needs, Figure figure) {
+        List<Need> asking =
+                needs.stream().filter(n -> asked(n, figure).isPresent()).toList();
+        if (asking.isEmpty()) {
+            return Optional.empty();
+        }
         Requirement all = Requirement.of(needs);
         OptionalDouble limit =
                 switch (figure) {
                     case DOWN_MBPS -> all.downMbps();
                     case UP_MBPS -> all.upMbps();
-                    case DOWN_LOADED_MS, UP_LOADED_MS -> all.loadedMs();
                     case LOSS_PCT -> all.lossPct();
-                    default -> OptionalDouble.empty();
+                    default -> all.loadedMs();
                 };
-        if (limit.isEmpty()) {
-            return Optional.empty();
-        }
-        List<String> names = needs.stream().map(Need::name).toList();
-        return Optional.of(new Threshold(String.join(" and ", names), figure, limit.getAsDouble()));
+        return Optional.of(new Threshold(
+                asking.stream().map(Need::name).collect(Collectors.joining(" and ")), figure, limit.orElseThrow()));
+    }
+
+    private static OptionalDouble asked(Need need, Figure figure) {
+        return switch (figure) {
+            case DOWN_MBPS -> need.downMbps();
+            case UP_MBPS -> need.upMbps();
+            case DOWN_LOADED_MS, UP_LOADED_MS -> need.loadedMs();
+            case LOSS_PCT -> need.lossPct();
+            default -> OptionalDouble.empty();
+        };
     }
 
     /** Figures, those first that the needs ask something of; in their order otherwise. */

@@ -18,7 +18,6 @@ public final class Cautions {
     public static List<String> of(List<Comparison> comparisons, Circumstances under, Judged judged) {
         List<String> cautions = new ArrayList<>();
         Comparison first = comparisons.get(0);
-        failures(first, cautions);
         comparisons.forEach(c -> c.wild().forEach(w -> cautions.add(wild(c, w))));
         comparisons.forEach(c -> c.restsOn().ifPresent(r -> cautions.add(rests(c, r))));
         if (under.carriers().size() > 1) {
@@ -48,15 +47,6 @@ public final class Cautions {
                     + (judged.aside() == 1 ? " other measurement stands" : " other measurements stand") + " aside.");
         }
         return cautions;
-    }
-
-    private static void failures(Comparison c, List<String> cautions) {
-        Share a = c.failures().baseline();
-        Share b = c.failures().candidate();
-        if (a.failed() + b.failed() > 0) {
-            cautions.add("Failed runs: " + c.baseline() + " " + a.failed() + " of " + a.tried() + ", " + c.candidate()
-                    + " " + b.failed() + " of " + b.tried() + ".");
-        }
     }
 
     private static String wild(Comparison c, WildRun w) {

@@ -156,25 +156,28 @@ final class Sentences {
         double candidate = c.candidateMiddle();
         double baseline = c.baselineMiddle();
         String unit = " " + c.metric().measure().unit();
-        String first = value(candidate) + unit;
+        String first = value(candidate, need) + unit;
+        String second = value(baseline, need);
         if (need.isMetBy(candidate) && need.isMetBy(baseline)) {
-            return first + " is enough for " + need.need() + "; " + Amount.whose(c.baseline()) + " " + value(baseline)
+            return first + " is enough for " + need.need() + "; " + Amount.whose(c.baseline()) + " " + second
                     + " is too.";
         }
         String purpose = need.need() + " (" + need.said() + ")";
         if (need.isMetBy(candidate)) {
-            return first + " is enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + value(baseline)
-                    + " is not.";
+            return first + " is enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + second + " is not.";
         }
         if (need.isMetBy(baseline)) {
-            return first + " is not enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + value(baseline)
-                    + " is.";
+            return first + " is not enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + second + " is.";
         }
-        return "Neither is enough for " + purpose + ": " + first + " and " + value(baseline) + unit + ".";
+        return "Neither is enough for " + purpose + ": " + first + " and " + second + unit + ".";
     }
 
-    private static String value(double value) {
-        return Values.rounded(value, value < 99.5 ? 1 : 0);
+    /** A value with as many digits as it takes to see on which side of the limit it lies. */
+    private static String value(double value, Threshold need) {
+        int decimals = value < 99.5 ? 1 : 0;
+        double factor = Math.pow(10, decimals);
+        boolean hidden = need.isMetBy(Math.round(value * factor) / factor) != need.isMetBy(value);
+        return Values.rounded(value, hidden ? decimals + 1 : decimals);
     }
 
     /** What to do about it. */

@@ -86,12 +86,10 @@ public final class Tonight {
             return "";
         }
         String need = needs.stream().map(Need::name).collect(Collectors.joining(" and "));
-        return own.isMostly()
-                ? " " + setup + " meets " + need + ": " + of(own) + "."
-                : " " + setup + " does not meet " + need + ": " + of(own) + ".";
-    }
-
-    private static String of(Met met) {
-        return met.met() + " of " + met.runs() + (met.runs() == 1 ? " run" : " runs");
+        if (own.met() == 0) {
+            return " " + setup + " never met " + need + " in " + Amount.count(own.runs(), "run") + ".";
+        }
+        return " " + setup + " meets " + need + " in " + (own.isMostly() ? "" : "only ") + own.met() + " of "
+                + own.runs() + (own.runs() == 1 ? " run." : " runs.");
     }
 }
