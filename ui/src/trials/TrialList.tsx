@@ -1,4 +1,5 @@
 import { Select } from 'antd';
+import type { ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../data/client';
 import { stateOf } from '../data/state';
@@ -18,6 +19,8 @@ export interface Row {
   trial: Schemas['TrialSpan'];
   plannedRounds: number | null;
   result: Result | undefined;
+  /** What stands for the result until it is there. */
+  waiting: ReactNode;
 }
 
 export const trialAddress = (trial: Schemas['TrialSpan']) =>
@@ -39,9 +42,11 @@ export function TrialList() {
     }
     setQuery(next, { replace: true });
   };
+  const waiting = <span className="quiet">{results.isError ? 'could not be reckoned' : '…'}</span>;
   const rowsOf = (list: Schemas['TrialRow'][]): Row[] =>
     list.map((row) => ({
       ...row,
+      waiting,
       result: results.data?.find((r) => r.campsiteId === row.trial.campsiteId && r.trial === row.trial.name),
     }));
   return (
@@ -70,9 +75,11 @@ export function TrialList() {
                 text={(r) => `${r.trial.name} ${r.trial.campsite} ${r.result?.sentence ?? ''}`}
                 find="find by name or campsite"
                 empty={
-                  all.length > 0
-                    ? 'No trial has this setup and campsite.'
-                    : 'No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name.'
+                  setup !== undefined && results.isPending
+                    ? '…'
+                    : all.length > 0
+                      ? 'No trial has this setup and campsite.'
+                      : 'No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name.'
                 }
                 export={EXPORT}
                 pageSize={20}
@@ -152,7 +159,7 @@ const COLUMNS: Column<Row>[] = [
     className: 'of-result',
     render: (_, r) =>
       r.result === undefined ? (
-        <span className="quiet">…</span>
+        r.waiting
       ) : (
         <>
           <div className="setups">

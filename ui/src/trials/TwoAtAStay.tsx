@@ -49,14 +49,14 @@ export function TwoAtAStay() {
         />
         <Select
           aria-label="Baseline"
-          placeholder="baseline"
+          placeholder="baseline: what you have"
           value={baseline}
           onChange={setBaseline}
           options={options}
         />
         <Select
           aria-label="Candidate"
-          placeholder="candidate"
+          placeholder="candidate: what may be better"
           value={candidate}
           onChange={setCandidate}
           options={options}

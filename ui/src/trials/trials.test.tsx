@@ -98,7 +98,18 @@ const effect = (key: string, label: string, asked: boolean) => ({
   higherIsBetter: true,
   margin: 1.2,
   result: { ...RESULT, metric: key, sentence: `${label}, said.` },
-  rounds: [],
+  rounds: [
+    {
+      number: 1,
+      sim: 'Tarnwave',
+      baselineAt: '2026-09-05T18:00:00+02:00',
+      candidateAt: '2026-09-05T18:15:00+02:00',
+      baseline: 5,
+      candidate: 10,
+      effect: 2,
+      wild: false,
+    },
+  ],
 });
 
 test('a verdict keeps its figure in the address, shows what the need asks for and folds the rest', async () => {

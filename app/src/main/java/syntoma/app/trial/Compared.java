@@ -34,17 +34,25 @@ record Compared(
         List<Need> needs,
         Map<Comparer.Contrast, List<Comparison>> contrasts) {
 
-    /** Compares on every metric that was measured, those first that the needs ask for. */
+    /**
+     * Compares on the metrics that were measured, those first that the needs ask for.
+     *
+     * @param most so many of them at most
+     */
     static Compared of(
             String baseline,
             List<SetupName> setups,
             List<LoggedMeasurement> made,
             List<Need> needs,
+            int most,
             Function<Figure, Optional<Plan>> plan) {
         List<String> names = setups.stream().map(SetupName::name).toList();
         Map<Comparer.Contrast, List<Comparison>> contrasts = new LinkedHashMap<>();
         List<Figure> metrics = Figure.compared(f -> made.stream().anyMatch(m -> m.value(f) != null));
-        for (Figure metric : names.size() < 2 ? List.<Figure>of() : Threshold.askedFirst(metrics, needs)) {
+        List<Figure> wanted = names.size() < 2
+                ? List.of()
+                : Threshold.askedFirst(metrics, needs).stream().limit(most).toList();
+        for (Figure metric : wanted) {
             new Comparer(metric, Measurements.samples(made, metric), plan.apply(metric), OptionalDouble.empty())
                     .family(baseline, names)
                     .forEach(c -> contrasts
@@ -52,6 +60,12 @@ record Compared(
                             .add(c));
         }
         return new Compared(baseline, setups, made, needs, contrasts);
+    }
+
+    /** The same, which is about one pair of several. */
+    Compared ofPair(SetupName one, SetupName other) {
+        Comparer.Contrast pair = new Comparer.Contrast(one.name(), other.name());
+        return new Compared(one.name(), List.of(one, other), made, needs, Map.of(pair, contrasts.get(pair)));
     }
 
     /** Each setup against the baseline on the metric that matters most. */

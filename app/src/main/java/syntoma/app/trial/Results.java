@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
@@ -40,6 +41,21 @@ import syntoma.core.verdict.Tonight;
 @Service
 @Transactional(readOnly = true)
 public class Results {
+    /** Every metric there is. */
+    private static final int ALL = Integer.MAX_VALUE;
+
+    /**
+     * Within what a comparison stands.
+     *
+     * @param judgedBy the planned trial that a stay is judged by
+     * @param aside measurements that are not part of it
+     * @param others setups that are not part of the comparison
+     */
+    private record Setting(Optional<String> judgedBy, int aside, int others) {
+        /** A comparison of all there is. */
+        static final Setting OWN = new Setting(Optional.empty(), 0, 0);
+    }
+
     private final Campsites campsites;
     private final Visits visits;
     private final Setups setups;
@@ -72,19 +88,23 @@ public class Results {
         if (trials.made(key).isEmpty()) {
             throw new NotFound("no trial is named " + Text.quoted(trial) + " at " + campsite);
         }
-        return view(campsite, compared(key, trials, needs.chosen(), baseline), trials.planned(key), Optional.empty(), 0)
+        return view(campsite, compared(key, trials, needs.chosen(), ALL, baseline), trials.planned(key), Setting.OWN)
                 .ofTrial(trial);
     }
 
-    /** The setups of a trial that has measurements, compared. */
-    Compared compared(PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked) {
-        return compared(trial, trials, asked, Optional.empty());
+    /**
+     * The setups of a trial that has measurements, compared.
+     *
+     * @param metrics so many of them at most
+     */
+    Compared compared(PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics) {
+        return compared(trial, trials, asked, metrics, Optional.empty());
     }
 
     private Compared compared(
-            PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, Optional<String> baseline) {
+            PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics, Optional<String> baseline) {
         List<LoggedMeasurement> made = trials.made(trial);
-        return compared(made, setupsIn(made), baseline, asked, metric -> trials.plan(trial, metric));
+        return compared(made, setupsIn(made), baseline, asked, metrics, metric -> trials.plan(trial, metric));
     }
 
     /**
@@ -100,26 +120,23 @@ public class Results {
         if (made.isEmpty()) {
             return ResultView.empty(visit.campsite(), visit.arrivedAt(), OffsetDateTime.now(clock));
         }
-        List<SetupName> pair = candidate.isPresent() && baseline.isPresent()
-                ? List.of(setups.of(baseline.get()), setups.of(candidate.get()))
-                : mostMeasured(there, made);
+        List<SetupName> pair = pair(there, made, baseline, candidate);
         List<String> names = pair.stream().map(SetupName::name).toList();
+        List<Need> asked = needs.chosen();
         PastTrials.Reading trials = pastTrials.read();
         Optional<PastTrials.Key> judgedBy =
                 pair.size() < 2 ? Optional.empty() : trials.plannedAmong(made, visit.campsiteId(), names);
-        List<LoggedMeasurement> judged = judgedBy.map(trials::made).orElse(made);
-        Compared compared = compared(
-                judged,
-                pair,
-                baseline,
-                needs.chosen(),
-                metric -> judgedBy.flatMap(trial -> trials.plan(trial, metric)));
+        Compared compared = judgedBy.map(trial -> compared(trial, trials, asked, ALL, Optional.of(names.get(0)))
+                        .ofPair(pair.get(0), pair.get(1)))
+                .orElseGet(() -> compared(made, pair, Optional.of(names.get(0)), asked, ALL, m -> Optional.empty()));
         return view(
                         visit.campsite(),
                         compared,
                         judgedBy.flatMap(trials::planned),
-                        judgedBy.map(PastTrials.Key::name),
-                        aside(made, judged))
+                        new Setting(
+                                judgedBy.map(PastTrials.Key::name),
+                                aside(made, compared.made()),
+                                judgedBy.isPresent() ? 0 : there.size() - pair.size()))
                 .among(there);
     }
 
@@ -128,12 +145,28 @@ public class Results {
         return (int) made.stream().filter(m -> !numbers.contains(m.id())).count();
     }
 
-    /** The two setups with the most ok measurements, in the order in which they were first measured. */
-    private static List<SetupName> mostMeasured(List<SetupName> there, List<LoggedMeasurement> made) {
-        return there.stream()
+    /** The two that were asked for; where one was not, the most measured setup beside the other. */
+    private List<SetupName> pair(
+            List<SetupName> there,
+            List<LoggedMeasurement> made,
+            Optional<String> baseline,
+            Optional<String> candidate) {
+        List<SetupName> most = there.stream()
                 .sorted(Comparator.comparing((SetupName s) -> -count(made, s)))
-                .limit(2)
-                .sorted(Comparator.comparing(there::indexOf))
+                .toList();
+        if (baseline.isEmpty() && candidate.isEmpty()) {
+            return most.stream()
+                    .limit(2)
+                    .sorted(Comparator.comparing(there::indexOf))
+                    .toList();
+        }
+        Optional<SetupName> first = baseline.map(setups::of);
+        Optional<SetupName> second = candidate.map(setups::of);
+        SetupName known = first.or(() -> second).orElseThrow();
+        Optional<SetupName> beside =
+                most.stream().filter(s -> !s.name().equals(known.name())).findFirst();
+        return Stream.of(first.or(() -> beside), second.or(() -> beside))
+                .flatMap(Optional::stream)
                 .toList();
     }
 
@@ -163,9 +196,9 @@ public class Results {
                 .filter(m -> m.trial() != null)
                 .map(m -> new PastTrials.Key(place, m.trial()))
                 .reduce((earlier, later) -> later);
-        Compared compared = trial.map(key -> compared(key, trials, asked))
-                .orElseGet(() -> compared(made, setupsIn(made), Optional.empty(), asked, metric -> Optional.empty()));
-        ResultView view = view(campsite, compared, trial.flatMap(trials::planned), Optional.empty(), 0);
+        Compared compared = trial.map(key -> compared(key, trials, asked, ALL))
+                .orElseGet(() -> compared(made, setupsIn(made), Optional.empty(), asked, ALL, m -> Optional.empty()));
+        ResultView view = view(campsite, compared, trial.flatMap(trials::planned), Setting.OWN);
         String headline = compared.contrasts().isEmpty()
                 ? Tonight.ofOne(compared.baseline(), asked, compared.met().get(compared.baseline()))
                 : Tonight.said(compared.firsts(), inUse, asked, compared.met());
@@ -178,22 +211,22 @@ public class Results {
             List<SetupName> setups,
             Optional<String> wantedBaseline,
             List<Need> asked,
+            int metrics,
             Function<Figure, Optional<Plan>> plan) {
         String baseline = wantedBaseline.orElseGet(() -> setups.get(0).name());
         if (setups.stream().noneMatch(s -> s.name().equals(baseline))) {
             throw new InvalidInput(
                     "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");
         }
-        return Compared.of(baseline, setups, made, asked, plan);
+        return Compared.of(baseline, setups, made, asked, metrics, plan);
     }
 
-    private static ResultView view(
-            String campsite, Compared compared, Optional<Integer> planned, Optional<String> judgedBy, int aside) {
+    private static ResultView view(String campsite, Compared compared, Optional<Integer> planned, Setting setting) {
         List<LoggedMeasurement> made = compared.made();
         ZoneOffset offset = made.get(0).takenAt().getOffset();
         Circumstances under = circumstances(made);
         int setups = compared.setups().size();
-        Judged judged = new Judged(planned.isPresent(), setups * (setups - 1) / 2, aside);
+        Judged judged = new Judged(planned.isPresent(), setups * (setups - 1) / 2, setting.aside, setting.others);
         List<ResultView.Contrast> contrasts = compared.contrasts().values().stream()
                 .map(all -> contrast(all, compared, under, judged, offset))
                 .toList();
@@ -208,7 +241,7 @@ public class Results {
                 stated(made, LoggedMeasurement::server),
                 compared.setups(),
                 compared.baseline(),
-                judgedBy.orElse(null),
+                setting.judgedBy.orElse(null),
                 contrasts.size() > 1,
                 compared.needName(),
                 compared.needMet(),

@@ -18,6 +18,9 @@ import syntoma.core.verdict.Tonight;
 @Service
 @Transactional(readOnly = true)
 class TrialResults {
+    /** A headline tells of two metrics at most. */
+    private static final int SAID = 2;
+
     private final Plans plans;
     private final PastTrials pastTrials;
     private final Results results;
@@ -56,7 +59,7 @@ class TrialResults {
     }
 
     private TrialResult result(Plans.TrialRow row, PastTrials.Reading trials, List<Need> asked) {
-        Compared compared = results.compared(PastTrials.Key.of(row.trial()), trials, asked);
+        Compared compared = results.compared(PastTrials.Key.of(row.trial()), trials, asked, SAID);
         List<ResultView.NeedMet> met = compared.needMet();
         String need = compared.needName();
         if (compared.contrasts().isEmpty()) {

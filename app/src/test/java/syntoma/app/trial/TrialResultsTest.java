@@ -105,6 +105,35 @@ class TrialResultsTest {
                         .get("low"));
     }
 
+    /** Of three setups in a plan, two met at the stay are judged within the family of all three. */
+    @Test
+    void a_pair_of_a_planned_trial_is_no_narrower_at_the_stay_than_in_the_trial() throws Exception {
+        arrive();
+        plan("Three", 5);
+        measure("Three", 2, 5, 1);
+        StringBuilder third = new StringBuilder("taken_at,campsite,setup,carrier,up_mbps,outcome,trial,round\n");
+        for (int i = 0; i < 5; i++) {
+            third.append(String.format(
+                    Locale.ROOT,
+                    "2026-08-02T1%d:40:00+03:00,Quarry Lake,C,Tarnwave,%.1f,ok,Three,%d%n",
+                    i,
+                    5.0 + i % 2,
+                    i + 1));
+        }
+        requests.importCsv(third.toString());
+        int stay = requests.read("/api/stays").json().get(0).get("id").asInt();
+        JsonNode asStay = requests.read("/api/results/stay?stay=" + stay + "&baseline=A&candidate=B")
+                .json();
+        assertEquals(1, asStay.get("contrasts").size());
+        assertEquals(
+                trial("Three").at("/contrasts/0/effects/0/result/low"), asStay.at("/contrasts/0/effects/0/result/low"));
+        assertEquals(
+                1 - 0.0227 / 3, asStay.at("/contrasts/0/effects/0/result/level").asDouble(), 1e-9);
+        JsonNode oneNamed =
+                requests.read("/api/results/stay?stay=" + stay + "&baseline=C").json();
+        assertEquals("C", oneNamed.at("/contrasts/0/baseline/name").asText());
+    }
+
     /** Three planned and finished trials steady the fourth; one that is not finished, or not planned, gives nothing. */
     @Test
     void the_fourth_planned_trial_leans_on_the_three_before_it() throws Exception {

@@ -10,8 +10,9 @@ import syntoma.core.unit.Values;
  * @param planned whether the rounds were planned as a trial
  * @param pairs how many pairs of setups were judged as one family
  * @param aside measurements at the stay that are not part of the trial it was judged by
+ * @param others setups that were measured too and are not part of the comparison
  */
-public record Judged(boolean planned, int pairs, int aside) {
+public record Judged(boolean planned, int pairs, int aside, int others) {
 
     /** The rules in plain sentences. */
     public List<String> said(Comparison c) {
@@ -22,6 +23,10 @@ public record Judged(boolean planned, int pairs, int aside) {
         if (pairs > 1) {
             said.add("Adjusted for " + Amount.count(pairs, "pair")
                     + " of setups, because the best is chosen by the data.");
+        }
+        if (others > 0) {
+            said.add("These two alone were judged, without regard to the " + Amount.count(others, "other setup")
+                    + " that could have been chosen.");
         }
         c.borrowed()
                 .ifPresent(

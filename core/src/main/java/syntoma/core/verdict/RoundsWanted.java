@@ -13,6 +13,8 @@ import java.util.function.IntToDoubleFunction;
 public final class RoundsWanted {
     /** Chosen, because with it the chance is known to half a percent. */
     private static final int PATHS = 20_000;
+    /** Chosen for what is only said in words, many times in a list: the chance is known to a percent. */
+    private static final int FEW_PATHS = 5_000;
     /** The usual chance that a study is planned for (Cohen 1988). */
     private static final double POWER = 0.8;
 
@@ -91,7 +93,7 @@ public final class RoundsWanted {
     static OptionalInt settling(Effect effect, double margin) {
         double sd = effect.sd().orElseThrow();
         double standardised = effect.mean().orElseThrow() / sd;
-        return fewest(rounds -> settled(standardised, margin / sd, rounds));
+        return fewest(rounds -> settled(standardised, margin / sd, rounds, FEW_PATHS));
     }
 
     /**
@@ -110,7 +112,7 @@ public final class RoundsWanted {
             critical[k] = Looks.critical(level, effect.degrees() + k);
         }
         int settled = 0;
-        for (int path = 0; path < PATHS; path++) {
+        for (int path = 0; path < FEW_PATHS; path++) {
             // in units of the spread: what is there has the variance 1, and each round to come a draw of it
             double squares = effect.degrees();
             double at = mean;
@@ -126,7 +128,7 @@ public final class RoundsWanted {
                 }
             }
         }
-        return (double) settled / PATHS;
+        return (double) settled / FEW_PATHS;
     }
 
     private static boolean isSettled(double mean, double half, double inside) {
@@ -134,9 +136,9 @@ public final class RoundsWanted {
         return away > half || away + half < inside;
     }
 
-    private static double settled(double standardised, double inside, int planned) {
+    private static double settled(double standardised, double inside, int planned, int paths) {
         int settled = 0;
-        for (int path = 0; path < PATHS; path++) {
+        for (int path = 0; path < paths; path++) {
             for (int n = Looks.FEWEST; n <= planned; n++) {
                 if (isSettled(standardised + MEAN[n][path], CRITICAL[planned][n] * ERROR[n][path], inside)) {
                     settled++;
@@ -144,10 +146,10 @@ public final class RoundsWanted {
                 }
             }
         }
-        return (double) settled / PATHS;
+        return (double) settled / paths;
     }
 
     static double power(double standardised, int planned) {
-        return settled(standardised, 0, planned);
+        return settled(standardised, 0, planned, PATHS);
     }
 }

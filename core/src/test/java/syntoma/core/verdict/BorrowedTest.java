@@ -74,7 +74,7 @@ class BorrowedTest {
         samples.addAll(VerdictTest.rounds("B", "", 7.9, 6.1, 9.0));
         Plan plan = new Plan(3, Optional.of(new Borrowed(4, 6, 0.2)));
         Comparison c = new Comparer(Figure.UP_MBPS, samples, Optional.of(plan), OptionalDouble.empty()).pair("A", "B");
-        assertTrue(new Judged(true, 1, 0).said(c).contains("The spread is steadied by four earlier trials."));
+        assertTrue(new Judged(true, 1, 0, 0).said(c).contains("The spread is steadied by four earlier trials."));
         assertEquals(
                 Optional.of(2),
                 Comparer.unplanned(Figure.UP_MBPS, samples)

@@ -41,7 +41,7 @@ class CautionsTest {
     }
 
     private static List<String> cautions(Comparison comparison, boolean planned, Made... made) {
-        return Cautions.of(List.of(comparison), Circumstances.of(List.of(made)), new Judged(planned, 1, 0));
+        return Cautions.of(List.of(comparison), Circumstances.of(List.of(made)), new Judged(planned, 1, 0, 0));
     }
 
     private static Made at(int hour, String carrier, String server) {
@@ -135,7 +135,7 @@ class CautionsTest {
     @Test
     void measurements_that_stand_aside_are_counted() {
         List<String> said = Cautions.of(
-                List.of(CLEAR), Circumstances.of(List.of(at(9, "", ""), at(20, "", ""))), new Judged(true, 1, 4));
+                List.of(CLEAR), Circumstances.of(List.of(at(9, "", ""), at(20, "", ""))), new Judged(true, 1, 4, 0));
         assertEquals(
                 List.of("Judged by the planned trial that was held here; 4 other measurements stand aside."), said);
     }

@@ -147,20 +147,20 @@ class SentencesPageTest {
         List<Sample> samples = new ArrayList<>(VerdictTest.rounds(DOME, "", 4, 4, 4, 4, 4, 4));
         samples.addAll(VerdictTest.rounds(PANEL, "", 4.6, 4.7, 4.5, 4.8, 40, 0));
         Comparison c = Comparer.unplanned(Figure.UP_MBPS, samples).pair(DOME, PANEL);
-        Cautions.of(List.of(c), mixed, new Judged(false, 1, 0))
+        Cautions.of(List.of(c), mixed, new Judged(false, 1, 0, 0))
                 .forEach(said -> page.append("- ").append(said).append('\n'));
-        Cautions.of(List.of(c), mixed, new Judged(true, 1, 1)).stream()
+        Cautions.of(List.of(c), mixed, new Judged(true, 1, 1, 0)).stream()
                 .filter(said -> said.contains("aside"))
                 .forEach(said -> page.append("- ").append(said).append('\n'));
     }
 
     private void judged() {
         Set<String> rules = new LinkedHashSet<>();
-        rules.addAll(new Judged(false, 1, 0).said(comparison(Figure.UP_MBPS, 2, 0.1, 4)));
+        rules.addAll(new Judged(false, 1, 0, 2).said(comparison(Figure.UP_MBPS, 2, 0.1, 4)));
         Optional<Borrowed> borrowed = Optional.of(new Borrowed(4, 6, 0.2));
         rules.addAll(
-                new Judged(true, 3, 0).said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(5, borrowed)))));
-        rules.addAll(new Judged(true, 1, 0)
+                new Judged(true, 3, 0, 0).said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(5, borrowed)))));
+        rules.addAll(new Judged(true, 1, 0, 0)
                 .said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(3, Optional.empty())))));
         rules.forEach(rule -> page.append("- ").append(rule).append('\n'));
     }
