@@ -14,6 +14,7 @@ export const keys = {
   stays: ['stays'],
   measurements: (stay: number) => ['measurements', stay],
   formCheck: (text: string) => ['form-check', text],
+  tableRows: (request: Schemas['RowsRequest']) => ['table-rows', request],
   trials: ['trials'],
   trialResults: ['trials', 'results'],
   result: (of: unknown) => ['result', of],

@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
 import { refusal, type Schemas } from './client';
+import { keepReading, lookAt } from './useTable';
 
 type Report = Schemas['ImportReport'];
 
@@ -7,6 +8,7 @@ type Report = Schemas['ImportReport'];
 export type ImportState =
   | { kind: 'idle' }
   | { kind: 'refused'; file: string; message: string }
+  | { kind: 'columns'; file: string; view: Schemas['TableView']; reading: Schemas['TableReading'] }
   | { kind: 'running'; file: string; dryRun: boolean; uploaded: boolean; rows: number; share: number }
   | { kind: 'judged'; file: string; report: Report }
   | { kind: 'kept'; file: string; report: Report };
@@ -74,6 +76,34 @@ export function useImport(kept: () => void) {
     [kept],
   );
 
+  const look = useCallback(
+    async (chosen: File, always: boolean) => {
+      try {
+        const view = await lookAt(chosen);
+        if (view.ofContract || (view.remembered && !always)) {
+          await send(true);
+        } else {
+          setState({ kind: 'columns', file: chosen.name, view, reading: view.reading });
+        }
+      } catch (error) {
+        setState({ kind: 'refused', file: chosen.name, message: (error as Error).message });
+      }
+    },
+    [send],
+  );
+
+  const use = useCallback(
+    async (reading: Schemas['TableReading']) => {
+      try {
+        await keepReading(reading);
+        await send(true);
+      } catch (error) {
+        setState({ kind: 'refused', file: file.current?.name ?? '', message: (error as Error).message });
+      }
+    },
+    [send],
+  );
+
   const cancel = useCallback(async () => {
     const import_ = under.current;
     if (import_) {
@@ -88,8 +118,17 @@ export function useImport(kept: () => void) {
     state,
     read: (chosen: File) => {
       file.current = chosen;
-      void send(true);
+      void look(chosen, false);
     },
+    /** Says anew which column is which. */
+    again: () => {
+      if (file.current) {
+        void look(file.current, true);
+      }
+    },
+    change: (reading: Schemas['TableReading']) =>
+      setState((s) => (s.kind === 'columns' ? { ...s, reading } : s)),
+    use: (reading: Schemas['TableReading']) => void use(reading),
     keep: () => void send(false),
     cancel: () => void cancel(),
     reset: () => setState({ kind: 'idle' }),

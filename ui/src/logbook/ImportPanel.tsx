@@ -5,13 +5,16 @@ import type { Schemas } from '../data/client';
 import { Part, Sheet } from '../parts/Sheet';
 import { count } from '../format/numbers';
 import { downloadCsv } from '../parts/download';
+import { TableColumns } from './TableColumns';
 import { type ImportState, useImport } from '../data/useImport';
 import './logbook.css';
 
 /** Imports a file: a dry run is reported row by row, then it is confirmed. */
 export function ImportPanel({ close }: { close: () => void }) {
   const client = useQueryClient();
-  const { state, read, keep, cancel, reset } = useImport(() => void client.invalidateQueries());
+  const { state, read, keep, cancel, reset, again, change, use } = useImport(
+    () => void client.invalidateQueries(),
+  );
   return (
     <Sheet title="Import" headline={headline(state)} margin={<Margin />}>
       {(state.kind === 'idle' || state.kind === 'refused') && <Drop read={read} />}
@@ -19,6 +22,14 @@ export function ImportPanel({ close }: { close: () => void }) {
         <div className="notice" role="alert">
           <b>{state.file}</b>: {state.message}
         </div>
+      )}
+      {state.kind === 'columns' && (
+        <TableColumns
+          view={state.view}
+          reading={state.reading}
+          change={change}
+          use={() => use(state.reading)}
+        />
       )}
       {state.kind === 'running' && (
         <Part title={state.dryRun ? 'Reading, nothing is kept yet' : 'Importing'} small={state.file}>
@@ -41,6 +52,7 @@ export function ImportPanel({ close }: { close: () => void }) {
                 : `Import ${count(state.report.accepted, 'row')}`}
             </Button>
             <Button onClick={reset}>Choose another file</Button>
+            <Button onClick={again}>Which column is which</Button>
           </>
         )}
         {state.kind === 'kept' && (
@@ -62,6 +74,8 @@ function headline(state: ImportState) {
       return 'Import a file of measurements. You see first what would be kept.';
     case 'refused':
       return 'This file cannot be imported.';
+    case 'columns':
+      return 'Say which column is which; it is remembered for the next file with these headings.';
     case 'running':
       return state.dryRun ? 'Judging the rows.' : 'Keeping the good rows.';
     case 'judged':
@@ -198,7 +212,10 @@ function Margin() {
   return (
     <Part title="What a file needs">
       <div className="note">
-        A header with <code>taken_at</code>, <code>campsite</code>, <code>setup</code> and{' '}
+        Your own spreadsheet, saved as CSV: you are asked which column is which, and it is remembered.
+      </div>
+      <div className="note">
+        Or a header with <code>taken_at</code>, <code>campsite</code>, <code>setup</code> and{' '}
         <code>outcome</code>, and one metric at least where the outcome is ok.
       </div>
       <div className="note">

@@ -89,6 +89,15 @@ class EveryOperationTest {
         bodies.put("PUT /api/carriers/bands", "{\"carrier\":\"Ostrel\",\"region\":\"North\",\"bands\":[\"B20\"]}");
         bodies.put(
                 "PUT /api/standing", "{\"campsite\":\"Quarry Lake\",\"setup\":\"Roof dome\",\"carrier\":\"Ostrel\"}");
+        String reading =
+                "{\"columns\":[{\"heading\":\"When\",\"use\":\"figure\",\"figure\":\"taken_at\",\"unit\":\"\"},"
+                        + "{\"heading\":\"Down\",\"use\":\"figure\",\"figure\":\"down_mbps\",\"unit\":\"MB/s\"}],"
+                        + "\"dateOrder\":\"day-first\",\"zone\":\"+03:00\",\"decimalComma\":false,\"setup\":\"Roof dome\","
+                        + "\"campsite\":\"Quarry Lake\"}";
+        bodies.put("PUT /api/measurements/import/columns", reading);
+        bodies.put(
+                "POST /api/measurements/import/rows",
+                "{\"reading\":" + reading + ",\"rows\":[[\"14.8.2026 18:05\",\"2\"]]}");
         bodies.put("POST /api/trials", "{\"campsite\":\"Quarry Lake\",\"name\":\"Planned\",\"plannedRounds\":5}");
         String measurement =
                 "{\"takenAt\":\"2026-09-05T20:00:00+02:00\",\"campsite\":\"Quarry Lake\",\"setup\":\"Roof dome\","

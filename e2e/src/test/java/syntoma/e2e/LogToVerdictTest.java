@@ -163,9 +163,16 @@ class LogToVerdictTest {
     @Test
     void a_trial_is_read_as_sentence_lines_rounds_and_plain_averages() {
         Page page = open(Chromium.Look.DESK_LAMP, "/trials");
+        assertThat(page.getByText("Bittern booster gave no upload here: all five of its runs failed. Use Mast panel."))
+                .isVisible();
+        assertThat(page.getByText("Mast panel against Roof dome, trial by trial"))
+                .isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Dome again"))
+                .first()
                 .click();
-        assertThat(page.locator("h1")).containsText("Mast panel");
+        assertThat(page.locator("h1")).containsText("Mast panel’s upload is one and a half times that of Roof dome");
+        assertThat(page).hasTitle("Dome again, Amber Spit · Syntoma");
+        page.getByText("The other figures").click();
         for (String metric : List.of("Upload", "Download", "Latency while uploading", "RSRP", "SINR")) {
             assertThat(page.getByRole(
                             AriaRole.BUTTON,
@@ -173,10 +180,19 @@ class LogToVerdictTest {
                     .isVisible();
         }
         assertThat(page.getByText("is wild").first()).isVisible();
-        assertThat(page.getByText("Plain averages")).isVisible();
-        assertThat(page.getByText("Runs that failed")).isVisible();
+        assertThat(page.getByText("Upload rests on round 4")).isVisible();
+        assertThat(page.getByText("Enough for Video calls")).isVisible();
         page.getByText("Numbers as a table").click();
-        assertThat(page.locator("details table")).isVisible();
+        assertThat(page.locator("details[open] table.rows")).isVisible();
+        page.getByText("Plain averages").click();
+        assertThat(page.getByText("a setup used at the better hours looks better"))
+                .isVisible();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Download").setExact(true))
+                .click();
+        page.reload();
+        assertThat(page.getByText("Download, round by round")).isVisible();
     }
 
     @Test

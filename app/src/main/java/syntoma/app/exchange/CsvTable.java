@@ -16,16 +16,23 @@ import java.util.EnumMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.springframework.lang.Nullable;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.reading.Figure;
+import syntoma.core.tabletext.Mapping;
 
-/** A CSV file of measurements, opened: its separator is found, its header understood. Rows are then read one by one. */
+/**
+ * A CSV file of measurements, opened: its separator is found, its header understood, by the names of the contract or as its
+ * owner said. Rows are then read one by one.
+ */
 final class CsvTable {
     private static final int LOOK_AHEAD = 64 * 1024;
     private static final List<Figure> REQUIRED =
@@ -38,6 +45,11 @@ final class CsvTable {
     private final Map<Integer, String> unknown = new TreeMap<>();
     private int width;
     private boolean unreadable;
+    private @Nullable Figure twice;
+    private List<String> header = List.of();
+    private @Nullable Mapping mapping;
+    private @Nullable Row mapped;
+    private Map<Figure, String> texts = Map.of();
 
     /** One row, or why it cannot be told apart. */
     record Row(long line, List<String> cells, String fault) {}
@@ -56,9 +68,17 @@ final class CsvTable {
     /**
      * Opens a file.
      *
+     * @param mappings how a table with such headings is read, where its owner has said so
      * @throws InvalidInput in one sentence when it is no CSV file of measurements
      */
-    static CsvTable open(InputStream in) throws IOException {
+    static CsvTable open(InputStream in, Function<List<String>, Optional<Mapping>> mappings) throws IOException {
+        CsvTable table = peek(in);
+        table.understand(mappings);
+        return table;
+    }
+
+    /** Opens a file whose header may be of any kind. */
+    static CsvTable peek(InputStream in) throws IOException {
         byte[] head = in.readNBytes(LOOK_AHEAD);
         refuseOtherKinds(head);
         int bom =
@@ -81,8 +101,19 @@ final class CsvTable {
         return table;
     }
 
+    /** Whether numbers are written with a decimal comma; what a mapping gives has the point. */
     boolean decimalComma() {
-        return separator != ',';
+        return mapping == null && separator != ',';
+    }
+
+    /** The headings as they stand. */
+    List<String> header() {
+        return header;
+    }
+
+    /** Whether the headings are those of the contract. */
+    boolean isOfContract() {
+        return REQUIRED.stream().allMatch(places::containsKey);
     }
 
     /** The next row, or null at the end; where the rest cannot be read, a row without cells says so, and is the last. */
@@ -118,6 +149,13 @@ final class CsvTable {
 
     /** The text of a column in a row, with what protected it from a spreadsheet taken off; empty when missing. */
     String text(Row row, Figure column) {
+        if (mapping != null) {
+            if (row != mapped) {
+                texts = mapping.texts(row.cells());
+                mapped = row;
+            }
+            return SpreadsheetGuard.off(texts.getOrDefault(column, ""));
+        }
         if (column == Figure.NOTE && !unknown.isEmpty()) {
             return note(row);
         }
@@ -147,18 +185,32 @@ final class CsvTable {
     }
 
     private void readHeader() {
-        Row header = next();
-        if (header == null) {
+        Row first = next();
+        if (first == null) {
             throw new InvalidInput("file", "the file is empty; it needs a header and rows");
         }
-        if (header.cells().isEmpty()) {
+        if (first.cells().isEmpty()) {
             throw new InvalidInput("file", "the header cannot be read: a quote in it is never closed");
         }
-        width = header.cells().size();
+        header = first.cells();
+        width = header.size();
         for (int i = 0; i < width; i++) {
-            String label = header.cells().get(i).strip();
+            String label = header.get(i).strip();
             int place = i;
             Figure.labelled(label).ifPresentOrElse(column -> place(column, place), () -> unknown.put(place, label));
+        }
+    }
+
+    private void understand(Function<List<String>, Optional<Mapping>> mappings) {
+        if (isOfContract()) {
+            if (twice != null) {
+                throw new InvalidInput("file", "the header names the column " + twice.label() + " twice");
+            }
+            return;
+        }
+        mapping = mappings.apply(header).orElse(null);
+        if (mapping != null) {
+            return;
         }
         List<String> missing = REQUIRED.stream()
                 .filter(c -> !places.containsKey(c))
@@ -168,13 +220,14 @@ final class CsvTable {
             throw new InvalidInput(
                     "file",
                     "the header lacks " + String.join(", ", missing)
-                            + "; a file of measurements needs taken_at, campsite, setup and outcome");
+                            + "; a file of measurements needs taken_at, campsite, setup and outcome, or that you say which"
+                            + " column is which");
         }
     }
 
     private void place(Figure column, int place) {
         if (places.put(column, place) != null) {
-            throw new InvalidInput("file", "the header names the column " + column.label() + " twice");
+            twice = column;
         }
     }
 

@@ -12,6 +12,8 @@ import java.io.IOException;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
@@ -20,6 +22,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -39,12 +42,22 @@ class ExchangeController {
     private final ExportService exports;
     private final ImportProgress progress;
     private final ProgressFeed feed;
+    private final Tables tables;
+    private final Mappings mappings;
 
-    ExchangeController(ImportService imports, ExportService exports, ImportProgress progress, ProgressFeed feed) {
+    ExchangeController(
+            ImportService imports,
+            ExportService exports,
+            ImportProgress progress,
+            ProgressFeed feed,
+            Tables tables,
+            Mappings mappings) {
         this.imports = imports;
         this.exports = exports;
         this.progress = progress;
         this.feed = feed;
+        this.tables = tables;
+        this.mappings = mappings;
     }
 
     @PostMapping(value = "/measurements/import")
@@ -58,6 +71,27 @@ class ExchangeController {
         try (ImportProgress.Run run = progress.begin(followed(name))) {
             return imports.run(request.getInputStream(), dryRun, run);
         }
+    }
+
+    /** What a file seems to hold; its beginning is enough. */
+    @PostMapping(value = "/measurements/import/columns")
+    @Operation(
+            requestBody = @RequestBody(content = @Content(mediaType = "text/csv", schema = @Schema(type = "string"))))
+    Tables.TableView columns(HttpServletRequest request) throws IOException {
+        return tables.look(request.getInputStream());
+    }
+
+    /** Remembers how tables with these headings are read. */
+    @PutMapping("/measurements/import/columns")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void keep(@org.springframework.web.bind.annotation.RequestBody TableReading reading) {
+        mappings.keep(reading);
+    }
+
+    /** How some rows would be read. */
+    @PostMapping("/measurements/import/rows")
+    List<Map<String, String>> rows(@org.springframework.web.bind.annotation.RequestBody Tables.RowsRequest request) {
+        return tables.rows(request);
     }
 
     private static String followed(String name) {

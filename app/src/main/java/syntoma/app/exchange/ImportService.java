@@ -6,8 +6,10 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -16,6 +18,7 @@ import syntoma.app.measurement.MeasurementReader;
 import syntoma.app.measurement.NewMeasurement;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
+import syntoma.core.tabletext.Mapping;
 import syntoma.core.unit.FieldProblem;
 
 /** Stores the rows of files: judged one by one, the good ones kept together. Imports come in turn. */
@@ -27,11 +30,13 @@ public class ImportService {
 
     private final ImportNames names;
     private final Intake intake;
+    private final Mappings mappings;
     private final Semaphore turn = new Semaphore(1, true);
 
-    ImportService(ImportNames names, Intake intake) {
+    ImportService(ImportNames names, Intake intake, Mappings mappings) {
         this.names = names;
         this.intake = intake;
+        this.mappings = mappings;
     }
 
     /** Ends what an import that was broken off has left. */
@@ -50,7 +55,7 @@ public class ImportService {
         takeTurn(progress);
         boolean kept = false;
         try {
-            FileRows rows = new FileRows(file, progress, names.open(!dryRun));
+            FileRows rows = new FileRows(file, progress, names.open(!dryRun), mappings::of);
             Intake.Counts counts = dryRun ? intake.judge(rows::read) : intake.keep(rows::read, names::keepMade);
             kept = true;
             return rows.report(counts);
@@ -95,11 +100,15 @@ public class ImportService {
         private final List<ImportReport.Rejection> rejected = new ArrayList<>();
         private int rejectedRows;
 
-        private FileRows(InputStream file, ImportProgress.Run progress, ImportNames.Book book) {
+        private FileRows(
+                InputStream file,
+                ImportProgress.Run progress,
+                ImportNames.Book book,
+                Function<List<String>, Optional<Mapping>> mappings) {
             this.progress = progress;
             this.book = book;
             try {
-                this.table = CsvTable.open(file);
+                this.table = CsvTable.open(file, mappings);
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }

@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.AlphaChars;
@@ -35,7 +36,8 @@ class FilePropertiesTest {
         List<String> quoted = new ArrayList<>();
         cells.forEach(c -> quoted.add('"' + c.replace("\"", "\"\"") + '"'));
         String file = "taken_at,campsite,setup,outcome\r\n" + String.join(",", quoted) + "\r\n";
-        CsvTable table = CsvTable.open(new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8)));
+        CsvTable table = CsvTable.open(
+                new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8)), headings -> Optional.empty());
         CsvTable.Row row = table.next();
         assertTrue(row.fault().isEmpty(), row.fault());
         assertEquals(cells.get(1).strip(), table.text(row, Figure.CAMPSITE).strip());

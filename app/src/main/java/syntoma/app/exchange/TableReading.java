@@ -1,0 +1,156 @@
+package syntoma.app.exchange;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import org.springframework.lang.Nullable;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.reading.Figure;
+import syntoma.core.tabletext.Column;
+import syntoma.core.tabletext.DateOrder;
+import syntoma.core.tabletext.Mapping;
+import syntoma.core.tabletext.Quantity;
+import syntoma.core.unit.Text;
+
+/**
+ * How a table kept by hand is read, as it goes over the API and into the store.
+ *
+ * @param columns one for each of the table's, in its order
+ * @param dateOrder of the dates
+ * @param zone of times that name no offset: a name such as Europe/Helsinki, or an offset such as +03:00
+ * @param setup of all rows, where no column says it
+ * @param campsite of all rows, where no column says it
+ */
+record TableReading(
+        List<ColumnUse> columns,
+        @Schema(allowableValues = {"year-first", "day-first", "month-first"}) String dateOrder,
+        String zone,
+        boolean decimalComma,
+        @Nullable String setup,
+        @Nullable String campsite) {
+
+    /** The most characters of a heading, and of a cell that is shown. */
+    static final int LONGEST_CELL = 1000;
+
+    /**
+     * What a column is taken for.
+     *
+     * @param use figure, date, clock, note or left-out
+     * @param figure its name in CSV, where it holds one
+     * @param unit of its numbers, empty for the figure's own
+     */
+    record ColumnUse(
+            String heading,
+            @Schema(allowableValues = {"figure", "date", "clock", "note", "left-out"}) String use,
+            @Nullable String figure,
+            String unit) {
+
+        static ColumnUse of(Column column) {
+            return new ColumnUse(
+                    column.heading(),
+                    column.use().label(),
+                    column.figure().map(Figure::label).orElse(null),
+                    column.unit().label());
+        }
+    }
+
+    static String key(DateOrder order) {
+        return order.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /**
+     * The mapping it says.
+     *
+     * @throws InvalidInput naming the field
+     */
+    Mapping mapping() {
+        if (columns == null || columns.stream().anyMatch(Objects::isNull)) {
+            throw new InvalidInput(
+                    "columns",
+                    "columns is missing, or holds nothing at a place; one is needed for each of the table's");
+        }
+        List<Column> read = new ArrayList<>();
+        for (int i = 0; i < columns.size(); i++) {
+            String place = "columns[" + i + "]";
+            ColumnUse column = columns.get(i);
+            read.add(InvalidInput.naming(place, () -> column(column, place)));
+        }
+        Map<Figure, String> fixed = new EnumMap<>(Figure.class);
+        fix(fixed, Figure.SETUP, setup);
+        fix(fixed, Figure.CAMPSITE, campsite);
+        Mapping mapping = new Mapping(read, order(), readZone(), decimalComma, fixed);
+        if (!mapping.lacking().isEmpty()) {
+            throw new InvalidInput("columns", "the table still lacks " + String.join(", ", mapping.lacking()));
+        }
+        return mapping;
+    }
+
+    private static void fix(Map<Figure, String> fixed, Figure figure, @Nullable String text) {
+        if (text != null && !text.isBlank()) {
+            fixed.put(
+                    figure,
+                    InvalidInput.naming(figure.field(), () -> Text.name(figure.field(), text, figure.longest())));
+        }
+    }
+
+    private static Column column(ColumnUse column, String place) {
+        String heading = column.heading == null ? "" : column.heading;
+        if (heading.length() > LONGEST_CELL) {
+            throw new InvalidInput(
+                    place + ".heading",
+                    "heading has " + heading.length() + " characters; allowed are up to " + LONGEST_CELL);
+        }
+        Column.Use use = Arrays.stream(Column.Use.values())
+                .filter(u -> u.label().equals(column.use))
+                .findFirst()
+                .orElseThrow(() -> new InvalidInput(
+                        place + ".use",
+                        "use is " + Text.quoted(column.use) + "; allowed is figure, date, clock, note, left-out"));
+        Quantity unit = Arrays.stream(Quantity.values())
+                .filter(q -> q.label().equals(column.unit == null ? "" : column.unit))
+                .findFirst()
+                .orElseThrow(() -> new InvalidInput(
+                        place + ".unit",
+                        "unit is " + Text.quoted(column.unit)
+                                + "; allowed is nothing, kb/s, Mb/s, Gb/s, kB/s, MB/s, ms, s, dB, %"));
+        if (use != Column.Use.FIGURE) {
+            return Column.of(heading, use);
+        }
+        return Column.of(
+                heading,
+                Optional.ofNullable(column.figure)
+                        .flatMap(Figure::labelled)
+                        .orElseThrow(() -> new InvalidInput(
+                                place + ".figure",
+                                "figure is " + Text.quoted(column.figure) + "; allowed is a column of the CSV form")),
+                unit);
+    }
+
+    private DateOrder order() {
+        return Arrays.stream(DateOrder.values())
+                .filter(o -> key(o).equals(dateOrder))
+                .findFirst()
+                .orElseThrow(() -> new InvalidInput(
+                        "dateOrder",
+                        "dateOrder is " + Text.quoted(dateOrder) + "; allowed is year-first, day-first, month-first"));
+    }
+
+    private ZoneId readZone() {
+        try {
+            return ZoneId.of(zone == null ? "" : zone);
+        } catch (DateTimeException unknown) {
+            throw new InvalidInput(
+                    "zone",
+                    "zone is " + Text.quoted(zone)
+                            + "; write a name such as Europe/Helsinki, or an offset such as +03:00");
+        }
+    }
+}

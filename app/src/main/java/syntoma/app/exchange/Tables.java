@@ -1,0 +1,160 @@
+package syntoma.app.exchange;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.reading.Figure;
+import syntoma.core.tabletext.Column;
+import syntoma.core.tabletext.DateOrder;
+import syntoma.core.tabletext.Mapping;
+import syntoma.core.tabletext.Proposal;
+import syntoma.core.tabletext.Quantity;
+
+/** Tables kept by hand: proposes how one is read, and shows how some of its rows would be. */
+@Service
+class Tables {
+    /** Rows by which a table is judged. */
+    private static final int JUDGED = 200;
+
+    private static final int SHOWN = 5;
+
+    private final Mappings mappings;
+
+    Tables(Mappings mappings) {
+        this.mappings = mappings;
+    }
+
+    /** A choice with how it is said. */
+    record Choice(String value, String label) {}
+
+    /** What can be chosen for a column and for a table. */
+    record Choices(List<Choice> uses, List<Choice> figures, List<String> units, List<Choice> dateOrders) {
+        static Choices all() {
+            return new Choices(
+                    List.of(
+                            new Choice(Column.Use.DATE.label(), "the day"),
+                            new Choice(Column.Use.CLOCK.label(), "the time of day"),
+                            new Choice(Column.Use.NOTE.label(), "into the note"),
+                            new Choice(Column.Use.LEFT_OUT.label(), "not read")),
+                    Arrays.stream(Figure.values())
+                            .map(f -> new Choice(f.label(), f.label().replace('_', ' ')))
+                            .toList(),
+                    Arrays.stream(Quantity.values()).map(Quantity::label).toList(),
+                    Arrays.stream(DateOrder.values())
+                            .map(o -> new Choice(TableReading.key(o), o.label()))
+                            .toList());
+        }
+    }
+
+    /**
+     * What a file seems to hold.
+     *
+     * @param ofContract whether its headings are those of the contract, so that nothing has to be said
+     * @param remembered whether its owner has said before how it is read
+     * @param reading as remembered, or as proposed
+     * @param reasons for each column, what it is taken for and why
+     * @param asked what the table cannot know: date-order, zone, level, setup, campsite
+     * @param rows its first rows as they stand
+     */
+    record TableView(
+            boolean ofContract,
+            boolean remembered,
+            TableReading reading,
+            List<String> reasons,
+            List<String> asked,
+            List<List<String>> rows,
+            Choices choices) {}
+
+    /** Some rows of a table and how they are to be read. */
+    record RowsRequest(TableReading reading, List<List<String>> rows) {}
+
+    /**
+     * Looks at a file, or at its beginning.
+     *
+     * @throws InvalidInput when it is no table
+     */
+    TableView look(InputStream file) throws IOException {
+        CsvTable table = CsvTable.peek(file);
+        List<List<String>> rows = new ArrayList<>();
+        for (CsvTable.Row row = table.next(); row != null && rows.size() < JUDGED; row = table.next()) {
+            if (row.fault().isEmpty()) {
+                rows.add(row.cells());
+            }
+        }
+        Proposal proposal = Proposal.of(table.header(), rows);
+        Optional<TableReading> remembered = mappings.find(table.header());
+        return new TableView(
+                table.isOfContract(),
+                remembered.isPresent(),
+                remembered.orElseGet(() -> proposed(proposal, table.decimalComma())),
+                proposal.reasons(),
+                remembered.isPresent()
+                        ? List.of()
+                        : proposal.questions().stream()
+                                .map(q -> q.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                                .toList(),
+                rows.stream().limit(SHOWN).map(Tables::shown).toList(),
+                Choices.all());
+    }
+
+    private static List<String> shown(List<String> cells) {
+        return cells.stream()
+                .map(cell -> cell.substring(0, Math.min(cell.length(), TableReading.LONGEST_CELL)))
+                .toList();
+    }
+
+    private static TableReading proposed(Proposal proposal, boolean decimalComma) {
+        return new TableReading(
+                proposal.columns().stream().map(TableReading.ColumnUse::of).toList(),
+                proposal.order().map(TableReading::key).orElse(""),
+                proposal.questions().contains(Proposal.Question.ZONE) ? "" : "Z",
+                decimalComma,
+                null,
+                null);
+    }
+
+    /** How rows would be read: for each, the figures that are not empty by their names in CSV. */
+    List<Map<String, String>> rows(@Nullable RowsRequest request) {
+        if (request == null || request.reading() == null) {
+            throw new InvalidInput("reading", "reading is missing");
+        }
+        Mapping mapping = request.reading().mapping();
+        if (request.rows() == null || request.rows().size() > JUDGED) {
+            throw new InvalidInput("rows", "rows is missing, or holds more than " + JUDGED + " rows");
+        }
+        return request.rows().stream().map(row -> read(mapping, row)).toList();
+    }
+
+    private static boolean isUnfit(@Nullable String cell) {
+        return cell == null || cell.length() > TableReading.LONGEST_CELL;
+    }
+
+    private static Map<String, String> read(Mapping mapping, @Nullable List<String> row) {
+        if (row == null
+                || row.size() != mapping.columns().size()
+                || row.stream().anyMatch(Tables::isUnfit)) {
+            throw new InvalidInput(
+                    "rows",
+                    "a row has another number of cells than the table has columns, or a cell is null or longer than "
+                            + TableReading.LONGEST_CELL + " characters");
+        }
+        Map<String, String> read = new LinkedHashMap<>();
+        Map<Figure, String> texts = mapping.texts(row);
+        for (Figure figure : Figure.values()) {
+            String text = texts.getOrDefault(figure, "");
+            if (!text.isEmpty()) {
+                read.put(figure.label(), text);
+            }
+        }
+        return read;
+    }
+}

@@ -1,0 +1,148 @@
+package syntoma.core.tabletext;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import syntoma.core.reading.Figure;
+
+/**
+ * What a table seems to hold, and what has to be asked about it.
+ *
+ * @param columns one for each of the table's
+ * @param reasons for each column, what it is taken for and why; in the same order
+ * @param order of the dates where the table settles it
+ * @param questions what it cannot know
+ */
+public record Proposal(List<Column> columns, List<String> reasons, Optional<DateOrder> order, Set<Question> questions) {
+
+    /** What a table does not say. */
+    public enum Question {
+        /** Whether the day or the month stands first. */
+        DATE_ORDER,
+        /** In which time zone the times are. */
+        ZONE,
+        /** Whether a column of signal levels holds RSRP or RSSI. */
+        LEVEL,
+        /** Which setup was used. */
+        SETUP,
+        /** Where it was. */
+        CAMPSITE
+    }
+
+    private static final String BARS = "left out: makers draw bars as they like, so nothing is computed from them";
+
+    /**
+     * Proposes what each column is, by its heading and by what the first rows hold.
+     *
+     * @param rows some rows of the table, each as wide as the header
+     */
+    public static Proposal of(List<String> header, List<List<String>> rows) {
+        List<Column> columns = new ArrayList<>();
+        List<String> reasons = new ArrayList<>();
+        Set<Figure> taken = EnumSet.noneOf(Figure.class);
+        for (String name : header) {
+            Heading heading = Heading.of(name);
+            if (heading.figure().filter(f -> !taken.add(f)).isPresent()) {
+                columns.add(Column.of(name, Column.Use.NOTE));
+                reasons.add("kept in the note: another column holds this already");
+            } else {
+                columns.add(column(name, heading));
+                reasons.add(reason(heading));
+            }
+        }
+        List<Column> read = List.copyOf(columns);
+        Set<DateOrder> orders = orders(read, rows);
+        Set<Question> questions = EnumSet.noneOf(Question.class);
+        if (orders.size() != 1) {
+            questions.add(Question.DATE_ORDER);
+        }
+        if (!hasOffsets(read, rows)) {
+            questions.add(Question.ZONE);
+        }
+        if (taken.contains(Figure.RSRP_DBM) && read.stream().anyMatch(Proposal::isVagueLevel)) {
+            questions.add(Question.LEVEL);
+        }
+        if (!taken.contains(Figure.SETUP)) {
+            questions.add(Question.SETUP);
+        }
+        if (!taken.contains(Figure.CAMPSITE)) {
+            questions.add(Question.CAMPSITE);
+        }
+        return new Proposal(
+                read,
+                List.copyOf(reasons),
+                orders.size() == 1 ? orders.stream().findFirst() : Optional.empty(),
+                questions);
+    }
+
+    private static Column column(String name, Heading heading) {
+        return switch (heading.meaning()) {
+            case FIGURE -> Column.of(name, heading.figure().orElseThrow(), heading.unit());
+            case DATE -> Column.of(name, Column.Use.DATE);
+            case CLOCK -> Column.of(name, Column.Use.CLOCK);
+            case BARS -> Column.of(name, Column.Use.LEFT_OUT);
+            case LEFT_OUT -> Column.of(name, Column.Use.NOTE);
+        };
+    }
+
+    private static String reason(Heading heading) {
+        return switch (heading.meaning()) {
+            case FIGURE ->
+                heading.figure().orElseThrow().label()
+                        + (heading.unit() == Quantity.OWN
+                                ? ""
+                                : ", in " + heading.unit().label());
+            case DATE -> "the day";
+            case CLOCK -> "the time of day";
+            case BARS -> BARS;
+            case LEFT_OUT -> "kept in the note: its heading is not known";
+        };
+    }
+
+    /** A column called after the signal, and not after what of it is measured. */
+    private static boolean isVagueLevel(Column column) {
+        return column.is(Figure.RSRP_DBM) && !Heading.words(column.heading()).contains("rsrp");
+    }
+
+    /** The orders in which all dates of the rows can be read. */
+    private static Set<DateOrder> orders(List<Column> columns, List<List<String>> rows) {
+        Set<DateOrder> orders = EnumSet.allOf(DateOrder.class);
+        boolean any = false;
+        for (int i = 0; i < columns.size(); i++) {
+            Column column = columns.get(i);
+            if (column.use() != Column.Use.DATE && !column.is(Figure.TAKEN_AT)) {
+                continue;
+            }
+            for (List<String> row : rows) {
+                String cell = row.get(i);
+                if (MomentText.whole(cell).isPresent()) {
+                    continue;
+                }
+                List<DateOrder> fitting = Arrays.stream(DateOrder.values())
+                        .filter(order -> MomentText.both(cell, order).isPresent()
+                                || MomentText.date(cell, order).isPresent())
+                        .toList();
+                if (!fitting.isEmpty()) {
+                    any = true;
+                    orders.retainAll(fitting);
+                }
+            }
+        }
+        // where every order fits, a month is named or the year stands first
+        return any && orders.size() < DateOrder.values().length ? orders : EnumSet.of(DateOrder.YEAR_FIRST);
+    }
+
+    private static boolean hasOffsets(List<Column> columns, List<List<String>> rows) {
+        for (int i = 0; i < columns.size(); i++) {
+            int place = i;
+            if (columns.get(i).is(Figure.TAKEN_AT)) {
+                return rows.stream()
+                        .allMatch(row -> MomentText.whole(row.get(place)).isPresent());
+            }
+        }
+        return false;
+    }
+}

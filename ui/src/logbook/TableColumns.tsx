@@ -1,0 +1,242 @@
+import { Button, Input, Select } from 'antd';
+import type { ReactNode } from 'react';
+import type { Schemas } from '../data/client';
+import { useTableRows } from '../data/useTable';
+import { Part } from '../parts/Sheet';
+
+type View = Schemas['TableView'];
+type Reading = Schemas['TableReading'];
+type Use = Schemas['ColumnUse'];
+
+/** What still has to be said before the table can be read. */
+export function unanswered(view: View, reading: Reading): string[] {
+  return view.asked.filter(
+    (asked) =>
+      (asked === 'date-order' && reading.dateOrder === ('' as Reading['dateOrder'])) ||
+      (asked === 'zone' && reading.zone.trim() === '') ||
+      (asked === 'setup' && !reading.setup?.trim() && !holds(reading, 'setup')) ||
+      (asked === 'campsite' && !reading.campsite?.trim() && !holds(reading, 'campsite')),
+  );
+}
+
+const holds = (reading: Reading, figure: string) => reading.columns.some((c) => c.figure === figure);
+
+/** Which column is which: proposed, to be corrected, with the first rows as they would be read. */
+export function TableColumns(props: {
+  view: View;
+  reading: Reading;
+  change: (reading: Reading) => void;
+  use: () => void;
+}) {
+  const { view, reading, change, use } = props;
+  const open = unanswered(view, reading);
+  return (
+    <>
+      <Questions view={view} reading={reading} change={change} />
+      <Part title="Columns" small="what each is taken for; correct what is wrong">
+        <div className="table-scroll">
+          <table className="plain rows">
+            <thead>
+              <tr>
+                <th>Your heading</th>
+                <th>First cells</th>
+                <th>Taken for</th>
+                <th>Unit</th>
+                <th>Why</th>
+              </tr>
+            </thead>
+            <tbody>
+              {reading.columns.map((column, i) => (
+                <ColumnRow
+                  key={i}
+                  view={view}
+                  place={i}
+                  column={column}
+                  change={(changed) =>
+                    change({ ...reading, columns: reading.columns.map((c, j) => (j === i ? changed : c)) })
+                  }
+                />
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </Part>
+      {open.length === 0 && <Preview view={view} reading={reading} />}
+      <div className="buttons">
+        <Button type="primary" disabled={open.length > 0} onClick={use}>
+          {open.length > 0 ? 'Answer what is asked first' : 'Judge the rows'}
+        </Button>
+      </div>
+    </>
+  );
+}
+
+function ColumnRow(props: { view: View; place: number; column: Use; change: (column: Use) => void }) {
+  const { view, place, column, change } = props;
+  const { choices } = view;
+  const cells = view.rows.map((row) => row[place]).filter((cell) => cell !== undefined && cell.trim() !== '');
+  const chosen = column.use === 'figure' ? `figure:${column.figure}` : column.use;
+  const untouched = view.reading.columns[place] === column;
+  return (
+    <tr>
+      <td className="name">{column.heading || `column ${place + 1}`}</td>
+      <td data-label="First cells">{cells.slice(0, 2).join(' · ')}</td>
+      <td data-label="Taken for">
+        <Select<string>
+          size="small"
+          showSearch
+          aria-label={`${column.heading}, taken for`}
+          value={chosen}
+          popupMatchSelectWidth={false}
+          style={{ minWidth: 150 }}
+          onChange={(value) =>
+            change(
+              value.startsWith('figure:')
+                ? { ...column, use: 'figure', figure: value.slice(7) }
+                : { ...column, use: value as Use['use'], figure: null, unit: '' },
+            )
+          }
+          options={[
+            ...choices.uses.map((u) => ({ value: u.value, label: u.label })),
+            ...choices.figures.map((f) => ({ value: `figure:${f.value}`, label: f.label })),
+          ]}
+        />
+      </td>
+      <td data-label="Unit">
+        {column.use === 'figure' && (
+          <Select<string>
+            size="small"
+            aria-label={`${column.heading}, unit`}
+            value={column.unit}
+            popupMatchSelectWidth={false}
+            style={{ minWidth: 80 }}
+            onChange={(unit) => change({ ...column, unit })}
+            options={choices.units.map((unit) => ({ value: unit, label: unit || 'as it is' }))}
+          />
+        )}
+      </td>
+      <td className="small" data-label="Why">
+        {untouched ? view.reasons[place] : 'as you say'}
+      </td>
+    </tr>
+  );
+}
+
+function Questions(props: { view: View; reading: Reading; change: (reading: Reading) => void }) {
+  const { view, reading, change } = props;
+  if (view.asked.length === 0) {
+    return null;
+  }
+  const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return (
+    <Part title="What the table does not say">
+      {view.asked.includes('date-order') && (
+        <Question label={`Dates such as ${dateOf(view)}: which number stands first?`}>
+          <Select
+            aria-label="Order of the dates"
+            value={reading.dateOrder || undefined}
+            placeholder="choose"
+            popupMatchSelectWidth={false}
+            onChange={(dateOrder: Reading['dateOrder']) => change({ ...reading, dateOrder })}
+            options={view.choices.dateOrders
+              .filter((o) => o.value !== 'year-first')
+              .map((o) => ({ value: o.value, label: o.label }))}
+          />
+        </Question>
+      )}
+      {view.asked.includes('zone') && (
+        <Question label="In which time zone are the times?">
+          <span className="asked">
+            <Input
+              aria-label="Time zone"
+              placeholder="Europe/Helsinki or +03:00"
+              value={reading.zone}
+              onChange={(e) => change({ ...reading, zone: e.target.value })}
+            />
+            {reading.zone !== here && (
+              <Button size="small" onClick={() => change({ ...reading, zone: here })}>
+                {here}
+              </Button>
+            )}
+          </span>
+        </Question>
+      )}
+      {view.asked.includes('level') && (
+        <Question label="A column holds signal levels. Taken for RSRP, the level of one cell; if it is RSSI, say so in the columns.">
+          {null}
+        </Question>
+      )}
+      {(['setup', 'campsite'] as const)
+        .filter((figure) => view.asked.includes(figure) && !holds(reading, figure))
+        .map((figure) => (
+          <Question
+            key={figure}
+            label={
+              figure === 'setup'
+                ? 'Which setup was used? Name it for all rows, or say which column it is.'
+                : 'Where was it? Name the campsite for all rows, or say which column it is.'
+            }
+          >
+            <Input
+              aria-label={figure === 'setup' ? 'Setup of all rows' : 'Campsite of all rows'}
+              value={reading[figure] ?? ''}
+              onChange={(e) => change({ ...reading, [figure]: e.target.value })}
+            />
+          </Question>
+        ))}
+    </Part>
+  );
+}
+
+function dateOf(view: View) {
+  const place = view.reading.columns.findIndex((c) => c.use === 'date' || c.figure === 'taken_at');
+  return view.rows[0]?.[place] ?? '';
+}
+
+function Question({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <label className="question">
+      <span>{label}</span>
+      {children}
+    </label>
+  );
+}
+
+/** The first rows as they would be read. */
+function Preview({ view, reading }: { view: View; reading: Reading }) {
+  const rows = useTableRows({ reading, rows: view.rows });
+  if (rows.error) {
+    return (
+      <div className="notice" role="alert">
+        {rows.error.message}
+      </div>
+    );
+  }
+  const names = [...new Set((rows.data ?? []).flatMap((row) => Object.keys(row)))];
+  return (
+    <Part title="The first rows as they would be read" small="beside them stand your own cells, above">
+      <div className="table-scroll">
+        <table className="plain rows">
+          <thead>
+            <tr>
+              {names.map((name) => (
+                <th key={name}>{name.replaceAll('_', ' ')}</th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {(rows.data ?? []).map((row, i) => (
+              <tr key={i}>
+                {names.map((name) => (
+                  <td key={name} data-label={name.replaceAll('_', ' ')}>
+                    {row[name] ?? ''}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </Part>
+  );
+}
