@@ -76,6 +76,8 @@ function ColumnRow(props: { view: View; place: number; column: Use; change: (col
   const { choices } = view;
   const cells = view.rows.map((row) => row[place]).filter((cell) => cell !== undefined && cell.trim() !== '');
   const chosen = column.use === 'figure' ? `figure:${column.figure}` : column.use;
+  const units =
+    choices.figures.find((f) => column.use === 'figure' && f.value === column.figure)?.units ?? [];
   const untouched = view.reading.columns[place] === column;
   return (
     <tr>
@@ -92,7 +94,7 @@ function ColumnRow(props: { view: View; place: number; column: Use; change: (col
           onChange={(value) =>
             change(
               value.startsWith('figure:')
-                ? { ...column, use: 'figure', figure: value.slice(7) }
+                ? { ...column, use: 'figure', figure: value.slice(7), unit: '' }
                 : { ...column, use: value as Use['use'], figure: null, unit: '' },
             )
           }
@@ -103,19 +105,19 @@ function ColumnRow(props: { view: View; place: number; column: Use; change: (col
         />
       </td>
       <td data-label="Unit">
-        {column.use === 'figure' && (
+        {units.length > 0 && (
           <Select<string>
             size="small"
             aria-label={`${column.heading}, unit`}
-            value={column.unit}
+            value={column.unit || units[0]}
             popupMatchSelectWidth={false}
             style={{ minWidth: 80 }}
             onChange={(unit) => change({ ...column, unit })}
-            options={choices.units.map((unit) => ({ value: unit, label: unit || 'as it is' }))}
+            options={units.map((unit) => ({ value: unit, label: unit }))}
           />
         )}
       </td>
-      <td className="small" data-label="Why">
+      <td className="small why" data-label="Why">
         {untouched ? view.reasons[place] : 'as you say'}
       </td>
     </tr>
@@ -214,7 +216,7 @@ function Preview({ view, reading }: { view: View; reading: Reading }) {
   }
   const names = [...new Set((rows.data ?? []).flatMap((row) => Object.keys(row)))];
   return (
-    <Part title="The first rows as they would be read" small="beside them stand your own cells, above">
+    <Part title="The first rows as they would be read" small="your own cells stand above">
       <div className="table-scroll">
         <table className="plain rows">
           <thead>

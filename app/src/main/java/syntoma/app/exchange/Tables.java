@@ -13,11 +13,13 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.reading.Figure;
+import syntoma.core.reading.Measure;
 import syntoma.core.tabletext.Column;
 import syntoma.core.tabletext.DateOrder;
 import syntoma.core.tabletext.Mapping;
 import syntoma.core.tabletext.Proposal;
 import syntoma.core.tabletext.Quantity;
+import syntoma.core.unit.Text;
 
 /** Tables kept by hand: proposes how one is read, and shows how some of its rows would be. */
 @Service
@@ -36,8 +38,38 @@ class Tables {
     /** A choice with how it is said. */
     record Choice(String value, String label) {}
 
+    /**
+     * A figure that a column can hold.
+     *
+     * @param units that its numbers can stand in; none where it has no unit
+     */
+    record FigureChoice(String value, String label, List<String> units) {
+        static FigureChoice of(Figure figure) {
+            if (!figure.isNumber()) {
+                return new FigureChoice(figure.label(), figure.label().replace('_', ' '), List.of());
+            }
+            Measure measure = figure.measure();
+            List<Quantity> units =
+                    switch (measure.kind()) {
+                        case RATE ->
+                            List.of(
+                                    Quantity.MEGABIT,
+                                    Quantity.MEGABYTE,
+                                    Quantity.KILOBIT,
+                                    Quantity.KILOBYTE,
+                                    Quantity.GIGABIT);
+                        case LATENCY, JITTER -> List.of(Quantity.MILLISECOND, Quantity.SECOND);
+                        default -> List.of();
+                    };
+            return new FigureChoice(
+                    figure.label(),
+                    Text.capital(measure.phrase()),
+                    units.stream().map(Quantity::label).toList());
+        }
+    }
+
     /** What can be chosen for a column and for a table. */
-    record Choices(List<Choice> uses, List<Choice> figures, List<String> units, List<Choice> dateOrders) {
+    record Choices(List<Choice> uses, List<FigureChoice> figures, List<Choice> dateOrders) {
         static Choices all() {
             return new Choices(
                     List.of(
@@ -45,10 +77,7 @@ class Tables {
                             new Choice(Column.Use.CLOCK.label(), "the time of day"),
                             new Choice(Column.Use.NOTE.label(), "into the note"),
                             new Choice(Column.Use.LEFT_OUT.label(), "not read")),
-                    Arrays.stream(Figure.values())
-                            .map(f -> new Choice(f.label(), f.label().replace('_', ' ')))
-                            .toList(),
-                    Arrays.stream(Quantity.values()).map(Quantity::label).toList(),
+                    Arrays.stream(Figure.values()).map(FigureChoice::of).toList(),
                     Arrays.stream(DateOrder.values())
                             .map(o -> new Choice(TableReading.key(o), o.label()))
                             .toList());
@@ -61,7 +90,7 @@ class Tables {
      * @param ofContract whether its headings are those of the contract, so that nothing has to be said
      * @param remembered whether its owner has said before how it is read
      * @param reading as remembered, or as proposed
-     * @param reasons for each column, what it is taken for and why
+     * @param reasons for each column, why it is taken so; empty where its heading says it
      * @param asked what the table cannot know: date-order, zone, level, setup, campsite
      * @param rows its first rows as they stand
      */
@@ -97,11 +126,9 @@ class Tables {
                 remembered.isPresent(),
                 remembered.orElseGet(() -> proposed(proposal, table.decimalComma())),
                 proposal.reasons(),
-                remembered.isPresent()
-                        ? List.of()
-                        : proposal.questions().stream()
-                                .map(q -> q.name().toLowerCase(Locale.ROOT).replace('_', '-'))
-                                .toList(),
+                proposal.questions().stream()
+                        .map(q -> q.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                        .toList(),
                 rows.stream().limit(SHOWN).map(Tables::shown).toList(),
                 Choices.all());
     }

@@ -52,12 +52,15 @@ record Compared(
         List<Figure> wanted = names.size() < 2
                 ? List.of()
                 : Threshold.askedFirst(metrics, needs).stream().limit(most).toList();
+        Optional<String> best = Optional.empty();
         for (Figure metric : wanted) {
-            new Comparer(metric, Measurements.samples(made, metric), plan.apply(metric), OptionalDouble.empty())
-                    .family(baseline, names)
-                    .forEach(c -> contrasts
-                            .computeIfAbsent(new Comparer.Contrast(c.baseline(), c.candidate()), k -> new ArrayList<>())
-                            .add(c));
+            Comparer comparer = new Comparer(
+                    metric, Measurements.samples(made, metric), plan.apply(metric), OptionalDouble.empty());
+            String lead = best.orElseGet(() -> comparer.best(baseline, names));
+            best = Optional.of(lead);
+            comparer.family(baseline, lead, names).forEach(c -> contrasts
+                    .computeIfAbsent(new Comparer.Contrast(c.baseline(), c.candidate()), k -> new ArrayList<>())
+                    .add(c));
         }
         return new Compared(baseline, setups, made, needs, contrasts);
     }

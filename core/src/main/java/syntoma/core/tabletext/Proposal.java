@@ -12,7 +12,7 @@ import syntoma.core.reading.Figure;
  * What a table seems to hold, and what has to be asked about it.
  *
  * @param columns one for each of the table's
- * @param reasons for each column, what it is taken for and why; in the same order
+ * @param reasons for each column, why it is taken so, in the same order; empty where its heading says it
  * @param order of the dates where the table settles it
  * @param questions what it cannot know
  */
@@ -91,12 +91,8 @@ public record Proposal(List<Column> columns, List<String> reasons, Optional<Date
     private static String reason(Heading heading) {
         return switch (heading.meaning()) {
             case FIGURE ->
-                heading.figure().orElseThrow().label()
-                        + (heading.unit() == Quantity.OWN
-                                ? ""
-                                : ", in " + heading.unit().label());
-            case DATE -> "the day";
-            case CLOCK -> "the time of day";
+                heading.unit() == Quantity.OWN ? "" : "in " + heading.unit().label() + ", by its heading";
+            case DATE, CLOCK -> "";
             case BARS -> BARS;
             case LEFT_OUT -> "kept in the note: its heading is not known";
         };

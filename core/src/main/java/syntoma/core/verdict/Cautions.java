@@ -35,12 +35,12 @@ public final class Cautions {
                             : "All runs were before " + Circumstances.EVENING
                                     + ":00; one evening round would tell whether it holds then.");
         }
-        if (first.leftOut() > 0) {
+        if (first.leftOut() > 0 && first.estimate().isPresent()) {
             cautions.add(first.leftOut() + (first.leftOut() == 1 ? " round lacks" : " rounds lack") + " "
                     + first.metric().measure().phrase() + " from one of the two and could not be paired.");
         }
         if (!judged.planned()) {
-            cautions.add("Not planned as a trial in Syntoma, so this is taken as a single look at 95 %.");
+            cautions.add("Not planned as a trial in Syntoma, so this is taken as a single look.");
         }
         if (judged.aside() > 0) {
             cautions.add("Judged by the planned trial that was held here; " + judged.aside()

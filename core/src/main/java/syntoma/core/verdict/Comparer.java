@@ -50,14 +50,25 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
         return new Family(List.of(baseline, candidate)).against(baseline).get(0);
     }
 
-    /** Each setup against the baseline and, where that is another, against the best so far; adjusted as one family. */
-    public List<Comparison> family(String baseline, List<String> setups) {
+    /**
+     * Each setup against the baseline and, where that is another, against the best so far; adjusted as one family.
+     *
+     * @param best as {@link #best} tells it, by the metric that matters most
+     */
+    public List<Comparison> family(String baseline, String best, List<String> setups) {
         Family family = new Family(setups);
         List<Comparison> comparisons = new ArrayList<>(family.against(baseline));
-        family.best(baseline).filter(best -> !best.equals(baseline)).ifPresent(best -> family.against(best).stream()
-                .filter(c -> !c.candidate().equals(baseline))
-                .forEach(comparisons::add));
+        if (!best.equals(baseline)) {
+            family.against(best).stream()
+                    .filter(c -> !c.candidate().equals(baseline))
+                    .forEach(comparisons::add);
+        }
         return comparisons;
+    }
+
+    /** The setup that looks best so far of those with enough rounds against the baseline; the baseline where none does. */
+    public String best(String baseline, List<String> setups) {
+        return new Family(setups).best(baseline);
     }
 
     /**
@@ -125,8 +136,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
             return pairs.values().stream().filter(p -> p.effect.enough()).toList();
         }
 
-        /** The setup that looks best of those with enough rounds against the baseline; empty without one. */
-        Optional<String> best(String baseline) {
+        String best(String baseline) {
             Map<String, Double> better = new HashMap<>();
             better.put(baseline, 0.0);
             for (String setup : setups) {
@@ -135,7 +145,10 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     better.put(setup, metric.comparing().higherIsBetter() ? mean : -mean);
                 }
             }
-            return setups.stream().filter(better::containsKey).max(Comparator.comparing(better::get));
+            return setups.stream()
+                    .filter(better::containsKey)
+                    .max(Comparator.comparing(better::get))
+                    .orElseThrow();
         }
 
         /** Every other setup against one. */

@@ -62,7 +62,7 @@ class CautionsTest {
         assertTrue(said.get(0).startsWith("Several carriers were in use (Ostrel, Tarnwave)"), said.toString());
         assertTrue(said.get(1).startsWith("The runs went to 2 test servers"));
         assertEquals("All runs were after 18:00; mornings can differ.", said.get(2));
-        assertEquals("Not planned as a trial in Syntoma, so this is taken as a single look at 95 %.", said.get(3));
+        assertEquals("Not planned as a trial in Syntoma, so this is taken as a single look.", said.get(3));
         assertEquals(
                 "All runs were before 18:00; one evening round would tell whether it holds then.",
                 cautions(CLEAR, true, at(17, "", ""), at(8, "", "")).get(0));

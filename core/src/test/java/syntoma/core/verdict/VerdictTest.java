@@ -340,7 +340,8 @@ class VerdictTest {
         samples.addAll(rounds("B", "", B));
         samples.addAll(rounds("C", "", 4.3, 3.5, 4.6, 3.3, 3.8));
         Comparer comparer = Comparer.unplanned(Figure.UP_MBPS, samples);
-        List<Comparison> family = comparer.family("A", List.of("A", "B", "C"));
+        List<Comparison> family =
+                comparer.family("A", comparer.best("A", List.of("A", "B", "C")), List.of("A", "B", "C"));
         assertEquals(
                 List.of("A>B", "A>C", "B>C"),
                 family.stream().map(c -> c.baseline() + ">" + c.candidate()).toList());

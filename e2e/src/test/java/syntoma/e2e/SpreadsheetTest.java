@@ -1,0 +1,61 @@
+package syntoma.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A spreadsheet that nobody made for Syntoma comes in through the interface. */
+class SpreadsheetTest {
+    private static final String TABLE =
+            """
+            Date,Time,Place,Router,Down,Up,Ping,Signal,Bars
+            3/8/26,18:05,Pine Bend,Curlew,24.1,4.4,45,97,3
+            4/8/26,9:10,Pine Bend,Curlew,2.5 MB/s,3.9,51,99,2
+            """;
+
+    @TempDir
+    private Path dir;
+
+    @Test
+    void a_table_is_asked_about_once_and_then_known() {
+        try (RunningApp app = RunningApp.start(dir.resolve("own"), false);
+                Chromium chromium = new Chromium()) {
+            Page page = chromium.open(Chromium.Look.PHONE_PAPER);
+            page.navigate(app.address("/logbook?import=1"));
+            choose(page);
+            assertThat(page.getByText("makers draw bars as they like")).isVisible();
+            assertThat(button(page, "Answer what is asked first")).isDisabled();
+            page.getByLabel("Order of the dates").click();
+            page.getByTitle("day first, as 14.8.2026").click();
+            page.getByLabel("Time zone").fill("Europe/Helsinki");
+            assertThat(page.getByText("2026-08-03T18:05:00+03:00")).isVisible();
+            button(page, "Judge the rows").click();
+            assertThat(page.locator("h1")).containsText("2 new rows");
+            button(page, "Import 2 rows").click();
+            assertThat(page.locator("h1")).hasText("2 rows imported.");
+            assertTrue(app.read("/api/measurements?limit=2").contains("\"downMbps\":20"));
+            page.navigate(app.address("/logbook?import=1"));
+            choose(page);
+            assertThat(page.locator("h1")).containsText("2 already in the log");
+            button(page, "Which column is which").click();
+            assertThat(page.getByLabel("Time zone")).hasValue("Europe/Helsinki");
+        }
+    }
+
+    private static void choose(Page page) {
+        page.locator("input[type=file]")
+                .setInputFiles(new FilePayload("mine.csv", "text/csv", TABLE.getBytes(StandardCharsets.UTF_8)));
+    }
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+}
