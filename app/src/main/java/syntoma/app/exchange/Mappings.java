@@ -22,13 +22,13 @@ import syntoma.core.tabletext.Mapping;
 class Mappings {
     private static final int LONGEST = 1_000_000;
 
+    private static final ObjectMapper JSON = new ObjectMapper();
+
     private final EntityManager entities;
-    private final ObjectMapper json;
     private final Clock clock;
 
-    Mappings(EntityManager entities, ObjectMapper json, Clock clock) {
+    Mappings(EntityManager entities, Clock clock) {
         this.entities = entities;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -64,7 +64,7 @@ class Mappings {
 
     private String written(TableReading reading) {
         try {
-            return json.writeValueAsString(reading);
+            return JSON.writeValueAsString(reading);
         } catch (JsonProcessingException impossible) {
             throw new IllegalStateException(impossible);
         }
@@ -72,7 +72,7 @@ class Mappings {
 
     private TableReading read(String mapping) {
         try {
-            return json.readValue(mapping, TableReading.class);
+            return JSON.readValue(mapping, TableReading.class);
         } catch (JsonProcessingException impossible) {
             throw new IllegalStateException(impossible);
         }

@@ -50,46 +50,6 @@ public record ResultView(
                 List.of());
     }
 
-    /** The same, which is of a trial. */
-    ResultView ofTrial(String name) {
-        return new ResultView(
-                campsite,
-                name,
-                from,
-                to,
-                rounds,
-                plannedRounds,
-                carriers,
-                servers,
-                setups,
-                baseline,
-                judgedBy,
-                adjusted,
-                need,
-                met,
-                contrasts);
-    }
-
-    /** The same, which is about some among several setups. */
-    ResultView among(List<SetupName> all) {
-        return new ResultView(
-                campsite,
-                trial,
-                from,
-                to,
-                rounds,
-                plannedRounds,
-                carriers,
-                servers,
-                all,
-                baseline,
-                judgedBy,
-                adjusted,
-                need,
-                met,
-                contrasts);
-    }
-
     /** One candidate against one baseline. */
     public record Contrast(
             SetupName baseline,

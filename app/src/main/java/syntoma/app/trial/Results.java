@@ -47,13 +47,16 @@ public class Results {
     /**
      * Within what a comparison stands.
      *
+     * @param trial of which it is the result; empty when it is of a stay
      * @param judgedBy the planned trial that a stay is judged by
-     * @param aside measurements that are not part of it
-     * @param others setups that are not part of the comparison
+     * @param there all setups that were measured there
+     * @param aside measurements there that are not part of it
      */
-    private record Setting(Optional<String> judgedBy, int aside, int others) {
-        /** A comparison of all there is. */
-        static final Setting OWN = new Setting(Optional.empty(), 0, 0);
+    private record Setting(Optional<String> trial, Optional<String> judgedBy, List<SetupName> there, int aside) {
+        /** A comparison of all there is, in a trial or without one. */
+        static Setting own(Optional<PastTrials.Key> trial, Compared compared) {
+            return new Setting(trial.map(PastTrials.Key::name), Optional.empty(), compared.setups(), 0);
+        }
     }
 
     private final Campsites campsites;
@@ -88,8 +91,8 @@ public class Results {
         if (trials.made(key).isEmpty()) {
             throw new NotFound("no trial is named " + Text.quoted(trial) + " at " + campsite);
         }
-        return view(campsite, compared(key, trials, needs.chosen(), ALL, baseline), trials.planned(key), Setting.OWN)
-                .ofTrial(trial);
+        Compared compared = compared(key, trials, needs.chosen(), ALL, baseline);
+        return view(campsite, compared, trials.planned(key), Setting.own(Optional.of(key), compared));
     }
 
     /**
@@ -130,14 +133,10 @@ public class Results {
                         .ofPair(pair.get(0), pair.get(1)))
                 .orElseGet(() -> compared(made, pair, Optional.of(names.get(0)), asked, ALL, m -> Optional.empty()));
         return view(
-                        visit.campsite(),
-                        compared,
-                        judgedBy.flatMap(trials::planned),
-                        new Setting(
-                                judgedBy.map(PastTrials.Key::name),
-                                aside(made, compared.made()),
-                                judgedBy.isPresent() ? 0 : there.size() - pair.size()))
-                .among(there);
+                visit.campsite(),
+                compared,
+                judgedBy.flatMap(trials::planned),
+                new Setting(Optional.empty(), judgedBy.map(PastTrials.Key::name), there, aside(made, compared.made())));
     }
 
     private static int aside(List<LoggedMeasurement> made, List<LoggedMeasurement> judged) {
@@ -198,12 +197,11 @@ public class Results {
                 .reduce((earlier, later) -> later);
         Compared compared = trial.map(key -> compared(key, trials, asked, ALL))
                 .orElseGet(() -> compared(made, setupsIn(made), Optional.empty(), asked, ALL, m -> Optional.empty()));
-        ResultView view = view(campsite, compared, trial.flatMap(trials::planned), Setting.OWN);
+        ResultView view = view(campsite, compared, trial.flatMap(trials::planned), Setting.own(trial, compared));
         String headline = compared.contrasts().isEmpty()
                 ? Tonight.ofOne(compared.baseline(), asked, compared.met().get(compared.baseline()))
                 : Tonight.said(compared.firsts(), inUse, asked, compared.met());
-        return Optional.of(
-                new Lately(headline, trial.map(key -> view.ofTrial(key.name())).orElse(view)));
+        return Optional.of(new Lately(headline, view));
     }
 
     private static Compared compared(
@@ -225,21 +223,28 @@ public class Results {
         List<LoggedMeasurement> made = compared.made();
         ZoneOffset offset = made.get(0).takenAt().getOffset();
         Circumstances under = circumstances(made);
-        int setups = compared.setups().size();
-        Judged judged = new Judged(planned.isPresent(), setups * (setups - 1) / 2, setting.aside, setting.others);
+        boolean inFamily = setting.judgedBy.isPresent();
+        int setups = inFamily
+                ? stated(made, LoggedMeasurement::setup).size()
+                : compared.setups().size();
+        Judged judged = new Judged(
+                planned.isPresent(),
+                setups * (setups - 1) / 2,
+                setting.aside,
+                inFamily ? 0 : setting.there.size() - setups);
         List<ResultView.Contrast> contrasts = compared.contrasts().values().stream()
                 .map(all -> contrast(all, compared, under, judged, offset))
                 .toList();
         return new ResultView(
                 campsite,
-                null,
+                setting.trial.orElse(null),
                 made.get(0).takenAt(),
                 made.get(made.size() - 1).takenAt(),
                 Blocks.forOutcomes(Measurements.samples(made, Figure.UP_MBPS)).size(),
                 planned.orElse(null),
                 stated(made, LoggedMeasurement::carrier),
                 stated(made, LoggedMeasurement::server),
-                compared.setups(),
+                setting.there,
                 compared.baseline(),
                 setting.judgedBy.orElse(null),
                 contrasts.size() > 1,

@@ -53,7 +53,7 @@ class WritingChild {
     static final String PARTS = "syntoma\\.app\\.("
             + "campsite\\.(Campsites|Stays|StayTallies|Visits)|setup\\.Setups|need\\.Carriers|"
             + "measurement\\.(KnownTrials|Meanwhile|MeasurementLog|Intake|LogMoments|LogRows)|"
-            + "exchange\\.(ImportNames|ImportService|ExportService))";
+            + "exchange\\.(ImportNames|ImportService|Mappings|ExportService))";
     private static final int WRITERS = 3;
     private static final int ROWS_OF_A_FILE = 40;
     private static final OffsetDateTime START = OffsetDateTime.parse("2026-08-01T00:00:00+03:00");
