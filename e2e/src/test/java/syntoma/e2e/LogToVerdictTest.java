@@ -181,7 +181,9 @@ class LogToVerdictTest {
         }
         assertThat(page.getByText("is wild").first()).isVisible();
         assertThat(page.getByText("Upload rests on round 4")).isVisible();
-        assertThat(page.getByText("Enough for Video calls")).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING, new Page.GetByRoleOptions().setName("Enough for Video calls and HD film")))
+                .isVisible();
         page.getByText("Numbers as a table").click();
         assertThat(page.locator("details[open] table.rows")).isVisible();
         page.getByText("Plain averages").click();

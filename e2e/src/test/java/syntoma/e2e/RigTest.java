@@ -91,10 +91,9 @@ class RigTest {
         assertThat(page.locator("#field-price-hint")).containsText("write a number");
         page.locator("#field-price").fill("€ 80,00");
         button(page, "Keep").click();
-        assertThat(page.locator("h1")).containsText("10 considered");
-        page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam"))
-                .getByText("Delete")
-                .click();
+        Locator added = page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam"));
+        assertThat(added).isVisible();
+        added.getByText("Delete").click();
         assertThat(page.getByText("Hornbeam is off the shelf.")).isVisible();
         button(page, "Undo").click();
         assertThat(page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam")))
