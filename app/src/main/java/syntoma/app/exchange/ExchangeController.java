@@ -37,6 +37,7 @@ import syntoma.core.unit.Text;
 @RequestMapping("/api")
 class ExchangeController {
     private static final int LONGEST_NAME = 80;
+    private static final String WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     private final ImportService imports;
     private final ExportService exports;
@@ -62,23 +63,35 @@ class ExchangeController {
 
     @PostMapping(value = "/measurements/import")
     @Operation(
-            requestBody = @RequestBody(content = @Content(mediaType = "text/csv", schema = @Schema(type = "string"))))
+            requestBody =
+                    @RequestBody(
+                            content = {
+                                @Content(mediaType = "text/csv", schema = @Schema(type = "string")),
+                                @Content(mediaType = WORKBOOK, schema = @Schema(type = "string", format = "binary"))
+                            }))
     ImportReport importCsv(
             @RequestParam(defaultValue = "false") boolean dryRun,
             @RequestParam(name = "progress", defaultValue = "") String name,
+            @RequestParam(defaultValue = "") String sheet,
             HttpServletRequest request)
             throws IOException {
         try (ImportProgress.Run run = progress.begin(followed(name))) {
-            return imports.run(request.getInputStream(), dryRun, run);
+            return imports.run(request.getInputStream(), sheet, dryRun, run);
         }
     }
 
-    /** What a file seems to hold; its beginning is enough. */
+    /** What a file seems to hold; of a text its beginning is enough. */
     @PostMapping(value = "/measurements/import/columns")
     @Operation(
-            requestBody = @RequestBody(content = @Content(mediaType = "text/csv", schema = @Schema(type = "string"))))
-    Tables.TableView columns(HttpServletRequest request) throws IOException {
-        return tables.look(request.getInputStream());
+            requestBody =
+                    @RequestBody(
+                            content = {
+                                @Content(mediaType = "text/csv", schema = @Schema(type = "string")),
+                                @Content(mediaType = WORKBOOK, schema = @Schema(type = "string", format = "binary"))
+                            }))
+    Tables.TableView columns(@RequestParam(defaultValue = "") String sheet, HttpServletRequest request)
+            throws IOException {
+        return tables.look(request.getInputStream(), sheet);
     }
 
     /** Remembers how tables with these headings are read. */

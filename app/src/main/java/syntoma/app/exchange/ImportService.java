@@ -46,16 +46,16 @@ public class ImportService {
     }
 
     /**
-     * Imports a CSV file, which must not come over the network as it is read.
+     * Imports a file, which must not come over the network as it is read.
      *
+     * @param sheet of a workbook; empty for its first
      * @throws InvalidInput when it is no file of measurements; nothing was kept
      * @throws Cancelled when told to stop; nothing was kept
      */
-    ImportReport run(InputStream file, boolean dryRun, ImportProgress.Run progress) {
+    ImportReport run(InputStream file, String sheet, boolean dryRun, ImportProgress.Run progress) {
         takeTurn(progress);
         boolean kept = false;
-        try {
-            FileRows rows = new FileRows(file, progress, names.open(!dryRun), mappings::of);
+        try (FileRows rows = new FileRows(file, sheet, progress, names.open(!dryRun), mappings::of)) {
             Intake.Counts counts = dryRun ? intake.judge(rows::read) : intake.keep(rows::read, names::keepMade);
             kept = true;
             return rows.report(counts);
@@ -69,7 +69,7 @@ public class ImportService {
 
     /** Imports a file that is known to be sound, and says how many rows were taken. */
     public int importAll(InputStream file) {
-        return run(file, false, ImportProgress.unwatched()).accepted();
+        return run(file, "", false, ImportProgress.unwatched()).accepted();
     }
 
     private void takeTurn(ImportProgress.Run progress) {
@@ -93,8 +93,8 @@ public class ImportService {
     private record Judged(@Nullable Intake.Ready measurement, @Nullable ImportReport.Rejection rejection) {}
 
     /** The rows of one file on their way into the log. */
-    private static final class FileRows {
-        private final CsvTable table;
+    private static final class FileRows implements AutoCloseable {
+        private final TableFile table;
         private final ImportProgress.Run progress;
         private final ImportNames.Book book;
         private final List<ImportReport.Rejection> rejected = new ArrayList<>();
@@ -102,13 +102,23 @@ public class ImportService {
 
         private FileRows(
                 InputStream file,
+                String sheet,
                 ImportProgress.Run progress,
                 ImportNames.Book book,
                 Function<List<String>, Optional<Mapping>> mappings) {
             this.progress = progress;
             this.book = book;
             try {
-                this.table = CsvTable.open(file, mappings);
+                this.table = TableFile.open(file, sheet, mappings);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+
+        @Override
+        public void close() {
+            try {
+                table.close();
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
             }
@@ -140,7 +150,7 @@ public class ImportService {
 
         /** The next row of the file, read and judged; null at the end. */
         private @Nullable Judged next(MeasurementReader reader, Intake.Rows into) {
-            CsvTable.Row row = table.next();
+            Cells.Row row = table.next();
             if (row == null) {
                 return null;
             }
@@ -168,7 +178,7 @@ public class ImportService {
             }
         }
 
-        private static ImportReport.Rejection rejection(CsvTable.Row row, List<FieldProblem> problems) {
+        private static ImportReport.Rejection rejection(Cells.Row row, List<FieldProblem> problems) {
             return new ImportReport.Rejection(
                     row.line(),
                     problems.get(0).field(),

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import syntoma.app.platform.InvalidInput;
@@ -70,7 +71,8 @@ class Tables {
 
     /** What can be chosen for a column and for a table. */
     record Choices(List<Choice> uses, List<FigureChoice> figures, List<Choice> dateOrders) {
-        static Choices all() {
+        /** @param orders in which the dates can be read */
+        static Choices of(Set<DateOrder> orders) {
             return new Choices(
                     List.of(
                             new Choice(Column.Use.DATE.label(), "the day"),
@@ -78,7 +80,7 @@ class Tables {
                             new Choice(Column.Use.NOTE.label(), "into the note"),
                             new Choice(Column.Use.LEFT_OUT.label(), "not read")),
                     Arrays.stream(Figure.values()).map(FigureChoice::of).toList(),
-                    Arrays.stream(DateOrder.values())
+                    orders.stream()
                             .map(o -> new Choice(TableReading.key(o), o.label()))
                             .toList());
         }
@@ -93,6 +95,8 @@ class Tables {
      * @param reasons for each column, why it is taken so; empty where its heading says it
      * @param asked what the table cannot know: date-order, zone, level, setup, campsite
      * @param rows its first rows as they stand
+     * @param sheets of a workbook, the one looked at first; none where the file has no sheets
+     * @param size how many rows there are, where that is known
      */
     record TableView(
             boolean ofContract,
@@ -101,20 +105,28 @@ class Tables {
             List<String> reasons,
             List<String> asked,
             List<List<String>> rows,
+            List<String> sheets,
+            @Nullable Integer size,
             Choices choices) {}
 
     /** Some rows of a table and how they are to be read. */
     record RowsRequest(TableReading reading, List<List<String>> rows) {}
 
     /**
-     * Looks at a file, or at its beginning.
+     * Looks at a file, or at the beginning of a text.
      *
+     * @param sheet of a workbook; empty for its first
      * @throws InvalidInput when it is no table
      */
-    TableView look(InputStream file) throws IOException {
-        CsvTable table = CsvTable.peek(file);
+    TableView look(InputStream file, String sheet) throws IOException {
+        try (TableFile table = TableFile.peek(file, sheet)) {
+            return view(table);
+        }
+    }
+
+    private TableView view(TableFile table) {
         List<List<String>> rows = new ArrayList<>();
-        for (CsvTable.Row row = table.next(); row != null && rows.size() < JUDGED; row = table.next()) {
+        for (Cells.Row row = table.next(); row != null && rows.size() < JUDGED; row = table.next()) {
             if (row.fault().isEmpty()) {
                 rows.add(row.cells());
             }
@@ -130,7 +142,9 @@ class Tables {
                         .map(q -> q.name().toLowerCase(Locale.ROOT).replace('_', '-'))
                         .toList(),
                 rows.stream().limit(SHOWN).map(Tables::shown).toList(),
-                Choices.all());
+                table.cells().sheets(),
+                table.cells().size().isPresent() ? table.cells().size().getAsInt() : null,
+                Choices.of(proposal.orders()));
     }
 
     private static List<String> shown(List<String> cells) {

@@ -36,9 +36,9 @@ class FilePropertiesTest {
         List<String> quoted = new ArrayList<>();
         cells.forEach(c -> quoted.add('"' + c.replace("\"", "\"\"") + '"'));
         String file = "taken_at,campsite,setup,outcome\r\n" + String.join(",", quoted) + "\r\n";
-        CsvTable table = CsvTable.open(
-                new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8)), headings -> Optional.empty());
-        CsvTable.Row row = table.next();
+        TableFile table = TableFile.open(
+                new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8)), "", headings -> Optional.empty());
+        Cells.Row row = table.next();
         assertTrue(row.fault().isEmpty(), row.fault());
         assertEquals(cells.get(1).strip(), table.text(row, Figure.CAMPSITE).strip());
         assertEquals(cells.get(2).strip(), table.text(row, Figure.SETUP).strip());

@@ -11,21 +11,11 @@ import syntoma.core.unit.Table;
 /**
  * What the heading of a column says.
  *
- * @param meaning {@link Meaning#LEFT_OUT} where it says nothing that is known
+ * @param use of its column: the note where it says nothing that is known, left out where it is called after bars
  * @param figure of a column that holds one
  * @param unit that it names
  */
-record Heading(Meaning meaning, Optional<Figure> figure, Quantity unit) {
-
-    /** What a column is for. */
-    public enum Meaning {
-        FIGURE,
-        DATE,
-        CLOCK,
-        BARS,
-        LEFT_OUT
-    }
-
+record Heading(Column.Use use, Optional<Figure> figure, Quantity unit) {
     /** Words of the longest name there is. */
     private static final int LONGEST_NAME = 4;
 
@@ -56,15 +46,15 @@ record Heading(Meaning meaning, Optional<Figure> figure, Quantity unit) {
                 }
             }
         }
-        return new Heading(Meaning.LEFT_OUT, Optional.empty(), unit);
+        return new Heading(Column.Use.NOTE, Optional.empty(), unit);
     }
 
     private static Heading named(String name, Quantity unit) {
         return switch (name) {
-            case "DATE" -> new Heading(Meaning.DATE, Optional.empty(), unit);
-            case "CLOCK" -> new Heading(Meaning.CLOCK, Optional.empty(), unit);
-            case "BARS" -> new Heading(Meaning.BARS, Optional.empty(), unit);
-            default -> new Heading(Meaning.FIGURE, Optional.of(Figure.valueOf(name)), unit);
+            case "DATE" -> new Heading(Column.Use.DATE, Optional.empty(), unit);
+            case "CLOCK" -> new Heading(Column.Use.CLOCK, Optional.empty(), unit);
+            case "BARS" -> new Heading(Column.Use.LEFT_OUT, Optional.empty(), unit);
+            default -> new Heading(Column.Use.FIGURE, Optional.of(Figure.valueOf(name)), unit);
         };
     }
 

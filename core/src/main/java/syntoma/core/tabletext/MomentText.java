@@ -15,6 +15,9 @@ final class MomentText {
     private static final int LONGEST = 60;
     private static final int CENTURY = 2000;
 
+    /** Two digits in front are a year only from here on: no log of an LTE router is older. */
+    private static final int EARLIEST_SHORT_YEAR = 10;
+
     /** Months by their first three letters, in the languages of the headings. */
     private static final Map<String, Integer> MONTHS = Map.ofEntries(
             Map.entry("jan", 1),
@@ -99,10 +102,15 @@ final class MomentText {
         int b = numbers.get(1);
         int c = numbers.get(2);
         return switch (order) {
-            case YEAR_FIRST -> a > 31 ? of(a, b, c) : Optional.empty();
+            case YEAR_FIRST -> a > 31 || isShortYear(text, a) ? of(a, b, c) : Optional.empty();
             case DAY_FIRST -> a > 31 ? Optional.empty() : of(c, b, a);
             case MONTH_FIRST -> a > 31 ? Optional.empty() : of(c, a, b);
         };
+    }
+
+    /** Whether a date such as 26-08-14 may begin with its year; with dots or slashes it does not. */
+    private static boolean isShortYear(String text, int first) {
+        return first >= EARLIEST_SHORT_YEAR && text.strip().charAt(2) == '-';
     }
 
     private static Optional<Integer> month(String word) {

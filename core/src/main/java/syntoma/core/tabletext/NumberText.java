@@ -10,7 +10,8 @@ import syntoma.core.reading.Figure;
 final class NumberText {
     private static final int LONGEST = 60;
     private static final Set<String> MISSING = Set.of(
-            "", "-", "–", "—", "n/a", "na", "n.a.", "none", "null", "?", "x", "nan", "ohne", "keine", "aucun", "ei");
+            "", "-", "–", "—", "n/a", "#n/a", "na", "n.a.", "none", "null", "?", "x", "nan", "ohne", "keine", "aucun",
+            "ei");
 
     /** Levels between these, written without their minus, can only be meant with it. */
     private static final int LEAST_BARE_LEVEL = 20;

@@ -1,9 +1,11 @@
 package syntoma.core.tabletext;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import syntoma.core.reading.Figure;
@@ -13,10 +15,10 @@ import syntoma.core.reading.Figure;
  *
  * @param columns one for each of the table's
  * @param reasons for each column, why it is taken so, in the same order; empty where its heading says it
- * @param order of the dates where the table settles it
+ * @param orders in which all its dates can be read; more than one where it does not settle that
  * @param questions what it cannot know
  */
-public record Proposal(List<Column> columns, List<String> reasons, Optional<DateOrder> order, Set<Question> questions) {
+public record Proposal(List<Column> columns, List<String> reasons, Set<DateOrder> orders, Set<Question> questions) {
 
     /** What a table does not say. */
     public enum Question {
@@ -71,30 +73,27 @@ public record Proposal(List<Column> columns, List<String> reasons, Optional<Date
         if (!taken.contains(Figure.CAMPSITE)) {
             questions.add(Question.CAMPSITE);
         }
-        return new Proposal(
-                read,
-                List.copyOf(reasons),
-                orders.size() == 1 ? orders.stream().findFirst() : Optional.empty(),
-                questions);
+        return new Proposal(read, List.copyOf(reasons), orders, questions);
+    }
+
+    /** The order of the dates where the table settles it. */
+    public Optional<DateOrder> order() {
+        return orders.size() == 1 ? orders.stream().findFirst() : Optional.empty();
     }
 
     private static Column column(String name, Heading heading) {
-        return switch (heading.meaning()) {
-            case FIGURE -> Column.of(name, heading.figure().orElseThrow(), heading.unit());
-            case DATE -> Column.of(name, Column.Use.DATE);
-            case CLOCK -> Column.of(name, Column.Use.CLOCK);
-            case BARS -> Column.of(name, Column.Use.LEFT_OUT);
-            case LEFT_OUT -> Column.of(name, Column.Use.NOTE);
-        };
+        return heading.figure()
+                .map(figure -> Column.of(name, figure, heading.unit()))
+                .orElseGet(() -> Column.of(name, heading.use()));
     }
 
     private static String reason(Heading heading) {
-        return switch (heading.meaning()) {
+        return switch (heading.use()) {
             case FIGURE ->
                 heading.unit() == Quantity.OWN ? "" : "in " + heading.unit().label() + ", by its heading";
             case DATE, CLOCK -> "";
-            case BARS -> BARS;
-            case LEFT_OUT -> "kept in the note: its heading is not known";
+            case LEFT_OUT -> BARS;
+            case NOTE -> "kept in the note: its heading is not known";
         };
     }
 
@@ -117,18 +116,36 @@ public record Proposal(List<Column> columns, List<String> reasons, Optional<Date
                 if (MomentText.whole(cell).isPresent()) {
                     continue;
                 }
-                List<DateOrder> fitting = Arrays.stream(DateOrder.values())
-                        .filter(order -> MomentText.both(cell, order).isPresent()
-                                || MomentText.date(cell, order).isPresent())
-                        .toList();
-                if (!fitting.isEmpty()) {
+                Map<DateOrder, LocalDate> readings = readings(cell);
+                if (!isSettledAlready(readings)) {
                     any = true;
-                    orders.retainAll(fitting);
+                    orders.retainAll(readings.keySet());
                 }
             }
         }
-        // where every order fits, a month is named or the year stands first
-        return any && orders.size() < DateOrder.values().length ? orders : EnumSet.of(DateOrder.YEAR_FIRST);
+        if (!any) {
+            return EnumSet.of(DateOrder.YEAR_FIRST);
+        }
+        return orders.isEmpty() ? EnumSet.allOf(DateOrder.class) : orders;
+    }
+
+    /** The day that a cell is in each order in which it is one. */
+    private static Map<DateOrder, LocalDate> readings(String cell) {
+        Map<DateOrder, LocalDate> readings = new EnumMap<>(DateOrder.class);
+        for (DateOrder order : DateOrder.values()) {
+            MomentText.both(cell, order)
+                    .map(MomentText.Both::date)
+                    .or(() -> MomentText.date(cell, order))
+                    .ifPresent(date -> readings.put(order, date));
+        }
+        return readings;
+    }
+
+    /** No date at all, or one that names its month and is the same in every order. */
+    private static boolean isSettledAlready(Map<DateOrder, LocalDate> readings) {
+        return readings.isEmpty()
+                || readings.size() == DateOrder.values().length
+                        && readings.values().stream().distinct().count() == 1;
     }
 
     private static boolean hasOffsets(List<Column> columns, List<List<String>> rows) {

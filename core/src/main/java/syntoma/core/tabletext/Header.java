@@ -1,0 +1,86 @@
+package syntoma.core.tabletext;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The headings of a table: mostly its first row; but a title may stand above them, and a row of units or of finer headings
+ * beneath.
+ *
+ * @param rows how many rows it takes, with what stands above it
+ * @param headings one for each column
+ */
+public record Header(int rows, List<String> headings) {
+    /** Rows among which it is looked for. Chosen: a title, who wrote it, when, and an empty row or two. */
+    public static final int LOOKED_AT = 8;
+
+    /** A table of measurements has at least a time, a figure, and one column more. */
+    private static final int LEAST_CELLS = 3;
+
+    /**
+     * Finds it among the first rows of a table.
+     *
+     * @param first at least one row
+     */
+    public static Header of(List<List<String>> first) {
+        int at = 0;
+        while (at < first.size() - 1 && filled(first.get(at)) < LEAST_CELLS) {
+            at++;
+        }
+        if (filled(first.get(at)) < LEAST_CELLS || !isOfWords(first.get(at))) {
+            return new Header(1, first.get(0));
+        }
+        List<String> headings = first.get(at);
+        if (at + 1 < first.size()) {
+            List<String> next = first.get(at + 1);
+            if (holdsUnits(next)) {
+                return new Header(at + 2, joined(headings, next));
+            }
+            if (filled(next) > filled(headings) && next.stream().noneMatch(Header::hasDigit)) {
+                return new Header(at + 2, joinedFrom(headings, next));
+            }
+        }
+        return new Header(at + 1, headings);
+    }
+
+    private static long filled(List<String> cells) {
+        return cells.stream().filter(cell -> !cell.isBlank()).count();
+    }
+
+    /** Headings are words; a row of figures is none. */
+    private static boolean isOfWords(List<String> cells) {
+        return 2 * cells.stream().filter(Header::hasDigit).count() < filled(cells);
+    }
+
+    private static boolean hasDigit(String cell) {
+        return cell.chars().anyMatch(Character::isDigit);
+    }
+
+    private static boolean holdsUnits(List<String> cells) {
+        return filled(cells) > 0
+                && cells.stream().filter(cell -> !cell.isBlank()).allMatch(cell -> Quantity.of(
+                                cell.strip().replaceAll("^[(\\[]|[)\\]]$", ""))
+                        .isPresent());
+    }
+
+    private static List<String> joined(List<String> headings, List<String> units) {
+        List<String> joined = new ArrayList<>();
+        for (int i = 0; i < headings.size(); i++) {
+            String unit = i < units.size() ? units.get(i).strip() : "";
+            boolean bracketed = unit.startsWith("(") || unit.startsWith("[");
+            String heading = headings.get(i).strip();
+            joined.add(unit.isEmpty() ? heading : heading + " " + (bracketed ? unit : "(" + unit + ")"));
+        }
+        return List.copyOf(joined);
+    }
+
+    /** The finer headings, where there are none those above them. */
+    private static List<String> joinedFrom(List<String> above, List<String> finer) {
+        List<String> joined = new ArrayList<>();
+        for (int i = 0; i < Math.max(above.size(), finer.size()); i++) {
+            String own = i < finer.size() ? finer.get(i).strip() : "";
+            joined.add(own.isEmpty() && i < above.size() ? above.get(i).strip() : own);
+        }
+        return List.copyOf(joined);
+    }
+}

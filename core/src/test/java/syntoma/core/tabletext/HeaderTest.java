@@ -1,0 +1,51 @@
+package syntoma.core.tabletext;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Where the headings stand. */
+class HeaderTest {
+    private static Header header(String... rows) {
+        return Header.of(
+                Arrays.stream(rows).map(row -> List.of(row.split("\\|", -1))).toList());
+    }
+
+    @Test
+    void mostly_in_the_first_row() {
+        assertEquals(
+                new Header(1, List.of("Date", "Place", "Down")), header("Date|Place|Down", "14.8.2026|Amber Spit|12"));
+    }
+
+    @Test
+    void below_a_title() {
+        assertEquals(
+                new Header(3, List.of("Date", "Place", "Down")),
+                header("Campsite log 2026||", "||", "Date|Place|Down", "14.8.2026|Amber Spit|12"));
+    }
+
+    @Test
+    void with_a_row_of_units_beneath() {
+        assertEquals(
+                new Header(2, List.of("Date", "Down (MB/s)", "Signal [dBm]")),
+                header("Date|Down|Signal", "|MB/s|[dBm]", "14.8.2026|12|-97"));
+    }
+
+    @Test
+    void over_two_rows_the_finer_ones_count() {
+        assertEquals(
+                new Header(2, List.of("Date", "Place", "Down", "Up")),
+                header(
+                        "Date|Place|Speed|",
+                        "||Down|Up".replaceFirst("\\|\\|", "Date|Place|"),
+                        "14.8.2026|Amber Spit|12|3"));
+    }
+
+    @Test
+    void figures_are_no_headings() {
+        assertEquals(new Header(1, List.of("Down", "Up")), header("Down|Up", "1|2", "3|4"));
+        assertEquals(new Header(1, List.of("Log", "", "")), header("Log||", "1|2|3", "4|5|6"));
+    }
+}
