@@ -21,7 +21,12 @@ class ArchitectureTest {
             .should()
             .onlyDependOnClassesThat()
             .resideInAnyPackage(
-                    "syntoma.core..", "java..", "org.hipparchus..", "net.sf.geographiclib..", "org.jspecify..");
+                    "syntoma.core..",
+                    "java..",
+                    "org.hipparchus..",
+                    "org.apache.commons.text..",
+                    "net.sf.geographiclib..",
+                    "org.jspecify..");
 
     @ArchTest
     static final ArchRule CORE_READS_NO_CLOCK = noClasses()

@@ -10,6 +10,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -65,7 +66,13 @@ class EveryOperationTest {
         bodies.put("PUT /api/gear/{id}", gear.formatted("Walked again"));
         bodies.put("POST /api/gear/import", "{\"format\":\"syntoma-gear-1\",\"gear\":[" + gear.formatted("In") + "]}");
         bodies.put("POST /api/setups", "{\"name\":\"Walked\"}");
-        bodies.put("PUT /api/setups/{id}/name", "{\"name\":\"Roof dome\"}");
+        bodies.put("PUT /api/names/{kind}/{id}", "{\"name\":\"Bog Boardwalk\"}");
+        bodies.put("PUT /api/names/{kind}/also", "{\"name\":\"Walked\"}");
+        bodies.put("POST /api/names/{kind}/{id}/merge", "{\"into\":{Amber Spit}}");
+        bodies.put("POST /api/names/{kind}/{id}/merge/preview", "{\"into\":{Amber Spit}}");
+        bodies.put("PUT /api/stays/{id}", "{\"arrivedAt\":\"{arrived}\",\"leftAt\":\"{left}\"}");
+        bodies.put("POST /api/stays/{id}/split", "{\"at\":\"{between}\",\"campsite\":\"Walked Meadow\"}");
+        bodies.put("POST /api/measurements/move", "{\"measurements\":[{measured}],\"stay\":{stay}}");
         bodies.put("PUT /api/setups/{id}/retired", "{\"retired\":false}");
         bodies.put("POST /api/gear/sheet-text", "{\"kind\":\"device\",\"text\":\"LTE B3\"}");
         bodies.put("PUT /api/setups/{id}", plan);
@@ -104,6 +111,7 @@ class EveryOperationTest {
                         + "\"carrier\":\"Ostrel\",\"rat\":\"LTE\",\"band\":\"B20\",\"outcome\":\"ok\",\"rsrpDbm\":\"-97.5\","
                         + "\"upMbps\":\"4 Mb/s\",\"trial\":\"Walked\",\"round\":\"1\",\"note\":\"n\",\"server\":\"s\",\"cellId\":\"1\"}";
         bodies.put("POST /api/measurements", measurement);
+        bodies.put("PUT /api/measurements/{id}", measurement.replace("20:00", "21:00"));
         bodies.put("POST /api/measurements/check", measurement);
         Map<String, String> filled = new TreeMap<>();
         for (Map.Entry<String, String> body : bodies.entrySet()) {
@@ -112,11 +120,51 @@ class EveryOperationTest {
                 text = text.replace(
                         "{" + item.get("name").asText() + "}", item.get("id").asText());
             }
+            for (JsonNode place : requests.read("/api/campsites").json()) {
+                text = text.replace(
+                        "{" + place.get("name").asText() + "}", place.get("id").asText());
+            }
+            JsonNode stay = stay("Birch Hollow");
+            text = text.replace("{arrived}", stay.get("arrivedAt").asText())
+                    .replace("{left}", stay.get("leftAt").asText())
+                    .replace("{between}", between(stay("Ferry Slip Four")))
+                    .replace("{stay}", stay.get("id").asText())
+                    .replace("{measured}", measurement());
             text = text.replace(
                     "{Roof dome}", requests.setup("Roof dome").at("/setup/id").asText());
             filled.put(body.getKey(), text);
         }
         return filled;
+    }
+
+    /** A stay that is over. */
+    private JsonNode stay(String campsite) throws Exception {
+        for (JsonNode stay : requests.read("/api/stays").json()) {
+            if (!stay.get("leftAt").isNull() && stay.get("campsite").asText().equals(campsite)) {
+                return stay;
+            }
+        }
+        throw new AssertionError("no stay at " + campsite);
+    }
+
+    private static String between(JsonNode stay) {
+        return OffsetDateTime.parse(stay.get("arrivedAt").asText())
+                .plusMinutes(30)
+                .toString();
+    }
+
+    /** The number of a measurement that was made elsewhere. */
+    private String measurement() throws Exception {
+        OffsetDateTime left =
+                OffsetDateTime.parse(stay("Birch Hollow").get("leftAt").asText());
+        String next = "";
+        for (JsonNode m : requests.read("/api/measurements?limit=5000").json()) {
+            // the latest stand first
+            if (OffsetDateTime.parse(m.get("takenAt").asText()).isAfter(left)) {
+                next = m.get("id").asText();
+            }
+        }
+        return next;
     }
 
     @Test
@@ -269,12 +317,36 @@ class EveryOperationTest {
                 .getResponse();
     }
 
+    private String campsite(String name) throws Exception {
+        for (JsonNode place : requests.read("/api/campsites").json()) {
+            if (place.get("name").asText().equals(name)) {
+                return place.get("id").asText();
+            }
+        }
+        return "1";
+    }
+
     /** The address of an operation, on a thing that there is. */
     private String address(String operation) throws Exception {
         String path = operation.substring(operation.indexOf(' ') + 1);
         if (path.startsWith("/api/gear/{id}")) {
             return path.replace(
                     "{id}", requests.gear("Thin extension 3 m").get("id").asText());
+        }
+        if (path.startsWith("/api/names/")) {
+            return path.replace("{kind}/also", "carrier/also?known=Ostrel")
+                    .replace("{kind}", "campsite")
+                    .replace("{id}", campsite(path.endsWith("/preview") ? "Juniper Ridge" : "Bog Boardwalk"));
+        }
+        if (path.startsWith("/api/stays/")) {
+            return path.replace(
+                    "{id}",
+                    stay(path.endsWith("/split") ? "Ferry Slip Four" : "Birch Hollow")
+                            .get("id")
+                            .asText());
+        }
+        if (path.startsWith("/api/measurements/")) {
+            return path.replace("{id}", measurement());
         }
         return path.replace("{id}", requests.setup("Roof dome").at("/setup/id").asText());
     }
@@ -305,8 +377,9 @@ class EveryOperationTest {
         calls++;
         String name = parameter.get("name").asText();
         boolean number = parameter.at("/schema/type").asText().equals("integer");
-        String address =
-                path.replaceAll("\\{\\w+}", parameter.get("in").asText().equals("path") ? "{0}" : "1");
+        boolean inPath = parameter.get("in").asText().equals("path");
+        String address = path.replaceAll("\\{(?!" + (inPath ? name : "-") + "})\\w+}", "1")
+                .replaceAll("\\{\\w+}", "{0}");
         var request = MockMvcRequestBuilders.request(
                 HttpMethod.valueOf(method.toUpperCase(java.util.Locale.ROOT)), address, value.isEmpty() ? " " : value);
         if (parameter.get("in").asText().equals("query")) {

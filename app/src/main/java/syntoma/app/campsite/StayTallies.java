@@ -49,16 +49,21 @@ class StayTallies {
     /** Counts a stay anew. */
     void recount(Stay stay) {
         entities.flush();
-        entities.createQuery("delete from StayTally t where t.stayId = :stay")
+        Map<Long, StayTally> left = entities.createQuery("from StayTally t where t.stayId = :stay", StayTally.class)
                 .setParameter("stay", stay.id)
-                .executeUpdate();
-        moments.counts(stay.campsiteId, stay.arrivedAt, stay.leftAt == null ? Stays.EVER : stay.leftAt)
-                .forEach(c -> {
-                    StayTally tally = new StayTally(stay.id, c.setup());
-                    tally.measured = c.measured();
-                    tally.failed = c.failed();
-                    entities.persist(tally);
-                });
+                .getResultStream()
+                .collect(Collectors.toMap(t -> t.setupId, t -> t));
+        for (Moments.Count count :
+                moments.counts(stay.campsiteId, stay.arrivedAt, stay.leftAt == null ? Stays.EVER : stay.leftAt)) {
+            StayTally tally = left.remove(count.setup());
+            if (tally == null) {
+                tally = new StayTally(stay.id, count.setup());
+                entities.persist(tally);
+            }
+            tally.measured = count.measured();
+            tally.failed = count.failed();
+        }
+        left.values().forEach(entities::remove);
     }
 
     /** How much was measured during a stay. */

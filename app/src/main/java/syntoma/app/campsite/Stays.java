@@ -68,6 +68,12 @@ public class Stays {
         }
     }
 
+    /** Brings the stays in line after measurements between two moments were changed, moved or taken out. */
+    @Transactional
+    public void changed(OffsetDateTime from, OffsetDateTime to) {
+        derive(from, to, true);
+    }
+
     /** Whether the measurements before and after a moment keep a stay in one piece. */
     private boolean holdsWithout(Stay stay, OffsetDateTime at) {
         Optional<Moment> before = moments.lastBefore(at);
@@ -283,6 +289,27 @@ public class Stays {
             }
         });
         return spans.inOrder();
+    }
+
+    /** Lets the stays that a person stated at one campsite be another's, and says which they were. */
+    @Transactional
+    public List<Long> refile(long from, long to) {
+        List<Long> ids = entities.createQuery(
+                        "select s.id from Stay s where s.stated = true and s.campsiteId = :from", Long.class)
+                .setParameter("from", from)
+                .getResultList();
+        refile(ids, to);
+        return ids;
+    }
+
+    /** Lets some stays be at another campsite; what was measured there has to follow. */
+    @Transactional
+    public void refile(List<Long> ids, long to) {
+        entities.createQuery("from Stay s where s.id in :ids", Stay.class)
+                .setParameter("ids", ids)
+                .getResultList()
+                .forEach(stay -> stay.campsiteId = to);
+        entities.flush();
     }
 
     /** Begins a stay now and ends the one that was open. */

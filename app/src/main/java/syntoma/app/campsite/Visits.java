@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.history.Edits;
 import syntoma.app.platform.NotFound;
 import syntoma.app.setup.Setups;
 
@@ -18,12 +19,14 @@ public class Visits {
     private final Setups setups;
     private final Stays stays;
     private final StayTallies tallies;
+    private final Edits edits;
 
-    Visits(Campsites campsites, Setups setups, Stays stays, StayTallies tallies) {
+    Visits(Campsites campsites, Setups setups, Stays stays, StayTallies tallies, Edits edits) {
         this.campsites = campsites;
         this.setups = setups;
         this.stays = stays;
         this.tallies = tallies;
+        this.edits = edits;
     }
 
     /** A stretch of time, both ends included. */
@@ -34,6 +37,7 @@ public class Visits {
         Map<Long, String> places = campsites.names();
         Map<Long, String> names = setups.names();
         Map<Long, List<StayTally>> perStay = tallies.perStay();
+        Map<Long, Integer> versions = edits.versions(Edits.Kind.STAY);
         return stays.all().stream()
                 .sorted(Comparator.comparing((Stay s) -> s.arrivedAt).reversed())
                 .map(stay -> {
@@ -46,7 +50,12 @@ public class Visits {
                             stay.leftAt,
                             counted.stream().mapToLong(t -> t.measured).sum(),
                             counted.stream().mapToLong(t -> t.failed).sum(),
-                            counted.stream().map(t -> names.get(t.setupId)).toList());
+                            counted.stream()
+                                    .map(t -> names.get(t.setupId))
+                                    .distinct()
+                                    .toList(),
+                            stay.stated,
+                            versions.getOrDefault(stay.id, 0));
                 })
                 .toList();
     }

@@ -36,7 +36,7 @@ import syntoma.core.unit.Text;
 @RestController
 @RequestMapping("/api")
 class ExchangeController {
-    private static final int LONGEST_NAME = 80;
+    private static final int LONGEST_NAME = 200;
     private static final String WORKBOOK = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
     private final ImportService imports;
@@ -73,10 +73,12 @@ class ExchangeController {
             @RequestParam(defaultValue = "false") boolean dryRun,
             @RequestParam(name = "progress", defaultValue = "") String name,
             @RequestParam(defaultValue = "") String sheet,
+            @RequestParam(name = "file", defaultValue = "") String fileName,
             HttpServletRequest request)
             throws IOException {
-        try (ImportProgress.Run run = progress.begin(followed(name))) {
-            return imports.run(request.getInputStream(), sheet, dryRun, run);
+        try (ImportProgress.Run run = progress.begin(named("progress", name))) {
+            return imports.run(
+                    request.getInputStream(), new ImportService.Wanted(named("file", fileName), sheet), dryRun, run);
         }
     }
 
@@ -107,8 +109,8 @@ class ExchangeController {
         return tables.rows(request);
     }
 
-    private static String followed(String name) {
-        return name.isEmpty() ? name : InvalidInput.naming("progress", () -> Text.name("progress", name, LONGEST_NAME));
+    private static String named(String field, String name) {
+        return name.isEmpty() ? name : InvalidInput.naming(field, () -> Text.name(field, name, LONGEST_NAME));
     }
 
     @GetMapping("/imports/{name}")

@@ -5,8 +5,11 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Supplier;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.lang.Nullable;
@@ -18,6 +21,7 @@ import syntoma.app.campsite.Campsites;
 import syntoma.app.need.Carriers;
 import syntoma.app.platform.Register;
 import syntoma.app.setup.Setups;
+import syntoma.core.unit.CloseNames;
 
 /**
  * The campsites, setups and carriers that an import names. Those that are new are stored at once, where others see them too,
@@ -25,6 +29,9 @@ import syntoma.app.setup.Setups;
  */
 @Component
 class ImportNames {
+    /** New names that are looked at for being close to others; a file with more is no log of one trip. */
+    private static final int MOST_COMPARED = 200;
+
     private final EntityManager entities;
     private final Campsites campsites;
     private final Setups setups;
@@ -68,6 +75,11 @@ class ImportNames {
     /** An import is kept: so are the names that were made for it. To be called in its transaction. */
     void keepMade() {
         entities.createQuery("delete from ImportMade").executeUpdate();
+    }
+
+    /** An import is undone: the names that were made for it go with {@link #takeBackMade}, where nothing needs them. */
+    void unmake(Map<String, List<Long>> numbers) {
+        numbers.forEach((kind, ids) -> ids.forEach(id -> entities.persist(new ImportMade(kind, id))));
     }
 
     /** An import is not kept: the names that were made for it go, except for those that are in use by now. */
@@ -120,6 +132,30 @@ class ImportNames {
 
         ImportReport.Created created() {
             return new ImportReport.Created(made.get(Kind.CAMPSITE), made.get(Kind.SETUP), made.get(Kind.CARRIER));
+        }
+
+        /** The numbers of the names that were made, by their kind. */
+        Map<String, List<Long>> madeNumbers() {
+            Map<String, List<Long>> numbers = new HashMap<>();
+            made.forEach((kind, names) -> numbers.put(
+                    kind.name(), names.stream().map(known.get(kind)::get).toList()));
+            return numbers;
+        }
+
+        /** Names that were made and are close to one that was known, or to one made before them. */
+        List<ImportReport.CloseName> close() {
+            List<ImportReport.CloseName> close = new ArrayList<>();
+            made.forEach((kind, names) -> {
+                Set<String> others = new TreeSet<>(known.get(kind).keySet());
+                others.removeAll(names);
+                for (String name : names.subList(0, Math.min(names.size(), MOST_COMPARED))) {
+                    CloseNames.among(others, name)
+                            .ifPresent(other -> close.add(
+                                    new ImportReport.CloseName(kind.name().toLowerCase(Locale.ROOT), name, other)));
+                    others.add(name);
+                }
+            });
+            return close;
         }
 
         private Long number(Kind kind, String name, Supplier<Long> maker) {

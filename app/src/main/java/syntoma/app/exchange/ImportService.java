@@ -7,13 +7,13 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Semaphore;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
+import syntoma.app.history.Journal;
 import syntoma.app.measurement.Intake;
+import syntoma.app.measurement.IntakeTurn;
 import syntoma.app.measurement.MeasurementReader;
 import syntoma.app.measurement.NewMeasurement;
 import syntoma.app.platform.Conflict;
@@ -31,12 +31,15 @@ public class ImportService {
     private final ImportNames names;
     private final Intake intake;
     private final Mappings mappings;
-    private final Semaphore turn = new Semaphore(1, true);
+    private final IntakeTurn turn;
+    private final Journal journal;
 
-    ImportService(ImportNames names, Intake intake, Mappings mappings) {
+    ImportService(ImportNames names, Intake intake, Mappings mappings, IntakeTurn turn, Journal journal) {
         this.names = names;
         this.intake = intake;
         this.mappings = mappings;
+        this.turn = turn;
+        this.journal = journal;
     }
 
     /** Ends what an import that was broken off has left. */
@@ -48,37 +51,82 @@ public class ImportService {
     /**
      * Imports a file, which must not come over the network as it is read.
      *
-     * @param sheet of a workbook; empty for its first
+     * @param wanted what to read of it
      * @throws InvalidInput when it is no file of measurements; nothing was kept
      * @throws Cancelled when told to stop; nothing was kept
      */
-    ImportReport run(InputStream file, String sheet, boolean dryRun, ImportProgress.Run progress) {
+    ImportReport run(InputStream file, Wanted wanted, boolean dryRun, ImportProgress.Run progress) {
         takeTurn(progress);
         boolean kept = false;
-        try (FileRows rows = new FileRows(file, sheet, progress, names.open(!dryRun), mappings::of)) {
-            Intake.Counts counts = dryRun ? intake.judge(rows::read) : intake.keep(rows::read, names::keepMade);
+        try (FileRows rows = new FileRows(file, wanted.sheet, progress, names.open(!dryRun), mappings::of)) {
+            Noting noting = new Noting(wanted.name, rows.book);
+            Intake.Counts counts = dryRun ? intake.judge(rows::read) : intake.keep(rows::read, noting);
             kept = true;
-            return rows.report(counts);
+            return rows.report(counts, noting.change);
         } finally {
             if (!kept && !dryRun) {
                 names.takeBackMade();
             }
-            turn.release();
+            turn.give();
         }
     }
 
     /** Imports a file that is known to be sound, and says how many rows were taken. */
     public int importAll(InputStream file) {
-        return run(file, "", false, ImportProgress.unwatched()).accepted();
+        return run(file, Wanted.ALL, false, ImportProgress.unwatched()).accepted();
+    }
+
+    /**
+     * What to read of a file.
+     *
+     * @param name of the file, for a person; empty where it has none
+     * @param sheet of a workbook; empty for its first
+     */
+    record Wanted(String name, String sheet) {
+        static final Wanted ALL = new Wanted("", "");
+    }
+
+    /** Writes an import into the journal, in its transaction; one that keeps nothing leaves no entry. */
+    private final class Noting implements Intake.Frame {
+        private final String file;
+        private final ImportNames.Book book;
+        private @Nullable Long change;
+
+        private Noting(String file, ImportNames.Book book) {
+            this.file = file;
+            this.book = book;
+        }
+
+        @Override
+        public long begin() {
+            return journal.write(Journal.Kind.IMPORTED, "An import is under way", "");
+        }
+
+        @Override
+        public void end(long entry, Intake.Counts counts) {
+            names.keepMade();
+            if (counts.accepted() == 0) {
+                journal.withdraw(entry);
+                return;
+            }
+            change = entry;
+            String from = file.isEmpty() ? "" : " from " + file;
+            journal.complete(
+                    entry,
+                    "Imported " + counts.accepted() + (counts.accepted() == 1 ? " measurement" : " measurements")
+                            + from,
+                    new ImportUndoing.Imported(
+                            counts.first().toString(), counts.last().toString(), book.madeNumbers()));
+        }
     }
 
     private void takeTurn(ImportProgress.Run progress) {
-        if (turn.getQueueLength() >= MOST_WAITING) {
+        if (turn.waiting() >= MOST_WAITING) {
             throw new Conflict(MOST_WAITING
                     + " imports wait for their turn already; nothing of this one was kept. Try again later");
         }
         try {
-            while (!turn.tryAcquire(LOOK_UP_MS, TimeUnit.MILLISECONDS)) {
+            while (!turn.take(LOOK_UP_MS)) {
                 if (progress.cancelled()) {
                     throw new Cancelled();
                 }
@@ -124,8 +172,15 @@ public class ImportService {
             }
         }
 
-        ImportReport report(Intake.Counts counts) {
-            return new ImportReport(counts.accepted(), counts.duplicates(), rejectedRows, rejected, book.created());
+        ImportReport report(Intake.Counts counts, @Nullable Long change) {
+            return new ImportReport(
+                    counts.accepted(),
+                    counts.duplicates(),
+                    rejectedRows,
+                    rejected,
+                    book.created(),
+                    book.close(),
+                    change);
         }
 
         void read(Intake.Rows into) {

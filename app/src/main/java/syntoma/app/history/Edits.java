@@ -1,10 +1,14 @@
 package syntoma.app.history;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.type.TypeReference;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -31,7 +35,39 @@ public class Edits {
         GEAR,
         CHAIN,
         NEED,
-        RIG
+        RIG,
+        MEASUREMENT,
+        STAY
+    }
+
+    /**
+     * A version of something, and what changed with it.
+     *
+     * @param changes none for the first
+     */
+    public record VersionView(int version, OffsetDateTime at, List<Change> changes) {}
+
+    /** All versions of one, the first first; none where it was never changed. */
+    @Transactional(readOnly = true)
+    public List<VersionView> history(Kind kind, long number) {
+        List<VersionView> views = new ArrayList<>();
+        JsonNode before = null;
+        for (Edit edit : entities.createQuery(
+                        "from Edit e where e.kind = :kind and e.number = :number order by e.version", Edit.class)
+                .setParameter("kind", kind.name())
+                .setParameter("number", number)
+                .getResultList()) {
+            JsonNode now = read(edit);
+            views.add(new VersionView(edit.version, edit.at, before == null ? List.of() : Change.between(before, now)));
+            before = now;
+        }
+        return views;
+    }
+
+    /** What one was in a version; empty where that is not known. */
+    @Transactional(readOnly = true)
+    public <T> Optional<T> was(Kind kind, long number, int version, TypeReference<T> type) {
+        return content(kind, number, version).map(node -> json.convertValue(node, type));
     }
 
     /** The versions of all of a kind that were ever changed, by their numbers; all others have version 0. */
@@ -80,13 +116,15 @@ public class Edits {
 
     private Optional<JsonNode> content(Kind kind, long number, int version) {
         return Optional.ofNullable(entities.find(Edit.class, new Edit.Key(kind.name(), number, version)))
-                .map(edit -> {
-                    try {
-                        return json.readTree(edit.content);
-                    } catch (com.fasterxml.jackson.core.JsonProcessingException e) {
-                        throw new IllegalStateException(e);
-                    }
-                });
+                .map(this::read);
+    }
+
+    private JsonNode read(Edit edit) {
+        try {
+            return json.readTree(edit.content);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private void record(Kind kind, long number, int version, JsonNode content) {

@@ -5,11 +5,13 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
+import java.util.Map;
+import java.util.function.ToLongFunction;
 import syntoma.core.reading.Figure;
 
 /**
- * 128 bits over what makes two rows the same measurement: time, campsite, setup, carrier, trial, round and every metric. A
- * setup counts by the name it had first, so that renaming it changes nothing.
+ * 128 bits over what makes two rows the same measurement: time, campsite, setup, carrier, trial, round and every metric.
+ * Campsites, setups and carriers count by the names they had first, so that renaming them changes nothing.
  */
 record Fingerprint(long high, long low) {
     private static final ThreadLocal<MessageDigest> DIGEST = ThreadLocal.withInitial(() -> {
@@ -26,22 +28,49 @@ record Fingerprint(long high, long low) {
     /** Figures that came later count only where they are present, so that rows of before stay the same. */
     private static final int SLOTS_AT_FIRST = 11;
 
-    static Fingerprint of(NewMeasurement m, String setup) {
+    /** The first names of what is known by more than one name; all others are their own. */
+    record Names(Map<String, String> campsites, Map<String, String> setups, Map<String, String> carriers) {}
+
+    static Fingerprint of(NewMeasurement m, Names names) {
+        return of(
+                m.takenAt().toInstant(),
+                m.round().orElse(-1),
+                figure -> m.numbers().bits(figure),
+                first(names.campsites, m.campsite()),
+                first(names.setups, m.setup()),
+                first(names.carriers, m.carrier()),
+                m.trial());
+    }
+
+    /** Of a row under the names given, which are by themselves or of before. */
+    static Fingerprint of(MeasurementRow row, String campsite, String setup, String carrier, Names names) {
+        return of(
+                row.takenAt.toInstant(),
+                row.round == null ? -1 : row.round,
+                figure -> Numbers.bits(row.number(figure)),
+                first(names.campsites, campsite),
+                first(names.setups, setup),
+                first(names.carriers, carrier),
+                row.trial == null ? "" : row.trial);
+    }
+
+    private static String first(Map<String, String> names, String name) {
+        return names.getOrDefault(name, name);
+    }
+
+    private static Fingerprint of(Instant at, int round, ToLongFunction<Figure> bits, String... names) {
         ByteBuffer buffer = BUFFER.get().clear();
-        Instant at = m.takenAt().toInstant();
-        buffer.putLong(at.getEpochSecond())
-                .putInt(at.getNano())
-                .putInt(m.round().orElse(-1));
+        buffer.putLong(at.getEpochSecond()).putInt(at.getNano()).putInt(round);
         for (Figure figure : Figure.numbers()) {
-            long bits = m.numbers().bits(figure);
+            long value = bits.applyAsLong(figure);
             int slot = figure.measure().slot();
             if (slot < SLOTS_AT_FIRST) {
-                buffer.putLong(bits);
-            } else if (m.numbers().get(figure).isPresent()) {
-                buffer.putInt(slot).putLong(bits);
+                buffer.putLong(value);
+            } else if (value != Numbers.MISSING) {
+                buffer.putInt(slot).putLong(value);
             }
         }
-        for (String name : new String[] {m.campsite(), setup, m.carrier(), m.trial()}) {
+        for (String name : names) {
             buffer.put(name.getBytes(StandardCharsets.UTF_8)).put((byte) 0);
         }
         MessageDigest digest = DIGEST.get();

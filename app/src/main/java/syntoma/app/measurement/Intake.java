@@ -3,7 +3,6 @@ package syntoma.app.measurement;
 import jakarta.annotation.PostConstruct;
 import jakarta.persistence.EntityManager;
 import java.time.OffsetDateTime;
-import java.util.Map;
 import java.util.function.Consumer;
 import org.hibernate.Session;
 import org.hibernate.SessionFactory;
@@ -13,7 +12,6 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import syntoma.app.campsite.Stays;
-import syntoma.app.setup.Setups;
 import syntoma.app.store.Force;
 import syntoma.app.store.ForcedTransactions;
 import syntoma.app.store.Pen;
@@ -32,7 +30,7 @@ public class Intake {
     private final EntityManager entities;
     private final TransactionTemplate alongside;
     private final TransactionTemplate reading;
-    private final Setups setups;
+    private final LogNames names;
     private final Stays stays;
     private final KnownTrials trials;
     private final Meanwhile meanwhile;
@@ -42,7 +40,7 @@ public class Intake {
     Intake(
             EntityManager entities,
             ForcedTransactions transactions,
-            Setups setups,
+            LogNames names,
             Stays stays,
             KnownTrials trials,
             Meanwhile meanwhile,
@@ -52,7 +50,7 @@ public class Intake {
         this.alongside = transactions.alongside();
         this.reading = new TransactionTemplate(transactions);
         reading.setReadOnly(true);
-        this.setups = setups;
+        this.names = names;
         this.stays = stays;
         this.trials = trials;
         this.meanwhile = meanwhile;
@@ -60,8 +58,21 @@ public class Intake {
         this.force = force;
     }
 
-    /** How many rows were taken, and how many were there already. */
-    public record Counts(int accepted, int duplicates) {}
+    /**
+     * How many rows were taken, and how many were there already.
+     *
+     * @param first when the first of those taken was measured; null when none was taken
+     */
+    public record Counts(int accepted, int duplicates, @Nullable OffsetDateTime first, @Nullable OffsetDateTime last) {}
+
+    /** What is done around the rows of an intake, in its transaction. */
+    public interface Frame {
+        /** Gives the number of the entry of the journal that the rows come with. */
+        long begin();
+
+        /** All rows are there. */
+        void end(long entry, Counts counts);
+    }
 
     /** Brings the stays in line with an intake that a stop has left unfinished. */
     @PostConstruct
@@ -72,7 +83,7 @@ public class Intake {
     /** Counts what would be taken, and keeps nothing. */
     public Counts judge(Consumer<Rows> source) {
         return reading.execute(status -> {
-            Rows rows = new Rows(null);
+            Rows rows = new Rows(null, null);
             source.accept(rows);
             return rows.counts();
         });
@@ -82,31 +93,33 @@ public class Intake {
      * Keeps what is taken. Intakes must come in turn.
      *
      * @param source gives the rows
-     * @param kept is done in the same transaction, at its end
      */
-    public Counts keep(Consumer<Rows> source, Runnable kept) {
+    public Counts keep(Consumer<Rows> source, Frame frame) {
         try {
             // with the pen: what others log is then either there already or told to this intake
             pen.holding(meanwhile::begin);
             Meanwhile.Import under = meanwhile.current();
-            return alongside.execute(status -> entities.unwrap(Session.class).doReturningWork(connection -> {
-                SessionFactory factory = entities.unwrap(Session.class).getSessionFactory();
-                try (StatelessSession batch = factory.openStatelessSession(connection)) {
-                    batch.setJdbcBatchSize(BATCH);
-                    // it batches within a transaction of its own only; what ends it is the one around
-                    batch.beginTransaction();
-                    Rows rows = new Rows(batch);
-                    source.accept(rows);
-                    ((SharedSessionContractImplementor) batch)
-                            .getJdbcCoordinator()
-                            .executeBatch();
-                    pen.holding(() -> {
-                        rows.seal(under);
-                        kept.run();
-                    });
-                    return rows.counts();
-                }
-            }));
+            return alongside.execute(status -> {
+                long entry = frame.begin();
+                return entities.unwrap(Session.class).doReturningWork(connection -> {
+                    SessionFactory factory = entities.unwrap(Session.class).getSessionFactory();
+                    try (StatelessSession batch = factory.openStatelessSession(connection)) {
+                        batch.setJdbcBatchSize(BATCH);
+                        // it batches within a transaction of its own only; what ends it is the one around
+                        batch.beginTransaction();
+                        Rows rows = new Rows(batch, entry);
+                        source.accept(rows);
+                        ((SharedSessionContractImplementor) batch)
+                                .getJdbcCoordinator()
+                                .executeBatch();
+                        pen.holding(() -> {
+                            rows.seal(under);
+                            frame.end(entry, rows.counts());
+                        });
+                        return rows.counts();
+                    }
+                });
+            });
         } finally {
             meanwhile.end();
             stays.settle();
@@ -131,24 +144,33 @@ public class Intake {
     /** The rows of one intake. */
     public final class Rows {
         private final StatelessSession batch;
+        private final @Nullable Long entry;
         private final FingerprintSet known = new FingerprintSet();
         private final KnownTrials.Seen seen = new KnownTrials.Seen();
-        private final Map<String, String> firstNames = setups.firstNames();
+        private final Fingerprint.Names firstNames = names.first();
         private int accepted;
         private int duplicates;
         private OffsetDateTime first;
         private OffsetDateTime last;
 
-        private Rows(@Nullable StatelessSession batch) {
+        private Rows(@Nullable StatelessSession batch, @Nullable Long entry) {
             this.batch = batch;
-            entities.createQuery("select m.printHigh, m.printLow from Measurement m", Object[].class)
+            this.entry = entry;
+            know("select m.printHigh, m.printLow from Measurement m");
+            // what a measurement was before it was edited is in the log too
+            know("select f.printHigh, f.printLow from FormerPrint f"
+                    + " where exists (select m.id from Measurement m where m.id = f.measurementId)");
+        }
+
+        private void know(String query) {
+            entities.createQuery(query, Object[].class)
                     .getResultStream()
                     .forEach(print -> known.add((long) print[0], (long) print[1]));
         }
 
         /** Does what can be done with a measurement before its turn; on any thread, one after the other. */
         public Ready ready(NewMeasurement m) {
-            return new Ready(m, Fingerprint.of(m, firstNames.getOrDefault(m.setup(), m.setup())));
+            return new Ready(m, Fingerprint.of(m, firstNames));
         }
 
         /** Takes a measurement, unless the same is there already. */
@@ -162,6 +184,7 @@ public class Intake {
             first = first == null || row.takenAt.isBefore(first) ? row.takenAt : first;
             last = last == null || row.takenAt.isAfter(last) ? row.takenAt : last;
             if (batch != null) {
+                row.importId = entry;
                 batch.insert(row);
                 seen.add(row);
                 if (accepted % FORCE_AFTER == 0) {
@@ -171,7 +194,7 @@ public class Intake {
         }
 
         private Counts counts() {
-            return new Counts(accepted, duplicates);
+            return new Counts(accepted, duplicates, first, last);
         }
 
         /** What was logged meanwhile stays, and goes from the intake; from then on the intake's rows count as there. */

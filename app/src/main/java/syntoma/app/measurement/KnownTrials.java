@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.stereotype.Component;
 
 /** Knows when each trial was measured, so that its measurements are found without reading the log. */
@@ -43,6 +44,17 @@ class KnownTrials {
                 known.widen(trial.lastAt);
             }
         });
+    }
+
+    /** The names of those at a campsite that have a measurement. */
+    Set<String> at(long campsite) {
+        return Set.copyOf(entities.createQuery(
+                        "select t.name from KnownTrial t where t.campsiteId = :campsite and exists (select m.id"
+                                + " from Measurement m where m.campsiteId = t.campsiteId and m.trial = t.name"
+                                + " and m.takenAt >= t.firstAt and m.takenAt <= t.lastAt)",
+                        String.class)
+                .setParameter("campsite", campsite)
+                .getResultList());
     }
 
     /** The trials of a name, at most one at each campsite. */

@@ -15,6 +15,7 @@ import syntoma.core.trial.Outcome;
  *
  * @param numbers by their fields, each a field of the answer; they keep the digits they were written in, and are null when
  *     missing
+ * @param version how often it was corrected
  */
 public record LoggedMeasurement(
         long id,
@@ -32,9 +33,10 @@ public record LoggedMeasurement(
         @Schema(allowableValues = {"ok", "no_service", "failed", "timed_out"}) String outcome,
         @Nullable String trial,
         @Nullable Integer round,
-        @Nullable String note) {
+        @Nullable String note,
+        int version) {
 
-    static LoggedMeasurement of(Measurement m, String campsite, Long stay, String setup, String carrier) {
+    static LoggedMeasurement of(Measurement m, String campsite, Long stay, String setup, String carrier, int version) {
         return new LoggedMeasurement(
                 m.id,
                 m.takenAt,
@@ -51,7 +53,8 @@ public record LoggedMeasurement(
                 m.outcome,
                 m.trial,
                 m.round,
-                m.note);
+                m.note,
+                version);
     }
 
     private static Map<String, BigDecimal> numbers(Measurement m) {

@@ -3,10 +3,12 @@ package syntoma.app.measurement;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -23,18 +25,28 @@ class MeasurementController {
 
     private final Measurements measurements;
     private final MeasurementLog log;
+    private final MeasurementEdits edits;
     private final MeasurementForm form;
     private final Campsites campsites;
 
-    MeasurementController(Measurements measurements, MeasurementLog log, MeasurementForm form, Campsites campsites) {
+    MeasurementController(
+            Measurements measurements,
+            MeasurementLog log,
+            MeasurementEdits edits,
+            MeasurementForm form,
+            Campsites campsites) {
         this.measurements = measurements;
         this.log = log;
+        this.edits = edits;
         this.form = form;
         this.campsites = campsites;
     }
 
     /** The number of a new measurement. */
     record Stored(long id) {}
+
+    /** The number of a change, by which it can be undone; null where nothing was changed. */
+    record Done(@Nullable Long change) {}
 
     @GetMapping("/measurements")
     List<LoggedMeasurement> measurements(
@@ -63,15 +75,22 @@ class MeasurementController {
         return form.check(request);
     }
 
-    @DeleteMapping("/measurements/{id}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void delete(@PathVariable long id) {
-        log.delete(id);
+    @GetMapping("/measurements/{id}")
+    MeasurementEdits.EditView measurement(@PathVariable long id) {
+        return edits.view(id);
     }
 
-    @PostMapping("/measurements/{id}/restore")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void restore(@PathVariable long id) {
-        log.restore(id);
+    /** Corrects a measurement; says under which number that can be undone. */
+    @PutMapping("/measurements/{id}")
+    Done edit(
+            @PathVariable long id,
+            @RequestBody MeasurementForm.Request request,
+            @RequestParam(required = false) Integer version) {
+        return new Done(edits.edit(id, request, version));
+    }
+
+    @DeleteMapping("/measurements/{id}")
+    Done delete(@PathVariable long id) {
+        return new Done(log.delete(id));
     }
 }

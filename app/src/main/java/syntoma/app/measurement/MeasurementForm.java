@@ -3,6 +3,9 @@ package syntoma.app.measurement;
 import com.fasterxml.jackson.annotation.JsonAnySetter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -15,9 +18,11 @@ import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.Moment;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
 import syntoma.core.band.Channel;
+import syntoma.core.reading.BareLevel;
 import syntoma.core.reading.Consistency;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.Placing;
@@ -32,6 +37,15 @@ import syntoma.core.unit.Text;
 class MeasurementForm {
     /** Not typed: they belong to the campsite, not to what was measured there. */
     private static final Set<Figure> NOT_TYPED = EnumSet.of(Figure.LAT, Figure.LON);
+
+    /** How far the clock of who types may be ahead. */
+    private static final Duration CLOCKS_DIFFER = Duration.ofMinutes(5);
+
+    private final Clock clock;
+
+    MeasurementForm(Clock clock) {
+        this.clock = clock;
+    }
 
     /**
      * A measurement as typed, by the fields of the catalogue. Every part may be missing; numbers may be texts, and rates
@@ -74,17 +88,24 @@ class MeasurementForm {
         if (texts.get(Figure.BAND).isEmpty()) {
             channel(texts).flatMap(Channel::band).ifPresent(band -> texts.put(Figure.BAND, band.name()));
         }
+        texts.replaceAll(BareLevel::signed);
         MeasurementReader reader = new MeasurementReader(true);
         Optional<NewMeasurement> measurement = reader.read(texts::get);
         for (FieldProblem problem : reader.problems()) {
             String field = Figure.labelled(problem.field()).orElseThrow().field();
             problems.add(new FieldProblem(field, problem.message()));
         }
+        measurement
+                .map(NewMeasurement::takenAt)
+                .filter(at -> at.isAfter(OffsetDateTime.now(clock).plus(CLOCKS_DIFFER)))
+                .ifPresent(at -> problems.add(new FieldProblem(
+                        Figure.TAKEN_AT.field(), "takenAt is " + Moment.said(at) + ", which is still to come")));
         return new Result(problems.isEmpty() ? measurement : Optional.empty(), problems);
     }
 
     Check check(Request request) {
         Map<Figure, String> texts = texts(request);
+        texts.replaceAll(BareLevel::signed);
         List<GradeOf> grades = new ArrayList<>();
         for (Figure column : isOfCell(texts) ? Figure.numbers() : List.<Figure>of()) {
             column.measure().radio().filter(RadioMetric::isGraded).ifPresent(metric -> number(texts.get(column))

@@ -4,41 +4,39 @@ import jakarta.persistence.EntityManager;
 import java.time.OffsetDateTime;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.Stays;
-import syntoma.app.need.Carriers;
+import syntoma.app.history.Journal;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.NotFound;
-import syntoma.app.setup.Setups;
 
 /** Single measurements: logged, taken out, put back. The same measurement is never in the log twice. */
 @Service
 @Transactional
 class MeasurementLog {
     private final EntityManager entities;
-    private final Campsites campsites;
-    private final Setups setups;
-    private final Carriers carriers;
+    private final LogNames names;
     private final Stays stays;
     private final KnownTrials trials;
     private final Meanwhile meanwhile;
+    private final Journal journal;
 
     MeasurementLog(
             EntityManager entities,
-            Campsites campsites,
-            Setups setups,
-            Carriers carriers,
+            LogNames names,
             Stays stays,
             KnownTrials trials,
-            Meanwhile meanwhile) {
+            Meanwhile meanwhile,
+            Journal journal) {
         this.entities = entities;
-        this.campsites = campsites;
-        this.setups = setups;
-        this.carriers = carriers;
+        this.names = names;
         this.stays = stays;
         this.trials = trials;
         this.meanwhile = meanwhile;
+        this.journal = journal;
     }
+
+    /** What undoing a deletion needs. */
+    record Deletion(long measurement) {}
 
     /**
      * Stores one measurement.
@@ -46,12 +44,9 @@ class MeasurementLog {
      * @throws Conflict when the same measurement is there already
      */
     public Long store(NewMeasurement m) {
-        Measurement row = new Measurement(
-                m,
-                Fingerprint.of(m, setups.firstNames().getOrDefault(m.setup(), m.setup())),
-                campsites.number(m.campsite(), m.lat(), m.lon()),
-                setups.number(m.setup()),
-                m.carrier().isEmpty() ? null : carriers.number(m.carrier()));
+        LogNames.Place place = names.place(m);
+        Measurement row =
+                new Measurement(m, Fingerprint.of(m, names.first()), place.campsite(), place.setup(), place.carrier());
         if (isThere(row.print(), row.takenAt)) {
             throw new Conflict("takenAt", "this measurement is in the log already");
         }
@@ -79,20 +74,36 @@ class MeasurementLog {
         return same > 0 || meanwhile.isKept(print);
     }
 
+    /** Whether the same measurement as a row that was changed is in the log under another number. */
+    boolean isElsewhere(Measurement row) {
+        return entities.createQuery(
+                                "select count(*) from Measurement m where m.takenAt = :at and m.printHigh = :high"
+                                        + " and m.printLow = :low and m.id <> :id",
+                                Long.class)
+                        .setParameter("at", row.takenAt)
+                        .setParameter("high", row.printHigh)
+                        .setParameter("low", row.printLow)
+                        .setParameter("id", row.id)
+                        .getSingleResult()
+                > 0;
+    }
+
     /**
      * Takes a measurement out of the log until it is put back.
      *
+     * @return the number of the change in the journal
      * @throws NotFound when there is none
      */
-    public void delete(long id) {
+    public long delete(long id) {
         Measurement gone = entities.find(Measurement.class, id);
         if (gone == null) {
             throw missing(id);
         }
-        entities.persist(new DeletedMeasurement(gone));
+        entities.persist(new DeletedMeasurement(gone, null));
         entities.remove(gone);
         entities.flush();
         stays.removed(gone.taken());
+        return journal.write(Journal.Kind.DELETED, "Deleted " + names.said(gone), new Deletion(id));
     }
 
     /**
@@ -106,8 +117,10 @@ class MeasurementLog {
             throw missing(id);
         }
         entities.remove(deleted);
-        if (!isThere(deleted.print(), deleted.takenAt)) {
-            keep(new Measurement(deleted));
+        Measurement row = new Measurement(deleted);
+        names.follow(row);
+        if (!isThere(row.print(), row.takenAt)) {
+            keep(row);
         }
     }
 

@@ -52,13 +52,20 @@ abstract class MeasurementRow {
     long printHigh;
     long printLow;
 
+    /** The entry of the journal that it was imported with; null when it was typed. */
+    Long importId;
+
     protected MeasurementRow() {}
 
     protected MeasurementRow(NewMeasurement m, Fingerprint print, Long campsiteId, Long setupId, Long carrierId) {
+        place(campsiteId, setupId, carrierId);
+        fill(m);
+        print(print);
+    }
+
+    /** Takes what was measured, and when, from another. */
+    final void fill(NewMeasurement m) {
         this.takenAt = m.takenAt();
-        this.campsiteId = campsiteId;
-        this.setupId = setupId;
-        this.carrierId = carrierId;
         this.rat = m.rat().map(Rat::label).orElse(null);
         this.band = emptyToNull(m.band());
         this.arfcn = m.arfcn().isPresent() ? m.arfcn().getAsInt() : null;
@@ -68,6 +75,16 @@ abstract class MeasurementRow {
         this.trial = emptyToNull(m.trial());
         this.round = m.round().isPresent() ? m.round().getAsInt() : null;
         this.digits = emptyToNull(m.numbers().digits());
+    }
+
+    /** Says where, with what and on what it was measured. */
+    final void place(Long campsite, Long setup, Long carrier) {
+        this.campsiteId = campsite;
+        this.setupId = setup;
+        this.carrierId = carrier;
+    }
+
+    final void print(Fingerprint print) {
         this.printHigh = print.high();
         this.printLow = print.low();
     }
@@ -89,6 +106,7 @@ abstract class MeasurementRow {
         this.digits = other.digits;
         this.printHigh = other.printHigh;
         this.printLow = other.printLow;
+        this.importId = other.importId;
     }
 
     private static Map<Figure, VarHandle> fields(List<Figure> figures, Class<?> type) {
@@ -106,6 +124,12 @@ abstract class MeasurementRow {
     /** The value of a number, null when missing. */
     Double number(Figure figure) {
         return (Double) NUMBERS.get(figure).get(this);
+    }
+
+    /** A figure that is text and nothing else, null when missing. */
+    String text(Figure figure) {
+        VarHandle field = TEXTS.get(figure);
+        return field == null ? null : (String) field.get(this);
     }
 
     Fingerprint print() {

@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.StayTime;
 import syntoma.app.campsite.Visits;
+import syntoma.app.history.Edits;
 import syntoma.app.need.Carriers;
 import syntoma.app.platform.NotFound;
 import syntoma.app.setup.Setups;
@@ -30,6 +31,7 @@ public class Measurements {
     private final Carriers carriers;
     private final Visits visits;
     private final KnownTrials trials;
+    private final Edits edits;
 
     Measurements(
             EntityManager entities,
@@ -37,13 +39,15 @@ public class Measurements {
             Setups setups,
             Carriers carriers,
             Visits visits,
-            KnownTrials trials) {
+            KnownTrials trials,
+            Edits edits) {
         this.entities = entities;
         this.campsites = campsites;
         this.setups = setups;
         this.carriers = carriers;
         this.visits = visits;
         this.trials = trials;
+        this.edits = edits;
     }
 
     /**
@@ -83,6 +87,7 @@ public class Measurements {
         }
         Map<Long, String> places = campsites.names();
         Map<Long, String> networks = carriers.names();
+        Map<Long, Integer> versions = edits.versions(Edits.Kind.MEASUREMENT);
         Map<Long, List<StayTime>> perCampsite = all.stream().collect(Collectors.groupingBy(StayTime::campsiteId));
         return query.getResultStream()
                 .map(m -> LoggedMeasurement.of(
@@ -90,7 +95,8 @@ public class Measurements {
                         places.get(m.campsiteId),
                         stay(m, perCampsite.getOrDefault(m.campsiteId, List.of())),
                         setupNames.get(m.setupId),
-                        m.carrierId == null ? null : networks.get(m.carrierId)))
+                        m.carrierId == null ? null : networks.get(m.carrierId),
+                        versions.getOrDefault(m.id, 0)))
                 .toList();
     }
 

@@ -3,10 +3,14 @@ package syntoma.app.measurement;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.OptionalDouble;
+import org.springframework.lang.Nullable;
 import syntoma.core.reading.Figure;
 
 /** The numbers of a measurement with the digits they were written in. */
 public final class Numbers {
+    /** The bits of a value that is missing. */
+    static final long MISSING = Double.doubleToLongBits(Double.NaN);
+
     private static final int COUNT = Figure.numbers().size();
 
     private final double[] values = new double[COUNT];
@@ -40,6 +44,10 @@ public final class Numbers {
     /** The bits of a value; one pattern for missing. */
     long bits(Figure figure) {
         return Double.doubleToLongBits(values[figure.measure().slot()]);
+    }
+
+    static long bits(@Nullable Double value) {
+        return value == null ? MISSING : Double.doubleToLongBits(value);
     }
 
     /** The digits as written where they are not the shortest form, joined by bars; empty when all are. */

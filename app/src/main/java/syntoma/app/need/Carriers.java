@@ -1,11 +1,13 @@
 package syntoma.app.need;
 
 import jakarta.persistence.EntityManager;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -47,19 +49,19 @@ public class Carriers extends Register<Carrier> {
                 .toList();
     }
 
-    /** The bands of all carriers, by carrier and region. */
+    /** The bands of all carriers, by carrier and region; those of one that was merged are the other's. */
     @Transactional(readOnly = true)
     public List<RegionView> regions() {
-        Map<List<String>, List<String>> bands = new LinkedHashMap<>();
-        entities.createQuery(
-                        "select c.name, b.region, b.band from CarrierBand b join Carrier c on c.id = b.carrierId"
-                                + " order by c.name, b.region, b.id",
-                        Object[].class)
+        Map<Long, String> names = names();
+        Map<List<String>, Set<String>> bands = new TreeMap<>(
+                Comparator.comparing((List<String> key) -> key.get(0)).thenComparing(key -> key.get(1)));
+        entities.createQuery("from CarrierBand b order by b.id", CarrierBand.class)
                 .getResultStream()
-                .forEach(row -> bands.computeIfAbsent(List.of((String) row[0], (String) row[1]), k -> new ArrayList<>())
-                        .add((String) row[2]));
+                .forEach(b -> bands.computeIfAbsent(
+                                List.of(names.get(b.carrierId), b.region), k -> new LinkedHashSet<>())
+                        .add(b.band));
         return bands.entrySet().stream()
-                .map(e -> new RegionView(e.getKey().get(0), e.getKey().get(1), e.getValue()))
+                .map(e -> new RegionView(e.getKey().get(0), e.getKey().get(1), List.copyOf(e.getValue())))
                 .toList();
     }
 
@@ -78,8 +80,13 @@ public class Carriers extends Register<Carrier> {
                 .distinct()
                 .toList();
         Long carrier = number(name);
-        entities.createQuery("delete from CarrierBand b where b.carrierId = :carrier and b.region = :region")
-                .setParameter("carrier", carrier)
+        String standing = name(carrier).orElseThrow();
+        List<Long> merged = names().entrySet().stream()
+                .filter(e -> e.getValue().equals(standing))
+                .map(Map.Entry::getKey)
+                .toList();
+        entities.createQuery("delete from CarrierBand b where b.carrierId in :carriers and b.region = :region")
+                .setParameter("carriers", merged)
                 .setParameter("region", region)
                 .executeUpdate();
         bands.forEach(band -> entities.persist(new CarrierBand(carrier, region, band)));

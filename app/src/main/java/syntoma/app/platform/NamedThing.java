@@ -14,6 +14,9 @@ public abstract class NamedThing {
 
     private String name;
 
+    /** The one that stands for it; null while it stands for itself. */
+    private Long mergedInto;
+
     protected NamedThing() {}
 
     protected NamedThing(String name) {
@@ -28,7 +31,15 @@ public abstract class NamedThing {
         return name;
     }
 
-    protected void rename(String other) {
+    Long mergedInto() {
+        return mergedInto;
+    }
+
+    void merge(Long into) {
+        this.mergedInto = into;
+    }
+
+    void rename(String other) {
         this.name = other;
     }
 }

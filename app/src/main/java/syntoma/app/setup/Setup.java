@@ -19,10 +19,6 @@ class Setup extends NamedThing {
         this.pennant = pennant;
     }
 
-    void renamed(String name) {
-        rename(name);
-    }
-
     SetupName view() {
         return new SetupName(id(), name(), pennant, retired);
     }

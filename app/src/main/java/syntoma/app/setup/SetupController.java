@@ -80,11 +80,6 @@ class SetupController {
         return names.add(request.name());
     }
 
-    @PutMapping("/{id}/name")
-    SetupName rename(@PathVariable long id, @RequestBody SetupNameRequest request) {
-        return names.rename(id, request.name());
-    }
-
     @PutMapping("/{id}/retired")
     SetupName retire(@PathVariable long id, @RequestBody RetireRequest request) {
         return names.retire(id, request.retired());

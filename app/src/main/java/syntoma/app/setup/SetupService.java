@@ -93,6 +93,12 @@ public class SetupService {
     /** A setup with its chain as it is now; empty where it has none. */
     public record Planned(SetupName setup, ChainPlan plan) {}
 
+    /** Whether anything is known of a setup but its name. */
+    @Transactional(readOnly = true)
+    public boolean hasChain(long id) {
+        return !revisions.of(id).isEmpty();
+    }
+
     /** The chains of all setups, by the setups' numbers. */
     @Transactional(readOnly = true)
     public Map<Long, Planned> plans() {
@@ -190,6 +196,6 @@ public class SetupService {
         }
         events.publishEvent(new SetupDeleted(id));
         revisions.forget(id);
-        setups.forget(id);
+        setups.remove(id);
     }
 }

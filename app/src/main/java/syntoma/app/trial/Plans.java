@@ -7,11 +7,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.measurement.Measurements;
+import syntoma.app.measurement.PlannedTrials;
 import syntoma.app.measurement.TrialSpan;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
@@ -21,7 +24,7 @@ import syntoma.core.verdict.Looks;
 /** Trials, with how many rounds they were planned for where that was said before the first. */
 @Service
 @Transactional
-public class Plans {
+public class Plans implements PlannedTrials {
     private final EntityManager entities;
     private final Campsites campsites;
     private final Measurements measurements;
@@ -82,5 +85,26 @@ public class Plans {
                 .getResultStream()
                 .mapToInt(p -> p.plannedRounds)
                 .findFirst();
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Set<String> at(long campsite) {
+        return planned(campsite).stream().map(p -> p.name).collect(Collectors.toSet());
+    }
+
+    private List<TrialPlan> planned(long campsite) {
+        return entities.createQuery("from TrialPlan p where p.campsiteId = :campsite", TrialPlan.class)
+                .setParameter("campsite", campsite)
+                .getResultList();
+    }
+
+    @Override
+    public void move(long from, long to, Map<String, String> names) {
+        planned(from).stream().filter(p -> names.containsKey(p.name)).forEach(p -> {
+            p.name = names.get(p.name);
+            p.campsiteId = to;
+        });
+        entities.flush();
     }
 }

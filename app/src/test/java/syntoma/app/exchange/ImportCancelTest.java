@@ -63,7 +63,7 @@ class ImportCancelTest {
     void a_cancelled_import_keeps_nothing() throws Exception {
         try (ImportProgress.Run run = progress.begin("mine")) {
             assertNotNull(progress.find("mine"));
-            assertThrows(Cancelled.class, () -> imports.run(new Endless(run), "", false, run));
+            assertThrows(Cancelled.class, () -> imports.run(new Endless(run), ImportService.Wanted.ALL, false, run));
         }
         assertNull(progress.find("mine"));
         assertEquals("[]", new Requests(mvc).read("/api/campsites").json().toString());

@@ -35,8 +35,8 @@ class ListsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "/api/stays, 4, 10",
-        "/api/measurements?limit=5000, 7, 300",
+        "/api/stays, 5, 10",
+        "/api/measurements?limit=5000, 8, 300",
         "/api/trials, 3, 7",
         "/api/setups, 1, 4",
         "/api/campsites, 1, 10"

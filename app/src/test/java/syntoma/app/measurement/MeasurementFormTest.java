@@ -93,11 +93,13 @@ class MeasurementFormTest {
                 .get("id")
                 .asInt();
         assertEquals(1, requests.read("/api/stays").json().size());
-        assertEquals(204, requests.ask(delete("/api/measurements/" + id)).status());
+        Requests.Answer gone = requests.ask(delete("/api/measurements/" + id));
+        assertEquals(200, gone.status());
         assertEquals(0, requests.read("/api/stays").json().size());
         assertEquals(404, requests.ask(delete("/api/measurements/" + id)).status());
-        assertEquals(
-                204, requests.ask(post("/api/measurements/" + id + "/restore")).status());
+        String undo = "/api/changes/" + gone.json().get("change").asInt() + "/undo";
+        assertEquals(200, requests.ask(post(undo)).status());
+        assertEquals(409, requests.ask(post(undo)).status());
         assertEquals(1, requests.read("/api/stays").json().at("/0/measurements").asInt());
     }
 

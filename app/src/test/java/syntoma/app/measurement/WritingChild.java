@@ -51,8 +51,9 @@ import syntoma.core.trial.Outcome;
 @Import(StoreConfig.class)
 class WritingChild {
     static final String PARTS = "syntoma\\.app\\.("
-            + "campsite\\.(Campsites|Stays|StayTallies|Visits)|setup\\.Setups|need\\.Carriers|"
-            + "measurement\\.(KnownTrials|Meanwhile|MeasurementLog|Intake|LogMoments|LogRows)|"
+            + "campsite\\.(Campsites|Stays|StayTallies)|setup\\.Setups|need\\.Carriers|"
+            + "measurement\\.(KnownTrials|Meanwhile|MeasurementLog|Intake|IntakeTurn|LogMoments|LogNames|LogRows)|"
+            + "history\\.Journal|"
             + "exchange\\.(ImportNames|ImportService|Mappings|ExportService))";
     private static final int WRITERS = 3;
     private static final int ROWS_OF_A_FILE = 40;

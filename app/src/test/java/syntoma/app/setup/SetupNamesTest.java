@@ -49,7 +49,7 @@ class SetupNamesTest {
         long measured = requests.setup("Mast panel").get("measured").asLong();
         assertEquals(
                 200,
-                requests.put("/api/setups/" + panel + "/name", Map.of("name", "Panel on a mast"))
+                requests.put("/api/names/setup/" + panel, Map.of("name", "Panel on a mast"))
                         .status());
         assertEquals(measured, requests.setup("Panel on a mast").get("measured").asLong());
         String after = requests.read("/api/measurements.csv").text();
@@ -63,12 +63,12 @@ class SetupNamesTest {
         // once more, and back to the first name
         assertEquals(
                 200,
-                requests.put("/api/setups/" + panel + "/name", Map.of("name", "Panel"))
+                requests.put("/api/names/setup/" + panel, Map.of("name", "Panel"))
                         .status());
         assertEquals(0, imported(after).get("accepted").asInt());
         assertEquals(
                 200,
-                requests.put("/api/setups/" + panel + "/name", Map.of("name", "Mast panel"))
+                requests.put("/api/names/setup/" + panel, Map.of("name", "Mast panel"))
                         .status());
         assertEquals(0, imported(before).get("accepted").asInt());
         assertEquals(
@@ -78,21 +78,20 @@ class SetupNamesTest {
     @Test
     void a_name_that_another_has_or_had_is_refused() throws Exception {
         int panel = id("Mast panel");
-        Requests.Answer taken = requests.put("/api/setups/" + panel + "/name", Map.of("name", "Roof dome"));
+        Requests.Answer taken = requests.put("/api/names/setup/" + panel, Map.of("name", "Roof dome"));
         assertEquals(409, taken.status());
         assertTrue(taken.text().contains("which another setup has"), taken.text());
-        requests.put("/api/setups/" + panel + "/name", Map.of("name", "Panel"));
-        Requests.Answer had = requests.put("/api/setups/" + id("Roof dome") + "/name", Map.of("name", "Mast panel"));
+        requests.put("/api/names/setup/" + panel, Map.of("name", "Panel"));
+        Requests.Answer had = requests.put("/api/names/setup/" + id("Roof dome"), Map.of("name", "Mast panel"));
         assertEquals(409, had.status());
-        assertTrue(had.text().contains("which Panel had before"), had.text());
+        assertTrue(had.text().contains("which leads to Panel"), had.text());
         assertEquals(
                 409, requests.send("/api/setups", Map.of("name", "Mast panel")).status());
         assertEquals(
                 400,
-                requests.put("/api/setups/" + panel + "/name", Map.of("name", " "))
-                        .status());
+                requests.put("/api/names/setup/" + panel, Map.of("name", " ")).status());
         assertEquals(
-                404, requests.put("/api/setups/99999/name", Map.of("name", "x")).status());
+                404, requests.put("/api/names/setup/99999", Map.of("name", "x")).status());
     }
 
     @Test

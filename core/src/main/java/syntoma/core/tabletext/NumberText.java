@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import syntoma.core.reading.BareLevel;
 import syntoma.core.reading.Figure;
 
 /** Numbers the way people keep them: 1.234,5 · 1,234.5 · 12 Mb/s · 97 for −97 dBm · n/a. */
@@ -12,11 +13,6 @@ final class NumberText {
     private static final Set<String> MISSING = Set.of(
             "", "-", "–", "—", "n/a", "#n/a", "na", "n.a.", "none", "null", "?", "x", "nan", "ohne", "keine", "aucun",
             "ei");
-
-    /** Levels between these, written without their minus, can only be meant with it. */
-    private static final int LEAST_BARE_LEVEL = 20;
-
-    private static final int MOST_BARE_LEVEL = 160;
 
     private NumberText() {}
 
@@ -46,11 +42,7 @@ final class NumberText {
         BigDecimal value = unit.factor() == 1
                 ? number
                 : number.multiply(BigDecimal.valueOf(unit.factor())).stripTrailingZeros();
-        boolean level = figure == Figure.RSRP_DBM || figure == Figure.RSSI_DBM;
-        boolean bare = level
-                && value.signum() > 0
-                && value.doubleValue() >= LEAST_BARE_LEVEL
-                && value.doubleValue() <= MOST_BARE_LEVEL;
+        boolean bare = BareLevel.lacksSign(figure, value.doubleValue());
         return (bare ? value.negate() : value).toPlainString();
     }
 

@@ -1,0 +1,40 @@
+package syntoma.app.measurement;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.lang.Nullable;
+import syntoma.core.reading.Figure;
+
+/** A stored measurement as it would be typed: each figure that it has by its field, with the digits it was written in. */
+final class RowTexts {
+    private RowTexts() {}
+
+    static Map<String, String> of(MeasurementRow row, String campsite, String setup, String carrier) {
+        Map<String, String> texts = new LinkedHashMap<>();
+        for (Figure figure : Figure.values()) {
+            String text = figure.isNumber()
+                    ? Numbers.text(figure, row.number(figure), row.digits)
+                    : switch (figure) {
+                        case TAKEN_AT -> row.takenAt.toString();
+                        case CAMPSITE -> campsite;
+                        case SETUP -> setup;
+                        case CARRIER -> carrier;
+                        case RAT -> orEmpty(row.rat);
+                        case BAND -> orEmpty(row.band);
+                        case ARFCN -> orEmpty(row.arfcn);
+                        case OUTCOME -> row.outcome;
+                        case TRIAL -> orEmpty(row.trial);
+                        case ROUND -> orEmpty(row.round);
+                        default -> orEmpty(row.text(figure));
+                    };
+            if (!text.isEmpty()) {
+                texts.put(figure.field(), text);
+            }
+        }
+        return texts;
+    }
+
+    private static String orEmpty(@Nullable Object value) {
+        return value == null ? "" : value.toString();
+    }
+}

@@ -1,0 +1,41 @@
+package syntoma.app.mending;
+
+import java.util.Arrays;
+import java.util.Locale;
+import syntoma.app.measurement.Refiling;
+import syntoma.app.platform.NotFound;
+import syntoma.core.unit.Text;
+
+/** What names are mended of. */
+enum NameKind {
+    CAMPSITE(Refiling.What.CAMPSITE),
+    SETUP(Refiling.What.SETUP),
+    CARRIER(Refiling.What.CARRIER);
+
+    private final Refiling.What what;
+
+    NameKind(Refiling.What what) {
+        this.what = what;
+    }
+
+    Refiling.What what() {
+        return what;
+    }
+
+    String word() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * The kind of a word.
+     *
+     * @throws NotFound when it is none
+     */
+    static NameKind of(String word) {
+        return Arrays.stream(values())
+                .filter(kind -> kind.word().equals(word))
+                .findFirst()
+                .orElseThrow(() ->
+                        new NotFound("no names of " + Text.quoted(word) + "; there are campsite, setup and carrier"));
+    }
+}

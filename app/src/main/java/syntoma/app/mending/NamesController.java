@@ -1,0 +1,61 @@
+package syntoma.app.mending;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import org.springframework.lang.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Names of campsites, setups and carriers: renamed, merged, known by another name too, and asked about where two are close. */
+@RestController
+@RequestMapping("/api/names/{kind}")
+class NamesController {
+    private final NamesService names;
+
+    NamesController(NamesService names) {
+        this.names = names;
+    }
+
+    /** Another name. */
+    @Schema(name = "NameRequest")
+    record Named(String name) {}
+
+    /** Which one is to stand for this. */
+    @Schema(name = "MergeRequest")
+    record Merge(long into) {}
+
+    /** A known name that another is close to; null where there is none. */
+    record Close(@Nullable String name) {}
+
+    @PutMapping("/{id}")
+    NamesService.Done rename(@PathVariable String kind, @PathVariable long id, @RequestBody Named request) {
+        return names.rename(NameKind.of(kind), id, request.name());
+    }
+
+    /** What merging would move; nothing is changed. */
+    @PostMapping("/{id}/merge/preview")
+    NamesService.Merged preview(@PathVariable String kind, @PathVariable long id, @RequestBody Merge request) {
+        return names.preview(NameKind.of(kind), id, request.into());
+    }
+
+    @PostMapping("/{id}/merge")
+    NamesService.Merged merge(@PathVariable String kind, @PathVariable long id, @RequestBody Merge request) {
+        return names.merge(NameKind.of(kind), id, request.into());
+    }
+
+    /** A name that is not known is another one of a thing that is. */
+    @PutMapping("/also")
+    NamesService.Done also(@PathVariable String kind, @RequestParam String known, @RequestBody Named request) {
+        return names.also(NameKind.of(kind), known, request.name());
+    }
+
+    @GetMapping("/close")
+    Close close(@PathVariable String kind, @RequestParam String name) {
+        return new Close(names.close(NameKind.of(kind), name).orElse(null));
+    }
+}
