@@ -24,39 +24,67 @@ public class StandingService {
     private final Setups setups;
     private final Carriers carriers;
     private final Stays stays;
+    private final Moments moments;
     private final Clock clock;
 
     StandingService(
-            EntityManager entities, Campsites campsites, Setups setups, Carriers carriers, Stays stays, Clock clock) {
+            EntityManager entities,
+            Campsites campsites,
+            Setups setups,
+            Carriers carriers,
+            Stays stays,
+            Moments moments,
+            Clock clock) {
         this.entities = entities;
         this.campsites = campsites;
         this.setups = setups;
         this.carriers = carriers;
         this.stays = stays;
+        this.moments = moments;
         this.clock = clock;
     }
 
-    /** What the standing line says. */
+    /** Where something was measured last, which is not where the line stands. */
+    public record Elsewhere(String campsite, OffsetDateTime at) {}
+
+    /**
+     * What the standing line says.
+     *
+     * @param elsewhere null where the last measurement was made where the line stands
+     */
     public record StandingLine(
             OffsetDateTime now,
             @Nullable Long stay,
             @Nullable String campsite,
             @Nullable OffsetDateTime since,
             @Nullable SetupName setup,
-            @Nullable String carrier) {}
+            @Nullable String carrier,
+            @Nullable Elsewhere elsewhere) {}
 
     /** The line as it is. */
     @Transactional(readOnly = true)
     public StandingLine line() {
         Standing standing = standing();
         Optional<Stay> stay = stay(standing);
+        OffsetDateTime now = OffsetDateTime.now(clock);
         return new StandingLine(
-                OffsetDateTime.now(clock),
+                now,
                 standing.stayId,
                 stay.flatMap(s -> campsites.name(s.campsiteId)).orElse(null),
                 stay.map(s -> s.arrivedAt).orElse(null),
                 setups.ofNullable(standing.setupId),
-                carriers.name(standing.carrierId).orElse(null));
+                carriers.name(standing.carrierId).orElse(null),
+                elsewhere(stay, now));
+    }
+
+    @Nullable
+    private Elsewhere elsewhere(Optional<Stay> stay, OffsetDateTime now) {
+        return moments.lastBefore(now)
+                .filter(last -> stay.map(s ->
+                                s.campsiteId != last.campsite() && last.at().isAfter(s.arrivedAt))
+                        .orElse(true))
+                .map(last -> new Elsewhere(campsites.name(last.campsite()).orElseThrow(), last.at()))
+                .orElse(null);
     }
 
     private Standing standing() {

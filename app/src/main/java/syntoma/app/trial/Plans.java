@@ -15,9 +15,11 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.PlannedTrials;
+import syntoma.app.measurement.Selection;
 import syntoma.app.measurement.TrialSpan;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
+import syntoma.core.trial.NextStep;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Looks;
 
@@ -73,6 +75,16 @@ public class Plans implements PlannedTrials {
             throw new Conflict("name", "trial " + Text.quoted(name) + " is planned already; choose another name");
         }
         entities.persist(new TrialPlan(place, name, rounds, OffsetDateTime.now(clock)));
+    }
+
+    /** What to measure next in a trial, by what was logged of it. */
+    @Transactional(readOnly = true)
+    public NextStep next(String campsite, String trial) {
+        return NextStep.after(
+                measurements.list(Selection.at(campsites.of(campsite).id()).ofTrial(trial)).stream()
+                        .filter(m -> m.round() != null)
+                        .map(m -> new NextStep.Step(m.round(), m.setup()))
+                        .toList());
     }
 
     /** How many rounds a trial was planned for; empty when it was not planned. */

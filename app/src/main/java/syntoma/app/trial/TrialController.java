@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
+import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -14,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Register;
 import syntoma.core.reading.Figure;
+import syntoma.core.trial.NextStep;
 
 /** Trials, their results, and comparisons of any two setups. */
 @RestController
@@ -56,6 +58,19 @@ class TrialController {
         }
         String name = Register.name("name", plan.name());
         plans.plan(plan.campsite(), name, plan.plannedRounds());
+    }
+
+    /**
+     * What to measure next in a trial whose runs are logged by hand.
+     *
+     * @param setup null in the first round, which nothing says the setups of
+     */
+    record Next(int round, @Nullable String setup) {}
+
+    @GetMapping("/trials/next")
+    Next next(@RequestParam String campsite, @RequestParam String trial) {
+        NextStep next = plans.next(campsite, trial);
+        return new Next(next.round(), next.setup().orElse(null));
     }
 
     @GetMapping("/results/trial")

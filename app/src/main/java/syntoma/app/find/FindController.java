@@ -1,0 +1,25 @@
+package syntoma.app.find;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.unit.Text;
+
+/** Finds by a word. */
+@RestController
+class FindController {
+    private static final int LONGEST = 120;
+
+    private final FindService find;
+
+    FindController(FindService find) {
+        this.find = find;
+    }
+
+    @GetMapping("/api/find")
+    List<FindService.Hit> find(@RequestParam String text) {
+        return find.by(InvalidInput.naming("text", () -> Text.name("text", text, LONGEST)));
+    }
+}
