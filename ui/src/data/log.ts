@@ -40,22 +40,90 @@ export const useFormCheck = (text: string) =>
     staleTime: Infinity,
   }).data;
 
-/** Logs a measurement, takes it out again, and puts it back; all that is shown may follow. */
-export function useLogChanges() {
+/** A measurement as it would be typed, and what it was before. */
+export const useMeasurement = (id: number) =>
+  useQuery({
+    queryKey: keys.measurement(id),
+    queryFn: () => unwrap(api.GET('/api/measurements/{id}', { params: { path: { id } } })),
+    staleTime: 0,
+    gcTime: 0,
+  });
+
+/** What to measure next in a trial by hand; nothing is asked without one. */
+export const useNextStep = (campsite: string, trial: string) =>
+  useQuery({
+    queryKey: keys.nextStep(campsite, trial),
+    queryFn: () => unwrap(api.GET('/api/trials/next', { params: { query: { campsite, trial } } })),
+    enabled: trial !== '' && campsite !== '',
+    retry: false,
+  });
+
+export const useFound = (text: string) =>
+  useQuery({
+    queryKey: keys.found(text),
+    queryFn: () => unwrap(api.GET('/api/find', { params: { query: { text } } })),
+    enabled: text !== '',
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+/** What was changed of the log, the latest first. */
+export const useChanges = () =>
+  useQuery({ queryKey: keys.changes, queryFn: () => unwrap(api.GET('/api/changes')) });
+
+/** A change of the log, after which all that is shown may be different. */
+export function useLogChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   const client = useQueryClient();
-  const onSuccess = () => client.invalidateQueries();
-  const store = useMutation({
-    mutationFn: (body: Schemas['MeasurementRequest']) => unwrap(api.POST('/api/measurements', { body })),
-    onSuccess,
-  });
-  const remove = useMutation({
-    mutationFn: (id: number) => unwrap(api.DELETE('/api/measurements/{id}', { params: { path: { id } } })),
-    onSuccess,
-  });
-  const restore = useMutation({
-    mutationFn: (id: number) =>
-      unwrap(api.POST('/api/measurements/{id}/restore', { params: { path: { id } } })),
-    onSuccess,
-  });
-  return { store, remove, restore };
+  return useMutation({ mutationFn, onSuccess: () => client.invalidateQueries() });
 }
+
+export const useStore = () =>
+  useLogChange((body: Schemas['MeasurementRequest']) => unwrap(api.POST('/api/measurements', { body })));
+
+export const useRemove = () =>
+  useLogChange((id: number) => unwrap(api.DELETE('/api/measurements/{id}', { params: { path: { id } } })));
+
+/** What is typed of a measurement, and the version that was looked at. */
+export interface Correction {
+  id: number;
+  body: Schemas['MeasurementRequest'];
+  version?: number;
+}
+
+export const useCorrect = () =>
+  useLogChange(({ id, body, version }: Correction) =>
+    unwrap(
+      api.PUT('/api/measurements/{id}', {
+        params: { path: { id }, query: version === undefined ? {} : { version } },
+        body,
+      }),
+    ),
+  );
+
+export const useUndoChange = () =>
+  useLogChange((id: number) => unwrap(api.POST('/api/changes/{id}/undo', { params: { path: { id } } })));
+
+/** When a stay began and ended, and the version that was looked at. */
+export interface StayChange {
+  id: number;
+  body: Schemas['StayDatesRequest'];
+  version?: number;
+}
+
+export const useStayDates = () =>
+  useLogChange(({ id, body, version }: StayChange) =>
+    unwrap(
+      api.PUT('/api/stays/{id}', {
+        params: { path: { id }, query: version === undefined ? {} : { version } },
+        body,
+      }),
+    ),
+  );
+
+export const useSplitStay = () =>
+  useLogChange(({ id, body }: { id: number; body: Schemas['SplitRequest'] }) =>
+    unwrap(api.POST('/api/stays/{id}/split', { params: { path: { id } }, body })),
+  );
+
+export const useMove = () =>
+  useLogChange((body: Schemas['MoveRequest']) => unwrap(api.POST('/api/measurements/move', { body })));

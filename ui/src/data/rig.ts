@@ -132,11 +132,6 @@ export const useChainChoices = () =>
 export const useAddSetup = () =>
   useRigChange((name: string) => unwrap(api.POST('/api/setups', { body: { name } })));
 
-export const useRenameSetup = () =>
-  useRigChange(({ id, name }: { id: number; name: string }) =>
-    unwrap(api.PUT('/api/setups/{id}/name', { params: { path: { id } }, body: { name } })),
-  );
-
 export const useRetireSetup = () =>
   useRigChange(({ id, retired }: { id: number; retired: boolean }) =>
     unwrap(api.PUT('/api/setups/{id}/retired', { params: { path: { id } }, body: { retired } })),

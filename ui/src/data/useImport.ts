@@ -1,8 +1,10 @@
 import { useCallback, useRef, useState } from 'react';
 import { refusal, type Schemas } from './client';
-import { keepReading, lookAt } from './useTable';
+import { keepReading, lookAt, typeOf } from './useTable';
 
 type Report = Schemas['ImportReport'];
+
+const LONGEST_NAME = 200;
 
 /** The states an import can be in. */
 export type ImportState =
@@ -10,13 +12,16 @@ export type ImportState =
   | { kind: 'refused'; file: string; message: string }
   | { kind: 'columns'; file: string; view: Schemas['TableView']; reading: Schemas['TableReading'] }
   | { kind: 'running'; file: string; dryRun: boolean; uploaded: boolean; rows: number; share: number }
-  | { kind: 'judged'; file: string; report: Report }
+  | { kind: 'judged'; file: string; report: Report; table: boolean }
   | { kind: 'kept'; file: string; report: Report };
 
 /** Sends a file twice: for the dry run, and when it is confirmed. */
-export function useImport(kept: () => void) {
+export function useImport(kept: (report: Report) => void) {
   const [state, setState] = useState<ImportState>({ kind: 'idle' });
   const file = useRef<File>(null);
+  const sheet = useRef('');
+  const table = useRef(false);
+  const size = useRef<number | null>(null);
   const under = useRef<{ name: string; abort: () => void }>(null);
 
   const send = useCallback(
@@ -35,22 +40,28 @@ export function useImport(kept: () => void) {
         share: 0,
       } as const;
       setState(running);
-      const perRow = await bytesPerRow(chosen);
+      const rowsInAll = size.current ?? chosen.size / (await bytesPerRow(chosen));
       const progress = new EventSource(`/api/imports/${name}`);
       progress.onmessage = (event) => {
         const { rows, done } = JSON.parse(event.data as string) as Schemas['Progress'];
         if (done) {
           return;
         }
-        const share = Math.min(99, (100 * rows * perRow) / Math.max(1, chosen.size));
+        const share = Math.min(99, (100 * rows) / Math.max(1, rowsInAll));
         setState((s) => (s.kind === 'running' ? { ...s, uploaded: rows > 0, rows, share } : s));
       };
       const controller = new AbortController();
       under.current = { name, abort: () => controller.abort() };
       try {
-        const response = await fetch(`/api/measurements/import?dryRun=${dryRun}&progress=${name}`, {
+        const query = new URLSearchParams({
+          dryRun: String(dryRun),
+          progress: name,
+          sheet: sheet.current,
+          file: chosen.name.slice(0, LONGEST_NAME),
+        });
+        const response = await fetch(`/api/measurements/import?${query}`, {
           method: 'POST',
-          headers: { 'Content-Type': 'text/csv' },
+          headers: { 'Content-Type': typeOf(chosen) },
           body: chosen,
           signal: controller.signal,
         });
@@ -58,9 +69,14 @@ export function useImport(kept: () => void) {
         if (!response.ok) {
           throw refusal(body, response.status);
         }
-        setState({ kind: dryRun ? 'judged' : 'kept', file: chosen.name, report: body as Report });
+        const report = body as Report;
+        setState(
+          dryRun
+            ? { kind: 'judged', file: chosen.name, report, table: table.current }
+            : { kind: 'kept', file: chosen.name, report },
+        );
         if (!dryRun) {
-          kept();
+          kept(report);
         }
       } catch (error) {
         const message =
@@ -79,7 +95,9 @@ export function useImport(kept: () => void) {
   const look = useCallback(
     async (chosen: File, always: boolean) => {
       try {
-        const view = await lookAt(chosen);
+        const view = await lookAt(chosen, sheet.current);
+        table.current = !view.ofContract;
+        size.current = view.size;
         if (view.ofContract || (view.remembered && !always)) {
           await send(true);
         } else {
@@ -118,8 +136,18 @@ export function useImport(kept: () => void) {
     state,
     read: (chosen: File) => {
       file.current = chosen;
+      sheet.current = '';
       void look(chosen, false);
     },
+    /** Reads another sheet of the workbook. */
+    choose: (name: string) => {
+      sheet.current = name;
+      if (file.current) {
+        void look(file.current, true);
+      }
+    },
+    /** Judges the rows once more, after something was said of them. */
+    judge: () => void send(true),
     /** Says anew which column is which. */
     again: () => {
       if (file.current) {

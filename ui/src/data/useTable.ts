@@ -5,12 +5,18 @@ import { keys } from './keys';
 /** What of a file is enough to know its columns by. */
 const BEGINNING = 512 * 1024;
 
-/** Looks at the beginning of a file: which column is which. */
-export async function lookAt(file: File): Promise<Schemas['TableView']> {
-  const response = await fetch('/api/measurements/import/columns', {
+const WORKBOOK = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
+const isWorkbook = (file: File) => file.name.toLowerCase().endsWith('.xlsx') || file.type === WORKBOOK;
+
+export const typeOf = (file: File) => (isWorkbook(file) ? WORKBOOK : 'text/csv');
+
+/** Looks at a file, of a text at its beginning: which column is which. */
+export async function lookAt(file: File, sheet: string): Promise<Schemas['TableView']> {
+  const response = await fetch(`/api/measurements/import/columns?${new URLSearchParams({ sheet })}`, {
     method: 'POST',
-    headers: { 'Content-Type': 'text/csv' },
-    body: file.slice(0, BEGINNING),
+    headers: { 'Content-Type': typeOf(file) },
+    body: isWorkbook(file) ? file : file.slice(0, BEGINNING),
   });
   const body: unknown = await response.json();
   if (!response.ok) {

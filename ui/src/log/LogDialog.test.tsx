@@ -23,7 +23,7 @@ test('starts where the vehicle stands, and says what the server reads in what is
   const user = userEvent.setup();
   serve(SERVED);
   show(<LogDialog close={() => undefined} />);
-  expect(((await screen.findByLabelText('Campsite')) as HTMLInputElement).value).toBe('Lighthouse Meadow');
+  expect((await screen.findByText('Lighthouse Meadow')).tagName).toBe('BUTTON');
   await user.type(screen.getByLabelText('Upload'), '2 MB/s');
   expect(await screen.findByText('read as megabytes: 16 Mb/s')).toBeDefined();
   expect(screen.queryByText(/allowed is −140/)).toBeNull();
@@ -55,6 +55,51 @@ test('a refusal keeps the dialog and the draft, and stands at its field', async 
   await user.type(await screen.findByLabelText('Upload'), '4');
   await user.click(screen.getByRole('button', { name: 'Log it' }));
   await waitFor(() => expect(screen.getAllByText('setup is missing').length).toBeGreaterThan(0));
+  expect(screen.getByLabelText('Setup')).toBeDefined();
   expect(close).not.toHaveBeenCalled();
   expect(localStorage.getItem('syntoma.log.draft')).toContain('"4"');
+});
+
+test('asks for what was logged last with this setup, in that order, and carries the trial on', async () => {
+  const user = userEvent.setup();
+  localStorage.setItem(
+    'syntoma.log.figures',
+    JSON.stringify({ 'Roof dome': ['rsrpDbm'], 'Mast panel': ['upMbps', 'rsrpDbm'] }),
+  );
+  const last = { trial: 'Evening', campsite: 'Lighthouse Meadow', at: '2026-09-05T21:00:00+02:00' };
+  localStorage.setItem('syntoma.log.last', JSON.stringify(last));
+  serve({
+    ...SERVED,
+    'GET /api/trials/next': { round: 3, setup: 'Roof dome' },
+    'POST /api/measurements': { id: 9 },
+  });
+  show(<LogDialog close={() => undefined} />);
+  expect(await screen.findByText('Evening')).toBeDefined();
+  expect(await screen.findByText('Roof dome')).toBeDefined();
+  const fields = screen.getAllByRole('textbox').map((f) => f.getAttribute('name'));
+  expect(fields.slice(0, 2)).toEqual(['upMbps', 'rsrpDbm']);
+  expect(document.activeElement?.getAttribute('name')).toBe('upMbps');
+  await user.type(screen.getByLabelText('Upload'), '4{Enter}');
+  await waitFor(() =>
+    expect(bodies('POST /api/measurements')).toMatchObject([
+      { upMbps: '4', setup: 'Roof dome', trial: 'Evening', round: '3' },
+    ]),
+  );
+});
+
+test('a run that failed asks only why, and can have measured something all the same', async () => {
+  const user = userEvent.setup();
+  serve({ ...SERVED, 'POST /api/measurements': { id: 9 } });
+  show(<LogDialog close={() => undefined} />);
+  await user.click(await screen.findByText('failed'));
+  expect(screen.queryByLabelText('Upload')).toBeNull();
+  await user.type(screen.getByLabelText(/^Why/), 'upload stalled');
+  await user.click(screen.getByRole('button', { name: /Something was measured/ }));
+  await user.type(screen.getByLabelText('Download'), '21');
+  await user.click(screen.getByRole('button', { name: 'Log it' }));
+  await waitFor(() =>
+    expect(bodies('POST /api/measurements')).toMatchObject([
+      { outcome: 'failed', note: 'upload stalled', downMbps: '21' },
+    ]),
+  );
 });

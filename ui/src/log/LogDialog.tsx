@@ -1,21 +1,16 @@
-import { App, Button, Modal, Segmented, Select } from 'antd';
-import { type ReactNode, useState } from 'react';
-import { Refusal, type Schemas } from '../data/client';
-import { type Figure, useFigures, useFormCheck, useLogChanges } from '../data/log';
-import { useStanding } from '../data/names';
-import { plain, short } from '../format/numbers';
-import { Field, FieldFrame } from '../parts/Field';
-import { type Draft, draftFor, requestOf } from './logDraft';
-import { NameField } from '../parts/NameField';
-import { useUndo } from '../parts/useUndo';
-import { useSettled } from './useSettled';
-import './log.css';
+import { App, Button, Checkbox, Modal } from 'antd';
+import { useEffect, useState } from 'react';
+import type { Schemas } from '../data/client';
+import { type Figure, useFigures, useNextStep, useRemove, useStore } from '../data/log';
+import { useChangeStanding, useStanding } from '../data/names';
 import { useStored } from '../data/useStored';
-
-type Name = keyof Schemas['MeasurementRequest'];
-
-/** So long a form stands still before the server is asked what it says. */
-const SETTLED_MS = 180;
+import { Field } from '../parts/Field';
+import { useUndo } from '../parts/useUndo';
+import { type Form, NumberField, OtherFields, OutcomeField } from './Figures';
+import { type Draft, draftFor, fewOf, inTrial, type Last, requestOf, typedOrder, valueOf } from './logDraft';
+import { Place } from './Place';
+import { useDraftCheck } from './useDraftCheck';
+import './log.css';
 
 /** Logs one measurement: a reading, a speed run, or a run that failed. */
 export function LogDialog({ close }: { close: () => void }) {
@@ -26,78 +21,90 @@ export function LogDialog({ close }: { close: () => void }) {
 
 function LogForm(props: { line: Schemas['StandingLine']; figures: Figure[]; close: () => void }) {
   const { line, figures, close } = props;
-  const [last, setLast] = useStored<Partial<Draft>>('log.last', {});
+  const [last, setLast] = useStored<Last>('log.last', {});
+  const [usual, setUsual] = useStored<Record<string, string[]>>('log.figures', {});
   const [kept, keep, forget] = useStored<Draft | null>('log.draft', null);
   const [fresh] = useState(() => draftFor(line, last));
-  const [all, setAll] = useState(false);
-  const [refused, setRefused] = useState<Schemas['FieldProblem'][]>([]);
-  const draft = kept ?? fresh;
+  const [more, setMore] = useState(false);
+  const [measured, setMeasured] = useState(false);
+  const [tellLine, setTellLine] = useState(false);
+  const step = useNextStep(fresh.campsite, kept ? '' : fresh.trial);
+  const draft = kept ?? inTrial(fresh, step.data);
+  const numbers = figures.filter((f) => f.unit !== '').map((f) => f.field);
+  const [few, setFew] = useState(() => fewOf(usual, draft, numbers));
   const request = requestOf(draft, line.now);
-  const check = useFormCheck(useSettled(JSON.stringify(request), SETTLED_MS));
-  const { store, remove } = useLogChanges();
+  const check = useDraftCheck(draft, request);
+  const store = useStore();
+  const remove = useRemove();
+  const changeLine = useChangeStanding();
   const { message } = App.useApp();
   const undoable = useUndo();
 
+  // the dialog takes the focus for itself as it opens
+  useEffect(() => {
+    const frame = requestAnimationFrame(() =>
+      document.querySelector<HTMLElement>('.log .form-grid input:not([type="radio"])')?.focus(),
+    );
+    return () => cancelAnimationFrame(frame);
+  }, []);
+
   const set = (part: Partial<Draft>) => {
-    setRefused([]);
+    check.touched();
     keep({ ...draft, ...part });
+    if (part.setup !== undefined && !more) {
+      setFew(fewOf(usual, { ...draft, ...part }, numbers));
+    }
   };
   const save = () =>
     store.mutate(request, {
       onSuccess: ({ id }) => {
-        setLast({ rat: draft.rat, server: draft.server });
+        setLast({
+          rat: draft.rat,
+          server: draft.server,
+          trial: draft.trial,
+          campsite: draft.campsite,
+          at: line.now,
+        });
+        const typed = typedOrder(draft, numbers);
+        if (typed.length > 0) {
+          const { [draft.setup]: _before, ...others } = usual;
+          setUsual({ ...others, [draft.setup]: typed });
+        }
         forget();
-        undoable('Logged.', () => remove.mutateAsync(id));
+        if (tellLine) {
+          changeLine.mutate({ campsite: draft.campsite, setup: draft.setup, carrier: draft.carrier || null });
+        }
+        undoable(`Logged ${draft.setup}.`, () => remove.mutateAsync(id));
         close();
       },
       onError: (error) => {
-        setAll(true);
-        setRefused(error instanceof Refusal ? error.errors : []);
+        check.refuse(error);
+        setMore(true);
         void message.error(error.message.length < 140 ? error.message : 'Some fields need another look.');
+        requestAnimationFrame(showFirstProblem);
       },
     });
-  const problems = refused.length > 0 ? refused : (check?.problems ?? []);
-  const problem = (name: Name) =>
-    all || (draft[name] ?? '') !== '' ? problems.find((p) => p.field === name)?.message : undefined;
-  const rate = (name: string) => check?.rates.find((r) => r.field === name);
-  const field = (name: string, label: string, unit?: string, hint?: ReactNode) => (
-    <Field
-      key={name}
-      name={name}
-      label={label}
-      unit={unit}
-      value={draft[name as Name] ?? ''}
-      onChange={(value) => set({ [name]: value })}
-      problem={problem(name as Name)}
-      hint={hint}
-    />
-  );
-  // what setups are compared on comes before what only helps to read it
-  const numbers = (...kinds: string[]) =>
-    figures
-      .filter((f) => kinds.includes(f.kind))
-      .sort((a, b) => Number(a.metric === null) - Number(b.metric === null));
-  const choices = (name: Name) =>
-    figures
-      .find((f) => f.field === name)
-      ?.choices.map((value) => ({ value, label: value.replace('_', ' ') }));
-  const shownFields = new Set<string>(Object.keys(draft));
-  const others = all ? problems.filter((p) => !shownFields.has(p.field) || p.field === 'takenAt') : [];
+  const form: Form = { draft, set, figures, check };
+  const worked = draft.outcome === 'ok';
+  const asks = worked || measured || few.some((name) => valueOf(draft, name) !== '');
+  const rest = numbers.filter((name) => !few.includes(name));
+  const differs = lineDiffers(draft, line);
 
   return (
     <Modal
       open
       onCancel={close}
       title="Log a reading"
-      width={860}
-      style={{ top: 24 }}
+      width={720}
+      className="log"
+      style={{ top: 16 }}
       okText="Log it"
       onOk={save}
       confirmLoading={store.isPending}
       footer={(_, { OkBtn }) => (
-        <div className="buttons">
+        <div className="log-buttons">
           <Button onClick={forget}>Clear</Button>
-          <Button onClick={close}>Later, keep the draft</Button>
+          <Button onClick={close}>Later</Button>
           <OkBtn />
         </div>
       )}
@@ -108,152 +115,90 @@ function LogForm(props: { line: Schemas['StandingLine']; figures: Figure[]; clos
           save();
         }}
       >
+        <Place form={form} step={kept ? undefined : step.data} />
         <div className="form-grid">
-          <NameField
-            kind="setup"
-            value={draft.setup}
-            onChange={(setup) => set({ setup })}
-            problem={problem('setup')}
-          />
-          <NameField
-            kind="carrier"
-            value={draft.carrier}
-            onChange={(carrier) => set({ carrier })}
-            problem={problem('carrier')}
-          />
-          <NameField
-            kind="campsite"
-            value={draft.campsite}
-            onChange={(campsite) => set({ campsite })}
-            problem={problem('campsite')}
-          />
-          <FieldFrame
-            id="field-outcome"
-            label="How did it end?"
-            problem={all ? problem('outcome') : undefined}
-          >
-            <Select
-              id="field-outcome"
-              value={draft.outcome}
-              options={choices('outcome')}
-              onChange={(outcome) => set({ outcome })}
-            />
-          </FieldFrame>
-          {numbers('radio').map((f) => field(f.field, f.label, f.unit, grade(check, f.field)))}
-          {numbers('rate').map((f) => field(f.field, f.label, undefined, <RateHint rate={rate(f.field)} />))}
-          {numbers('latency', 'jitter', 'share').map((f) => field(f.field, f.label, f.unit))}
-          {field('server', 'Test server')}
-          <FieldFrame id="field-rat" label="Carried by" problem={problem('rat')}>
-            <Select
-              id="field-rat"
-              value={draft.rat}
-              options={choices('rat')}
-              onChange={(rat) => set({ rat })}
-            />
-          </FieldFrame>
-          {field('band', 'Band', undefined, 'B20, n78 …')}
-          {field(
-            'arfcn',
-            'Channel number',
-            undefined,
-            <ChannelHint check={check} draft={draft} choose={(band) => set({ band })} />,
-          )}
-          {field('cellId', 'Cell')}
-          {field('trial', 'Trial', undefined, 'if it belongs to one')}
-          {field('round', 'Round')}
-          <FieldFrame
-            id="field-date"
-            label="Taken"
-            problem={all || draft.date ? problems.find((p) => p.field === 'takenAt')?.message : undefined}
-            hint={draft.date || draft.clock ? undefined : 'empty: now'}
-            className="span2"
-          >
-            <div className="taken">
-              <input
-                id="field-date"
-                type="date"
-                className="ant-input ant-input-outlined"
-                value={draft.date}
-                onChange={(e) => set({ date: e.target.value })}
-              />
-              <input
-                type="time"
-                aria-label="Time taken"
-                className="ant-input ant-input-outlined"
-                value={draft.clock}
-                onChange={(e) => set({ clock: e.target.value })}
-              />
-              <input
-                aria-label="Offset from UTC"
-                className="ant-input ant-input-outlined"
-                value={draft.offset}
-                onChange={(e) => set({ offset: e.target.value })}
+          <OutcomeField form={form} />
+          {asks && few.map((name) => <NumberField key={name} form={form} name={name} />)}
+          {!worked && (
+            <div className="span4">
+              <Field
+                name="note"
+                label="Why? As far as you can tell"
+                autoFocus
+                value={valueOf(draft, 'note')}
+                onChange={(note) => set({ note })}
+                problem={check.problem('note')}
               />
             </div>
-          </FieldFrame>
-          <div className="span4">{field('note', 'Note')}</div>
+          )}
         </div>
-        {check?.remarks.map((remark) => (
-          <p className="small attention" key={remark}>
-            {remark}
-          </p>
-        ))}
-        {others.map((p) => (
-          <p className="small loss" role="alert" key={p.field + p.message}>
-            {p.message}
-          </p>
-        ))}
+        <div className="buttons">
+          {!asks && (
+            <Button type="link" onClick={() => setMeasured(true)}>
+              Something was measured all the same
+            </Button>
+          )}
+          {!more && (
+            <Button type="link" onClick={() => setMore(true)}>
+              More: other figures, band, cell, trial, time{worked ? ', note' : ''}
+            </Button>
+          )}
+        </div>
+        {more && (
+          <div className="form-grid">
+            {rest.map((name) => (
+              <NumberField key={name} form={form} name={name} />
+            ))}
+            <OtherFields form={form} note={worked} />
+          </div>
+        )}
+        <Remarks form={form} shown={more} />
+        {differs && (
+          <Checkbox checked={tellLine} onChange={(e) => setTellLine(e.target.checked)}>
+            Say on the standing line too: {differs}
+          </Checkbox>
+        )}
         <input type="submit" hidden />
       </form>
     </Modal>
   );
 }
 
-function grade(check: Schemas['Check'] | undefined, field: string) {
-  const found = check?.grades.find((g) => g.field === field);
-  return found && <b>{found.grade}</b>;
+/** What the draft says otherwise than the standing line; empty where nothing. */
+function lineDiffers(draft: Draft, line: Schemas['StandingLine']) {
+  const now = [
+    draft.campsite !== '' && draft.campsite !== line.campsite && `at ${draft.campsite}`,
+    draft.setup !== '' && draft.setup !== line.setup?.name && `using ${draft.setup}`,
+    draft.carrier !== '' && draft.carrier !== line.carrier && `on ${draft.carrier}`,
+  ];
+  return draft.date === '' ? now.filter((part) => part !== false).join(', ') : '';
 }
 
-function RateHint({ rate }: { rate: Schemas['RateOf'] | undefined }) {
-  if (!rate) {
-    return 'Mb/s, or write MB/s';
-  }
-  if (rate.bytes) {
-    return `read as megabytes: ${short(rate.mbps)} Mb/s`;
-  }
-  return rate.unitStated ? `read as ${short(rate.mbps)} Mb/s` : 'read as Mb/s; write MB/s for megabytes';
-}
-
-/** What the channel number says, and the bands to choose from where it does not settle the band. */
-function ChannelHint(props: {
-  check: Schemas['Check'] | undefined;
-  draft: Draft;
-  choose: (band: string) => void;
-}) {
-  const { check, draft, choose } = props;
-  if (!check || check.downlinkMhz === null) {
-    return 'turned into its band';
-  }
-  const up = check.uplinkMhz === null ? '' : `, ${plain(check.uplinkMhz)} up`;
-  const where = `${plain(check.downlinkMhz)} MHz down${up}`;
-  if (check.band !== null || draft.band !== '' || check.candidates.length === 0) {
-    return (
-      <>
-        {check.band !== null && <b>{check.band}</b>} {where}
-      </>
-    );
-  }
+/** What does not fit together, and what is wrong with a field that is not shown. */
+export function Remarks({ form, shown }: { form: Form; shown: boolean }) {
+  const { check } = form;
+  const hidden = check.all
+    ? check.problems.filter((p) => !shown || !document.getElementById(`field-${p.field}`))
+    : [];
   return (
     <>
-      in more than one band:{' '}
-      <Segmented
-        size="small"
-        options={check.candidates}
-        value=""
-        onChange={choose}
-        aria-label="Take the band"
-      />{' '}
-      {where}
+      {check.check?.remarks.map((remark) => (
+        <p className="small attention" key={remark}>
+          {remark}
+        </p>
+      ))}
+      {hidden.map((p) => (
+        <p className="small loss" role="alert" key={p.field + p.message}>
+          {p.message}
+        </p>
+      ))}
     </>
   );
+}
+
+/** Brings what is wrong into view. */
+export function showFirstProblem() {
+  const first = document.querySelector<HTMLElement>('.log [aria-invalid="true"], .log .hint.bad');
+  first?.scrollIntoView({ block: 'center' });
+  first?.focus();
 }

@@ -2,8 +2,19 @@ import type { Schemas } from '../data/client';
 
 /** What is typed into the log dialog; everything is text until the server reads it. */
 export type Draft = Schemas['MeasurementRequest'] & {
-  [field in 'campsite' | 'setup' | 'carrier' | 'rat' | 'band' | 'server' | 'outcome']: string;
+  [
+    field in 'campsite' | 'setup' | 'carrier' | 'rat' | 'band' | 'server' | 'outcome' | 'trial' | 'round'
+  ]: string;
 } & { clock: string; date: string; offset: string };
+
+/** What carries on from one run to the next. */
+export interface Last {
+  rat?: string;
+  server?: string;
+  trial?: string;
+  campsite?: string;
+  at?: string;
+}
 
 export const EMPTY: Draft = {
   campsite: '',
@@ -13,29 +24,56 @@ export const EMPTY: Draft = {
   band: '',
   server: '',
   outcome: 'ok',
+  trial: '',
+  round: '',
   date: '',
   clock: '',
   offset: '',
 };
 
+/** So long a trial goes on without a run; after that the next run belongs to none. */
+const TRIAL_GOES_ON_MS = 6 * 3_600_000;
+
 /** A fresh draft for where the vehicle stands. */
-export function draftFor(line: Schemas['StandingLine'] | undefined, last: Partial<Draft>): Draft {
+export function draftFor(line: Schemas['StandingLine'], last: Last): Draft {
+  const goesOn =
+    last.campsite === line.campsite &&
+    last.at !== undefined &&
+    Date.parse(line.now) - Date.parse(last.at) < TRIAL_GOES_ON_MS;
   return {
     ...EMPTY,
-    campsite: line?.campsite ?? '',
-    setup: line?.setup?.name ?? '',
-    carrier: line?.carrier ?? '',
+    campsite: line.campsite ?? '',
+    setup: line.setup?.name ?? '',
+    carrier: line.carrier ?? '',
     rat: last.rat ?? 'LTE',
     server: last.server ?? '',
-    offset: line ? offsetOf(line.since ?? line.now) : '',
+    trial: goesOn ? (last.trial ?? '') : '',
+    offset: offsetOf(line.since ?? line.now),
   };
+}
+
+/** The draft of a trial's next run. */
+export function inTrial(draft: Draft, step: Schemas['Next'] | undefined): Draft {
+  if (draft.trial === '' || !step) {
+    return draft;
+  }
+  return { ...draft, round: String(step.round), setup: step.setup ?? draft.setup };
+}
+
+/** A draft of a measurement that is corrected. */
+export function draftOf(typed: Record<string, string>): Draft {
+  const { takenAt = '', ...rest } = typed;
+  const [, date = '', clock = '', offset = ''] =
+    /^(\d{4}-\d{2}-\d{2})T([\d:.]+)(Z|[+-][\d:]+)$/.exec(takenAt) ?? [];
+  return { ...EMPTY, rat: '', ...rest, date, clock, offset: offset === 'Z' ? '+00:00' : offset };
 }
 
 /** The request of a draft; without a time typed, the measurement was taken now. */
 export function requestOf(draft: Draft, now: string): Schemas['MeasurementRequest'] {
   const { date, clock, offset, ...rest } = draft;
   const typed = date || clock;
-  return { ...rest, takenAt: typed ? `${date}T${clock}:00${offset}` : inOffset(now, offset) };
+  const seconds = /^\d{2}:\d{2}$/.test(clock) ? ':00' : '';
+  return { ...rest, takenAt: typed ? `${date}T${clock}${seconds}${offset}` : inOffset(now, offset) };
 }
 
 /** The same moment, written with another offset. */
@@ -51,3 +89,19 @@ export function inOffset(iso: string, offset: string): string {
 function offsetOf(iso: string) {
   return /([+-]\d{2}:\d{2})$/.exec(iso)?.[1] ?? '+00:00';
 }
+
+/** What most people note, before it is known what this one does. */
+const USUAL = ['rsrpDbm', 'sinrDb', 'downMbps', 'upMbps', 'idleMs'];
+
+/** The figures to ask for first: those logged last with the setup, in that order, and those that are typed already. */
+export function fewOf(usual: Record<string, string[]>, draft: Draft, numbers: string[]): string[] {
+  const known = usual[draft.setup] ?? Object.values(usual).at(-1) ?? USUAL;
+  const typed = numbers.filter((name) => valueOf(draft, name) !== '');
+  return [...new Set([...known.filter((name) => numbers.includes(name)), ...typed])];
+}
+
+export const valueOf = (draft: Draft, name: string) => draft[name as keyof Draft] ?? '';
+
+/** The figures of a draft in the order in which they were typed. */
+export const typedOrder = (draft: Draft, numbers: string[]) =>
+  Object.keys(draft).filter((name) => numbers.includes(name) && valueOf(draft, name) !== '');

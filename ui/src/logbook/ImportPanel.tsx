@@ -1,8 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { Alert, Button, Progress, Table } from 'antd';
+import { Alert, App, Button, Progress, Table } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
+import { useFigures } from '../data/log';
+import { type NameKind, useAlsoNamed } from '../data/mending';
 import { Part, Sheet } from '../parts/Sheet';
+import { useUndoable } from '../parts/useUndo';
 import { count } from '../format/numbers';
 import { downloadCsv } from '../parts/download';
 import { TableColumns } from './TableColumns';
@@ -12,9 +16,13 @@ import './logbook.css';
 /** Imports a file: a dry run is reported row by row, then it is confirmed. */
 export function ImportPanel({ close }: { close: () => void }) {
   const client = useQueryClient();
-  const { state, read, keep, cancel, reset, again, change, use } = useImport(
-    () => void client.invalidateQueries(),
-  );
+  const undoable = useUndoable();
+  const { state, read, keep, cancel, reset, again, change, use, choose, judge } = useImport((report) => {
+    void client.invalidateQueries();
+    undoable(`${count(report.accepted, 'row')} imported.`, report.change);
+  });
+  const [told, setTold] = useState<string[]>([]);
+  const asked = state.kind === 'judged' ? state.report.close.filter((c) => !told.includes(keyOf(c))) : [];
   return (
     <Sheet title="Import" headline={headline(state)} margin={<Margin />}>
       {(state.kind === 'idle' || state.kind === 'refused') && <Drop read={read} />}
@@ -29,6 +37,8 @@ export function ImportPanel({ close }: { close: () => void }) {
           reading={state.reading}
           change={change}
           use={() => use(state.reading)}
+          choose={choose}
+          key={view(state.view)}
         />
       )}
       {state.kind === 'running' && (
@@ -41,30 +51,99 @@ export function ImportPanel({ close }: { close: () => void }) {
         </Part>
       )}
       {(state.kind === 'judged' || state.kind === 'kept') && (
-        <Report report={state.report} file={state.file} done={state.kind === 'kept'} />
+        <>
+          {asked.length > 0 && (
+            <CloseNames
+              names={asked}
+              other={(name) => setTold([...told, keyOf(name)])}
+              all={() => setTold([...told, ...asked.map(keyOf)])}
+              same={judge}
+            />
+          )}
+          <Report report={state.report} file={state.file} done={state.kind === 'kept'} />
+        </>
       )}
       <div className="buttons">
         {state.kind === 'judged' && (
           <>
-            <Button type="primary" disabled={state.report.accepted === 0} onClick={keep}>
+            <Button type="primary" disabled={state.report.accepted === 0 || asked.length > 0} onClick={keep}>
               {state.report.accepted === 0
                 ? 'Nothing to import'
-                : `Import ${count(state.report.accepted, 'row')}`}
+                : asked.length > 0
+                  ? 'Say first which names are new'
+                  : `Import ${count(state.report.accepted, 'row')}`}
             </Button>
             <Button onClick={reset}>Choose another file</Button>
-            <Button onClick={again}>Which column is which</Button>
+            {state.table && <Button onClick={again}>Which column is which</Button>}
           </>
         )}
         {state.kind === 'kept' && (
-          <Button type="primary" onClick={close}>
-            To the stays
-          </Button>
+          <>
+            <Button type="primary" onClick={close}>
+              To the stays
+            </Button>
+            <Link to="/logbook?part=changes">Undo it later under Changes</Link>
+          </>
         )}
         {state.kind !== 'kept' && state.kind !== 'running' && (
           <Button onClick={close}>Back to the logbook</Button>
         )}
       </div>
     </Sheet>
+  );
+}
+
+type CloseName = Schemas['CloseName'];
+
+const keyOf = (c: CloseName) => `${c.kind} ${c.name}`;
+/** Another sheet is another table, to be answered anew. */
+const view = (table: Schemas['TableView']) => `${table.sheets[0] ?? ''} ${table.reading.columns.length}`;
+
+/** New names that may be meant to be known ones: each is asked about. */
+function CloseNames(props: {
+  names: CloseName[];
+  other: (name: CloseName) => void;
+  all: () => void;
+  same: () => void;
+}) {
+  const also = useAlsoNamed();
+  const { message } = App.useApp();
+  return (
+    <Part title="Are these the same?" small="a name twice splits what belongs together">
+      {props.names.map((c) => (
+        <div className="close-name" key={keyOf(c)}>
+          <span>
+            The {c.kind} <b>{c.name}</b> is new, and close to <b>{c.known}</b>.
+          </span>
+          <Button
+            size="small"
+            type="primary"
+            loading={also.isPending}
+            onClick={() =>
+              also.mutate(
+                { kind: c.kind as NameKind, known: c.known, name: c.name },
+                {
+                  onSuccess: props.same,
+                  onError: (refused) => void message.error(refused.message),
+                },
+              )
+            }
+          >
+            It is {c.known}
+          </Button>
+          <Button size="small" onClick={() => props.other(c)}>
+            It is another {c.kind}
+          </Button>
+        </div>
+      ))}
+      {props.names.length > 1 && (
+        <div className="buttons">
+          <Button size="small" onClick={props.all}>
+            All of these are others
+          </Button>
+        </div>
+      )}
+    </Part>
   );
 }
 
@@ -104,10 +183,10 @@ function Drop({ read }: { read: (file: File) => void }) {
         }
       }}
     >
-      Drop a CSV file here, or choose one
+      Drop a spreadsheet here (CSV, TSV or .xlsx), or choose one
       <input
         type="file"
-        accept=".csv,text/csv,text/plain"
+        accept=".csv,.tsv,.txt,.xlsx,text/csv,text/plain"
         onChange={(e) => {
           const [file] = e.target.files ?? [];
           if (file) {
@@ -209,25 +288,44 @@ function Report({ report, file, done }: { report: Schemas['ImportReport']; file:
 }
 
 function Margin() {
+  const figures = useFigures();
+  const columns = figures.data?.map((f) => f.column) ?? [];
   return (
     <Part title="What a file needs">
       <div className="note">
-        Your own spreadsheet, saved as CSV: you are asked which column is which, and it is remembered.
+        Your own spreadsheet as it is, CSV, TSV or .xlsx: you are asked which column is which, once for each
+        kind of table.
       </div>
       <div className="note">
-        Or a header with <code>taken_at</code>, <code>campsite</code>, <code>setup</code> and{' '}
-        <code>outcome</code>, and one metric at least where the outcome is ok.
+        A workbook’s formulas count with their saved results, links to other files are not followed, a merged
+        cell holds for all its rows.
       </div>
       <div className="note">
-        Times with their offset: <code>2026-08-14T18:05:00+03:00</code>.
+        Or the columns of Syntoma itself:{' '}
+        <Button
+          size="small"
+          disabled={columns.length === 0}
+          onClick={() => downloadCsv('syntoma-template.csv', columns, [])}
+        >
+          Download an empty table
+        </Button>
+        <details className="numbers">
+          <summary>Its {columns.length} columns</summary>
+          <p className="small">
+            Needed: taken_at with its offset (2026-08-14T18:05:00+03:00), campsite, setup, outcome (ok,
+            no_service, failed, timed_out), and one figure at least where it is ok.
+          </p>
+          <ul className="small">
+            {figures.data?.map((f) => (
+              <li key={f.column}>
+                <code>{f.column}</code> {f.unit && `in ${f.unit}`}
+              </li>
+            ))}
+          </ul>
+        </details>
       </div>
       <div className="note">
-        Metrics: <code>rsrp_dbm</code>, <code>rsrq_db</code>, <code>sinr_db</code>, <code>down_mbps</code>,{' '}
-        <code>up_mbps</code>, <code>idle_ms</code>, <code>up_loaded_ms</code> and more. Columns that are not
-        known go into the note.
-      </div>
-      <div className="note">
-        Semicolons with decimal commas are read too. Up to 180 MB, about a million rows.
+        Up to 200 MB, about a million rows. What cannot be read is listed row by row.
       </div>
     </Part>
   );

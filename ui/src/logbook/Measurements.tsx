@@ -1,19 +1,22 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { type Key, useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
-import { type Figure, useFigures, useLogChanges, useMeasurements } from '../data/log';
+import { type Figure, useFigures, useMeasurements } from '../data/log';
 import { useSetups } from '../data/names';
 import { both, stateOf } from '../data/state';
 import { SetupLabel } from '../draw/Pennant';
 import { plain } from '../format/numbers';
-import { dateClock, offset, weekdayClock } from '../format/time';
+import { clock, dateClock, dayMonth, offset, weekdayClock } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
 import { Loaded } from '../parts/Loaded';
-import { useUndo } from '../parts/useUndo';
+import { useLog } from '../parts/useLog';
+import { MoveDialog, SplitDialog, StayDatesDialog } from './StayDialogs';
 
 type Row = Schemas['LoggedMeasurement'];
+type Visit = Schemas['Visit'];
 
-/** The numbers that a measurement here has; others get no column. */
+/** Numbers of a measurement that one of these has; others get no column. */
 const shownOf = (figures: Figure[], rows: Row[]) =>
   figures.filter((f) => isNumber(f) && rows.some((m) => number(m, f) !== null));
 
@@ -21,39 +24,59 @@ const isNumber = (f: Figure) => f.kind !== 'text' && f.kind !== 'choice';
 const number = (m: Row, f: Figure) => m[f.field as keyof Row] as number | null;
 const words = (outcome: string) => outcome.replace('_', ' ');
 
+/** So many days of a stay have each another weekday. */
+const WEEK_MS = 6 * 86_400_000;
+
 /** The measurements of a stay. */
-export function Measurements({ stay, back }: { stay: number; back: () => void }) {
+export function Measurements({ stay, visit }: { stay: number; visit: Visit | undefined }) {
   const list = useMeasurements(stay);
   const figures = useFigures();
   const state = both(stateOf(list), stateOf(figures));
   return (
-    <>
-      <Loaded state={state}>{([rows, known]) => <List rows={rows} figures={known} back={back} />}</Loaded>
-      {state.is !== 'there' && <Button onClick={back}>All stays</Button>}
-    </>
+    <Loaded state={state}>
+      {([rows, known]) => <List rows={rows} figures={known} stay={stay} visit={visit} />}
+    </Loaded>
   );
 }
 
-function List({ rows, figures, back }: { rows: Row[]; figures: Figure[]; back: () => void }) {
+type Asked = 'dates' | 'split' | 'move';
+
+function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visit | undefined }) {
+  const { rows, figures, visit } = props;
   const setups = useSetups();
-  const remove = useRemove();
+  const log = useLog();
+  const [chosen, setChosen] = useState<Key[]>([]);
+  const [asked, setAsked] = useState<Asked | null>(null);
   const byName = new Map(setups.data?.map((s) => [s.name, s]));
   const numbers = shownOf(figures, rows);
-  const outcomes = figures.find((f) => f.field === 'outcome')?.choices ?? [];
   const first = rows.at(0);
+  const times = rows.map((m) => Date.parse(m.takenAt));
+  const long = times.length > 0 && Math.max(...times) - Math.min(...times) > WEEK_MS;
+  const taken = (m: Row) => (long ? `${dayMonth(m.takenAt)} ${clock(m.takenAt)}` : weekdayClock(m.takenAt));
+  const setup = (m: Row) => byName.get(m.setup) ?? { name: m.setup, pennant: 0 };
+  const on = (m: Row) => [m.carrier, m.band].filter(Boolean).join(' ');
+  const among = (value: (m: Row) => string | null) =>
+    [...new Set(rows.map(value))].filter((v) => v !== null).map((v) => ({ value: v, text: v }));
   const columns: Column<Row>[] = [
     {
       label: 'Taken',
       sorter: (a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt),
       defaultSortOrder: 'descend',
-      render: (_, m) => <span title={dateClock(m.takenAt)}>{weekdayClock(m.takenAt)}</span>,
+      render: (_, m) => <span title={dateClock(m.takenAt)}>{taken(m)}</span>,
     },
     {
       label: 'Setup',
       sorter: (a, b) => a.setup.localeCompare(b.setup),
-      render: (_, m) => <SetupLabel setup={byName.get(m.setup) ?? { name: m.setup, pennant: 0 }} />,
+      filters: among((m) => m.setup),
+      onFilter: (value, m) => m.setup === value,
+      render: (_, m) => <SetupLabel setup={setup(m)} />,
     },
-    { label: 'On', render: (_, m) => [m.carrier, m.band].filter(Boolean).join(' ') },
+    {
+      label: 'On',
+      filters: among((m) => m.carrier),
+      onFilter: (value, m) => m.carrier === value,
+      render: (_, m) => on(m),
+    },
     ...numbers.map((f): Column<Row> => ({
       label: f.label,
       unit: f.unit,
@@ -63,58 +86,145 @@ function List({ rows, figures, back }: { rows: Row[]; figures: Figure[]; back: (
     })),
     {
       label: 'Outcome',
-      filters: outcomes.map((value) => ({ value, text: words(value) })),
+      filters: among((m) => m.outcome).map((f) => ({ ...f, text: words(f.text) })),
       onFilter: (value, m) => m.outcome === value,
       render: (_, m) => <span className={m.outcome === 'ok' ? undefined : 'loss'}>{words(m.outcome)}</span>,
     },
-    { label: 'Trial', render: (_, m) => (m.trial ? `${m.trial}, ${m.round ?? '–'}` : '') },
+    ...(rows.some((m) => m.trial || m.note)
+      ? [
+          {
+            label: 'Trial and note',
+            filters: among((m) => m.trial),
+            onFilter: (value: Key | boolean, m: Row) => m.trial === value,
+            render: (_: unknown, m: Row) => <Belongs m={m} />,
+          },
+        ]
+      : []),
     {
       label: '',
       render: (_, m) => (
-        <Button type="link" size="small" onClick={() => remove(m.id)}>
-          Delete
+        <Button type="link" size="small" onClick={() => log.correct(m.id)}>
+          Correct
         </Button>
       ),
     },
   ];
   return (
-    <FindableList
-      title={first?.campsite ?? 'Stay'}
-      noun="measurement"
-      small={first && `times at UTC${offset(first.takenAt)}`}
-      rows={rows}
-      rowKey={(m) => m.id}
-      text={(m) => `${m.setup} ${m.carrier} ${m.band} ${m.outcome} ${m.trial ?? ''} ${m.note ?? ''}`}
-      find="find"
-      empty="Nothing measured at this stay."
-      export={{
-        file: 'measurements-here.csv',
-        columns: [...BEFORE, ...numbers.map((f) => f.column), ...AFTER],
-        row: (m) => [
-          m.takenAt,
-          m.setup,
-          m.carrier,
-          m.band,
-          ...numbers.map((f) => number(m, f)),
-          m.outcome,
-          m.trial,
-          m.round,
-          m.note,
-        ],
-      }}
-      actions={
-        <Button size="small" onClick={back}>
-          All stays
-        </Button>
-      }
-      over={first && <TrialsHere rows={rows} campsite={first.campsite} />}
-      columns={columns}
-    />
+    <>
+      <FindableList
+        title="Measurements"
+        noun="measurement"
+        small={first && `times at UTC${offset(first.takenAt)}`}
+        rows={rows}
+        rowKey={(m) => m.id}
+        text={(m) =>
+          `${m.setup} ${m.carrier} ${m.band} ${m.cellId ?? ''} ${words(m.outcome)} ${m.trial ?? ''} ${m.server ?? ''} ${m.note ?? ''}`
+        }
+        find="find here"
+        empty="Nothing measured at this stay. Log a reading with R, or change when it began or ended."
+        export={{
+          file: 'measurements-here.csv',
+          columns: [...BEFORE, ...numbers.map((f) => f.column), ...AFTER],
+          row: (m) => [
+            m.takenAt,
+            m.campsite,
+            m.setup,
+            m.carrier,
+            m.band,
+            ...numbers.map((f) => number(m, f)),
+            m.outcome,
+            m.trial,
+            m.round,
+            m.note,
+          ],
+        }}
+        chosen={{ keys: chosen, choose: setChosen }}
+        lines={(m) => <TwoLines m={m} taken={taken(m)} setup={setup(m)} on={on(m)} numbers={numbers} />}
+        actions={
+          visit && (
+            <>
+              {chosen.length > 0 && (
+                <Button size="small" type="primary" onClick={() => setAsked('move')}>
+                  Move {chosen.length} to another stay
+                </Button>
+              )}
+              <Button size="small" onClick={() => setAsked('dates')}>
+                Change its dates
+              </Button>
+              <Button size="small" onClick={() => setAsked('split')}>
+                Split it
+              </Button>
+            </>
+          )
+        }
+        over={first && <TrialsHere rows={rows} campsite={first.campsite} />}
+        columns={columns}
+      />
+      {visit && asked === 'dates' && <StayDatesDialog visit={visit} close={() => setAsked(null)} />}
+      {visit && asked === 'split' && <SplitDialog visit={visit} close={() => setAsked(null)} />}
+      {asked === 'move' && (
+        <MoveDialog
+          ids={chosen.map(Number)}
+          from={props.stay}
+          close={(moved) => {
+            setAsked(null);
+            setChosen(moved ? [] : chosen);
+          }}
+        />
+      )}
+    </>
   );
 }
 
-const BEFORE = ['taken_at', 'setup', 'carrier', 'band'];
+const BEFORE = ['taken_at', 'campsite', 'setup', 'carrier', 'band'];
 const AFTER = ['outcome', 'trial', 'round', 'note'];
+
+function Belongs({ m }: { m: Row }) {
+  return (
+    <span className="wraps">
+      {m.trial && (
+        <>
+          {m.trial}, {m.round ?? '–'}{' '}
+        </>
+      )}
+      {m.note && <span className="small">{m.note}</span>}
+    </span>
+  );
+}
+
+/** A measurement on a phone: what it was made with, and its figures. */
+function TwoLines(props: {
+  m: Row;
+  taken: string;
+  setup: { name: string; pennant: number };
+  on: string;
+  numbers: Figure[];
+}) {
+  const { m, numbers } = props;
+  const log = useLog();
+  const figures = numbers
+    .filter((f) => number(m, f) !== null)
+    .map((f) => `${f.label} ${plain(number(m, f))} ${f.unit}`);
+  return (
+    <button type="button" className="measurement" onClick={() => log.correct(m.id)}>
+      <span className="what">
+        <SetupLabel setup={props.setup} />
+        <span className="small">
+          {props.on} · {props.taken}
+        </span>
+      </span>
+      <span>
+        {m.outcome !== 'ok' && <span className="loss">{words(m.outcome)} </span>}
+        {figures.join(' · ')}
+      </span>
+      {(m.trial || m.note) && (
+        <span className="small">
+          {[m.trial && `${m.trial}, ${m.round ?? '–'}`, m.note].filter(Boolean).join(' · ')}
+        </span>
+      )}
+    </button>
+  );
+}
 
 function TrialsHere({ rows, campsite }: { rows: Row[]; campsite: string }) {
   const trials = [...new Set(rows.map((m) => m.trial).filter((t) => t !== null))];
@@ -131,16 +241,4 @@ function TrialsHere({ rows, campsite }: { rows: Row[]; campsite: string }) {
       ))}
     </p>
   );
-}
-
-/** Deletes a measurement and offers to put it back. */
-function useRemove() {
-  const { remove, restore } = useLogChanges();
-  const { message } = App.useApp();
-  const undoable = useUndo();
-  return (id: number) =>
-    remove.mutate(id, {
-      onSuccess: () => undoable('Deleted.', () => restore.mutateAsync(id)),
-      onError: (refused) => void message.error(refused.message),
-    });
 }

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { useStays } from '../data/log';
 import { useSetups } from '../data/names';
@@ -10,7 +11,7 @@ import { Loaded } from '../parts/Loaded';
 type Visit = Schemas['Visit'];
 
 /** The list of stays. */
-export function Stays({ open }: { open: (id: number) => void }) {
+export function Stays() {
   const stays = useStays();
   const setups = useSetups();
   const byName = new Map(setups.data?.map((s) => [s.name, s]));
@@ -24,32 +25,31 @@ export function Stays({ open }: { open: (id: number) => void }) {
           rowKey={(v) => v.id}
           text={(v) => `${v.campsite} ${v.setups.join(' ')}`}
           find="find a campsite or setup"
-          empty="No stay yet. Say on the line above where you stand, or import a file. To look around first, start the demo."
+          empty={<NoStay />}
           export={EXPORT}
           pageSize={20}
-          columns={columns(open, byName)}
+          columns={columns(byName)}
         />
       )}
     </Loaded>
   );
 }
 
-function columns(open: (id: number) => void, byName: Map<string, Schemas['SetupName']>): Column<Visit>[] {
+function NoStay() {
+  return (
+    <p>
+      No stay yet. Say on the line above where you stand, or <Link to="/logbook?import=1">import a file</Link>
+      .
+    </p>
+  );
+}
+
+function columns(byName: Map<string, Schemas['SetupName']>): Column<Visit>[] {
   return [
     {
       label: 'Campsite',
       sorter: (a, b) => a.campsite.localeCompare(b.campsite),
-      render: (_, v) => (
-        <a
-          href={`/logbook?stay=${v.id}`}
-          onClick={(e) => {
-            e.preventDefault();
-            open(v.id);
-          }}
-        >
-          {v.campsite}
-        </a>
-      ),
+      render: (_, v) => <Link to={`/logbook?stay=${v.id}`}>{v.campsite}</Link>,
     },
     {
       label: 'When',
@@ -70,6 +70,8 @@ function columns(open: (id: number) => void, byName: Map<string, Schemas['SetupN
     },
     {
       label: 'Setups',
+      filters: [...byName.keys()].map((name) => ({ value: name, text: name })),
+      onFilter: (value, v) => v.setups.includes(String(value)),
       render: (_, v) => (
         <div>
           {v.setups.map((name) => (

@@ -1,5 +1,5 @@
 import { Button, Input, Select } from 'antd';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Schemas } from '../data/client';
 import { useTableRows } from '../data/useTable';
 import { Part } from '../parts/Sheet';
@@ -9,10 +9,11 @@ type Reading = Schemas['TableReading'];
 type Use = Schemas['ColumnUse'];
 
 /** What still has to be said before the table can be read. */
-export function unanswered(view: View, reading: Reading): string[] {
+export function unanswered(view: View, reading: Reading, said: { level: boolean }): string[] {
   return view.asked.filter(
     (asked) =>
       (asked === 'date-order' && reading.dateOrder === ('' as Reading['dateOrder'])) ||
+      (asked === 'level' && !said.level && holds(reading, 'rsrp_dbm')) ||
       (asked === 'zone' && reading.zone.trim() === '') ||
       (asked === 'setup' && !reading.setup?.trim() && !holds(reading, 'setup')) ||
       (asked === 'campsite' && !reading.campsite?.trim() && !holds(reading, 'campsite')),
@@ -27,12 +28,27 @@ export function TableColumns(props: {
   reading: Reading;
   change: (reading: Reading) => void;
   use: () => void;
+  /** Reads another sheet of the workbook. */
+  choose: (sheet: string) => void;
 }) {
   const { view, reading, change, use } = props;
-  const open = unanswered(view, reading);
+  const [level, setLevel] = useState<string | null>(view.remembered ? 'said before' : null);
+  const open = unanswered(view, reading, { level: level !== null });
   return (
     <>
-      <Questions view={view} reading={reading} change={change} />
+      {view.sheets.length > 1 && (
+        <Part title="Sheet" small="the workbook has more than one; the others are not read">
+          <Select
+            aria-label="Sheet to read"
+            value={view.sheets[0]}
+            popupMatchSelectWidth={false}
+            style={{ minWidth: 200 }}
+            onChange={props.choose}
+            options={view.sheets.map((name) => ({ value: name, label: name }))}
+          />
+        </Part>
+      )}
+      <Questions view={view} reading={reading} change={change} level={level} setLevel={setLevel} />
       <Part title="Columns" small="what each is taken for; correct what is wrong">
         <div className="table-scroll">
           <table className="plain rows">
@@ -124,8 +140,34 @@ function ColumnRow(props: { view: View; place: number; column: Use; change: (col
   );
 }
 
-function Questions(props: { view: View; reading: Reading; change: (reading: Reading) => void }) {
-  const { view, reading, change } = props;
+/** What a column of signal levels can be. */
+const LEVELS = [
+  { value: 'rsrp_dbm', label: 'RSRP, of one cell' },
+  { value: 'rssi_dbm', label: 'RSSI, of all that is heard' },
+  { value: 'note', label: 'I cannot tell: into the note' },
+];
+
+function Questions(props: {
+  view: View;
+  reading: Reading;
+  change: (reading: Reading) => void;
+  level: string | null;
+  setLevel: (level: string) => void;
+}) {
+  const { view, reading, change, level, setLevel } = props;
+  const takeLevel = (as: string) => {
+    setLevel(as);
+    change({
+      ...reading,
+      columns: reading.columns.map((c, i) =>
+        view.reading.columns[i]?.figure === 'rsrp_dbm'
+          ? as === 'note'
+            ? { ...c, use: 'note', figure: null, unit: '' }
+            : { ...c, use: 'figure', figure: as }
+          : c,
+      ),
+    });
+  };
   if (view.asked.length === 0) {
     return null;
   }
@@ -140,9 +182,7 @@ function Questions(props: { view: View; reading: Reading; change: (reading: Read
             placeholder="choose"
             popupMatchSelectWidth={false}
             onChange={(dateOrder: Reading['dateOrder']) => change({ ...reading, dateOrder })}
-            options={view.choices.dateOrders
-              .filter((o) => o.value !== 'year-first')
-              .map((o) => ({ value: o.value, label: o.label }))}
+            options={view.choices.dateOrders}
           />
         </Question>
       )}
@@ -164,8 +204,15 @@ function Questions(props: { view: View; reading: Reading; change: (reading: Read
         </Question>
       )}
       {view.asked.includes('level') && (
-        <Question label="A column holds signal levels. Taken for RSRP, the level of one cell; if it is RSSI, say so in the columns.">
-          {null}
+        <Question label={`What does the column “${levelOf(view)}” hold?`}>
+          <Select
+            aria-label="What the levels are"
+            value={level !== null && LEVELS.some((l) => l.value === level) ? level : undefined}
+            placeholder="choose"
+            popupMatchSelectWidth={false}
+            onChange={takeLevel}
+            options={LEVELS}
+          />
         </Question>
       )}
       {(['setup', 'campsite'] as const)
@@ -189,6 +236,9 @@ function Questions(props: { view: View; reading: Reading; change: (reading: Read
     </Part>
   );
 }
+
+const levelOf = (view: View) =>
+  view.reading.columns.find((c) => c.figure === 'rsrp_dbm')?.heading ?? 'of the level';
 
 function dateOf(view: View) {
   const place = view.reading.columns.findIndex((c) => c.use === 'date' || c.figure === 'taken_at');
@@ -216,9 +266,9 @@ function Preview({ view, reading }: { view: View; reading: Reading }) {
   }
   const names = [...new Set((rows.data ?? []).flatMap((row) => Object.keys(row)))];
   return (
-    <Part title="The first rows as they would be read" small="your own cells stand above">
+    <Part title="The first rows as they would be read" small="above each, your own cells">
       <div className="table-scroll">
-        <table className="plain rows">
+        <table className="plain rows preview">
           <thead>
             <tr>
               {names.map((name) => (
@@ -226,17 +276,22 @@ function Preview({ view, reading }: { view: View; reading: Reading }) {
               ))}
             </tr>
           </thead>
-          <tbody>
-            {(rows.data ?? []).map((row, i) => (
-              <tr key={i}>
+          {(rows.data ?? []).map((row, i) => (
+            <tbody key={i}>
+              <tr>
+                <td colSpan={Math.max(1, names.length)} className="small own">
+                  {(view.rows[i] ?? []).filter((cell) => cell.trim() !== '').join(' | ')}
+                </td>
+              </tr>
+              <tr>
                 {names.map((name) => (
                   <td key={name} data-label={name.replaceAll('_', ' ')}>
                     {row[name] ?? ''}
                   </td>
                 ))}
               </tr>
-            ))}
-          </tbody>
+            </tbody>
+          ))}
         </table>
       </div>
     </Part>

@@ -2,7 +2,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
-import { asked, NEVER, Refused, serve } from '../testing/server';
+import { asked, bodies, NEVER, Refused, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { FIGURES, measurement, NAMES, STAYS } from '../testing/world';
 import { LogbookView } from './LogbookView';
@@ -37,7 +37,7 @@ describe('the stays', () => {
     });
     show(<LogbookView />, '/logbook');
     expect(await screen.findByText('2 stays')).toBeDefined();
-    await user.type(screen.getByPlaceholderText('find a campsite or setup /'), 'quarry');
+    await user.type(screen.getByPlaceholderText('find a campsite or setup'), 'quarry');
     expect(rows()).toHaveLength(1);
     await user.click(screen.getByText('Quarry Lake'));
     expect(await screen.findByText(/1 measurement/)).toBeDefined();
@@ -55,8 +55,7 @@ describe('the measurements of a stay', () => {
       ...NAMES,
       'GET /api/figures': FIGURES,
       'GET /api/measurements': SOME,
-      'DELETE /api/measurements/2': {},
-      'POST /api/measurements/2/restore': {},
+      'GET /api/stays': STAYS,
     });
 
   it('have a column for each number that one of them has, with its unit', async () => {
@@ -70,13 +69,79 @@ describe('the measurements of a stay', () => {
     expect(screen.getByText('Evening').getAttribute('href')).toContain('trial=Evening');
   });
 
-  it('are deleted, and put back', async () => {
-    const user = userEvent.setup();
+  it('are filtered by the address, and opened to be corrected', async () => {
     served();
+    show(<LogbookView />, '/logbook?stay=7&outcome=no_service');
+    expect(await screen.findByText(/1 of 2 measurements/)).toBeDefined();
+    expect(within(rows()[0] as HTMLElement).getByRole('button', { name: 'Correct' })).toBeDefined();
+  });
+
+  it('are moved to another stay, which can be undone', async () => {
+    const user = userEvent.setup();
+    serve({
+      ...NAMES,
+      'GET /api/figures': FIGURES,
+      'GET /api/stays': STAYS,
+      'GET /api/measurements': SOME,
+      'POST /api/measurements/move': { moved: 1, change: 8 },
+      'POST /api/changes/8/undo': {},
+    });
     show(<LogbookView />, '/logbook?stay=7');
-    await screen.findByText(/2 measurements/);
-    await user.click(within(rows()[0] as HTMLElement).getByRole('button', { name: 'Delete' }));
+    await user.click(within((await screen.findAllByRole('row'))[1] as HTMLElement).getByRole('checkbox'));
+    await user.click(screen.getByRole('button', { name: 'Move 1 to another stay' }));
+    await user.click(screen.getByLabelText('They were measured during'));
+    await user.click(await screen.findByTitle(/Quarry Lake/));
+    await user.click(screen.getByRole('button', { name: 'Move' }));
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
-    await waitFor(() => expect(asked.map((a) => a.call)).toContain('POST /api/measurements/2/restore'));
+    await waitFor(() => expect(asked.map((a) => a.call)).toContain('POST /api/changes/8/undo'));
+    expect(bodies('POST /api/measurements/move')).toEqual([{ measurements: [2], stay: 6 }]);
+  });
+});
+
+describe('what is put right', () => {
+  it('is a name, with what merging moves before it is done', async () => {
+    const user = userEvent.setup();
+    const merged = {
+      from: 'Pinebend',
+      into: 'Pine Bend',
+      measurements: 3,
+      same: 1,
+      stays: 0,
+      renamed: { Mast: 'Mast (Pinebend)' },
+      change: null,
+    };
+    const place = (id: number, name: string) => ({ id, name, lat: null, lon: null });
+    serve({
+      ...NAMES,
+      'GET /api/stays': STAYS,
+      'GET /api/campsites': [place(1, 'Pine Bend'), place(2, 'Pinebend')],
+      'POST /api/names/campsite/2/merge/preview': merged,
+      'POST /api/names/campsite/2/merge': { ...merged, change: 5 },
+    });
+    show(<LogbookView />, '/logbook?part=names');
+    const row = (await screen.findByText('Pinebend')).closest('tr') as HTMLElement;
+    await user.click(within(row).getByRole('button', { name: 'Merge into another' }));
+    await user.click(screen.getByLabelText(/becomes part of/));
+    await user.click(await screen.findByTitle('Pine Bend'));
+    expect(await screen.findByText(/becomes Mast \(Pinebend\)/)).toBeDefined();
+    await user.click(screen.getByRole('button', { name: 'Merge into Pine Bend' }));
+    expect(await screen.findByRole('button', { name: 'Undo' })).toBeDefined();
+    expect(bodies('POST /api/names/campsite/2/merge')).toEqual([{ into: 1 }]);
+  });
+
+  it('is listed, and undone later', async () => {
+    const user = userEvent.setup();
+    const entry = { id: 4, kind: 'merged', at: '2026-09-05T20:00:00+02:00', sentence: 'Merged a into b' };
+    serve({
+      'GET /api/changes': [
+        { ...entry, undoneAt: null },
+        { ...entry, id: 3, sentence: 'Deleted c', undoneAt: '2026-09-05T21:00:00+02:00' },
+      ],
+      'POST /api/changes/4/undo': {},
+    });
+    show(<LogbookView />, '/logbook?part=changes');
+    expect(await screen.findByText(/undone 5 Sep 2026/)).toBeDefined();
+    await user.click(screen.getAllByRole('button', { name: 'Undo' })[0] as HTMLElement);
+    await waitFor(() => expect(asked.map((a) => a.call)).toContain('POST /api/changes/4/undo'));
   });
 });

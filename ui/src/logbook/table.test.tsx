@@ -27,6 +27,8 @@ const VIEW: Schemas['TableView'] = {
   reasons: ['', '', '', 'left out: makers draw bars as they like'],
   asked: ['date-order', 'zone', 'setup', 'campsite'],
   rows: [['3/8/26', '18:05', '24.1', '3']],
+  sheets: [],
+  size: null,
   choices: {
     uses: [{ value: 'date', label: 'the day' }],
     figures: [{ value: 'down_mbps', label: 'Download', units: ['Mb/s', 'MB/s'] }],
@@ -39,7 +41,7 @@ const VIEW: Schemas['TableView'] = {
 
 function Host({ use }: { use: () => void }) {
   const [reading, change] = useState(VIEW.reading);
-  return <TableColumns view={VIEW} reading={reading} change={change} use={use} />;
+  return <TableColumns view={VIEW} reading={reading} change={change} use={use} choose={() => undefined} />;
 }
 
 test('nothing is judged before what the table does not say is answered', async () => {

@@ -14,7 +14,10 @@ export function Field(props: {
   className?: string | undefined;
   placeholder?: string;
   type?: string;
-  decimal?: boolean;
+  /** A number: a phone shows its keys for digits. */
+  numeric?: boolean;
+  /** Stands in the place of the unit: what a key for digits cannot write. */
+  suffix?: ReactNode;
   autoFocus?: boolean;
 }) {
   const { name, label, value, onChange, unit, problem, hint } = props;
@@ -26,11 +29,11 @@ export function Field(props: {
         name={name}
         value={value}
         type={props.type ?? 'text'}
-        inputMode={props.decimal ? 'text' : undefined}
+        inputMode={props.numeric ? 'decimal' : undefined}
         placeholder={props.placeholder}
         autoFocus={props.autoFocus}
         autoComplete="off"
-        suffix={unit}
+        suffix={props.suffix ?? unit}
         status={problem ? 'error' : undefined}
         aria-invalid={problem ? true : undefined}
         aria-describedby={`${id}-hint`}

@@ -48,10 +48,10 @@ test('finds by any text of a row, says how many there are, and what is in none',
   const user = userEvent.setup();
   list(ROWS);
   expect(screen.getByText('3 runs')).toBeDefined();
-  await user.type(screen.getByPlaceholderText('find a run /'), 'HOLLOW');
+  await user.type(screen.getByPlaceholderText('find a run'), 'HOLLOW');
   expect(names()).toEqual(['Birch Hollow']);
-  expect(screen.getByText('1 run')).toBeDefined();
-  await user.type(screen.getByPlaceholderText('find a run /'), 'x');
+  expect(screen.getByText('1 of 3 runs')).toBeDefined();
+  await user.type(screen.getByPlaceholderText('find a run'), 'x');
   expect(screen.getByText('Nothing here has “HOLLOWx” in it.')).toBeDefined();
 });
 
@@ -68,7 +68,7 @@ test('gives what is found as a file', async () => {
   const user = userEvent.setup();
   const given = vi.spyOn(download, 'downloadCsv').mockImplementation(() => undefined);
   list(ROWS);
-  await user.type(screen.getByPlaceholderText('find a run /'), 'a');
+  await user.type(screen.getByPlaceholderText('find a run'), 'a');
   await user.click(screen.getByText('Export this list'));
   expect(given).toHaveBeenCalledWith(
     'runs.csv',
@@ -84,4 +84,33 @@ test('an empty list says what to do first', () => {
   list([]);
   expect(screen.getByText('No run yet. Log one.')).toBeDefined();
   expect(screen.getByText('0 runs')).toBeDefined();
+});
+
+test('keeps what it is searched for, filtered and sorted by in the address', async () => {
+  const user = userEvent.setup();
+  const filtered: Column<Row>[] = [
+    {
+      ...(COLUMNS[0] as Column<Row>),
+      filters: ROWS.map((r) => ({ value: r.name, text: r.name })),
+      onFilter: (value, r) => r.name === value,
+    },
+    COLUMNS[1] as Column<Row>,
+  ];
+  show(
+    <FindableList
+      title="Runs"
+      noun="run"
+      rows={ROWS}
+      rowKey={(r) => r.id}
+      text={(r) => r.name}
+      find="find a run"
+      empty="No run yet."
+      columns={filtered}
+    />,
+    '/?name=Saltmarsh&name=Amber+Spit&sort=name:up&find=a',
+  );
+  expect(names()).toEqual(['Amber Spit', 'Saltmarsh']);
+  expect((screen.getByPlaceholderText('find a run') as HTMLInputElement).value).toBe('a');
+  await user.click(screen.getByRole('button', { name: 'Show all' }));
+  expect(names()).toHaveLength(3);
 });

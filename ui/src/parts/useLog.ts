@@ -1,6 +1,9 @@
 import { createContext, use } from 'react';
 
-/** Opens the dialog that logs a reading. */
-export const LogContext = createContext<{ open: () => void }>({ open: () => undefined });
+/** Opens the dialogs that log a measurement, and that correct one. */
+export const LogContext = createContext<{ open: () => void; correct: (id: number) => void }>({
+  open: () => undefined,
+  correct: () => undefined,
+});
 
 export const useLog = () => use(LogContext);

@@ -1,17 +1,23 @@
-import { useSyncExternalStore } from 'react';
+import { useCallback, useSyncExternalStore } from 'react';
 
-const NARROW = '(max-width: 1000px)';
-
-function subscribe(changed: () => void) {
-  const query = window.matchMedia(NARROW);
-  query.addEventListener('change', changed);
-  return () => query.removeEventListener('change', changed);
+function useMedia(query: string) {
+  const subscribe = useCallback(
+    (changed: () => void) => {
+      const media = window.matchMedia(query);
+      media.addEventListener('change', changed);
+      return () => media.removeEventListener('change', changed);
+    },
+    [query],
+  );
+  return useSyncExternalStore(
+    subscribe,
+    () => window.matchMedia(query).matches,
+    () => false,
+  );
 }
 
 /** Whether the margin folds under the main column, as sheet.css has it. */
-export const useNarrow = () =>
-  useSyncExternalStore(
-    subscribe,
-    () => window.matchMedia(NARROW).matches,
-    () => false,
-  );
+export const useNarrow = () => useMedia('(max-width: 1000px)');
+
+/** Whether there is as little room as on a phone, as list.css has it. */
+export const usePhone = () => useMedia('(max-width: 640px)');

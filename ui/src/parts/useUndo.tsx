@@ -1,27 +1,61 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
+import { useUndoChange } from '../data/log';
+import { useNarrow } from './useNarrow';
 
-/** Says what was done, and offers to undo it. */
+/** So long an undo stays, unless something else is done before. */
+const STAYS_S = 30;
+
+/** The undo that stands there now; another takes its place. */
+let standing: (() => void) | null = null;
+
+/** Says what was done, and offers to undo it until the next thing is done. */
 export function useUndo() {
   const { notification, message } = App.useApp();
+  const client = useQueryClient();
+  const narrow = useNarrow();
   return (title: string, undo: () => Promise<unknown>) => {
+    standing?.();
     const key = `${title} ${Date.now()}`;
-    notification.success({
+    const stop = client.getMutationCache().subscribe((event) => {
+      if (event.type === 'added') {
+        away();
+      }
+    });
+    const away = () => {
+      stop();
+      standing = null;
+      notification.destroy(key);
+    };
+    standing = away;
+    notification.open({
       key,
       title,
-      placement: 'bottomLeft',
-      duration: 12,
+      placement: narrow ? 'bottom' : 'bottomRight',
+      className: 'undo',
+      duration: STAYS_S,
+      onClose: stop,
       actions: (
         <Button
-          size="small"
-          onClick={() =>
-            void undo()
-              .then(() => notification.destroy(key))
-              .catch((refused: Error) => void message.error(refused.message))
-          }
+          onClick={() => {
+            away();
+            void undo().catch((refused: Error) => void message.error(refused.message));
+          }}
         >
           Undo
         </Button>
       ),
     });
+  };
+}
+
+/** The same for a change of the log, which the journal undoes; nothing is said where nothing was changed. */
+export function useUndoable() {
+  const undoable = useUndo();
+  const undo = useUndoChange();
+  return (title: string, change: number | null) => {
+    if (change !== null) {
+      undoable(title, () => undo.mutateAsync(change));
+    }
   };
 }

@@ -2,7 +2,8 @@ import { App, Button, Input } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../data/client';
-import { useAddSetup, useDeleteSetup, useKeepChainOf, useRenameSetup, useRetireSetup } from '../data/rig';
+import { useAddSetup, useDeleteSetup, useKeepChainOf, useRetireSetup } from '../data/rig';
+import { useRename } from '../data/mending';
 import { Part } from '../parts/Sheet';
 import { useUndo } from '../parts/useUndo';
 
@@ -10,7 +11,7 @@ import { useUndo } from '../parts/useUndo';
 export function SetupActions({ setup, view }: { setup: Schemas['SetupName']; view: Schemas['SetupView'] }) {
   const [name, setName] = useState<string | null>(null);
   const { message } = App.useApp();
-  const rename = useRenameSetup();
+  const rename = useRename();
   const retire = useRetireSetup();
   const onError = (refused: Error) => void message.error(refused.message);
   const remove = useRemove(setup, view);
@@ -22,7 +23,7 @@ export function SetupActions({ setup, view }: { setup: Schemas['SetupName']; vie
           className="chooser"
           onSubmit={(e) => {
             e.preventDefault();
-            rename.mutate({ id: setup.id, name }, { onSuccess: () => setName(null), onError });
+            rename.mutate({ kind: 'setup', id: setup.id, name }, { onSuccess: () => setName(null), onError });
           }}
         >
           <Input aria-label="New name" autoFocus value={name} onChange={(e) => setName(e.target.value)} />

@@ -166,7 +166,7 @@ describe('a setup', () => {
     const user = userEvent.setup();
     serve({
       ...SERVED,
-      'PUT /api/setups/1/name': { ...DOME, name: 'Dome' },
+      'PUT /api/names/setup/1': { ...DOME, name: 'Dome' },
       'PUT /api/setups/1/retired': { ...DOME, retired: true },
     });
     show(<RigView />, '/rig?setup=1');
@@ -174,7 +174,7 @@ describe('a setup', () => {
     await user.clear(screen.getByLabelText('New name'));
     await user.type(screen.getByLabelText('New name'), 'Dome');
     await user.click(screen.getByRole('button', { name: 'Rename' }));
-    await waitFor(() => expect(bodies('PUT /api/setups/1/name')).toEqual([{ name: 'Dome' }]));
+    await waitFor(() => expect(bodies('PUT /api/names/setup/1')).toEqual([{ name: 'Dome' }]));
     await user.click(await screen.findByRole('button', { name: 'Retire' }));
     await waitFor(() => expect(bodies('PUT /api/setups/1/retired')).toEqual([{ retired: true }]));
     expect(screen.queryByRole('button', { name: 'Delete' })).toBeNull();

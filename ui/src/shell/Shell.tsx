@@ -3,11 +3,13 @@ import { Suspense, lazy, useMemo, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { HatchDefs } from '../draw/Hatch';
 import { LogContext } from '../parts/useLog';
+import { Find } from './Find';
 import { KEYS, useKey } from './keys';
 import { StandingLine } from './StandingLine';
 import { VIEWS } from './views';
 import './shell.css';
 
+const CorrectDialog = lazy(async () => ({ default: (await import('../log/CorrectDialog')).CorrectDialog }));
 const LogDialog = lazy(async () => ({ default: (await import('../log/LogDialog')).LogDialog }));
 
 /** What stands around every view: the spine, the standing line, the log dialog and the keys. */
@@ -15,11 +17,13 @@ export function Shell() {
   const navigate = useNavigate();
   const [logging, setLogging] = useState(false);
   const [help, setHelp] = useState(false);
-  const log = useMemo(() => ({ open: () => setLogging(true) }), []);
+  const [finding, setFinding] = useState(false);
+  const [correcting, setCorrecting] = useState<number | null>(null);
+  const log = useMemo(() => ({ open: () => setLogging(true), correct: setCorrecting }), []);
   useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
   useKey('r', () => setLogging(true));
   useKey('?', () => setHelp(true));
-  useKey('/', () => document.querySelector<HTMLInputElement>('[data-find] input, input[data-find]')?.focus());
+  useKey('/', () => setFinding(true));
   return (
     <LogContext value={log}>
       <HatchDefs />
@@ -41,7 +45,7 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
-        <StandingLine />
+        <StandingLine find={() => setFinding(true)} />
         <Suspense fallback={<div className="sheet" />}>
           <Outlet />
         </Suspense>
@@ -54,6 +58,12 @@ export function Shell() {
           <LogDialog close={() => setLogging(false)} />
         </Suspense>
       )}
+      {correcting !== null && (
+        <Suspense>
+          <CorrectDialog id={correcting} close={() => setCorrecting(null)} />
+        </Suspense>
+      )}
+      {finding && <Find close={() => setFinding(false)} />}
       <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} width={420}>
         <dl className="keys">
           {KEYS.map(([key, does]) => (

@@ -3,11 +3,15 @@ import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { SetupLabel } from '../draw/Pennant';
-import { clock, weekdayClock } from '../format/time';
+import { useStored } from '../data/useStored';
+import { clock, dateClock, weekdayClock } from '../format/time';
 import { useUnits } from '../format/units';
 import { useTheme } from '../theme/useTheme';
 import { useCampsites, useCarriers, useChangeStanding, useSetups, useStanding } from '../data/names';
+import { useClose } from '../data/mending';
 import { useNeeds } from '../data/rig';
+import { IsNew } from '../parts/NameField';
+import { useSettled } from '../parts/useSettled';
 
 type Part = keyof Schemas['StandingRequest'];
 
@@ -15,7 +19,7 @@ type Part = keyof Schemas['StandingRequest'];
 const ON_ITS_WAY = '…';
 
 /** Where the vehicle stands and what is in use, as one sentence whose bold parts change it. */
-export function StandingLine() {
+export function StandingLine({ find }: { find: () => void }) {
   const { data: line } = useStanding();
   const { name, toggle } = useTheme();
   const campsites = useCampsites();
@@ -44,15 +48,17 @@ export function StandingLine() {
         <Choice part="carrier" title="Which carrier is in use?" names={carriers.data} value={line?.carrier}>
           {line ? (line.carrier ?? 'no carrier yet') : ON_ITS_WAY}
         </Choice>
-        <span className="wide-only">
-          <span className="dot"> · </span>need{' '}
-          <Link className="bold-part" to="/rig?part=need">
-            {needs ? needs.map((n) => n.name).join(' and ') || 'not said yet' : ON_ITS_WAY}
-          </Link>
-        </span>
+        <span className="dot"> · </span>need{' '}
+        <Link className="bold-part" to="/rig?part=need">
+          {needs ? needs.map((n) => n.name).join(' and ') || 'not said yet' : ON_ITS_WAY}
+        </Link>
+        {line?.elsewhere && <Elsewhere last={line.elsewhere} standing={line.campsite !== null} />}
       </div>
       <div className="standing-end">
-        {line && <span>{clock(line.now)} · </span>}
+        {line && <span className="wide-only">{clock(line.now)} · </span>}
+        <Button type="link" size="small" onClick={find}>
+          Find <kbd>/</kbd>
+        </Button>
         <Button type="link" size="small" onClick={units.toggle}>
           Units: {units.system}
         </Button>
@@ -61,6 +67,37 @@ export function StandingLine() {
         </Button>
       </div>
     </header>
+  );
+}
+
+/** Asks whether the vehicle stands where something was measured last. */
+function Elsewhere({ last, standing }: { last: Schemas['Elsewhere']; standing: boolean }) {
+  const [answered, setAnswered] = useStored('standing.asked', '');
+  const change = useChangeStanding();
+  const { message } = App.useApp();
+  if (answered === last.at) {
+    return null;
+  }
+  return (
+    <div className="elsewhere">
+      You last measured at <b>{last.campsite}</b>, {dateClock(last.at)}: are you{' '}
+      {standing ? 'there now' : 'still there'}?{' '}
+      <Button
+        size="small"
+        loading={change.isPending}
+        onClick={() =>
+          change.mutate(
+            { campsite: last.campsite },
+            { onError: (refused) => void message.error(refused.message) },
+          )
+        }
+      >
+        Yes
+      </Button>{' '}
+      <Button size="small" type="link" onClick={() => setAnswered(last.at)}>
+        No
+      </Button>
+    </div>
   );
 }
 
@@ -102,6 +139,7 @@ function Choice(props: {
 
 function Chooser(props: { part: Part; names: string[]; value: string; done: () => void }) {
   const [text, setText] = useState(props.value);
+  const close = useClose(props.part, useSettled(props.names.includes(text.trim()) ? '' : text.trim(), 250));
   const change = useChangeStanding();
   const { message } = App.useApp();
   const save = () =>
@@ -125,6 +163,11 @@ function Chooser(props: { part: Part; names: string[]; value: string; done: () =
       <Button type="primary" disabled={!text.trim()} loading={change.isPending} onClick={save}>
         {props.names.includes(text.trim()) ? 'Use' : 'Add and use'}
       </Button>
+      {!props.names.includes(text.trim()) && text.trim() !== '' && (
+        <p className="quiet">
+          <IsNew close={close} take={setText} />
+        </p>
+      )}
       {props.part === 'campsite' && (
         <p className="quiet">Another campsite ends this stay and begins one now.</p>
       )}

@@ -4,7 +4,7 @@ import { useEffect, useEffectEvent } from 'react';
 export const KEYS = [
   ['1 to 7', 'the views'],
   ['R', 'log a reading'],
-  ['/', 'find in the list shown'],
+  ['/', 'find in everything'],
   ['?', 'all keys'],
   ['Esc', 'close'],
 ] as const;

@@ -9,15 +9,23 @@ import { StandingLine } from './StandingLine';
 
 test('what is on its way is not said to be missing', () => {
   serve({ 'GET /api/standing': NEVER, 'GET /api/needs': NEVER });
-  const page = show(<StandingLine />);
+  const page = show(<StandingLine find={() => undefined} />);
   expect(page.container.textContent).not.toMatch(/no |not said/);
   expect(page.container.textContent).toContain('…');
 });
 
 test('an empty log says what is not chosen yet', async () => {
-  const line = { ...STANDING, stay: null, campsite: null, since: null, setup: null, carrier: null };
+  const line = {
+    ...STANDING,
+    stay: null,
+    campsite: null,
+    since: null,
+    setup: null,
+    carrier: null,
+    elsewhere: null,
+  };
   serve({ ...NAMES, 'GET /api/standing': line, 'GET /api/needs': { needs: [] } });
-  show(<StandingLine />);
+  show(<StandingLine find={() => undefined} />);
   expect(await screen.findByText('no campsite yet')).toBeDefined();
   expect(screen.getByText('no setup yet')).toBeDefined();
   expect(await screen.findByText('not said yet')).toBeDefined();
@@ -30,7 +38,7 @@ test('each bold part changes the line', async () => {
     'GET /api/needs': { needs: [{ name: 'Video calls', chosen: true }] },
     'PUT /api/standing': STANDING,
   });
-  show(<StandingLine />);
+  show(<StandingLine find={() => undefined} />);
   expect(await screen.findByText('Video calls')).toBeDefined();
   await user.click(await screen.findByRole('button', { name: 'campsite: Lighthouse Meadow' }));
   const field = await screen.findByRole('combobox');

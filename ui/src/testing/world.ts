@@ -11,6 +11,7 @@ export const STANDING: Schemas['StandingLine'] = {
   since: '2026-09-01T14:20:00+02:00',
   setup: PANEL,
   carrier: 'Tarnwave',
+  elsewhere: null,
 };
 
 export const NAMES = {
@@ -30,6 +31,8 @@ export const STAYS: Schemas['Visit'][] = [
     measurements: 40,
     failed: 2,
     setups: ['Roof dome', 'Mast panel'],
+    stated: true,
+    version: 0,
   },
   {
     id: 6,
@@ -40,6 +43,8 @@ export const STAYS: Schemas['Visit'][] = [
     measurements: 12,
     failed: 0,
     setups: ['Roof dome'],
+    stated: false,
+    version: 0,
   },
 ];
 
@@ -86,6 +91,7 @@ export const measurement = (part: Partial<Schemas['LoggedMeasurement']>): Schema
     trial: null,
     round: null,
     note: null,
+    version: 0,
     ...part,
   }) as Schemas['LoggedMeasurement'];
 

@@ -120,12 +120,10 @@ class NamesService implements Undoing {
                                 new Renaming(kind.word(), id, was, now)));
     }
 
-    /** Lets a name that is not known lead to a thing that is. */
+    /** Lets a name that is not known lead to a thing of another; that one is made where it is new too. */
     @Transactional
     public Done also(NameKind kind, String known, String wanted) {
-        Long id = register(kind)
-                .find(known)
-                .orElseThrow(() -> new NotFound("no " + kind.word() + " is named " + Text.quoted(known)));
+        Long id = register(kind).number(Register.name("known", known));
         String name = Register.name("name", wanted);
         if (register(kind).find(name).filter(id::equals).isPresent()) {
             return new Done(null);

@@ -1,0 +1,170 @@
+import { App, Button, Modal } from 'antd';
+import { useState } from 'react';
+import { Clash, type Schemas } from '../data/client';
+import { type Correction, type Figure, useCorrect, useFigures, useMeasurement, useRemove } from '../data/log';
+import { stateOf } from '../data/state';
+import { dateClock } from '../format/time';
+import { Field } from '../parts/Field';
+import { Loaded } from '../parts/Loaded';
+import { NameField } from '../parts/NameField';
+import { useClash } from '../parts/useClash';
+import { useUndoable } from '../parts/useUndo';
+import { type Form, NumberField, OtherFields, OutcomeField } from './Figures';
+import { type Draft, draftOf, requestOf, valueOf } from './logDraft';
+import { Remarks, showFirstProblem } from './LogDialog';
+import { useDraftCheck } from './useDraftCheck';
+import './log.css';
+
+/** Corrects a measurement; what it was before is shown, and stays known. */
+export function CorrectDialog({ id, close }: { id: number; close: () => void }) {
+  const measurement = useMeasurement(id);
+  const { data: figures } = useFigures();
+  if (measurement.data && figures) {
+    return (
+      <CorrectForm key={measurement.data.version} view={measurement.data} figures={figures} close={close} />
+    );
+  }
+  return (
+    <Modal open onCancel={close} title="Correct a measurement" footer={null} className="log">
+      <Loaded state={stateOf(measurement)}>{() => null}</Loaded>
+    </Modal>
+  );
+}
+
+function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; close: () => void }) {
+  const { view, figures, close } = props;
+  const before = draftOf(view.typed);
+  const [draft, setDraft] = useState(before);
+  const [more, setMore] = useState(false);
+  const request = requestOf(draft, '');
+  const check = useDraftCheck(draft, request);
+  const correct = useCorrect();
+  const remove = useRemove();
+  const clash = useClash();
+  const undoable = useUndoable();
+  const { message } = App.useApp();
+  const numbers = figures.filter((f) => f.unit !== '').map((f) => f.field);
+  const own = numbers.filter((name) => valueOf(before, name) !== '');
+  const set = (part: Partial<Draft>) => {
+    check.touched();
+    setDraft({ ...draft, ...part });
+  };
+  const form: Form = { draft, set, figures, check };
+  const save = (change: Correction) =>
+    correct.mutate(change, {
+      onSuccess: ({ change: number }) => {
+        undoable(`Corrected ${draft.setup}.`, number);
+        close();
+      },
+      onError: (error) => {
+        if (error instanceof Clash) {
+          clash(error, (version) => save({ ...change, version }));
+          return;
+        }
+        check.refuse(error);
+        void message.error(error.message.length < 140 ? error.message : 'Some fields need another look.');
+        requestAnimationFrame(showFirstProblem);
+      },
+    });
+  const away = () =>
+    remove.mutate(view.id, {
+      onSuccess: ({ change }) => {
+        undoable(`Deleted ${draft.setup}.`, change);
+        close();
+      },
+      onError: (refused) => void message.error(refused.message),
+    });
+  return (
+    <Modal
+      open
+      onCancel={close}
+      title="Correct a measurement"
+      width={720}
+      className="log"
+      style={{ top: 16 }}
+      okText="Keep the correction"
+      onOk={() => save({ id: view.id, body: request, version: view.version })}
+      confirmLoading={correct.isPending}
+      footer={(_, { OkBtn }) => (
+        <div className="log-buttons">
+          <Button onClick={away}>Delete it</Button>
+          <Button onClick={close}>Leave it</Button>
+          <OkBtn />
+        </div>
+      )}
+    >
+      <form
+        onSubmit={(e) => {
+          e.preventDefault();
+          save({ id: view.id, body: request, version: view.version });
+        }}
+      >
+        <div className="form-grid">
+          {(['setup', 'carrier', 'campsite'] as const).map((kind) => (
+            <NameField
+              key={kind}
+              kind={kind}
+              value={draft[kind]}
+              onChange={(name) => set({ [kind]: name })}
+              problem={check.problem(kind)}
+            />
+          ))}
+          <OutcomeField form={form} />
+          {own.map((name) => (
+            <NumberField key={name} form={form} name={name} />
+          ))}
+          {more &&
+            numbers
+              .filter((name) => !own.includes(name))
+              .map((name) => <NumberField key={name} form={form} name={name} />)}
+          {!more && (
+            <div className="span4">
+              <Button type="link" onClick={() => setMore(true)}>
+                Other figures
+              </Button>
+            </div>
+          )}
+          <OtherFields form={form} note={false} />
+          <div className="span4">
+            <Field
+              name="note"
+              label="Note"
+              value={valueOf(draft, 'note')}
+              onChange={(note) => set({ note })}
+              problem={check.problem('note')}
+            />
+          </div>
+        </div>
+        <Remarks form={form} shown />
+        <input type="submit" hidden />
+      </form>
+      <History view={view} figures={figures} />
+    </Modal>
+  );
+}
+
+/** What a measurement was before, the latest change first. */
+function History({ view, figures }: { view: Schemas['EditView']; figures: Figure[] }) {
+  const changed = view.history.filter((v) => v.changes.length > 0).reverse();
+  if (changed.length === 0) {
+    return null;
+  }
+  const label = (field: string) => figures.find((f) => f.field === field)?.label || field;
+  return (
+    <section className="history">
+      <h3>What it was before</h3>
+      <ul>
+        {changed.map((version) => (
+          <li key={version.version}>
+            <span className="small">{dateClock(version.at)}</span>{' '}
+            {version.changes.map((c) => (
+              <span key={c.field}>
+                {label(c.field)} from <b>{c.was ?? 'nothing'}</b> to <b>{c.now ?? 'nothing'}</b>{' '}
+              </span>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

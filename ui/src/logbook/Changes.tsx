@@ -1,0 +1,86 @@
+import { App, Button } from 'antd';
+import type { Schemas } from '../data/client';
+import { useChanges, useUndoChange } from '../data/log';
+import { stateOf } from '../data/state';
+import { dateClock } from '../format/time';
+import { type Column, FindableList } from '../parts/FindableList';
+import { Loaded } from '../parts/Loaded';
+
+type Entry = Schemas['EntryView'];
+
+const KINDS: Record<string, string> = {
+  deleted: 'deleted',
+  edited: 'corrected',
+  imported: 'imported',
+  renamed: 'renamed',
+  'also-named': 'another name',
+  merged: 'merged',
+  moved: 'moved',
+  'stay-changed': 'stay changed',
+};
+
+/** What was changed of the log, the latest first, each to be undone. */
+export function Changes() {
+  const changes = useChanges();
+  const undo = useUndoChange();
+  const { message, modal } = App.useApp();
+  const take = (entry: Entry) =>
+    undo.mutate(entry.id, { onError: (refused) => void message.error(refused.message, 8) });
+  const ask = (entry: Entry) =>
+    entry.kind === 'imported'
+      ? modal.confirm({
+          title: 'Undo this import as a whole?',
+          icon: null,
+          content: `${entry.sentence}. All of it goes out of the log, also what was corrected since, and the names that only it has. Importing the file again brings it back as it was in the file.`,
+          okText: 'Undo the import',
+          cancelText: 'Leave it',
+          onOk: () => take(entry),
+        })
+      : take(entry);
+  const columns: Column<Entry>[] = [
+    {
+      label: 'When',
+      sorter: (a, b) => a.id - b.id,
+      defaultSortOrder: 'descend',
+      render: (_, e) => dateClock(e.at),
+    },
+    {
+      label: 'What',
+      filters: Object.entries(KINDS).map(([value, text]) => ({ value, text })),
+      onFilter: (value, e) => e.kind === value,
+      render: (_, e) => <span className="wraps">{e.sentence}</span>,
+    },
+    {
+      label: 'Undo',
+      render: (_, e) =>
+        e.undoneAt === null ? (
+          <Button size="small" onClick={() => ask(e)} loading={undo.isPending && undo.variables === e.id}>
+            Undo
+          </Button>
+        ) : (
+          <span className="small">undone {dateClock(e.undoneAt)}</span>
+        ),
+    },
+  ];
+  return (
+    <Loaded state={stateOf(changes)}>
+      {(entries) => (
+        <FindableList
+          title="Changes"
+          noun="change"
+          rows={entries}
+          rowKey={(e) => e.id}
+          text={(e) => e.sentence}
+          find="find a change"
+          empty="Nothing was changed yet. Imports, corrections, deletions, merged names and changed stays are listed here."
+          export={{
+            file: 'changes.csv',
+            columns: ['at', 'kind', 'sentence', 'undone_at'],
+            row: (e) => [e.at, e.kind, e.sentence, e.undoneAt],
+          }}
+          columns={columns}
+        />
+      )}
+    </Loaded>
+  );
+}

@@ -1,0 +1,228 @@
+import { App, Modal, Select } from 'antd';
+import { useState } from 'react';
+import { Clash, Refusal, type Schemas } from '../data/client';
+import { type StayChange, useMove, useSplitStay, useStayDates, useStays } from '../data/log';
+import { count } from '../format/numbers';
+import { fullSpan, offset, span } from '../format/time';
+import { FieldFrame } from '../parts/Field';
+import { NameField } from '../parts/NameField';
+import { useClash } from '../parts/useClash';
+import { useUndoable } from '../parts/useUndo';
+
+type Visit = Schemas['Visit'];
+
+/** A moment as a field of date and time has it, and back, in the time of the place. */
+const local = (iso: string) => iso.slice(0, 16);
+const moment = (text: string, of: string) => `${text}:00${offset(of) === 'Z' ? '+00:00' : offset(of)}`;
+
+/** What is wrong with a field, of what the server said. */
+function useProblems() {
+  const [problems, setProblems] = useState<Schemas['FieldProblem'][]>([]);
+  return {
+    of: (field: string) => problems.find((p) => p.field === field)?.message,
+    refuse: (error: Error) => setProblems(error instanceof Refusal ? error.errors : []),
+    clear: () => setProblems([]),
+  };
+}
+
+function MomentField(props: {
+  id: string;
+  label: string;
+  value: string;
+  change: (value: string) => void;
+  problem?: string | undefined;
+  hint?: string;
+}) {
+  const { id, label, value, change, problem, hint } = props;
+  return (
+    <FieldFrame id={id} label={label} problem={problem} hint={hint}>
+      <input
+        id={id}
+        type="datetime-local"
+        className="ant-input ant-input-outlined moment"
+        value={value}
+        onChange={(e) => change(e.target.value)}
+      />
+    </FieldFrame>
+  );
+}
+
+/** When a stay began and ended. */
+export function StayDatesDialog({ visit, close }: { visit: Visit; close: () => void }) {
+  const [from, setFrom] = useState(local(visit.arrivedAt));
+  const [to, setTo] = useState(visit.leftAt ? local(visit.leftAt) : '');
+  const dates = useStayDates();
+  const problems = useProblems();
+  const clash = useClash();
+  const undoable = useUndoable();
+  const { message } = App.useApp();
+  const same = from === local(visit.arrivedAt) && to === (visit.leftAt ? local(visit.leftAt) : '');
+  const save = (change: StayChange) =>
+    dates.mutate(change, {
+      onSuccess: ({ change: number }) => {
+        undoable(`The stay at ${visit.campsite} has its dates.`, number);
+        close();
+      },
+      onError: (error) => {
+        if (error instanceof Clash) {
+          clash(error, (version) => save({ ...change, version }));
+        } else {
+          problems.refuse(error);
+          void message.error(error.message, 8);
+        }
+      },
+    });
+  return (
+    <Modal
+      open
+      onCancel={close}
+      title={`When did you stand at ${visit.campsite}?`}
+      okText="Keep the dates"
+      cancelText="Leave it"
+      okButtonProps={{ disabled: same || from === '' }}
+      confirmLoading={dates.isPending}
+      onOk={() =>
+        save({
+          id: visit.id,
+          body: {
+            arrivedAt: moment(from, visit.arrivedAt),
+            leftAt: to === '' ? null : moment(to, visit.leftAt ?? visit.arrivedAt),
+          },
+          version: visit.version,
+        })
+      }
+    >
+      <MomentField
+        id="field-arrivedAt"
+        label="Arrived"
+        value={from}
+        change={setFrom}
+        problem={problems.of('arrivedAt')}
+        hint={`local time, UTC${offset(visit.arrivedAt)}`}
+      />
+      <MomentField
+        id="field-leftAt"
+        label="Left"
+        value={to}
+        change={setTo}
+        problem={problems.of('leftAt')}
+        hint="empty while you stand there"
+      />
+      {!visit.stated && (
+        <p className="small">
+          So far they follow from what was measured; said by you, they stay as they are whatever is logged.
+        </p>
+      )}
+    </Modal>
+  );
+}
+
+/** Makes two stays of one. */
+export function SplitDialog({ visit, close }: { visit: Visit; close: () => void }) {
+  const [at, setAt] = useState('');
+  const [campsite, setCampsite] = useState('');
+  const split = useSplitStay();
+  const problems = useProblems();
+  const undoable = useUndoable();
+  const { message } = App.useApp();
+  const save = () =>
+    split.mutate(
+      { id: visit.id, body: { at: moment(at, visit.arrivedAt), campsite: campsite.trim() || null } },
+      {
+        onSuccess: ({ change }) => {
+          undoable(`The stay at ${visit.campsite} is two.`, change);
+          close();
+        },
+        onError: (error) => {
+          problems.refuse(error);
+          void message.error(error.message, 8);
+        },
+      },
+    );
+  return (
+    <Modal
+      open
+      onCancel={close}
+      title={`Split the stay at ${visit.campsite}`}
+      okText="Split it"
+      cancelText="Leave it"
+      okButtonProps={{ disabled: at === '' }}
+      confirmLoading={split.isPending}
+      onOk={save}
+    >
+      <p className="quiet">
+        {visit.leftAt ? fullSpan(visit.arrivedAt, visit.leftAt) : span(visit.arrivedAt, null)}. What was
+        measured from the moment on belongs to the later part.
+      </p>
+      <MomentField
+        id="field-at"
+        label="The later part began"
+        value={at}
+        change={setAt}
+        problem={problems.of('at')}
+        hint={`local time, UTC${offset(visit.arrivedAt)}`}
+      />
+      <NameField
+        kind="campsite"
+        label="and was at (empty: the same campsite)"
+        value={campsite}
+        onChange={setCampsite}
+        problem={problems.of('campsite')}
+      />
+    </Modal>
+  );
+}
+
+/** Moves measurements to the stay they belong to. */
+export function MoveDialog(props: { ids: number[]; from: number; close: (moved: boolean) => void }) {
+  const { ids, from, close } = props;
+  const [stay, setStay] = useState<number | null>(null);
+  const stays = useStays().data ?? [];
+  const own = stays.find((v) => v.id === from);
+  const move = useMove();
+  const undoable = useUndoable();
+  const { message } = App.useApp();
+  const save = () =>
+    stay !== null &&
+    move.mutate(
+      { measurements: ids, stay },
+      {
+        onSuccess: ({ moved, change }) => {
+          undoable(`Moved ${count(moved, 'measurement')}.`, change);
+          close(true);
+        },
+        onError: (error) => void message.error(error.message, 8),
+      },
+    );
+  return (
+    <Modal
+      open
+      onCancel={() => close(false)}
+      title={`Move ${count(ids.length, 'measurement')} to another stay`}
+      okText="Move"
+      cancelText="Leave them"
+      okButtonProps={{ disabled: stay === null }}
+      confirmLoading={move.isPending}
+      onOk={save}
+    >
+      <label htmlFor="move-to">They were measured during</label>
+      <Select
+        id="move-to"
+        showSearch
+        autoFocus
+        style={{ width: '100%', marginTop: 6 }}
+        placeholder="choose a stay"
+        value={stay ?? undefined}
+        onChange={setStay}
+        optionFilterProp="label"
+        options={stays
+          .filter((v) => v.id !== from && v.campsite !== own?.campsite)
+          .map((v) => ({ value: v.id, label: `${v.campsite}, ${span(v.arrivedAt, v.leftAt)}` }))}
+      />
+      <p className="small">
+        They keep their times and figures, and stand at that campsite; a stay that you stated lasts longer
+        where it has to.
+      </p>
+    </Modal>
+  );
+}
