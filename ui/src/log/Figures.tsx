@@ -106,7 +106,7 @@ function RateHint({ rate }: { rate: Schemas['RateOf'] | undefined }) {
 /** How it ended. */
 export function OutcomeField({ form }: { form: Form }) {
   const { draft, set, figures, check } = form;
-  const words: Record<string, string> = { ok: 'it worked' };
+  const words: Record<string, string> = { ok: 'worked' };
   return (
     <FieldFrame
       id="field-outcome"

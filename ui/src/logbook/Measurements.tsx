@@ -69,13 +69,12 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
       sorter: (a, b) => a.setup.localeCompare(b.setup),
       filters: among((m) => m.setup),
       onFilter: (value, m) => m.setup === value,
-      render: (_, m) => <SetupLabel setup={setup(m)} />,
-    },
-    {
-      label: 'On',
-      filters: among((m) => m.carrier),
-      onFilter: (value, m) => m.carrier === value,
-      render: (_, m) => on(m),
+      render: (_, m) => (
+        <>
+          <SetupLabel setup={setup(m)} />
+          <div className="small">{on(m)}</div>
+        </>
+      ),
     },
     ...numbers.map((f): Column<Row> => ({
       label: f.label,
@@ -84,12 +83,18 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
       sorter: (a, b) => (number(a, f) ?? -1e9) - (number(b, f) ?? -1e9),
       render: (_, m) => plain(number(m, f)),
     })),
-    {
-      label: 'Outcome',
-      filters: among((m) => m.outcome).map((f) => ({ ...f, text: words(f.text) })),
-      onFilter: (value, m) => m.outcome === value,
-      render: (_, m) => <span className={m.outcome === 'ok' ? undefined : 'loss'}>{words(m.outcome)}</span>,
-    },
+    ...(rows.some((m) => m.outcome !== 'ok')
+      ? [
+          {
+            label: 'Outcome',
+            filters: among((m) => m.outcome).map((f) => ({ ...f, text: words(f.text) })),
+            onFilter: (value: Key | boolean, m: Row) => m.outcome === value,
+            render: (_: unknown, m: Row) => (
+              <span className={m.outcome === 'ok' ? undefined : 'loss'}>{words(m.outcome)}</span>
+            ),
+          },
+        ]
+      : []),
     ...(rows.some((m) => m.trial || m.note)
       ? [
           {
@@ -120,6 +125,7 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
         text={(m) =>
           `${m.setup} ${m.carrier} ${m.band} ${m.cellId ?? ''} ${words(m.outcome)} ${m.trial ?? ''} ${m.server ?? ''} ${m.note ?? ''}`
         }
+        dense
         find="find here"
         empty="Nothing measured at this stay. Log a reading with R, or change when it began or ended."
         export={{
@@ -192,6 +198,26 @@ function Belongs({ m }: { m: Row }) {
   );
 }
 
+/** The figures that one looks for first, in a line; where there is none of them, all there are. */
+function shortly(m: Row, numbers: Figure[]) {
+  const level = m.rsrpDbm === null ? '' : `RSRP ${plain(m.rsrpDbm)} dBm`;
+  const rates = [
+    m.downMbps !== null && `${plain(m.downMbps)} down`,
+    m.upMbps !== null && `${plain(m.upMbps)} up`,
+  ].filter((rate) => rate !== false);
+  const first = [
+    level,
+    rates.length > 0 ? `${rates.join(', ')} Mb/s` : '',
+    m.idleMs === null ? '' : `${plain(m.idleMs)} ms`,
+  ].filter((part) => part !== '');
+  return first.length > 0
+    ? first.join(' · ')
+    : numbers
+        .filter((f) => number(m, f) !== null)
+        .map((f) => `${f.label} ${plain(number(m, f))} ${f.unit}`)
+        .join(' · ');
+}
+
 /** A measurement on a phone: what it was made with, and its figures. */
 function TwoLines(props: {
   m: Row;
@@ -202,9 +228,6 @@ function TwoLines(props: {
 }) {
   const { m, numbers } = props;
   const log = useLog();
-  const figures = numbers
-    .filter((f) => number(m, f) !== null)
-    .map((f) => `${f.label} ${plain(number(m, f))} ${f.unit}`);
   return (
     <button type="button" className="measurement" onClick={() => log.correct(m.id)}>
       <span className="what">
@@ -215,7 +238,7 @@ function TwoLines(props: {
       </span>
       <span>
         {m.outcome !== 'ok' && <span className="loss">{words(m.outcome)} </span>}
-        {figures.join(' · ')}
+        {shortly(m, numbers)}
       </span>
       {(m.trial || m.note) && (
         <span className="small">

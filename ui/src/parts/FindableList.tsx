@@ -35,6 +35,8 @@ export function FindableList<Row extends object>(props: {
   pageSize?: number;
   /** A row as it stands on a phone; else each of its cells is a line. */
   lines?: (row: Row) => ReactNode;
+  /** Whether it has many columns, which then stand close and with their headings in lines. */
+  dense?: boolean;
   /** Rows that are chosen, and what to do when others are. */
   chosen?: { keys: Key[]; choose: (keys: Key[]) => void };
 }) {
@@ -97,7 +99,7 @@ export function FindableList<Row extends object>(props: {
       {props.over}
       <div className="table-scroll">
         <Table<Row>
-          className={phone && lines ? 'two-lines' : 'rows'}
+          className={phone && lines ? 'two-lines' : props.dense ? 'rows dense' : 'rows'}
           size="small"
           showHeader={!(phone && lines)}
           rowKey={props.rowKey}

@@ -5,6 +5,6 @@ export const VIEWS = [
   { path: '/fit-out', name: 'Fit-out', strip: 'Fit' },
   { path: '/trials', name: 'Trials', strip: 'Trials' },
   { path: '/logbook', name: 'Logbook', strip: 'Log' },
-  { path: '/findings', name: 'Findings', strip: 'Find' },
+  { path: '/findings', name: 'Findings', strip: 'Findings' },
   { path: '/bench', name: 'Bench', strip: 'Bench' },
 ] as const;

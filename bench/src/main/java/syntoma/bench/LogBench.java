@@ -1,16 +1,7 @@
 package syntoma.bench;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.Writer;
-import java.net.InetAddress;
-import java.net.ServerSocket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -35,7 +26,6 @@ import java.util.stream.Stream;
 final class LogBench {
     private static final int ROWS = 100_000;
     private static final int TIMES = 6;
-    private static final int TYPED = 200;
     private static final int MANY_ROWS = 1_000_000;
     private static final double LEAST_RATIO = 1.0 / 3;
     private static final Pattern BEFORE_COLLECTION = Pattern.compile("(\\d+)M->\\d+M\\(");
@@ -52,9 +42,9 @@ final class LogBench {
             for (int i = 0; i < TIMES; i++) {
                 files[i] = write(dir.resolve("rows" + i + ".csv"), 2010 + i, ROWS);
             }
-            Typed few;
-            Typed many;
-            try (App app = App.start(start, dir.resolve("log"), dir.resolve("gc.txt"));
+            RunningApp.Typed few;
+            RunningApp.Typed many;
+            try (RunningApp app = RunningApp.start(start, dir.resolve("log"), dir.resolve("gc.txt"));
                     Reference h2 = Reference.open(dir)) {
                 few = app.typed("2025-08-01");
                 double in = medianRatio(files, h2::read, file -> app.send(file, ROWS));
@@ -78,12 +68,13 @@ final class LogBench {
             Bench.report(
                     "the store and its force within it, median", many.force(), "ms", "under 30 ms", many.force() < 30);
 
+            TableBench.run(start, dir, files);
             StartBench.run(start, dir);
             StartBench.withLog(start, dir, dir.resolve("log"), "600,000");
 
             Path large = write(dir.resolve("large.csv"), 2000, MANY_ROWS);
             Path collections = dir.resolve("gc-large.txt");
-            try (App app = App.start(start, dir.resolve("large"), collections)) {
+            try (RunningApp app = RunningApp.start(start, dir.resolve("large"), collections)) {
                 app.send(large, MANY_ROWS);
             }
             double peak = peakHeapMb(collections);
@@ -96,15 +87,6 @@ final class LogBench {
             }
         }
     }
-
-    /**
-     * What a typed measurement takes, in ms.
-     *
-     * @param usual the median
-     * @param late the 95th percentile
-     * @param force how much longer the median is than that of one that is only checked: the store with its force
-     */
-    private record Typed(double usual, double late, double force) {}
 
     /** Rows of a made-up log, one every five minutes from a year's beginning. */
     private static Path write(Path file, int year, int rows) throws IOException {
@@ -135,7 +117,7 @@ final class LogBench {
         return file;
     }
 
-    private interface Work {
+    interface Work {
         void on(Path file) throws Exception;
     }
 
@@ -143,7 +125,7 @@ final class LogBench {
      * How many times as fast the second does its work as the first. They take turns, file by file, so that a machine that is
      * busy for a while is so for both; the first file warms up.
      */
-    private static double medianRatio(Path[] files, Work reference, Work own) throws Exception {
+    static double medianRatio(Path[] files, Work reference, Work own) throws Exception {
         double[] ratios = new double[files.length];
         for (int i = 0; i < files.length; i++) {
             ratios[i] = seconds(reference, files[i]) / seconds(own, files[i]);
@@ -214,101 +196,7 @@ final class LogBench {
         return peak;
     }
 
-    private static double seconds(long start) {
+    static double seconds(long start) {
         return (System.nanoTime() - start) / 1e9;
-    }
-
-    /** The application in a process of its own. */
-    private record App(Process process, int port) implements AutoCloseable {
-        private static final HttpClient CLIENT = HttpClient.newHttpClient();
-
-        static App start(Path start, Path data, Path collections) throws IOException {
-            int port;
-            try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-                port = free.getLocalPort();
-            }
-            Process process = new ProcessBuilder(
-                            "java",
-                            "-Xlog:gc:file=" + collections,
-                            "@" + start.resolve("java.options"),
-                            "--server.port=" + port,
-                            "--syntoma.data=" + data)
-                    .redirectError(ProcessBuilder.Redirect.INHERIT)
-                    .start();
-            BufferedReader out =
-                    new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-            String line = out.readLine();
-            while (line != null && !line.contains("is ready at")) {
-                line = out.readLine();
-            }
-            if (line == null) {
-                throw new IOException("the application did not start");
-            }
-            return new App(process, port);
-        }
-
-        void export(Path dir) throws Exception {
-            CLIENT.send(
-                    request("/api/measurements.csv").build(),
-                    HttpResponse.BodyHandlers.ofFile(dir.resolve("export.csv")));
-        }
-
-        /** Types measurements from a day on, and checks as many; the first half warms up. */
-        Typed typed(String day) throws Exception {
-            double[] kept = new double[TYPED];
-            double[] checked = new double[TYPED];
-            for (int i = 0; i < 2 * TYPED; i++) {
-                String body = "{\"takenAt\":\"%s\",\"campsite\":\"Quarry Lake\",\"setup\":\"Roof dome\","
-                                .formatted(OffsetDateTime.parse(day + "T00:00:00+02:00")
-                                        .plusMinutes(i))
-                        + "\"outcome\":\"ok\",\"rsrpDbm\":\"-90\"}";
-                long start = System.nanoTime();
-                post("/api/measurements", body);
-                kept[i % TYPED] = 1e3 * seconds(start);
-                start = System.nanoTime();
-                post("/api/measurements/check", body);
-                checked[i % TYPED] = 1e3 * seconds(start);
-            }
-            Arrays.sort(kept);
-            Arrays.sort(checked);
-            return new Typed(kept[TYPED / 2], kept[TYPED * 95 / 100], kept[TYPED / 2] - checked[TYPED / 2]);
-        }
-
-        private void post(String path, String body) throws Exception {
-            int status = CLIENT.send(
-                            request(path)
-                                    .header("Content-Type", "application/json")
-                                    .POST(HttpRequest.BodyPublishers.ofString(body))
-                                    .build(),
-                            HttpResponse.BodyHandlers.discarding())
-                    .statusCode();
-            if (status >= 300) {
-                throw new IOException(path + " answered " + status);
-            }
-        }
-
-        void send(Path file, int rows) throws Exception {
-            String report = CLIENT.send(
-                            request("/api/measurements/import")
-                                    .header("Content-Type", "text/csv")
-                                    .POST(HttpRequest.BodyPublishers.ofFile(file))
-                                    .build(),
-                            HttpResponse.BodyHandlers.ofString())
-                    .body();
-            if (!report.contains("\"accepted\":" + rows + ",")) {
-                throw new IOException("not all of " + rows + " rows were taken: "
-                        + report.substring(0, Math.min(400, report.length())));
-            }
-        }
-
-        private HttpRequest.Builder request(String path) {
-            return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path));
-        }
-
-        @Override
-        public void close() {
-            process.destroy();
-            process.onExit().join();
-        }
     }
 }

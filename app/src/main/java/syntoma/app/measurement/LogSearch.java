@@ -11,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.StayTime;
 import syntoma.app.campsite.Visits;
 
-/** Finds measurements by what was written of them: notes, test servers, bands and cells. */
+/** Finds measurements by what was written of them: notes, bands and cells. */
 @Component
 public class LogSearch {
     /** Of so many, the latest, the stays are told; who looks for a word that is in more of them looks for another. */
@@ -41,9 +41,9 @@ public class LogSearch {
         List<StayTime> stays = visits.times();
         Map<Long, Found> found = new LinkedHashMap<>();
         entities.createQuery(
-                        "select m.campsiteId, m.takenAt, m.note, m.band, m.cellId, m.server from Measurement m"
+                        "select m.campsiteId, m.takenAt, m.note, m.band, m.cellId from Measurement m"
                                 + " where lower(m.note) like :like escape '!' or lower(m.band) = :wanted"
-                                + " or m.cellId = :cell or lower(m.server) like :like escape '!'"
+                                + " or m.cellId = :cell"
                                 + " order by m.takenAt desc, m.id desc",
                         Object[].class)
                 .setParameter("like", like)
