@@ -14,6 +14,7 @@ export const keys = {
   stays: ['stays'],
   measurements: (stay: number) => ['measurements', stay],
   measurement: (id: number) => ['measurement', id],
+  demo: ['demo'],
   changes: ['changes'],
   close: (kind: string, name: string) => ['close', kind, name],
   mergePreview: (kind: string, from: number, into: number) => ['merge-preview', kind, from, into],

@@ -1,6 +1,13 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, unwrap } from './client';
+import { saidAll, useUnits } from '../format/units';
 import { keys } from './keys';
+
+/** Says the sentences of an answer in the units that are wanted. */
+function useSaid() {
+  const { system } = useUnits();
+  return <T>(answer: T) => saidAll(answer, system);
+}
 
 /** A change, and the version that it began from where the thing has one. */
 export interface Change<T> {
@@ -81,7 +88,11 @@ export const useReadSheet = () =>
 
 /** All setups with what the fit check says of each. */
 export const useSetupFits = () =>
-  useQuery({ queryKey: keys.setupFits, queryFn: () => unwrap(api.GET('/api/setups/fit')) });
+  useQuery({
+    queryKey: keys.setupFits,
+    queryFn: () => unwrap(api.GET('/api/setups/fit')),
+    select: useSaid(),
+  });
 
 /** A setup with all that is computed of it. */
 export const useSetup = (id: number, revision: number | null) =>
@@ -93,6 +104,7 @@ export const useSetup = (id: number, revision: number | null) =>
           params: { path: { id }, query: revision === null ? {} : { revision } },
         }),
       ),
+    select: useSaid(),
   });
 
 /** What a setup brings by measurement against another one, beside what is predicted. */
@@ -116,6 +128,7 @@ export const useSetupCheck = (request: Schemas['CheckRequest'] | null) =>
     enabled: request !== null,
     placeholderData: keepPreviousData,
     retry: false,
+    select: useSaid(),
   });
 
 export const checkChain = (request: Schemas['CheckRequest']) =>
@@ -167,6 +180,7 @@ export const useCandidates = (request: Schemas['CandidatesRequest'], enough: boo
   useQuery({
     queryKey: keys.candidates(request),
     queryFn: () => unwrap(api.POST('/api/candidates', { body: request })),
+    select: useSaid(),
     enabled: enough,
     placeholderData: keepPreviousData,
     retry: false,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { count, effect, fixed, plain, short } from './numbers';
+import { besideMetres, said, saidAll, shownLength, typedLength } from './units';
 import { ago, clock, dateClock, offset, span, weekdayClock } from './time';
 
 describe('numbers', () => {
@@ -57,5 +58,28 @@ describe('times', () => {
     expect(ago('2026-09-05T20:42:00+02:00', now)).toBe('30 min ago');
     expect(ago('2026-09-05T18:12:00Z', now)).toBe('1 h ago');
     expect(ago('2026-09-01T21:12:00+02:00', now)).toBe('4 days ago');
+  });
+});
+
+describe('units', () => {
+  it('say lengths, wires and temperatures of a sentence in feet, inches and Fahrenheit', () => {
+    expect(said('4.5 m of cable, 10 cm apart, at 60 °C; 850 MHz, 12 mA', 'imperial')).toBe(
+      '14.8 ft of cable, 3.9 in apart, at 140 °F; 850 MHz, 12 mA',
+    );
+    expect(said('4.5 m of cable', 'metric')).toBe('4.5 m of cable');
+  });
+
+  it('leave the names of things alone', () => {
+    const answer = { name: 'Extension 3 m', findings: [{ says: '3 m too short', where: 'Extension 3 m' }] };
+    expect(saidAll(answer, 'imperial')).toEqual({
+      name: 'Extension 3 m',
+      findings: [{ says: '9.8 ft too short', where: 'Extension 3 m' }],
+    });
+  });
+
+  it('take what is typed in feet back to the metre', () => {
+    expect(typedLength(shownLength(3, 'imperial'), 'imperial')).toBeCloseTo(3, 1);
+    expect(besideMetres('4.5', 'imperial')).toBe(' = 14.8 ft');
+    expect(besideMetres('4.5', 'metric')).toBe('');
   });
 });

@@ -21,6 +21,59 @@ export function wire(mm2: number, awg: number, system: System) {
   return system === 'metric' ? `${trimmed(mm2)} mm²` : `AWG ${awg}`;
 }
 
+/** Words of a length or a temperature in a sentence, and what they are in the other system. */
+const SAID: [RegExp, (value: number) => string][] = [
+  [/(\d+(?:\.\d+)?)\s?mm²/g, (v) => `${fixed(v / 645.16, 4)} in²`],
+  [/(\d+(?:\.\d+)?)\s?cm²/g, (v) => `${fixed(v / 6.4516, 1)} in²`],
+  [/(\d+(?:\.\d+)?)\s?°C/g, (v) => `${fixed((v * 9) / 5 + 32, 0)} °F`],
+  [/(\d+(?:\.\d+)?)\s?cm(?![\w²/])/g, (v) => `${fixed(v / 2.54, 1)} in`],
+  [/(\d+(?:\.\d+)?)\s?mm(?![\w²/])/g, (v) => `${fixed(v / 25.4, 2)} in`],
+  [/(\d+(?:\.\d+)?)\s?m(?![\w²/])/g, (v) => `${fixed(v / M_PER_FT, 1)} ft`],
+];
+
+/** A sentence with its lengths, wires and temperatures in the units that are wanted. */
+export function said(text: string, system: System) {
+  return system === 'metric'
+    ? text
+    : SAID.reduce((t, [words, other]) => t.replace(words, (_, value: string) => other(Number(value))), text);
+}
+
+/** What of an answer is sentences; names of things are not. */
+const SENTENCES = ['says', 'fix', 'headline', 'summary', 'what'];
+
+/** An answer with all its sentences in the units that are wanted. */
+export function saidAll<T>(answer: T, system: System): T {
+  if (system === 'metric' || answer === null || typeof answer !== 'object') {
+    return answer;
+  }
+  if (Array.isArray(answer)) {
+    return answer.map((item: unknown) => saidAll(item, system)) as T;
+  }
+  return Object.fromEntries(
+    Object.entries(answer).map(([key, value]) => [
+      key,
+      typeof value === 'string' && SENTENCES.includes(key)
+        ? said(value, system)
+        : saidAll(value as unknown, system),
+    ]),
+  ) as T;
+}
+
+/** Beside a field that is typed in m: what that is in feet; empty where the system is metric. */
+export function besideMetres(text: string, system: System) {
+  const metres = Number(text.trim().replace(',', '.'));
+  return system === 'metric' || text.trim() === '' || Number.isNaN(metres)
+    ? ''
+    : ` = ${length(metres, system)}`;
+}
+
+/** Metres as they are typed and shown in the units that are wanted. */
+export const shownLength = (metres: number, system: System) =>
+  system === 'metric' ? metres : Math.round((metres / M_PER_FT) * 10) / 10;
+
+export const typedLength = (value: number, system: System) =>
+  system === 'metric' ? value : Math.round(value * M_PER_FT * 1000) / 1000;
+
 const trimmed = (value: number) => fixed(value, 2).replace(/\.?0+$/, '');
 
 export function useUnits() {

@@ -1,4 +1,4 @@
-import { useLocation } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { Sheet } from '../parts/Sheet';
 
 const NAMES: Record<string, string> = {
@@ -20,7 +20,14 @@ export function LaterView() {
   return (
     <Sheet
       title={NAMES[pathname] ?? 'No such page'}
-      headline={WORDS[pathname] ?? 'There is no such page. The views stand on the spine.'}
-    />
+      headline={WORDS[pathname] ?? 'There is no page at this address.'}
+    >
+      {!(pathname in WORDS) && (
+        <p>
+          Perhaps it was moved or mistyped: <code>{pathname}</code>. Go on at <Link to="/pitch">Pitch</Link>,
+          or in the <Link to="/logbook">Logbook</Link>.
+        </p>
+      )}
+    </Sheet>
   );
 }

@@ -7,6 +7,7 @@ import { SetupLabel } from '../draw/Pennant';
 import { span } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
 import { Loaded } from '../parts/Loaded';
+import { OfferDemo } from '../parts/OfferDemo';
 
 type Visit = Schemas['Visit'];
 
@@ -37,10 +38,13 @@ export function Stays() {
 
 function NoStay() {
   return (
-    <p>
-      No stay yet. Say on the line above where you stand, or <Link to="/logbook?import=1">import a file</Link>
-      .
-    </p>
+    <>
+      <p>
+        No stay yet. Say on the line above where you stand, or{' '}
+        <Link to="/logbook?import=1">import a file</Link>.
+      </p>
+      <OfferDemo />
+    </>
   );
 }
 

@@ -4,6 +4,7 @@ import type { Schemas } from '../data/client';
 import { usePitch } from '../data/log';
 import { stateOf } from '../data/state';
 import { Loaded } from '../parts/Loaded';
+import { OfferDemo } from '../parts/OfferDemo';
 import { Notes, Part, Sheet } from '../parts/Sheet';
 import { LadderStrip } from '../draw/LadderStrip';
 import { Pennant } from '../draw/Pennant';
@@ -47,11 +48,7 @@ export function PitchView() {
           <Link to="/logbook?import=1">Import a file of measurements</Link>
         </div>
       )}
-      {data.standing.campsite === null && (
-        <p className="quiet">
-          To look around first, start Syntoma with the demo data: <code>./syntoma demo</code>
-        </p>
-      )}
+      {data.standing.campsite === null && <OfferDemo />}
     </Sheet>
   );
 }

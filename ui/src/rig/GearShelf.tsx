@@ -7,6 +7,7 @@ import { useStored } from '../data/useStored';
 import { fixed } from '../format/numbers';
 import { type Column, FindableList } from '../parts/FindableList';
 import { Loaded } from '../parts/Loaded';
+import { OfferDemo } from '../parts/OfferDemo';
 import { Part, Sheet } from '../parts/Sheet';
 import { useUndo } from '../parts/useUndo';
 import { GearEditor, type GearDraft } from './GearEditor';
@@ -78,7 +79,16 @@ function Shelf({ items, edit }: { items: Item[]; edit: (item: Item) => void }) {
       rowKey={(g) => g.id}
       text={(g) => `${g.name} ${g.kind} ${g.state} ${summary(g)}`}
       find="find by name or band"
-      empty="Nothing of this on the shelf."
+      empty={
+        items.length > 0 ? (
+          'Nothing of this on the shelf.'
+        ) : (
+          <>
+            <p>Nothing on the shelf yet. Begin with the device: enter it, or paste its data sheet.</p>
+            <OfferDemo />
+          </>
+        )
+      }
       pageSize={30}
       over={
         <div className="chart-scroll">

@@ -1,13 +1,16 @@
 import type { Schemas } from '../data/client';
 import { Part } from '../parts/Sheet';
 import { fixed, short } from '../format/numbers';
-import { length, useUnits, wire } from '../format/units';
+import { length, said, useUnits, wire } from '../format/units';
 
 /** What the chain takes from the battery, and the fuse and the wire it wants. */
 export function Power({ power, battery }: { power: Schemas['PowerView'][]; battery: string }) {
   const { system } = useUnits();
   return (
-    <Part title="Power" small="per day as long as it runs; wire there and back at 60 °C, at most 3 % drop">
+    <Part
+      title="Power"
+      small={said('per day as long as it runs; wire there and back at 60 °C, at most 3 % drop', system)}
+    >
       <div className="table-scroll">
         <table className="plain rows">
           <thead>

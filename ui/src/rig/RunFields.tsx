@@ -1,5 +1,6 @@
 import { InputNumber, Select } from 'antd';
 import type { Schemas } from '../data/client';
+import { shownLength, typedLength, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { One, type Options, Several } from './Choosers';
 
@@ -26,6 +27,7 @@ export function RunFields(props: {
   remove: () => void;
 }) {
   const { number, run, set } = props;
+  const { system } = useUnits();
   const at = number + 1;
   return (
     <div className="span4 run">
@@ -43,14 +45,14 @@ export function RunFields(props: {
           onChange={(placement) => set({ placement, mastM: placement === 'mast' ? run.mastM || 3 : 0 })}
         />
       </FieldFrame>
-      <FieldFrame id={`run-mast-${number}`} label="Above the roof, m">
+      <FieldFrame id={`run-mast-${number}`} label={`Above the roof, ${system === 'metric' ? 'm' : 'ft'}`}>
         <InputNumber
           id={`run-mast-${number}`}
           min={0}
-          max={15}
+          max={shownLength(15, system)}
           step={0.5}
-          value={run.mastM}
-          onChange={(mastM) => set({ mastM: mastM ?? 0 })}
+          value={shownLength(run.mastM, system)}
+          onChange={(mast) => set({ mastM: typedLength(mast ?? 0, system) })}
         />
       </FieldFrame>
       <One

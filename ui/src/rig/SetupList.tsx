@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddSetup, useSetupFits } from '../data/rig';
 import { stateOf } from '../data/state';
+import { OfferDemo } from '../parts/OfferDemo';
 import { Loaded } from '../parts/Loaded';
 import { Part, Sheet } from '../parts/Sheet';
 import { Pennant } from '../draw/Pennant';
@@ -25,6 +26,15 @@ export function SetupList() {
   return (
     <Sheet title="Setups" over={<RigParts here="setups" />} headline={headline} margin={<NewSetup />}>
       <Loaded state={stateOf(setups)}>{() => null}</Loaded>
+      {setups.data?.length === 0 && (
+        <>
+          <p>
+            First <Link to="/rig?part=need">what it is for</Link>, then{' '}
+            <Link to="/rig?part=shelf">your gear</Link>.
+          </p>
+          <OfferDemo />
+        </>
+      )}
       {bare.length > 0 && (
         <Part title="To complete" small="known by name from an import or a log; their parts are not said yet">
           {bare.map((s) => (

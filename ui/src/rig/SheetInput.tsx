@@ -1,5 +1,6 @@
 import { Button, Input, Select } from 'antd';
 import type { Schemas } from '../data/client';
+import { besideMetres, useUnits } from '../format/units';
 import { Field, FieldFrame } from '../parts/Field';
 
 type SheetField = Schemas['SheetField'];
@@ -36,6 +37,7 @@ export function SheetInput(props: {
   problem: (path: string) => string | undefined;
   set: (value: unknown) => void;
 }) {
+  const { system } = useUnits();
   const { field, value, path, problem, set } = props;
   const id = `field-${path}`;
   if (field.type === 'rows') {
@@ -66,7 +68,7 @@ export function SheetInput(props: {
     <Field
       name={path}
       label={field.label}
-      unit={field.unit}
+      unit={field.unit === 'm' ? `m${besideMetres(asText(value), system)}` : field.unit}
       value={asText(value)}
       onChange={set}
       problem={problem(path)}

@@ -3,6 +3,7 @@ import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { SetupLabel } from '../draw/Pennant';
+import { useDemo, usePutDemoAway } from '../data/demo';
 import { useStored } from '../data/useStored';
 import { clock, dateClock, weekdayClock } from '../format/time';
 import { useUnits } from '../format/units';
@@ -59,6 +60,7 @@ export function StandingLine({ find }: { find: () => void }) {
         <Button type="link" size="small" onClick={find}>
           Find <kbd>/</kbd>
         </Button>
+        <PutDemoAway />
         <Button type="link" size="small" onClick={units.toggle}>
           Units: {units.system}
         </Button>
@@ -67,6 +69,36 @@ export function StandingLine({ find }: { find: () => void }) {
         </Button>
       </div>
     </header>
+  );
+}
+
+/** Says that this is the demo, and puts it away. */
+function PutDemoAway() {
+  const demo = useDemo();
+  const away = usePutDemoAway();
+  const { modal, message } = App.useApp();
+  if (!demo?.shown) {
+    return null;
+  }
+  return (
+    <Button
+      type="link"
+      size="small"
+      loading={away.isPending}
+      onClick={() =>
+        modal.confirm({
+          title: 'Put the demo away?',
+          icon: null,
+          content:
+            'The log and the rig are empty then, ready for your own. What you added to the demo goes with it; export it first if you want to keep it.',
+          okText: 'Put it away',
+          cancelText: 'Leave it',
+          onOk: () => away.mutate(undefined, { onError: (refused) => void message.error(refused.message) }),
+        })
+      }
+    >
+      Demo: put away
+    </Button>
   );
 }
 
@@ -151,6 +183,7 @@ function Chooser(props: { part: Part; names: string[]; value: string; done: () =
     <div className="chooser">
       <AutoComplete
         autoFocus
+        defaultOpen={props.names.length > 0}
         value={text}
         onChange={setText}
         options={props.names.map((value) => ({ value }))}

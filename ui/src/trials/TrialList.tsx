@@ -7,6 +7,7 @@ import { useTrialResults, useTrials } from '../data/trials';
 import { SetupLabel } from '../draw/Pennant';
 import { clock, span } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
+import { OfferDemo } from '../parts/OfferDemo';
 import { Loaded } from '../parts/Loaded';
 import { Sheet } from '../parts/Sheet';
 import { SamePair } from './SamePair';
@@ -75,11 +76,13 @@ export function TrialList() {
                 text={(r) => `${r.trial.name} ${r.trial.campsite} ${r.result?.sentence ?? ''}`}
                 find="find by name or campsite"
                 empty={
-                  setup !== undefined && results.isPending
-                    ? '…'
-                    : all.length > 0
-                      ? 'No trial has this setup and campsite.'
-                      : 'No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name.'
+                  setup !== undefined && results.isPending ? (
+                    '…'
+                  ) : all.length > 0 ? (
+                    'No trial has this setup and campsite.'
+                  ) : (
+                    <NoTrial />
+                  )
                 }
                 export={EXPORT}
                 pageSize={20}
@@ -201,3 +204,12 @@ const EXPORT = {
     result?.sentence,
   ],
 };
+
+function NoTrial() {
+  return (
+    <>
+      <p>No trial yet. Measure two setups in turn, three rounds or more, and give the runs a trial name.</p>
+      <OfferDemo />
+    </>
+  );
+}

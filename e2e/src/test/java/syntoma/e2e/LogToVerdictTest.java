@@ -81,7 +81,7 @@ class LogToVerdictTest {
     @Test
     void a_file_is_judged_confirmed_and_given_back() throws Exception {
         Page page = open(Chromium.Look.DESK_PAPER, "/logbook");
-        button(page, "Import a file").click();
+        page.getByText("Import a file").click();
         Path file = Files.writeString(dir.resolve("mine.csv"), FILE);
         page.locator("input[type=file]").setInputFiles(file);
         assertThat(page.locator("h1")).containsText("4 new rows, 0 already in the log, 1 refused");
@@ -124,38 +124,42 @@ class LogToVerdictTest {
         Page page = open(Chromium.Look.DESK_PAPER, "/pitch");
         assertThat(page.locator("h1")).containsText("Mast panel");
         page.keyboard().press("r");
-        page.locator("#field-rsrpDbm").fill("20");
+        assertThat(page.locator("#field-rsrpDbm")).isFocused();
+        page.locator("#field-rsrpDbm").fill("200");
         assertThat(page.locator("#field-rsrpDbm-hint")).containsText("to");
-        page.locator("#field-rsrpDbm").fill("-97");
+        page.locator("#field-rsrpDbm").fill("97");
         assertThat(page.locator("#field-rsrpDbm-hint")).hasText("thin");
         page.locator("#field-upMbps").fill("0.75 MB/s");
         assertThat(page.locator("#field-upMbps-hint")).containsText("6 Mb/s");
+        page.getByText("More: other figures").click();
         page.locator("#field-arfcn").fill("1300");
         assertThat(page.locator("#field-arfcn-hint")).containsText("B3");
         page.locator("#field-note").fill("rain on the roof");
         page.reload();
         assertThat(page.locator("h1")).containsText("Mast panel");
         page.keyboard().press("r");
+        page.getByText("More: other figures").click();
         assertThat(page.locator("#field-note")).hasValue("rain on the roof");
         button(page, "Log it").click();
-        assertThat(page.getByText("Logged.")).isVisible();
+        assertThat(page.getByText("Logged Mast panel.")).isVisible();
+        assertTrue(app.read("/api/measurements?limit=1").contains("\"rsrpDbm\":-97"));
         assertTrue(app.read("/api/measurements?limit=1").contains("rain on the roof"));
         assertTrue(app.read("/api/measurements?limit=1").contains("\"band\":\"B3\""));
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
                 .click();
-        assertThat(page.getByText("Logged.")).isHidden();
-        assertTrue(!app.read("/api/measurements?limit=1").contains("rain on the roof"));
+        assertThat(page.getByText("Logged Mast panel.")).isHidden();
+        page.waitForCondition(() -> !app.read("/api/measurements?limit=1").contains("rain on the roof"));
     }
 
     @Test
     void a_run_that_failed_is_logged_as_one_from_a_phone() {
         Page page = open(Chromium.Look.PHONE_PAPER, "/pitch");
         page.locator("button.thumb").click();
-        page.locator("#field-outcome").click();
-        page.getByTitle("timed out").click();
+        page.getByText("timed out", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("#field-upMbps")).isHidden();
         page.locator("#field-note").fill("gave up");
         button(page, "Log it").click();
-        assertThat(page.getByText("Logged.")).isVisible();
+        assertThat(page.getByText("Logged Mast panel.")).isVisible();
         String last = app.read("/api/measurements?limit=1");
         assertTrue(last.contains("\"outcome\":\"timed_out\"") && last.contains("gave up"), last);
     }

@@ -25,6 +25,8 @@ class Shots {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
             take(desk, app.address("/pitch"), "pitch");
             take(desk, app.address("/logbook"), "logbook");
+            take(desk, app.address("/logbook?stay=8"), "stay", "td");
+            merge(desk, app);
             take(desk, app.address(TRIAL), "verdict");
             importReport(desk, app);
             take(desk, app.address("/rig?setup=3"), "rig-chain");
@@ -38,7 +40,11 @@ class Shots {
             take(desk, app.address("/rig?part=shelf"), "rig-shelf");
             take(chromium.open(Chromium.Look.PHONE_PAPER), app.address("/rig?part=shelf"), "rig-shelf-phone");
             take(chromium.open(Chromium.Look.DESK_LAMP), app.address(TRIAL), "verdict-lamp");
-            take(chromium.open(Chromium.Look.PHONE_LAMP), app.address("/pitch"), "pitch-phone");
+            Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
+            take(phone, app.address("/pitch"), "pitch-phone");
+            phone.locator("button.thumb").click();
+            assertThat(phone.locator("#field-rsrpDbm")).isVisible();
+            shoot(phone, "log-phone");
             assertEquals(List.of(), chromium.complaints());
         }
     }
@@ -57,6 +63,17 @@ class Shots {
         page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
         page.evaluate("document.fonts.ready");
         page.screenshot(new Page.ScreenshotOptions().setPath(INTO.resolve(name + ".png")));
+    }
+
+    private static void merge(Page page, RunningApp app) {
+        page.navigate(app.address("/logbook?part=names"));
+        page.locator("tr", new Page.LocatorOptions().setHasText("Amber Spit"))
+                .getByText("Merge into another")
+                .click();
+        page.getByLabel("becomes part of").click();
+        page.getByTitle("Birch Hollow").click();
+        assertThat(page.locator(".ant-modal table")).isVisible();
+        shoot(page, "merge");
     }
 
     private void importReport(Page page, RunningApp app) throws Exception {

@@ -36,12 +36,15 @@ class SpreadsheetTest {
             page.getByLabel("Order of the dates").click();
             page.getByTitle("day first, as 14.8.2026").click();
             page.getByLabel("Time zone").fill("Europe/Helsinki");
+            page.getByLabel("What the levels are").click();
+            page.getByTitle("RSRP, of one cell").click();
             assertThat(page.getByText("2026-08-03T18:05:00+03:00")).isVisible();
             button(page, "Judge the rows").click();
             assertThat(page.locator("h1")).containsText("2 new rows");
             button(page, "Import 2 rows").click();
             assertThat(page.locator("h1")).hasText("2 rows imported.");
             assertTrue(app.read("/api/measurements?limit=2").contains("\"downMbps\":20"));
+            assertThat(page.locator("header")).containsText("You last measured at Pine Bend");
             page.navigate(app.address("/logbook?import=1"));
             choose(page);
             assertThat(page.locator("h1")).containsText("2 already in the log");

@@ -22,19 +22,27 @@ class StartAndStopTest {
             try (RunningApp app = RunningApp.start(data, false)) {
                 Page page = chromium.open(Chromium.Look.DESK_PAPER);
                 page.navigate(app.address("/pitch"));
-                assertThat(page.getByText("./syntoma demo")).isVisible();
+                page.getByText("Show the demo here").click();
+                assertThat(page.locator("h1")).containsText("Mast panel");
+                page.getByText("Demo: put away").click();
+                page.getByText("Put it away").click();
+                assertThat(page.locator("h1")).containsText("Say where you stand");
+                page.navigate(app.address("/no-such-page"));
+                assertThat(page.locator("h1")).hasText("There is no page at this address.");
+                page.navigate(app.address("/pitch"));
+                assertThat(page.locator("h1")).containsText("Say where you stand");
                 page.keyboard().press("r");
                 page.locator("#field-campsite").fill("Quarry Lake");
                 page.locator("#field-setup").fill("Mast panel");
                 page.locator("#field-rsrpDbm").fill("-88.50");
                 page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Log it"))
                         .click();
-                assertThat(page.getByText("Logged.")).isVisible();
+                assertThat(page.getByText("Logged Mast panel.")).isVisible();
             }
             try (RunningApp app = RunningApp.start(data, false)) {
                 Page page = chromium.open(Chromium.Look.DESK_PAPER);
                 page.navigate(app.address("/logbook"));
-                page.getByRole(AriaRole.CELL, new Page.GetByRoleOptions().setName("Quarry Lake"))
+                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Quarry Lake"))
                         .click();
                 assertThat(page.getByText("−88.5")).isVisible();
                 assertTrue(app.read("/api/measurements.csv").contains(",-88.50,"));

@@ -1,0 +1,71 @@
+package syntoma.app.store;
+
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import javax.sql.DataSource;
+import org.springframework.stereotype.Component;
+
+/** Empties the store, so that it is as it was at its first start; all of it or nothing. */
+@Component
+public class Emptying {
+    private static final String TABLES =
+            "select table_name from information_schema.tables where table_schema = 'PUBLIC'"
+                    + " and table_type = 'BASE TABLE' and lower(table_name) <> 'flyway_schema_history'";
+
+    /** The rows that the migrations put into an empty store. */
+    private static final List<String> AT_FIRST = List.of(
+            "insert into standing (id) values (1)",
+            "insert into rig (id, vehicle, body, height_m, battery_ah, battery_v, hours_a_day, features)"
+                    + " values (1, 'Vehicle', 'steel', 2.8, 100, 12, 24, '')");
+
+    private final DataSource source;
+    private final Pen pen;
+    private final Force force;
+
+    Emptying(DataSource source, Pen pen, Force force) {
+        this.source = source;
+        this.pen = pen;
+        this.force = force;
+    }
+
+    /** Deletes everything that anybody has put in. */
+    public void empty() {
+        pen.holding(() -> {
+            try (Connection connection = source.getConnection();
+                    Statement sql = connection.createStatement()) {
+                sql.execute("set referential_integrity false");
+                try {
+                    connection.setAutoCommit(false);
+                    for (String table : tables(sql)) {
+                        sql.execute("delete from \"" + table + "\"");
+                    }
+                    for (String row : AT_FIRST) {
+                        sql.execute(row);
+                    }
+                    connection.commit();
+                } finally {
+                    connection.rollback();
+                    connection.setAutoCommit(true);
+                    sql.execute("set referential_integrity true");
+                }
+            } catch (SQLException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        force.force();
+    }
+
+    private static List<String> tables(Statement sql) throws SQLException {
+        List<String> tables = new ArrayList<>();
+        try (ResultSet rows = sql.executeQuery(TABLES)) {
+            while (rows.next()) {
+                tables.add(rows.getString(1));
+            }
+        }
+        return tables;
+    }
+}

@@ -1,0 +1,25 @@
+import { App, Button } from 'antd';
+import { useDemo, useShowDemo } from '../data/demo';
+
+/** Offers the demo where there is nothing yet; once there is, nothing is offered. */
+export function OfferDemo() {
+  const demo = useDemo();
+  const show = useShowDemo();
+  const { message } = App.useApp();
+  if (!demo?.offered) {
+    return null;
+  }
+  return (
+    <p className="quiet">
+      To look around first:{' '}
+      <Button
+        size="small"
+        loading={show.isPending}
+        onClick={() => show.mutate(undefined, { onError: (refused) => void message.error(refused.message) })}
+      >
+        Show the demo here
+      </Button>{' '}
+      A made-up summer round a northern sea; it is put away again with one click.
+    </p>
+  );
+}
