@@ -20,9 +20,7 @@ export function CorrectDialog({ id, close }: { id: number; close: () => void }) 
   const measurement = useMeasurement(id);
   const { data: figures } = useFigures();
   if (measurement.data && figures) {
-    return (
-      <CorrectForm key={measurement.data.version} view={measurement.data} figures={figures} close={close} />
-    );
+    return <CorrectForm view={measurement.data} figures={figures} close={close} />;
   }
   return (
     <Modal open onCancel={close} title="Correct a measurement" footer={null} className="log">
@@ -32,7 +30,9 @@ export function CorrectDialog({ id, close }: { id: number; close: () => void }) 
 }
 
 function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; close: () => void }) {
-  const { view, figures, close } = props;
+  const { figures, close } = props;
+  // what is corrected is what was looked at, also when it is read anew meanwhile
+  const [view] = useState(props.view);
   const before = draftOf(view.typed);
   const [draft, setDraft] = useState(before);
   const [more, setMore] = useState(false);

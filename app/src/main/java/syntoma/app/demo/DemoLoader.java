@@ -20,6 +20,8 @@ class DemoLoader implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         if (wanted && demo.isEmpty()) {
             demo.show();
+        } else {
+            demo.goOn();
         }
     }
 }

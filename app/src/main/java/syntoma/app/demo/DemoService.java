@@ -12,6 +12,7 @@ import syntoma.app.exchange.ImportService;
 import syntoma.app.gear.GearService;
 import syntoma.app.measurement.IntakeTurn;
 import syntoma.app.platform.Conflict;
+import syntoma.app.platform.LogClock;
 import syntoma.app.setup.Setups;
 import syntoma.app.store.Emptying;
 import syntoma.app.trial.Plans;
@@ -30,6 +31,7 @@ class DemoService {
     private final DemoRigLoader rig;
     private final IntakeTurn turn;
     private final Emptying emptying;
+    private final LogClock clock;
     private final TransactionTemplate transaction;
 
     DemoService(
@@ -43,6 +45,7 @@ class DemoService {
             DemoRigLoader rig,
             IntakeTurn turn,
             Emptying emptying,
+            LogClock clock,
             PlatformTransactionManager manager) {
         this.entities = entities;
         this.campsites = campsites;
@@ -54,12 +57,20 @@ class DemoService {
         this.rig = rig;
         this.turn = turn;
         this.emptying = emptying;
+        this.clock = clock;
         this.transaction = new TransactionTemplate(manager);
     }
 
     /** Whether the log holds the demo data. */
     boolean isShown() {
         return Boolean.TRUE.equals(transaction.execute(status -> entities.find(DemoMark.class, DemoMark.ONLY) != null));
+    }
+
+    /** At a start: where the demo was shown before, it is the demo's evening again. */
+    void goOn() {
+        if (isShown()) {
+            clock.showDemo();
+        }
     }
 
     /** Whether nothing was entered or logged yet. */
@@ -77,6 +88,7 @@ class DemoService {
             throw new Conflict(
                     "there is something of your own in the log or the rig; the demo comes into an empty one only");
         }
+        clock.showDemo();
         DemoLog log = DemoLog.generate();
         transaction.executeWithoutResult(status -> {
             entities.persist(DemoMark.now());
@@ -105,6 +117,7 @@ class DemoService {
         }
         try {
             emptying.empty();
+            clock.showPresent();
         } finally {
             turn.give();
         }

@@ -61,7 +61,7 @@ final class WorkbookFile implements Cells {
     }
 
     private static boolean isOfOldKind(byte[] head) {
-        return ReadableWorkbook.isOLE2Header(head);
+        return head[0] == (byte) 0xD0 && head[1] == (byte) 0xCF && head[2] == 0x11 && head[3] == (byte) 0xE0;
     }
 
     /**

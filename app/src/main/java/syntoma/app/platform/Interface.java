@@ -1,6 +1,7 @@
 package syntoma.app.platform;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
@@ -8,6 +9,8 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -47,16 +50,33 @@ class Interface implements WebMvcConfigurer {
     /** The page; the views are addresses of its own. */
     @Controller
     static class Page {
+        /** The first part of an address that belongs to no other part of the application, and is no file. */
+        private static final String NO_PART = "(?!api$|assets$|actuator$)[^.]+";
+
         private String html;
 
         @GetMapping({"/", "/pitch", "/rig", "/fit-out", "/trials", "/logbook", "/findings", "/bench"})
         ResponseEntity<String> page(@RequestAttribute String nonce) throws IOException {
+            return page(HttpStatus.OK, nonce);
+        }
+
+        /** An address that is none: who looks at it sees the application's own page, which says so. */
+        @GetMapping({"/{view:" + NO_PART + "}", "/{view:" + NO_PART + "}/**"})
+        ResponseEntity<String> lost(HttpServletRequest request, @RequestAttribute String nonce) throws IOException {
+            String accepted = request.getHeader(HttpHeaders.ACCEPT);
+            if (accepted == null || !accepted.contains(MediaType.TEXT_HTML_VALUE)) {
+                throw new NotFound("there is nothing at this address");
+            }
+            return page(HttpStatus.NOT_FOUND, nonce);
+        }
+
+        private ResponseEntity<String> page(HttpStatus status, String nonce) throws IOException {
             if (html == null) {
                 try (var in = new ClassPathResource("static/index.html").getInputStream()) {
                     html = new String(in.readAllBytes(), StandardCharsets.UTF_8);
                 }
             }
-            return ResponseEntity.ok()
+            return ResponseEntity.status(status)
                     .contentType(MediaType.TEXT_HTML)
                     .cacheControl(CacheControl.noStore())
                     .body(html.replace("%NONCE%", nonce));

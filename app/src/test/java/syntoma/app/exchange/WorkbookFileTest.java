@@ -122,6 +122,7 @@ class WorkbookFileTest {
     @Test
     void what_is_no_workbook_is_refused_in_words() {
         assertTrue(refused(Xlsx.zip(Map.of("photo.txt", "x"))).contains("no workbook"));
+        assertTrue(refused(new byte[] {'P', 'K', 3, 4}).contains("no workbook"));
         assertTrue(refused(Xlsx.zip(Map.of("mimetype", "application/vnd.oasis", "content.xml", "<x/>")))
                 .contains("save the table as .xlsx or as CSV"));
         byte[] old = {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0, (byte) 0xA1, (byte) 0xB1, 0x1A, (byte) 0xE1};

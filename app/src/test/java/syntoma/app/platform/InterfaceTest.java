@@ -36,6 +36,21 @@ class InterfaceTest {
 
     @ParameterizedTest
     @CsvSource({
+        "/no-such-page, text/html, text/html",
+        "/logbook/no/such/page, text/html, text/html",
+        "/no-such-page, application/json, application/problem+json",
+        "/api/no-such-thing, text/html, application/problem+json",
+        "/assets/no-such-file.js, text/html, application/problem+json"
+    })
+    void an_unknown_address_is_the_applications_own_page_or_a_problem(String path, String accept, String type)
+            throws Exception {
+        var answer = mvc.perform(get(path).header("Accept", accept)).andReturn().getResponse();
+        assertEquals(404, answer.getStatus());
+        assertTrue(String.valueOf(answer.getContentType()).startsWith(type), answer.getContentType());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
         "421, Host, evil.example",
         "421, Host, 127.0.0.1.evil.example:8787",
         "400, Host, ''",
