@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Clash, type Schemas } from '../data/client';
 import { type Correction, type Figure, useCorrect, useFigures, useMeasurement, useRemove } from '../data/log';
 import { stateOf } from '../data/state';
+import { useStored } from '../data/useStored';
 import { dateClock } from '../format/time';
 import { Field } from '../parts/Field';
 import { Loaded } from '../parts/Loaded';
@@ -34,7 +35,12 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
   // what is corrected is what was looked at, also when it is read anew meanwhile
   const [view] = useState(props.view);
   const before = draftOf(view.typed);
-  const [draft, setDraft] = useState(before);
+  const [kept, keep, forget] = useStored<{ draft: Draft; version: number } | null>(
+    `log.correct.${view.id}`,
+    null,
+  );
+  const draft = kept?.draft ?? before;
+  const version = kept?.version ?? view.version;
   const [more, setMore] = useState(false);
   const request = requestOf(draft, '');
   const check = useDraftCheck(draft, request);
@@ -47,13 +53,14 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
   const own = numbers.filter((name) => valueOf(before, name) !== '');
   const set = (part: Partial<Draft>) => {
     check.touched();
-    setDraft({ ...draft, ...part });
+    keep({ draft: { ...draft, ...part }, version });
   };
   const form: Form = { draft, set, figures, check };
   const save = (change: Correction) =>
     correct.mutate(change, {
       onSuccess: ({ change: number }) => {
         undoable(`Corrected ${draft.setup}.`, number);
+        forget();
         close();
       },
       onError: (error) => {
@@ -70,6 +77,7 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
     remove.mutate(view.id, {
       onSuccess: ({ change }) => {
         undoable(`Deleted ${draft.setup}.`, change);
+        forget();
         close();
       },
       onError: (refused) => void message.error(refused.message),
@@ -83,12 +91,19 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
       className="log"
       style={{ top: 16 }}
       okText="Keep the correction"
-      onOk={() => save({ id: view.id, body: request, version: view.version })}
+      onOk={() => save({ id: view.id, body: request, version })}
       confirmLoading={correct.isPending}
       footer={(_, { OkBtn }) => (
         <div className="log-buttons">
           <Button onClick={away}>Delete it</Button>
-          <Button onClick={close}>Leave it</Button>
+          <Button
+            onClick={() => {
+              forget();
+              close();
+            }}
+          >
+            Leave it
+          </Button>
           <OkBtn />
         </div>
       )}
@@ -96,7 +111,7 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          save({ id: view.id, body: request, version: view.version });
+          save({ id: view.id, body: request, version });
         }}
       >
         <div className="form-grid">
@@ -149,6 +164,7 @@ function History({ view, figures }: { view: Schemas['EditView']; figures: Figure
   if (changed.length === 0) {
     return null;
   }
+  const unit = (field: string) => figures.find((f) => f.field === field)?.unit ?? '';
   const label = (field: string) => figures.find((f) => f.field === field)?.label || field;
   return (
     <section className="history">
@@ -160,6 +176,7 @@ function History({ view, figures }: { view: Schemas['EditView']; figures: Figure
             {version.changes.map((c) => (
               <span key={c.field}>
                 {label(c.field)} from <b>{c.was ?? 'nothing'}</b> to <b>{c.now ?? 'nothing'}</b>{' '}
+                {unit(c.field)}{' '}
               </span>
             ))}
           </li>

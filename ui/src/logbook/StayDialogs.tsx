@@ -15,13 +15,23 @@ type Visit = Schemas['Visit'];
 const local = (iso: string) => iso.slice(0, 16);
 const moment = (text: string, of: string) => `${text}:00${offset(of) === 'Z' ? '+00:00' : offset(of)}`;
 
-/** What is wrong with a field, of what the server said. */
-function useProblems() {
+/** What follows a change of a stay: it can be undone and the dialog closes, or what is wrong stands at its field. */
+function useMending(close: () => void) {
   const [problems, setProblems] = useState<Schemas['FieldProblem'][]>([]);
+  const undoable = useUndoable();
+  const { message } = App.useApp();
   return {
-    of: (field: string) => problems.find((p) => p.field === field)?.message,
-    refuse: (error: Error) => setProblems(error instanceof Refusal ? error.errors : []),
-    clear: () => setProblems([]),
+    problem: (field: string) => problems.find((p) => p.field === field)?.message,
+    then: (done: string) => ({
+      onSuccess: ({ change }: Schemas['Mended']) => {
+        undoable(done, change);
+        close();
+      },
+      onError: (error: Error) => {
+        setProblems(error instanceof Refusal ? error.errors : []);
+        void message.error(error.message, 8);
+      },
+    }),
   };
 }
 
@@ -52,26 +62,19 @@ export function StayDatesDialog({ visit, close }: { visit: Visit; close: () => v
   const [from, setFrom] = useState(local(visit.arrivedAt));
   const [to, setTo] = useState(visit.leftAt ? local(visit.leftAt) : '');
   const dates = useStayDates();
-  const problems = useProblems();
+  const mending = useMending(close);
   const clash = useClash();
-  const undoable = useUndoable();
-  const { message } = App.useApp();
   const same = from === local(visit.arrivedAt) && to === (visit.leftAt ? local(visit.leftAt) : '');
-  const save = (change: StayChange) =>
+  const save = (change: StayChange) => {
+    const then = mending.then(`The stay at ${visit.campsite} has its dates.`);
     dates.mutate(change, {
-      onSuccess: ({ change: number }) => {
-        undoable(`The stay at ${visit.campsite} has its dates.`, number);
-        close();
-      },
-      onError: (error) => {
-        if (error instanceof Clash) {
-          clash(error, (version) => save({ ...change, version }));
-        } else {
-          problems.refuse(error);
-          void message.error(error.message, 8);
-        }
-      },
+      ...then,
+      onError: (error) =>
+        error instanceof Clash
+          ? clash(error, (version) => save({ ...change, version }))
+          : then.onError(error),
     });
+  };
   return (
     <Modal
       open
@@ -97,7 +100,7 @@ export function StayDatesDialog({ visit, close }: { visit: Visit; close: () => v
         label="Arrived"
         value={from}
         change={setFrom}
-        problem={problems.of('arrivedAt')}
+        problem={mending.problem('arrivedAt')}
         hint={`local time, UTC${offset(visit.arrivedAt)}`}
       />
       <MomentField
@@ -105,7 +108,7 @@ export function StayDatesDialog({ visit, close }: { visit: Visit; close: () => v
         label="Left"
         value={to}
         change={setTo}
-        problem={problems.of('leftAt')}
+        problem={mending.problem('leftAt')}
         hint="empty while you stand there"
       />
       {!visit.stated && (
@@ -122,22 +125,11 @@ export function SplitDialog({ visit, close }: { visit: Visit; close: () => void 
   const [at, setAt] = useState('');
   const [campsite, setCampsite] = useState('');
   const split = useSplitStay();
-  const problems = useProblems();
-  const undoable = useUndoable();
-  const { message } = App.useApp();
+  const mending = useMending(close);
   const save = () =>
     split.mutate(
       { id: visit.id, body: { at: moment(at, visit.arrivedAt), campsite: campsite.trim() || null } },
-      {
-        onSuccess: ({ change }) => {
-          undoable(`The stay at ${visit.campsite} is two.`, change);
-          close();
-        },
-        onError: (error) => {
-          problems.refuse(error);
-          void message.error(error.message, 8);
-        },
-      },
+      mending.then(`The stay at ${visit.campsite} is two.`),
     );
   return (
     <Modal
@@ -159,7 +151,7 @@ export function SplitDialog({ visit, close }: { visit: Visit; close: () => void 
         label="The later part began"
         value={at}
         change={setAt}
-        problem={problems.of('at')}
+        problem={mending.problem('at')}
         hint={`local time, UTC${offset(visit.arrivedAt)}`}
       />
       <NameField
@@ -167,7 +159,7 @@ export function SplitDialog({ visit, close }: { visit: Visit; close: () => void 
         label="and was at (empty: the same campsite)"
         value={campsite}
         onChange={setCampsite}
-        problem={problems.of('campsite')}
+        problem={mending.problem('campsite')}
       />
     </Modal>
   );
@@ -180,20 +172,10 @@ export function MoveDialog(props: { ids: number[]; from: number; close: (moved: 
   const stays = useStays().data ?? [];
   const own = stays.find((v) => v.id === from);
   const move = useMove();
-  const undoable = useUndoable();
-  const { message } = App.useApp();
+  const mending = useMending(() => close(true));
   const save = () =>
     stay !== null &&
-    move.mutate(
-      { measurements: ids, stay },
-      {
-        onSuccess: ({ moved, change }) => {
-          undoable(`Moved ${count(moved, 'measurement')}.`, change);
-          close(true);
-        },
-        onError: (error) => void message.error(error.message, 8),
-      },
-    );
+    move.mutate({ measurements: ids, stay }, mending.then(`Moved ${count(ids.length, 'measurement')}.`));
   return (
     <Modal
       open

@@ -26,9 +26,9 @@ export function GearFiles() {
     <Part title="In and out">
       <div className="buttons">
         <Button onClick={() => input.current?.click()}>Import gear</Button>
-        <Button href="/api/gear.json" download="gear.json">
+        <a href="/api/gear.json" download="gear.json">
           Export gear
-        </Button>
+        </a>
       </div>
       <input
         ref={input}

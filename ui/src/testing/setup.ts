@@ -24,6 +24,8 @@ if (typeof window !== 'undefined') {
       addEventListener: () => undefined,
       removeEventListener: () => undefined,
     }) as unknown as MediaQueryList;
+  // nothing is laid out, so that nothing scrolls
+  Element.prototype.scrollIntoView = () => undefined;
   window.ResizeObserver = class {
     observe() {
       return undefined;

@@ -46,7 +46,7 @@ final class TableBench {
             double ratio =
                     LogBench.medianRatio(own, file -> app.send(file, ROWS), file -> app.send(foreign[turn[0]++], ROWS));
             Bench.report(
-                    "import of 100,000 rows of a foreign layout, rate against the contract's columns",
+                    "a foreign layout, rate against the contract's columns",
                     ratio,
                     "times",
                     "at least 1/2",

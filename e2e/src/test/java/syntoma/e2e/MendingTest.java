@@ -91,7 +91,7 @@ class MendingTest {
         page.locator("tr", new Page.LocatorOptions().setHasText("Panel"))
                 .getByText("Correct")
                 .click();
-        assertThat(page.locator(".history")).containsText("Upload from 44 to 4.4");
+        assertThat(page.locator(".history")).containsText("Upload from 44 to 4.4 Mb/s");
         button(page, "Leave it").click();
         page.navigate(app.address("/logbook?part=changes"));
         page.locator("tr", new Page.LocatorOptions().setHasText("upload from 44"))

@@ -49,9 +49,9 @@ class KnownTrials {
     /** The names of those at a campsite that have a measurement. */
     Set<String> at(long campsite) {
         return Set.copyOf(entities.createQuery(
-                        "select t.name from KnownTrial t where t.campsiteId = :campsite and exists (select m.id"
-                                + " from Measurement m where m.campsiteId = t.campsiteId and m.trial = t.name"
-                                + " and m.takenAt >= t.firstAt and m.takenAt <= t.lastAt)",
+                        "select k.name from KnownTrial k where k.campsiteId = :campsite and exists (select m.id"
+                                + " from Measurement m where m.campsiteId = k.campsiteId and m.trial = k.name"
+                                + " and m.takenAt >= k.firstAt and m.takenAt <= k.lastAt)",
                         String.class)
                 .setParameter("campsite", campsite)
                 .getResultList());

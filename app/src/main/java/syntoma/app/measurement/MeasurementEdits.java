@@ -2,9 +2,11 @@ package syntoma.app.measurement;
 
 import com.fasterxml.jackson.core.type.TypeReference;
 import jakarta.persistence.EntityManager;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.springframework.lang.Nullable;
@@ -183,21 +185,30 @@ class MeasurementEdits implements Undoing {
                         .append(" from ")
                         .append(was.isEmpty() ? "nothing" : was)
                         .append(" to ")
-                        .append(now.isEmpty() ? "nothing" : now);
+                        .append(now.isEmpty() ? "nothing" : now)
+                        .append(unit(field));
             }
         }
         return said.toString();
     }
 
+    private static Optional<Figure> figure(String field) {
+        return Arrays.stream(Figure.values())
+                .filter(figure -> figure.field().equals(field))
+                .findFirst();
+    }
+
     private static String name(String field) {
-        for (Figure figure : Figure.values()) {
-            if (figure.field().equals(field)) {
-                return figure.isNumber()
-                        ? figure.measure().phrase()
-                        : figure.label().replace('_', ' ');
-            }
-        }
-        return field;
+        return figure(field)
+                .map(f -> f.isNumber() ? f.measure().phrase() : f.label().replace('_', ' '))
+                .orElse(field);
+    }
+
+    private static String unit(String field) {
+        return figure(field)
+                .filter(Figure::isNumber)
+                .map(f -> " " + f.measure().unit())
+                .orElse("");
     }
 
     @Override

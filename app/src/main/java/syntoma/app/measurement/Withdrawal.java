@@ -51,9 +51,9 @@ public class Withdrawal {
         entities.createQuery("delete from DeletedMeasurement d where d.importId = :entry")
                 .setParameter("entry", entry)
                 .executeUpdate();
-        entities.createQuery("delete from KnownTrial t where not exists (select m.id from Measurement m"
-                        + " where m.campsiteId = t.campsiteId and m.trial = t.name and m.takenAt >= t.firstAt"
-                        + " and m.takenAt <= t.lastAt)")
+        entities.createQuery("delete from KnownTrial k where not exists (select m.id from Measurement m"
+                        + " where m.campsiteId = k.campsiteId and m.trial = k.name and m.takenAt >= k.firstAt"
+                        + " and m.takenAt <= k.lastAt)")
                 .executeUpdate();
         entities.flush();
         entities.clear();

@@ -244,4 +244,28 @@ class RacesTest {
     private static Map<String, Object> plan(String name) {
         return Map.of("campsite", "nowhere", "name", name, "plannedRounds", 5);
     }
+
+    @Test
+    void fifty_imports_of_one_file_at_once_keep_it_once() throws Exception {
+        String file = row(1, "00", "Tidal Flat", "Dome")
+                + row(1, "05", "Tidal Flat", "Dome").lines().skip(1).findFirst().orElseThrow();
+        ExecutorService fifty = Executors.newFixedThreadPool(50);
+        try {
+            List<Future<Answer>> all = new ArrayList<>();
+            for (int i = 0; i < 50; i++) {
+                all.add(fifty.submit(() -> requests.importCsv(file)));
+            }
+            int accepted = 0;
+            for (Future<Answer> one : all) {
+                Answer answer = one.get();
+                assertTrue(answer.status() == 200 || answer.status() == 409, answer.text());
+                accepted +=
+                        answer.status() == 200 ? answer.json().get("accepted").asInt() : 0;
+            }
+            assertEquals(2, accepted);
+            assertEquals(2, own("/api/measurements"));
+        } finally {
+            fifty.shutdownNow();
+        }
+    }
 }
