@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
 import java.io.StringReader;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
@@ -47,15 +48,22 @@ class HostileFilesTest {
         }
     }
 
+    private static final int TRIES = 4;
+
     @Test
     void reading_takes_as_long_as_the_text_and_no_longer() {
         for (String filler : List.of(" ", "1", "a", "'", "-", ".", ";", "=", "a.b", "1 ", "'=;")) {
             READERS.forEach((what, reader) -> {
-                double brief = fastest(reader, filler.repeat(SHORT));
-                double lengthy = fastest(reader, filler.repeat(SHORT * TIMES));
-                assertTrue(
-                        lengthy < NOISE_MS || lengthy < MOST_RATIO * Math.max(brief, NOISE_MS / TIMES),
-                        what + " of “" + filler + "”: " + brief + " ms, then " + lengthy + " ms");
+                // what takes too long does so every time; a machine that is busy for a while does not
+                List<String> slow = new ArrayList<>();
+                for (int i = 0; i < TRIES && slow.size() == i; i++) {
+                    double brief = fastest(reader, filler.repeat(SHORT));
+                    double lengthy = fastest(reader, filler.repeat(SHORT * TIMES));
+                    if (lengthy >= NOISE_MS && lengthy >= MOST_RATIO * Math.max(brief, NOISE_MS / TIMES)) {
+                        slow.add(what + " of “" + filler + "”: " + brief + " ms, then " + lengthy + " ms");
+                    }
+                }
+                assertTrue(slow.size() < TRIES, slow.toString());
             });
         }
     }

@@ -40,7 +40,9 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit) {
         // the longest run of words that is known; what stands around it qualifies it, or is its unit
         for (int length = Math.min(words.size(), LONGEST_NAME); length > 0; length--) {
             for (int start = 0; start + length <= words.size(); start++) {
-                String named = NAMES.get(String.join(" ", words.subList(start, start + length)));
+                String run = String.join(" ", words.subList(start, start + length));
+                // the first of several runs side by side: DL1, DL2, DL3
+                String named = NAMES.getOrDefault(run, NAMES.get(run.replaceFirst("\\d$", "")));
                 if (named != null) {
                     return named(named, unit);
                 }

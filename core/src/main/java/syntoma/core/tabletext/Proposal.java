@@ -45,9 +45,11 @@ public record Proposal(List<Column> columns, List<String> reasons, Set<DateOrder
         List<Column> columns = new ArrayList<>();
         List<String> reasons = new ArrayList<>();
         Set<Figure> taken = EnumSet.noneOf(Figure.class);
+        Set<Column.Use> moments = EnumSet.noneOf(Column.Use.class);
         for (String name : header) {
             Heading heading = Heading.of(name);
-            if (heading.figure().filter(f -> !taken.add(f)).isPresent()) {
+            boolean moment = heading.use() == Column.Use.DATE || heading.use() == Column.Use.CLOCK;
+            if (heading.figure().filter(f -> !taken.add(f)).isPresent() || moment && !moments.add(heading.use())) {
                 columns.add(Column.of(name, Column.Use.NOTE));
                 reasons.add("kept in the note: another column holds this already");
             } else {
