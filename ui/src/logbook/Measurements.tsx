@@ -55,8 +55,17 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
   const taken = (m: Row) => (long ? `${dayMonth(m.takenAt)} ${clock(m.takenAt)}` : weekdayClock(m.takenAt));
   const setup = (m: Row) => byName.get(m.setup) ?? { name: m.setup, pennant: 0 };
   const on = (m: Row) => [m.carrier, m.band].filter(Boolean).join(' ');
-  const among = (value: (m: Row) => string | null) =>
-    [...new Set(rows.map(value))].filter((v) => v !== null).map((v) => ({ value: v, text: v }));
+  /** A filter by what these have; where all have the same there is nothing to filter by. */
+  const filter = (value: (m: Row) => string | null, said = (text: string) => text) => {
+    const values = [...new Set(rows.map(value))].filter((v) => v !== null);
+    const differ = values.length > 1 || (values.length === 1 && rows.some((m) => value(m) === null));
+    return !differ
+      ? {}
+      : {
+          filters: values.map((v) => ({ value: v, text: said(v) })),
+          onFilter: (wanted: Key | boolean, m: Row) => value(m) === wanted,
+        };
+  };
   const columns: Column<Row>[] = [
     {
       label: 'Taken',
@@ -67,8 +76,7 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
     {
       label: 'Setup',
       sorter: (a, b) => a.setup.localeCompare(b.setup),
-      filters: among((m) => m.setup),
-      onFilter: (value, m) => m.setup === value,
+      ...filter((m) => m.setup),
       render: (_, m) => (
         <>
           <SetupLabel setup={setup(m)} />
@@ -87,8 +95,7 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
       ? [
           {
             label: 'Outcome',
-            filters: among((m) => m.outcome).map((f) => ({ ...f, text: words(f.text) })),
-            onFilter: (value: Key | boolean, m: Row) => m.outcome === value,
+            ...filter((m) => m.outcome, words),
             render: (_: unknown, m: Row) => (
               <span className={m.outcome === 'ok' ? undefined : 'loss'}>{words(m.outcome)}</span>
             ),
@@ -99,8 +106,7 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
       ? [
           {
             label: 'Trial and note',
-            filters: among((m) => m.trial),
-            onFilter: (value: Key | boolean, m: Row) => m.trial === value,
+            ...filter((m) => m.trial),
             render: (_: unknown, m: Row) => <Belongs m={m} />,
           },
         ]

@@ -122,7 +122,7 @@ export function StayDatesDialog({ visit, close }: { visit: Visit; close: () => v
 
 /** Makes two stays of one. */
 export function SplitDialog({ visit, close }: { visit: Visit; close: () => void }) {
-  const [at, setAt] = useState('');
+  const [at, setAt] = useState(local(visit.arrivedAt));
   const [campsite, setCampsite] = useState('');
   const split = useSplitStay();
   const mending = useMending(close);
@@ -138,7 +138,7 @@ export function SplitDialog({ visit, close }: { visit: Visit; close: () => void 
       title={`Split the stay at ${visit.campsite}`}
       okText="Split it"
       cancelText="Leave it"
-      okButtonProps={{ disabled: at === '' }}
+      okButtonProps={{ disabled: at === '' || at === local(visit.arrivedAt) }}
       confirmLoading={split.isPending}
       onOk={save}
     >

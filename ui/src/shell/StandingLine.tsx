@@ -97,7 +97,7 @@ function PutDemoAway() {
         })
       }
     >
-      Demo: put away
+      Demo
     </Button>
   );
 }

@@ -24,7 +24,10 @@ class StartAndStopTest {
                 page.navigate(app.address("/pitch"));
                 page.getByText("Show the demo here").click();
                 assertThat(page.locator("h1")).containsText("Mast panel");
-                page.getByText("Demo: put away").click();
+                page.getByRole(
+                                AriaRole.BUTTON,
+                                new Page.GetByRoleOptions().setName("Demo").setExact(true))
+                        .click();
                 page.getByText("Put it away").click();
                 assertThat(page.locator("h1")).containsText("Say where you stand");
                 page.navigate(app.address("/no-such-page"));
