@@ -22,8 +22,10 @@ import syntoma.core.unit.Values;
  * Problems name the column.
  */
 public final class MeasurementReader {
-    private static final int FIRST_YEAR = 2000;
-    private static final int LAST_YEAR = 2100;
+    /** Years that anything of the log can lie in. */
+    public static final int FIRST_YEAR = 2000;
+
+    public static final int LAST_YEAR = 2100;
 
     private final boolean decimalComma;
     private final List<FieldProblem> problems = new ArrayList<>();

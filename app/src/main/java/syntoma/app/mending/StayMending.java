@@ -17,6 +17,7 @@ import syntoma.app.campsite.StayDates.Dates;
 import syntoma.app.history.Edits;
 import syntoma.app.history.Journal;
 import syntoma.app.history.Undoing;
+import syntoma.app.measurement.MeasurementReader;
 import syntoma.app.measurement.Refiling;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
@@ -105,6 +106,10 @@ class StayMending implements Undoing {
         if (wanted.arrivedAt() == null) {
             throw new InvalidInput("arrivedAt", "arrivedAt is missing; write a time with its offset");
         }
+        checkYear("arrivedAt", wanted.arrivedAt());
+        if (wanted.leftAt() != null) {
+            checkYear("leftAt", wanted.leftAt());
+        }
         OffsetDateTime now = OffsetDateTime.now(clock);
         if (wanted.arrivedAt().isAfter(now)) {
             throw new InvalidInput(
@@ -122,6 +127,15 @@ class StayMending implements Undoing {
                     "that overlaps the stay at " + stays.place(other) + ", " + span(other) + "; change that one first");
         });
         return wanted;
+    }
+
+    private static void checkYear(String field, OffsetDateTime at) {
+        if (at.getYear() < MeasurementReader.FIRST_YEAR || at.getYear() > MeasurementReader.LAST_YEAR) {
+            throw new InvalidInput(
+                    field,
+                    field + " is in the year " + at.getYear() + "; allowed is " + MeasurementReader.FIRST_YEAR + " to "
+                            + MeasurementReader.LAST_YEAR);
+        }
     }
 
     private static Map<String, String> said(Dates dates) {

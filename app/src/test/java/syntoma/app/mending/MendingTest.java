@@ -278,6 +278,18 @@ class MendingTest {
                         .json()
                         .at("/errors/0/field")
                         .asText());
+        assertEquals(
+                "leftAt",
+                requests.put(
+                                address,
+                                Map.of(
+                                        "arrivedAt",
+                                        "2026-08-25T12:00:00+03:00",
+                                        "leftAt",
+                                        "+999999999-01-01T00:00:00Z"))
+                        .json()
+                        .at("/errors/0/field")
+                        .asText());
         undone(done);
         assertEquals(stay.get("arrivedAt"), requests.read("/api/stays").json().at("/0/arrivedAt"));
         assertFalse(requests.read("/api/stays").json().at("/0/stated").asBoolean());
