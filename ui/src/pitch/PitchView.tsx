@@ -42,7 +42,7 @@ export function PitchView() {
       {data.runs.length > 0 && <RunsHere runs={data.runs} metrics={data.metrics} now={data.standing.now} />}
       {data.runs.length === 0 && (
         <div className="buttons">
-          <Button type="primary" onClick={log.open}>
+          <Button type="primary" className="wide-only" onClick={log.open}>
             Log a reading
           </Button>
           <Link to="/logbook?import=1">Import a file of measurements</Link>
@@ -139,7 +139,7 @@ function Margin({ view, log }: { view: View; log: () => void }) {
     <>
       <Part title="Log">
         <div className="buttons">
-          <Button type="primary" onClick={log}>
+          <Button type="primary" className="wide-only" onClick={log}>
             Log a reading <kbd>R</kbd>
           </Button>
         </div>
