@@ -220,7 +220,7 @@ class RigTest {
     @Test
     void the_shelf_can_be_looked_up_in_a_shop_on_a_phone() {
         Page page = open(Chromium.Look.PHONE_LAMP, "/rig?part=shelf");
-        page.locator("[data-find] input, input[data-find]").first().fill("TS9");
+        page.getByPlaceholder("find by name or band").fill("TS9");
         assertThat(page.getByText("TS9 pigtail")).isVisible();
         assertThat(page.getByText("2 × TS9-female")).isVisible();
         for (String path : List.of("/rig?setup=3", "/rig?part=candidates", "/rig?part=need", "/rig?part=shelf")) {
@@ -248,7 +248,7 @@ class RigTest {
         button(page, "Take 10 fields over").click();
         assertThat(page.locator("#field-name")).hasValue("Wigeon 5G router");
         button(page, "Keep").click();
-        page.locator("[data-find] input, input[data-find]").first().fill("Wigeon");
+        page.getByPlaceholder("find by name or band").fill("Wigeon");
         assertThat(page.locator("main")).containsText("349");
     }
 
