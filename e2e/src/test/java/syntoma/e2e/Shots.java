@@ -25,7 +25,7 @@ class Shots {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
             take(desk, app.address("/pitch"), "pitch");
             take(desk, app.address("/logbook"), "logbook");
-            take(desk, app.address("/logbook?stay=8"), "stay", "td");
+            take(desk, app.address("/logbook?stay=8"), "stay", "table");
             merge(desk, app);
             take(desk, app.address(TRIAL), "verdict");
             importReport(desk, app);
