@@ -33,6 +33,8 @@ create table moved_measurement (
     setup_id bigint not null,
     carrier_id bigint,
     trial varchar(120),
+    -- the trial's name where it was moved to
+    trial_now varchar(120),
     primary key (entry_id, measurement_id)
 );
 

@@ -25,6 +25,10 @@ class MovedMeasurement {
     @Nullable
     String trial;
 
+    /** The name of its trial where it was moved to. */
+    @Nullable
+    String trialNow;
+
     protected MovedMeasurement() {}
 
     MovedMeasurement(Long entry, Measurement row) {

@@ -140,6 +140,23 @@ public class Refiling {
         return move.run(of(what, from), moved);
     }
 
+    /** From when to when something was moved, which stays have to follow. */
+    private final class Stretch {
+        private @Nullable OffsetDateTime from;
+        private @Nullable OffsetDateTime until;
+
+        void add(OffsetDateTime at) {
+            from = from == null || at.isBefore(from) ? at : from;
+            until = until == null || at.isAfter(until) ? at : until;
+        }
+
+        void settle() {
+            if (from != null && until != null) {
+                stays.changed(from, until);
+            }
+        }
+    }
+
     /** One move under way. */
     private final class Move {
         private final long entry;
@@ -152,8 +169,7 @@ public class Refiling {
         private final Map<String, String> renamed = new TreeMap<>();
         private int moved;
         private int same;
-        private @Nullable OffsetDateTime from;
-        private @Nullable OffsetDateTime until;
+        private final Stretch stretch = new Stretch();
 
         private Move(long entry, What what, long to, boolean resolved) {
             this.entry = entry;
@@ -174,15 +190,12 @@ public class Refiling {
                 entities.flush();
                 entities.clear();
             }
-            if (from != null) {
-                stays.changed(from, until);
-            }
+            stretch.settle();
             return new Outcome(moved, same, renamed, plansMoved);
         }
 
         private void move(Measurement row) {
-            from = from == null || row.takenAt.isBefore(from) ? row.takenAt : from;
-            until = until == null || row.takenAt.isAfter(until) ? row.takenAt : until;
+            stretch.add(row.takenAt);
             MovedMeasurement before = new MovedMeasurement(entry, row);
             DeletedMeasurement asItWas = new DeletedMeasurement(row, entry);
             Fingerprint wasPrint = row.print();
@@ -198,6 +211,7 @@ public class Refiling {
                     what == What.CAMPSITE && row.trial != null ? trialThere(before.campsiteId, row.trial) : row.trial;
             boolean renames = !Objects.equals(trial, row.trial);
             row.trial = trial;
+            before.trialNow = trial;
             row.print(renames ? names.print(row, first) : print);
             there.add(row.printHigh, row.printLow);
             // a file that has the row as it was still adds nothing
@@ -265,8 +279,7 @@ public class Refiling {
      */
     public void undo(long entry, What what, long to) {
         Fingerprint.Names first = names.first();
-        OffsetDateTime from = null;
-        OffsetDateTime until = null;
+        Stretch stretch = new Stretch();
         List<Long> ids = entities.createQuery(
                         "select m.measurementId from MovedMeasurement m where m.entryId = :entry order by m.measurementId",
                         Long.class)
@@ -280,8 +293,7 @@ public class Refiling {
                         what,
                         to,
                         first);
-                from = from == null || row.takenAt.isBefore(from) ? row.takenAt : from;
-                until = until == null || row.takenAt.isAfter(until) ? row.takenAt : until;
+                stretch.add(row.takenAt);
             }
             entities.flush();
             entities.clear();
@@ -293,16 +305,13 @@ public class Refiling {
             Measurement row = new Measurement(gone);
             entities.remove(gone);
             entities.persist(row);
-            from = from == null || row.takenAt.isBefore(from) ? row.takenAt : from;
-            until = until == null || row.takenAt.isAfter(until) ? row.takenAt : until;
+            stretch.add(row.takenAt);
         }
         entities.createQuery("delete from MovedMeasurement m where m.entryId = :entry")
                 .setParameter("entry", entry)
                 .executeUpdate();
         entities.flush();
-        if (from != null) {
-            stays.changed(from, until);
-        }
+        stretch.settle();
     }
 
     private void back(Measurement row, MovedMeasurement before, What what, long to, Fingerprint.Names first) {
@@ -320,7 +329,7 @@ public class Refiling {
         row.trial = before.trial;
         forgetPrint(names.print(row, first), row.id);
         // one that was given another trial since keeps it
-        row.trial = trial != null && before.trial != null && trial.startsWith(before.trial) ? before.trial : trial;
+        row.trial = Objects.equals(trial, before.trialNow) ? before.trial : trial;
         row.place(
                 what == What.CAMPSITE ? before.campsiteId : row.campsiteId,
                 what == What.SETUP ? before.setupId : row.setupId,
