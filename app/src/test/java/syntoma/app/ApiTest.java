@@ -13,7 +13,7 @@ import org.springframework.test.context.ActiveProfiles;
 /** A test of the API on a store in memory that is its own. */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
-@SpringBootTest
+@SpringBootTest(args = "--syntoma.data=target/test-data")
 @AutoConfigureMockMvc
 @ActiveProfiles("test")
 @DirtiesContext

@@ -35,6 +35,10 @@ class EveryOperationTest {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     private static final String TOO_LONG = "x".repeat(5_001);
+    /** These change who is let in, also of the calls here; the test of access walks them. */
+    private static final List<String> WHO_MAY_IN =
+            List.of("POST /api/session", "PUT /api/phrase", "PUT /api/network", "POST /api/guests");
+
     /** More than a pasted data sheet may have. */
     private static final String MUCH_TOO_LONG = "x".repeat(200_001);
 
@@ -174,7 +178,7 @@ class EveryOperationTest {
             for (Map.Entry<String, JsonNode> method : path.getValue().properties()) {
                 String operation = method.getKey().toUpperCase(java.util.Locale.ROOT) + " " + path.getKey();
                 JsonNode content = method.getValue().at("/requestBody/content/application~1json/schema");
-                if (!content.isMissingNode()) {
+                if (!content.isMissingNode() && !WHO_MAY_IN.contains(operation)) {
                     assertTrue(bodies.containsKey(operation), operation + " has no body here");
                     walk(operation, JSON.readTree(bodies.get(operation)), content);
                 }

@@ -4,8 +4,6 @@ import jakarta.servlet.DispatcherType;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.springframework.boot.web.embedded.tomcat.TomcatServletWebServerFactory;
-import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -24,12 +22,5 @@ class GateConfig {
         gate.setOrder(AFTER_THE_GUARD);
         gate.setDispatcherTypes(DispatcherType.REQUEST, DispatcherType.ASYNC);
         return gate;
-    }
-
-    /** A body is asked for only when it is taken, so that who waits for a word gets the refusal instead. */
-    @Bean
-    WebServerFactoryCustomizer<TomcatServletWebServerFactory> askLate() {
-        return factory ->
-                factory.addConnectorCustomizers(connector -> connector.setProperty("continueResponseTiming", "onRead"));
     }
 }

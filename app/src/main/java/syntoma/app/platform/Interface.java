@@ -22,7 +22,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
  * Serves the built interface: files whose name carries their hash for a year, the page itself afresh each time with a nonce
- * for its styles. Only this machine may ask, and only pages of this application may change anything.
+ * for its styles.
  */
 @Configuration
 class Interface implements WebMvcConfigurer {
@@ -55,7 +55,19 @@ class Interface implements WebMvcConfigurer {
 
         private String html;
 
-        @GetMapping({"/", "/pitch", "/rig", "/fit-out", "/trials", "/logbook", "/findings", "/bench"})
+        @GetMapping({
+            "/",
+            "/pitch",
+            "/rig",
+            "/fit-out",
+            "/trials",
+            "/logbook",
+            "/findings",
+            "/bench",
+            "/devices",
+            "/pair",
+            "/guest"
+        })
         ResponseEntity<String> page(@RequestAttribute String nonce) throws IOException {
             return page(HttpStatus.OK, nonce);
         }

@@ -1,7 +1,9 @@
 package syntoma.app.platform;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -61,8 +63,10 @@ class Problems extends ResponseEntityExceptionHandler {
                     case "boolean", "Boolean" -> "true or false";
                     default -> wrong.getRequiredType().getSimpleName();
                 };
-        String message =
-                wrong.getName() + " is " + Text.quoted(String.valueOf(wrong.getValue())) + "; allowed is " + wanted;
+        String given = wrong.getValue() instanceof Object[] several
+                ? Arrays.stream(several).map(String::valueOf).collect(Collectors.joining(", "))
+                : String.valueOf(wrong.getValue());
+        String message = wrong.getName() + " is " + Text.quoted(given) + "; allowed is " + wanted;
         return answer(HttpStatus.BAD_REQUEST, message, List.of(new FieldProblem(wrong.getName(), message)));
     }
 

@@ -3,12 +3,13 @@ package syntoma.app.platform;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
-import java.io.IOException;
-import org.apache.catalina.connector.Request;
-import org.apache.catalina.connector.Response;
-import org.apache.catalina.core.StandardHost;
-import org.apache.catalina.valves.ErrorReportValve;
-import org.springframework.boot.web.embedded.tomcat.TomcatServletWebServerFactory;
+import java.nio.ByteBuffer;
+import org.eclipse.jetty.http.HttpHeader;
+import org.eclipse.jetty.server.Request;
+import org.eclipse.jetty.server.Response;
+import org.eclipse.jetty.server.handler.ErrorHandler;
+import org.eclipse.jetty.util.Callback;
+import org.springframework.boot.web.embedded.jetty.JettyServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.boot.web.servlet.error.ErrorController;
 import org.springframework.context.annotation.Bean;
@@ -22,9 +23,8 @@ import org.springframework.web.bind.annotation.RestController;
 @Configuration
 class Refusals {
     @Bean
-    WebServerFactoryCustomizer<TomcatServletWebServerFactory> inOwnWords() {
-        return factory -> factory.addContextCustomizers(
-                context -> ((StandardHost) context.getParent()).setErrorReportValveClass(OwnWords.class.getName()));
+    WebServerFactoryCustomizer<JettyServletWebServerFactory> inOwnWords() {
+        return factory -> factory.addServerCustomizers(server -> server.setErrorHandler(new OwnWords()));
     }
 
     private static String words(int status) {
@@ -42,19 +42,15 @@ class Refusals {
     }
 
     /** What the server answers by itself. */
-    public static final class OwnWords extends ErrorReportValve {
+    private static final class OwnWords extends ErrorHandler {
         @Override
-        protected void report(Request request, Response response, Throwable thrown) {
-            int status = response.getStatus();
-            if (status < 400 || response.getContentWritten() > 0 || !response.setErrorReported()) {
-                return;
-            }
-            try {
-                Problem.write(response.getResponse(), status, words(status));
-                response.finishResponse();
-            } catch (IOException | IllegalStateException gone) {
-                // nobody is there to hear it
-            }
+        public boolean handle(Request request, Response response, Callback callback) {
+            int status = Math.max(response.getStatus(), 400);
+            response.setStatus(status);
+            SafeHeaders.set(response.getHeaders()::put, SafeHeaders.NO_PAGE);
+            response.getHeaders().put(HttpHeader.CONTENT_TYPE, MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+            response.write(true, ByteBuffer.wrap(Problem.body(status, words(status))), callback);
+            return true;
         }
     }
 

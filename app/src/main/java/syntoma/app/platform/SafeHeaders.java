@@ -1,6 +1,7 @@
 package syntoma.app.platform;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.function.BiConsumer;
 
 /** What every answer carries: nothing from elsewhere runs in it, and nobody guesses what it is. */
 public final class SafeHeaders {
@@ -12,13 +13,22 @@ public final class SafeHeaders {
     /** The policy of a page whose own styles carry a nonce. */
     public static String page(String nonce) {
         return "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-" + nonce + "'; font-src 'self'; "
-                + "img-src 'self' data:; connect-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+                + "img-src 'self' data:; connect-src 'self'; worker-src 'self'; "
+                + "manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
     }
 
     /** Sets the headers with a policy. */
     public static void set(HttpServletResponse response, String policy) {
-        response.setHeader("Content-Security-Policy", policy);
-        response.setHeader("X-Content-Type-Options", "nosniff");
-        response.setHeader("Referrer-Policy", "no-referrer");
+        set(response::setHeader, policy);
+    }
+
+    static void set(BiConsumer<String, String> headers, String policy) {
+        headers.accept("Content-Security-Policy", policy);
+        headers.accept("X-Content-Type-Options", "nosniff");
+        headers.accept("Referrer-Policy", "no-referrer");
+        headers.accept("X-Frame-Options", "DENY");
+        headers.accept("Cross-Origin-Opener-Policy", "same-origin");
+        headers.accept("Cross-Origin-Resource-Policy", "same-origin");
+        headers.accept("Permissions-Policy", "geolocation=(self), camera=(), microphone=(), payment=(), usb=()");
     }
 }

@@ -54,6 +54,10 @@ public final class Start {
         Path data = files.dir();
         try {
             prepare(files, demo, port);
+            if (Boolean.parseBoolean(option(options, "syntoma.lan", "false")) && !Files.exists(files.phrase())) {
+                throw new CannotStart("--lan lets other devices in, and needs a pass phrase for that; set one with"
+                        + " ./syntoma phrase --data " + data + ", or start without --lan and set it under Devices");
+            }
             open(files, mend);
             SpringApplication spring = new SpringApplication(application);
             spring.setLogStartupInfo(false);

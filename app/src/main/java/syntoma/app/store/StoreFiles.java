@@ -58,6 +58,16 @@ public record StoreFiles(Path dir) {
         return dir.resolve("spool");
     }
 
+    /** The pass phrase, who has logged in, certificates: never part of the store, its exports or an archive. */
+    public Path access() {
+        return dir.resolve("access");
+    }
+
+    /** The hash of the pass phrase; there when one is set. */
+    public Path phrase() {
+        return access().resolve("phrase");
+    }
+
     /** Everything of the store, such as a demo that begins anew takes away. */
     public void deleteStore() throws IOException {
         for (Path file : own()) {
@@ -105,6 +115,14 @@ public record StoreFiles(Path dir) {
         try (Stream<Path> files = Files.list(dir)) {
             return files.findAny().isEmpty();
         }
+    }
+
+    /** Makes the directory of secrets where it is missing, closed to all others. */
+    public void prepareAccess() throws IOException {
+        if (!Files.isDirectory(access(), LinkOption.NOFOLLOW_LINKS)) {
+            Files.createDirectories(access());
+        }
+        restrict(access(), OWNER_DIR);
     }
 
     /** Leaves a file to its owner, where the disk knows owners. */

@@ -1,0 +1,134 @@
+package syntoma.app.access;
+
+import jakarta.annotation.PreDestroy;
+import java.net.InetAddress;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import syntoma.app.platform.Conflict;
+
+/** Whether the vehicle's network is served, and under which addresses. It is not, until somebody says so. */
+@Service
+class Network {
+    /** So often it is looked whether the machine's addresses have changed. */
+    private static final long LOOKED_S = 5;
+
+    private static final Logger LOG = LoggerFactory.getLogger(Network.class);
+
+    private final Phrase phrase;
+    private final Addresses addresses;
+    private final Certificates certificates;
+    private final Door door;
+    private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "addresses");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    private volatile boolean served;
+
+    @Nullable
+    private volatile Certificates.Shown shown;
+
+    private volatile List<InetAddress> own = List.of();
+
+    Network(Phrase phrase, Addresses addresses, Certificates certificates, Door door) {
+        this.phrase = phrase;
+        this.addresses = addresses;
+        this.certificates = certificates;
+        this.door = door;
+        watch.scheduleWithFixedDelay(this::look, LOOKED_S, LOOKED_S, TimeUnit.SECONDS);
+    }
+
+    boolean isServed() {
+        return served;
+    }
+
+    /** Serves the vehicle's network. */
+    synchronized void serve() {
+        if (!phrase.isSet()) {
+            throw new Conflict("a pass phrase is needed before the network is served; set one first");
+        }
+        follow(addresses.own());
+        served = true;
+        door.listenOn(Set.copyOf(own));
+    }
+
+    /** Serves this machine alone. */
+    synchronized void serveNobodyElse() {
+        served = false;
+        door.listenOn(Set.of());
+    }
+
+    private synchronized void look() {
+        if (!served) {
+            return;
+        }
+        try {
+            List<InetAddress> now = addresses.own();
+            if (!Set.copyOf(now).equals(Set.copyOf(own))) {
+                follow(now);
+            }
+            door.listenOn(Set.copyOf(now));
+        } catch (RuntimeException e) {
+            LOG.warn("the addresses of this machine changed, and could not be followed: {}", e.getMessage());
+        }
+    }
+
+    private void follow(List<InetAddress> now) {
+        Certificates.Shown certificate = certificates.current();
+        try {
+            door.show(certificate.keyStore());
+        } catch (Exception e) {
+            throw new IllegalStateException("the certificate cannot be shown", e);
+        }
+        shown = certificate;
+        own = now;
+    }
+
+    /** The certificate that is shown; null while nobody else is served. */
+    @Nullable
+    Certificates.Shown certificate() {
+        return served ? shown : null;
+    }
+
+    int port() {
+        return door.port();
+    }
+
+    /** What stands in a device's address line: addresses, then names. */
+    List<String> hosts() {
+        Set<String> hosts = new LinkedHashSet<>();
+        Certificates.Shown certificate = certificate();
+        if (certificate != null && certificate.owners()) {
+            certificate.names().stream().filter(n -> !n.contains("*")).forEach(hosts::add);
+        }
+        own.forEach(address -> hosts.add(Addresses.inLink(address)));
+        addresses.name().ifPresent(name -> hosts.add(name + ".local"));
+        return List.copyOf(hosts);
+    }
+
+    /** Whether a request may name this machine so: not by a name from elsewhere that was made to point here. */
+    boolean isNamed(String host) {
+        if (!served) {
+            return false;
+        }
+        Set<String> known = new TreeSet<>(hosts());
+        addresses.name().ifPresent(known::add);
+        return known.contains(host.toLowerCase(Locale.ROOT));
+    }
+
+    @PreDestroy
+    void stop() {
+        watch.shutdownNow();
+    }
+}
