@@ -10,6 +10,9 @@ import org.springframework.stereotype.Component;
 /** Knows when each trial was measured, so that its measurements are found without reading the log. */
 @Component
 class KnownTrials {
+    /** More of one run than anybody compares by hand. */
+    private static final int MOST_BESIDE = 10;
+
     private final EntityManager entities;
 
     KnownTrials(EntityManager entities) {
@@ -55,6 +58,27 @@ class KnownTrials {
                         String.class)
                 .setParameter("campsite", campsite)
                 .getResultList());
+    }
+
+    /** The other measurements of the same setup in the same round of the same trial. */
+    List<Measurement> sameRun(Measurement one) {
+        KnownTrial trial = entities.find(KnownTrial.class, new KnownTrial.Key(one.campsiteId, one.trial));
+        return trial == null
+                ? List.of()
+                : entities.createQuery(
+                                "from Measurement m where m.campsiteId = :campsite and m.takenAt >= :since"
+                                        + " and m.takenAt <= :until and m.trial = :trial and m.round = :round"
+                                        + " and m.setupId = :setup and m.id <> :id",
+                                Measurement.class)
+                        .setParameter("campsite", one.campsiteId)
+                        .setParameter("since", trial.firstAt)
+                        .setParameter("until", trial.lastAt)
+                        .setParameter("trial", one.trial)
+                        .setParameter("round", one.round)
+                        .setParameter("setup", one.setupId)
+                        .setParameter("id", one.id)
+                        .setMaxResults(MOST_BESIDE)
+                        .getResultList();
     }
 
     /** The trials of a name, at most one at each campsite. */

@@ -2,6 +2,7 @@ package syntoma.app.measurement;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import org.springframework.http.HttpStatus;
 import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -10,6 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -28,22 +30,22 @@ class MeasurementController {
     private final MeasurementEdits edits;
     private final MeasurementForm form;
     private final Campsites campsites;
+    private final Deliveries deliveries;
 
     MeasurementController(
             Measurements measurements,
             MeasurementLog log,
             MeasurementEdits edits,
             MeasurementForm form,
-            Campsites campsites) {
+            Campsites campsites,
+            Deliveries deliveries) {
         this.measurements = measurements;
         this.log = log;
         this.edits = edits;
         this.form = form;
         this.campsites = campsites;
+        this.deliveries = deliveries;
     }
-
-    /** The number of a new measurement. */
-    record Stored(long id) {}
 
     /** The number of a change, by which it can be undone; null where nothing was changed. */
     record Done(@Nullable Long change) {}
@@ -63,11 +65,19 @@ class MeasurementController {
                 new Selection(place, Optional.ofNullable(stay), Optional.ofNullable(trial), List.of(), limit));
     }
 
+    /** Stores a measurement; one that is sent again under the same key is stored once, and answered as at first. */
     @PostMapping("/measurements")
     @ResponseStatus(HttpStatus.CREATED)
-    Stored store(@RequestBody MeasurementForm.Request request) {
+    MeasurementLog.Stored store(
+            @RequestBody MeasurementForm.Request request,
+            @RequestHeader(name = "Idempotency-Key", required = false) @Nullable String key) {
+        Deliveries.Sent sent = Deliveries.Sent.of(key, request);
+        OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.stored(sent);
+        if (before.isPresent()) {
+            return log.stored(before.getAsLong());
+        }
         MeasurementForm.Result read = form.read(request);
-        return new Stored(log.store(read.measurement().orElseThrow(() -> new InvalidInput(read.problems()))));
+        return log.store(read.measurement().orElseThrow(() -> new InvalidInput(read.problems())), sent);
     }
 
     @PostMapping("/measurements/check")

@@ -2,10 +2,14 @@ package syntoma.app.measurement;
 
 import jakarta.persistence.EntityManager;
 import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.OptionalLong;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Stays;
 import syntoma.app.history.Journal;
+import syntoma.app.measurement.Deliveries.Sent;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.NotFound;
 
@@ -19,6 +23,7 @@ class MeasurementLog {
     private final KnownTrials trials;
     private final Meanwhile meanwhile;
     private final Journal journal;
+    private final Deliveries deliveries;
 
     MeasurementLog(
             EntityManager entities,
@@ -26,24 +31,40 @@ class MeasurementLog {
             Stays stays,
             KnownTrials trials,
             Meanwhile meanwhile,
-            Journal journal) {
+            Journal journal,
+            Deliveries deliveries) {
         this.entities = entities;
         this.names = names;
         this.stays = stays;
         this.trials = trials;
         this.meanwhile = meanwhile;
         this.journal = journal;
+        this.deliveries = deliveries;
     }
+
+    /**
+     * A measurement that was stored.
+     *
+     * @param beside what others logged for the same setup in the same round of the same trial; all of it is kept
+     */
+    record Stored(long id, List<Beside> beside) {}
+
+    /** Another measurement, and what it is in a few words. */
+    record Beside(long id, String sentence) {}
 
     /** What undoing a deletion needs. */
     record Deletion(long measurement) {}
 
     /**
-     * Stores one measurement.
+     * Stores one measurement, under the key that it was sent with once.
      *
      * @throws Conflict when the same measurement is there already
      */
-    public Long store(NewMeasurement m) {
+    public Stored store(NewMeasurement m, @Nullable Sent sent) {
+        OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.stored(sent);
+        if (before.isPresent()) {
+            return stored(before.getAsLong());
+        }
         LogNames.Place place = names.place(m);
         Measurement row =
                 new Measurement(m, Fingerprint.of(m, names.first()), place.campsite(), place.setup(), place.carrier());
@@ -52,7 +73,23 @@ class MeasurementLog {
         }
         keep(row);
         trials.add(row);
-        return row.id;
+        if (sent != null) {
+            deliveries.note(sent, row.id);
+        }
+        return stored(row.id);
+    }
+
+    /** What was stored under a number, and what else is logged for the same run of a trial. */
+    @Transactional(readOnly = true)
+    public Stored stored(long id) {
+        Measurement row = entities.find(Measurement.class, id);
+        if (row == null || row.trial == null || row.round == null) {
+            return new Stored(id, List.of());
+        }
+        List<Beside> beside = trials.sameRun(row).stream()
+                .map(other -> new Beside(other.id, names.said(other)))
+                .toList();
+        return new Stored(id, beside);
     }
 
     private void keep(Measurement row) {

@@ -14,11 +14,13 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.util.DigestUtils;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import syntoma.app.store.Revision;
 
 /**
  * Serves the built interface: files whose name carries their hash for a year, the page itself afresh each time with a nonce
@@ -32,9 +34,13 @@ class Interface implements WebMvcConfigurer {
                 .addResourceLocations("classpath:/static/assets/")
                 .setCacheControl(
                         CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
-        registry.addResourceHandler("/icon.svg")
+        registry.addResourceHandler("/icon.svg", "/icon-*.png", "/manifest.webmanifest")
                 .addResourceLocations("classpath:/static/")
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(1)));
+        // looked at afresh each time, so that a new version is found at once
+        registry.addResourceHandler("/sw.js")
+                .addResourceLocations("classpath:/static/")
+                .setCacheControl(CacheControl.noCache());
     }
 
     /** The description of the API, as it was made from the code. */
@@ -47,13 +53,41 @@ class Interface implements WebMvcConfigurer {
         }
     }
 
+    /**
+     * Where the log and the interface stand.
+     *
+     * @param revision grows with each change of the store
+     * @param version of the interface that is served; a page of another one is of before
+     */
+    record RevisionView(long revision, String version) {}
+
+    /** What a page asks again and again, to know whether what it shows is of now. */
+    @RestController
+    static class Now {
+        private final Revision revision;
+        private final Page page;
+
+        Now(Revision revision, Page page) {
+            this.revision = revision;
+            this.page = page;
+        }
+
+        @GetMapping("/api/revision")
+        RevisionView now() throws IOException {
+            return new RevisionView(revision.number(), page.version());
+        }
+    }
+
     /** The page; the views are addresses of its own. */
     @Controller
     static class Page {
+        private static final int VERSION_LENGTH = 12;
+
         /** The first part of an address that belongs to no other part of the application, and is no file. */
         private static final String NO_PART = "(?!api$|assets$|actuator$)[^.]+";
 
         private String html;
+        private String version;
 
         @GetMapping({
             "/",
@@ -83,15 +117,27 @@ class Interface implements WebMvcConfigurer {
         }
 
         private ResponseEntity<String> page(HttpStatus status, String nonce) throws IOException {
-            if (html == null) {
-                try (var in = new ClassPathResource("static/index.html").getInputStream()) {
-                    html = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-                }
-            }
+            read();
             return ResponseEntity.status(status)
                     .contentType(MediaType.TEXT_HTML)
                     .cacheControl(CacheControl.noStore())
                     .body(html.replace("%NONCE%", nonce));
+        }
+
+        String version() throws IOException {
+            read();
+            return version;
+        }
+
+        /** The page as it was built, with its version in it: all other files are named in it by their content. */
+        private synchronized void read() throws IOException {
+            if (html == null) {
+                try (var in = new ClassPathResource("static/index.html").getInputStream()) {
+                    byte[] built = in.readAllBytes();
+                    version = DigestUtils.md5DigestAsHex(built).substring(0, VERSION_LENGTH);
+                    html = new String(built, StandardCharsets.UTF_8).replace("%VERSION%", version);
+                }
+            }
         }
     }
 }

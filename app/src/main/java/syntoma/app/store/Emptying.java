@@ -25,11 +25,13 @@ public class Emptying {
     private final DataSource source;
     private final Pen pen;
     private final Force force;
+    private final Revision revision;
 
-    Emptying(DataSource source, Pen pen, Force force) {
+    Emptying(DataSource source, Pen pen, Force force, Revision revision) {
         this.source = source;
         this.pen = pen;
         this.force = force;
+        this.revision = revision;
     }
 
     /** Deletes everything that anybody has put in. */
@@ -57,6 +59,7 @@ public class Emptying {
             }
         });
         force.force();
+        revision.changed();
     }
 
     private static List<String> tables(Statement sql) throws SQLException {

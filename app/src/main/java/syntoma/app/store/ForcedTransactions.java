@@ -17,14 +17,16 @@ public final class ForcedTransactions extends JpaTransactionManager {
 
     private final Pen pen;
     private final Force force;
+    private final Revision revision;
 
     /** Whether each transaction of this thread, the innermost first, holds the pen. */
     private final ThreadLocal<Deque<Boolean>> holding = ThreadLocal.withInitial(ArrayDeque::new);
 
-    ForcedTransactions(EntityManagerFactory entities, Pen pen, Force force) {
+    ForcedTransactions(EntityManagerFactory entities, Pen pen, Force force, Revision revision) {
         super(entities);
         this.pen = pen;
         this.force = force;
+        this.revision = revision;
     }
 
     /**
@@ -60,6 +62,7 @@ public final class ForcedTransactions extends JpaTransactionManager {
         if (!status.isReadOnly()) {
             give();
             force.force();
+            revision.changed();
         }
     }
 

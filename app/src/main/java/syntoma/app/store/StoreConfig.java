@@ -69,13 +69,18 @@ public class StoreConfig {
     }
 
     @Bean
+    Revision revision() {
+        return new Revision();
+    }
+
+    @Bean
     Pen pen() {
         return new Pen();
     }
 
     @Bean
-    ForcedTransactions transactionManager(EntityManagerFactory entities, Pen pen, Force force) {
-        return new ForcedTransactions(entities, pen, force);
+    ForcedTransactions transactionManager(EntityManagerFactory entities, Pen pen, Force force, Revision revision) {
+        return new ForcedTransactions(entities, pen, force, revision);
     }
 
     @Bean

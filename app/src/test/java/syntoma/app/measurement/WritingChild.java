@@ -52,7 +52,7 @@ import syntoma.core.trial.Outcome;
 class WritingChild {
     static final String PARTS = "syntoma\\.app\\.("
             + "campsite\\.(Campsites|Stays|StayTallies)|setup\\.Setups|need\\.Carriers|"
-            + "measurement\\.(KnownTrials|Meanwhile|MeasurementLog|Intake|IntakeTurn|LogMoments|LogNames|LogRows)|"
+            + "measurement\\.(Deliveries|KnownTrials|Meanwhile|MeasurementLog|Intake|IntakeTurn|LogMoments|LogNames|LogRows)|"
             + "history\\.Journal|"
             + "exchange\\.(ImportNames|ImportService|Mappings|ExportService))";
     private static final int WRITERS = 3;
@@ -99,7 +99,7 @@ class WritingChild {
         while (true) {
             long number = next.incrementAndGet();
             NewMeasurement measurement = measurement(number, random);
-            Long id = log.store(measurement);
+            Long id = log.store(measurement, null).id();
             String key = measurement.takenAt() + " " + measurement.texts().get(Figure.NOTE);
             say("kept " + key);
             if (random.nextInt(4) == 0) {
