@@ -1,24 +1,63 @@
 import '@fontsource-variable/archivo/standard.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import './theme/global.css';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
+import { Refusal } from './data/client';
+import { keys } from './data/keys';
+import { firstAnswer } from './data/reach';
+import { readQueue } from './data/queue';
+import { bringBack, keepWhatIsSeen } from './data/seen';
+import { readAnewWhenNewer, shellForAway } from './shell/away';
 import { router } from './shell/routes';
 import { UnitsProvider } from './shell/UnitsProvider';
 import { stampStyles } from './theme/nonce';
 import { ThemeProvider } from './shell/ThemeProvider';
 
 stampStyles();
+shellForAway();
+readAnewWhenNewer();
+
+const LET_IN_NO_MORE = 401;
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, staleTime: 5_000, refetchOnWindowFocus: true } },
+  queryCache: new QueryCache({
+    onError: (error, query) => {
+      if (
+        error instanceof Refusal &&
+        error.status === LET_IN_NO_MORE &&
+        query.queryKey[0] !== keys.session[0]
+      ) {
+        void queries.invalidateQueries({ queryKey: keys.session });
+      }
+    },
+  }),
+  defaultOptions: {
+    // whether there is a way to the server says the server: the vehicle's network needs no internet
+    queries: {
+      retry: (failed, error) => failed < 1 && error instanceof Refusal && !error.isSilence,
+      staleTime: 5_000,
+      refetchOnWindowFocus: true,
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
 });
 
 const root = document.getElementById('root');
 if (!root) {
   throw new Error('the page has no root element');
+}
+
+keepWhatIsSeen(queries);
+void readQueue();
+const session = await firstAnswer();
+if (session === null) {
+  await bringBack(queries);
+} else {
+  queries.setQueryData(keys.session, session);
 }
 createRoot(root).render(
   <StrictMode>

@@ -1,17 +1,24 @@
 import createClient from 'openapi-fetch';
+import { reaching } from './reach';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
 
-export const api = createClient<paths>({ baseUrl: '' });
+export const api = createClient<paths>({ baseUrl: '', fetch: reaching });
 
 /** An answer that refuses, with the fields at fault. */
 export class Refusal extends Error {
   constructor(
     message: string,
     readonly errors: Schemas['FieldProblem'][],
+    readonly status = 0,
   ) {
     super(message);
+  }
+
+  /** Whether nobody answered, so that it is not known what became of the call. */
+  get isSilence() {
+    return this.status === 0;
   }
 }
 
@@ -22,7 +29,7 @@ export class Clash extends Refusal {
     readonly version: number,
     readonly changes: Change[],
   ) {
-    super(message, []);
+    super(message, [], 409);
   }
 }
 
@@ -32,7 +39,7 @@ export class Asked extends Refusal {
     message: string,
     readonly choices: Choice[],
   ) {
-    super(message, []);
+    super(message, [], 409);
   }
 }
 
@@ -58,7 +65,7 @@ export async function unwrap<T>(
   try {
     answer = await call;
   } catch {
-    throw new Refusal('Syntoma does not answer. Is it still running on this machine?', []);
+    throw new Refusal('Syntoma does not answer. Is it running, and is this device on its network?', []);
   }
   if (answer.response.ok) {
     return answer.data as T;
@@ -81,5 +88,5 @@ export function refusal(body: unknown, status: number): Refusal {
   }
   return problem.version !== undefined && problem.changes !== undefined
     ? new Clash(detail, problem.version, problem.changes)
-    : new Refusal(detail, problem.errors ?? []);
+    : new Refusal(detail, problem.errors ?? [], status);
 }

@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, unwrap } from './client';
 import { keys } from './keys';
+import { log } from './queue';
 
 export type Figure = Schemas['FigureView'];
 
@@ -77,8 +78,15 @@ export function useLogChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   return useMutation({ mutationFn, onSuccess: () => client.invalidateQueries() });
 }
 
+/** Logs a measurement; where the server does not answer, it waits on this device. */
 export const useStore = () =>
-  useLogChange((body: Schemas['MeasurementRequest']) => unwrap(api.POST('/api/measurements', { body })));
+  useLogChange(async (body: Schemas['MeasurementRequest']) => {
+    const outcome = await log(body);
+    if (outcome.is === 'refused') {
+      throw outcome.refusal;
+    }
+    return outcome;
+  });
 
 export const useRemove = () =>
   useLogChange((id: number) => unwrap(api.DELETE('/api/measurements/{id}', { params: { path: { id } } })));

@@ -1,3 +1,4 @@
+import dayjs from 'dayjs';
 const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
@@ -61,4 +62,16 @@ export function ago(iso: string, now: string) {
   }
   const hours = Math.round(minutes / 60);
   return hours < 48 ? `${hours} h ago` : `${Math.round(hours / 24)} days ago`;
+}
+
+/** A moment of this device's own time, such as when it logged in; what was measured has the time of its campsite. */
+export const here = (iso: string) => dateClock(dayjs(iso).format('YYYY-MM-DDTHH:mm:ssZ'));
+
+/** 14:20, of this device's own time. */
+export const localClock = (ms: number) => dayjs(ms).format('HH:mm');
+
+/** How long it is until a moment, as minutes and seconds; 0:00 when it is over. */
+export function countdown(until: string, nowMs: number) {
+  const left = Math.max(0, Math.ceil((Date.parse(until) - nowMs) / 1000));
+  return `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
 }

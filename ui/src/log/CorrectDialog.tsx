@@ -5,15 +5,14 @@ import { type Correction, type Figure, useCorrect, useFigures, useMeasurement, u
 import { stateOf } from '../data/state';
 import { useStored } from '../data/useStored';
 import { dateClock } from '../format/time';
-import { Field } from '../parts/Field';
 import { Loaded } from '../parts/Loaded';
-import { NameField } from '../parts/NameField';
 import { useClash } from '../parts/useClash';
 import { useUndoable } from '../parts/useUndo';
-import { type Form, NumberField, OtherFields, OutcomeField } from './Figures';
+import type { Form } from './Figures';
 import { type Draft, draftOf, requestOf, valueOf } from './logDraft';
-import { Remarks, showFirstProblem } from './LogDialog';
+import { showFirstProblem } from './LogDialog';
 import { useDraftCheck } from './useDraftCheck';
+import { WholeForm } from './WholeForm';
 import './log.css';
 
 /** Corrects a measurement; what it was before is shown, and stays known. */
@@ -41,7 +40,6 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
   );
   const draft = kept?.draft ?? before;
   const version = kept?.version ?? view.version;
-  const [more, setMore] = useState(false);
   const request = requestOf(draft, '');
   const check = useDraftCheck(draft, request);
   const correct = useCorrect();
@@ -108,51 +106,7 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
         </div>
       )}
     >
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          save({ id: view.id, body: request, version });
-        }}
-      >
-        <div className="form-grid">
-          {(['setup', 'carrier', 'campsite'] as const).map((kind) => (
-            <NameField
-              key={kind}
-              kind={kind}
-              value={draft[kind]}
-              onChange={(name) => set({ [kind]: name })}
-              problem={check.problem(kind)}
-            />
-          ))}
-          <OutcomeField form={form} />
-          {own.map((name) => (
-            <NumberField key={name} form={form} name={name} />
-          ))}
-          {more &&
-            numbers
-              .filter((name) => !own.includes(name))
-              .map((name) => <NumberField key={name} form={form} name={name} />)}
-          {!more && (
-            <div className="span4">
-              <Button type="link" onClick={() => setMore(true)}>
-                Other figures
-              </Button>
-            </div>
-          )}
-          <OtherFields form={form} note={false} />
-          <div className="span4">
-            <Field
-              name="note"
-              label="Note"
-              value={valueOf(draft, 'note')}
-              onChange={(note) => set({ note })}
-              problem={check.problem('note')}
-            />
-          </div>
-        </div>
-        <Remarks form={form} shown />
-        <input type="submit" hidden />
-      </form>
+      <WholeForm form={form} own={own} save={() => save({ id: view.id, body: request, version })} />
       <History view={view} figures={figures} />
     </Modal>
   );

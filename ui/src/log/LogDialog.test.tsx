@@ -35,7 +35,7 @@ test('starts where the vehicle stands, and says what the server reads in what is
 test('what is logged can be undone at once, and the draft is gone', async () => {
   const user = userEvent.setup();
   const close = vi.fn();
-  serve({ ...SERVED, 'POST /api/measurements': { id: 9 }, 'DELETE /api/measurements/9': {} });
+  serve({ ...SERVED, 'POST /api/measurements': { id: 9, beside: [] }, 'DELETE /api/measurements/9': {} });
   show(<LogDialog close={close} />);
   await user.type(await screen.findByLabelText('Upload'), '4');
   await user.click(screen.getByRole('button', { name: 'Log it' }));
@@ -71,7 +71,7 @@ test('asks for what was logged last with this setup, in that order, and carries 
   serve({
     ...SERVED,
     'GET /api/trials/next': { round: 3, setup: 'Roof dome' },
-    'POST /api/measurements': { id: 9 },
+    'POST /api/measurements': { id: 9, beside: [] },
   });
   show(<LogDialog close={() => undefined} />);
   expect(await screen.findByText('Evening')).toBeDefined();
@@ -89,7 +89,7 @@ test('asks for what was logged last with this setup, in that order, and carries 
 
 test('a run that failed asks only why, and can have measured something all the same', async () => {
   const user = userEvent.setup();
-  serve({ ...SERVED, 'POST /api/measurements': { id: 9 } });
+  serve({ ...SERVED, 'POST /api/measurements': { id: 9, beside: [] } });
   show(<LogDialog close={() => undefined} />);
   await user.click(await screen.findByText('failed'));
   expect(screen.queryByLabelText('Upload')).toBeNull();

@@ -3,24 +3,43 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../data/client';
 import { type Figure, useFigures, useNextStep, useRemove, useStore } from '../data/log';
 import { useChangeStanding, useStanding } from '../data/names';
+import { throwAway } from '../data/queue';
 import { useStored } from '../data/useStored';
 import { Field } from '../parts/Field';
 import { useUndo } from '../parts/useUndo';
 import { type Form, NumberField, OtherFields, OutcomeField } from './Figures';
-import { type Draft, draftFor, fewOf, inTrial, type Last, requestOf, typedOrder, valueOf } from './logDraft';
+import {
+  type Draft,
+  draftFor,
+  fewOf,
+  inTrial,
+  type Last,
+  laterBy,
+  requestOf,
+  typedOrder,
+  valueOf,
+} from './logDraft';
 import { Place } from './Place';
 import { useDraftCheck } from './useDraftCheck';
 import './log.css';
 
 /** Logs one measurement: a reading, a speed run, or a run that failed. */
 export function LogDialog({ close }: { close: () => void }) {
-  const { data: line } = useStanding();
+  const { data: line, dataUpdatedAt } = useStanding();
   const { data: figures } = useFigures();
-  return line && figures ? <LogForm line={line} figures={figures} close={close} /> : null;
+  return line && figures ? (
+    <LogForm line={line} lineAt={dataUpdatedAt} figures={figures} close={close} />
+  ) : null;
 }
 
-function LogForm(props: { line: Schemas['StandingLine']; figures: Figure[]; close: () => void }) {
-  const { line, figures, close } = props;
+function LogForm(props: {
+  line: Schemas['StandingLine'];
+  /** When the line was given, by this device's clock. */
+  lineAt: number;
+  figures: Figure[];
+  close: () => void;
+}) {
+  const { line, lineAt, figures, close } = props;
   const [last, setLast] = useStored<Last>('log.last', {});
   const [usual, setUsual] = useStored<Record<string, string[]>>('log.figures', {});
   const [kept, keep, forget] = useStored<Draft | null>('log.draft', null);
@@ -56,8 +75,8 @@ function LogForm(props: { line: Schemas['StandingLine']; figures: Figure[]; clos
     }
   };
   const save = () =>
-    store.mutate(request, {
-      onSuccess: ({ id }) => {
+    store.mutate(requestOf(draft, laterBy(line.now, Date.now() - lineAt)), {
+      onSuccess: (outcome) => {
         setLast({
           rat: draft.rat,
           server: draft.server,
@@ -71,10 +90,16 @@ function LogForm(props: { line: Schemas['StandingLine']; figures: Figure[]; clos
           setUsual({ ...others, [draft.setup]: typed });
         }
         forget();
-        if (tellLine) {
+        if (tellLine && outcome.is === 'stored') {
           changeLine.mutate({ campsite: draft.campsite, setup: draft.setup, carrier: draft.carrier || null });
         }
-        undoable(`Logged ${draft.setup}.`, () => remove.mutateAsync(id));
+        if (outcome.is === 'stored') {
+          undoable(`Logged ${draft.setup}.`, () => remove.mutateAsync(outcome.answer.id));
+        } else {
+          undoable(`${draft.setup} waits on this device; it is sent when Syntoma answers.`, () =>
+            throwAway(outcome.key),
+          );
+        }
         close();
       },
       onError: (error) => {

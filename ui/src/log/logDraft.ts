@@ -86,6 +86,10 @@ export function inOffset(iso: string, offset: string): string {
   return new Date(Date.parse(iso) + minutes * 60_000).toISOString().slice(0, 19) + offset;
 }
 
+/** A moment so much later, written with the same offset. */
+export const laterBy = (iso: string, ms: number) =>
+  inOffset(new Date(Date.parse(iso) + Math.max(0, ms)).toISOString(), offsetOf(iso));
+
 function offsetOf(iso: string) {
   return /([+-]\d{2}:\d{2})$/.exec(iso)?.[1] ?? '+00:00';
 }

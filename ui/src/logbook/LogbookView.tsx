@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { Link, NavLink, useSearchParams } from 'react-router';
 import { useStays } from '../data/log';
+import { useWaiting } from '../data/useQueue';
 import { span } from '../format/time';
 import { Part, Sheet } from '../parts/Sheet';
 import { useLog } from '../parts/useLog';
@@ -9,6 +10,7 @@ import { ImportPanel } from './ImportPanel';
 import { Measurements } from './Measurements';
 import { Names } from './Names';
 import { Stays } from './Stays';
+import { Waiting } from './Waiting';
 
 /** Stays and their measurements, what was changed, the names of things, import and export. */
 export function LogbookView() {
@@ -29,6 +31,17 @@ export function LogbookView() {
         headline="What was changed of the log; each can be undone."
       >
         <Changes />
+      </Sheet>
+    );
+  }
+  if (part === 'waiting') {
+    return (
+      <Sheet
+        title="Waiting"
+        over={<Parts part={part} />}
+        headline="What was logged on this device and is not in the log yet, or needs a look."
+      >
+        <Waiting />
       </Sheet>
     );
   }
@@ -72,10 +85,15 @@ const PARTS = [
   ['names', 'Names'],
 ] as const;
 
+/** Stands there while something waits. */
+const WAITING = ['waiting', 'Waiting'] as const;
+
 function Parts({ part }: { part: string | null }) {
+  const waiting = useWaiting().length;
+  const parts = waiting > 0 || part === 'waiting' ? [...PARTS, WAITING] : PARTS;
   return (
     <nav className="parts" aria-label="Parts of the logbook">
-      {PARTS.map(([key, label]) => (
+      {parts.map(([key, label]) => (
         <NavLink
           key={key}
           to={key === '' ? '/logbook' : `/logbook?part=${key}`}

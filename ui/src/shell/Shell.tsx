@@ -1,15 +1,18 @@
 import { Button, Modal } from 'antd';
 import { Suspense, lazy, useMemo, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
+import { useAhead } from '../data/ahead';
 import { HatchDefs } from '../draw/Hatch';
 import { LogContext } from '../parts/useLog';
 import { Find } from './Find';
 import { KEYS, useKey } from './keys';
+import { Notices } from './Notices';
 import { StandingLine } from './StandingLine';
 import { VIEWS } from './views';
 import './shell.css';
 
 const CorrectDialog = lazy(async () => ({ default: (await import('../log/CorrectDialog')).CorrectDialog }));
+const MendDialog = lazy(async () => ({ default: (await import('../log/MendDialog')).MendDialog }));
 const LogDialog = lazy(async () => ({ default: (await import('../log/LogDialog')).LogDialog }));
 
 /** What stands around every view: the spine, the standing line, the log dialog and the keys. */
@@ -19,7 +22,9 @@ export function Shell() {
   const [help, setHelp] = useState(false);
   const [finding, setFinding] = useState(false);
   const [correcting, setCorrecting] = useState<number | null>(null);
-  const log = useMemo(() => ({ open: () => setLogging(true), correct: setCorrecting }), []);
+  const [mending, setMending] = useState<string | null>(null);
+  const log = useMemo(() => ({ open: () => setLogging(true), correct: setCorrecting, mend: setMending }), []);
+  useAhead();
   useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
   useKey('r', () => setLogging(true));
   useKey('?', () => setHelp(true));
@@ -46,6 +51,7 @@ export function Shell() {
           ))}
         </nav>
         <StandingLine find={() => setFinding(true)} />
+        <Notices />
         <Suspense fallback={<div className="sheet" />}>
           <Outlet />
         </Suspense>
@@ -61,6 +67,11 @@ export function Shell() {
       {correcting !== null && (
         <Suspense>
           <CorrectDialog id={correcting} close={() => setCorrecting(null)} />
+        </Suspense>
+      )}
+      {mending !== null && (
+        <Suspense>
+          <MendDialog id={mending} close={() => setMending(null)} />
         </Suspense>
       )}
       {finding && <Find close={() => setFinding(false)} />}

@@ -61,6 +61,9 @@ export function StandingLine({ find }: { find: () => void }) {
           Find <kbd>/</kbd>
         </Button>
         <PutDemoAway />
+        <Link to="/devices" className="end-link">
+          Devices
+        </Link>
         <Button type="link" size="small" onClick={units.toggle}>
           Units: {units.system}
         </Button>

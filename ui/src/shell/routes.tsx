@@ -1,9 +1,11 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { Shell } from './Shell';
+import { Entry } from './Entry';
 
 export const router = createBrowserRouter([
+  { path: '/pair', lazy: async () => ({ Component: (await import('../access/PairView')).PairView }) },
+  { path: '/guest', lazy: async () => ({ Component: (await import('../access/GuestView')).GuestView }) },
   {
-    element: <Shell />,
+    element: <Entry />,
     hydrateFallbackElement: <div className="page" />,
     children: [
       { path: '/', element: <Navigate to="/pitch" replace /> },
@@ -15,6 +17,10 @@ export const router = createBrowserRouter([
       {
         path: '/logbook',
         lazy: async () => ({ Component: (await import('../logbook/LogbookView')).LogbookView }),
+      },
+      {
+        path: '/devices',
+        lazy: async () => ({ Component: (await import('../access/DevicesView')).DevicesView }),
       },
       { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
       { path: '*', lazy: async () => ({ Component: (await import('../later/LaterView')).LaterView }) },

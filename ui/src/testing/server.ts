@@ -1,5 +1,5 @@
 /** What the made-up server answers: data, a refusal, or nothing for now. */
-type Answer = object | typeof NEVER | ((body: unknown) => object);
+type Answer = object | typeof NEVER | ((body: unknown, asked: Asked) => object);
 
 /** An answer that stays on its way. */
 export const NEVER = Symbol('never');
@@ -12,10 +12,15 @@ export class Refused {
   ) {}
 }
 
-interface Asked {
+/** Thrown by what answers: the link is cut. */
+export class Cut extends TypeError {}
+
+/** What was asked. */
+export interface Asked {
   call: string;
   query: string;
   body: unknown;
+  headers: Headers;
 }
 
 let answers: Record<string, Answer> = {};
@@ -37,7 +42,8 @@ export async function answer(request: Request): Promise<Response> {
   const call = `${request.method} ${url.pathname}`;
   const text = await request.text();
   const body: unknown = text === '' ? null : JSON.parse(text);
-  asked.push({ call, query: url.search, body });
+  const now = { call, query: url.search, body, headers: request.headers };
+  asked.push(now);
   const wanted = answers[call];
   if (wanted === NEVER) {
     return new Promise(() => undefined);
@@ -45,7 +51,7 @@ export async function answer(request: Request): Promise<Response> {
   if (wanted === undefined) {
     return Response.json({ detail: `nothing is served at ${call}` }, { status: 404 });
   }
-  const given = typeof wanted === 'function' ? wanted(body) : (wanted as object);
+  const given = typeof wanted === 'function' ? wanted(body, now) : (wanted as object);
   return given instanceof Refused
     ? Response.json(given.problem, { status: given.status })
     : Response.json(given);

@@ -59,7 +59,7 @@ class Interface implements WebMvcConfigurer {
      * @param revision grows with each change of the store
      * @param version of the interface that is served; a page of another one is of before
      */
-    record RevisionView(long revision, String version) {}
+    record NowView(long revision, String version) {}
 
     /** What a page asks again and again, to know whether what it shows is of now. */
     @RestController
@@ -73,8 +73,8 @@ class Interface implements WebMvcConfigurer {
         }
 
         @GetMapping("/api/revision")
-        RevisionView now() throws IOException {
-            return new RevisionView(revision.number(), page.version());
+        NowView now() throws IOException {
+            return new NowView(revision.number(), page.version());
         }
     }
 

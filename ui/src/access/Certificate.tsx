@@ -1,0 +1,30 @@
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
+import { here } from '../format/time';
+
+/** What a browser says about a certificate of one's own, why, and what to do. */
+export function Certificate({ certificate }: { certificate: Schemas['CertificateView'] }) {
+  return (
+    <Part title="The browser's warning" small={`certificate until ${here(certificate.until)}`}>
+      <p>
+        {certificate.owners
+          ? 'Devices are shown your own certificate.'
+          : 'A browser warns that it does not know who vouches for this machine: nobody does, it made its certificate itself. Nobody can read along all the same. Go on if the browser shows this fingerprint (SHA-256):'}
+      </p>
+      <p className="fingerprint">{certificate.fingerprint}</p>
+      {certificate.authority && (
+        <>
+          <p>
+            To be rid of the warning, and to have the page without the server too, trust the machine once:{' '}
+            <a href="/syntoma-authority.crt" download>
+              fetch its authority
+            </a>
+            , then add it in the phone's settings, under security, as a certificate authority. It can vouch
+            for addresses on a vehicle's network and for nothing else. Its fingerprint:
+          </p>
+          <p className="fingerprint">{certificate.authority}</p>
+        </>
+      )}
+    </Part>
+  );
+}

@@ -1,0 +1,37 @@
+import { App, Button } from 'antd';
+import { useServe } from '../data/access';
+import type { Schemas } from '../data/client';
+import { Part } from '../parts/Sheet';
+
+/** Serves the vehicle's network or not; who switches it goes on with what is open. */
+export function NetworkSwitch({ view }: { view: Schemas['NetworkView'] }) {
+  const serve = useServe();
+  const { message } = App.useApp();
+  return (
+    <Part title={view.phraseSet ? 'The vehicle’s network' : '2. The vehicle’s network'}>
+      <p>
+        {view.served
+          ? 'Served until Syntoma is stopped. To have it served from the start:'
+          : 'Not served: nobody else on the network sees Syntoma. To have it served from the start:'}{' '}
+        <code>./syntoma run --lan</code>
+      </p>
+      {view.served && view.addresses.length === 0 && (
+        <p className="attention">
+          This machine is on no network now. It is served as soon as it is on one; connect it to the router.
+        </p>
+      )}
+      <div className="buttons">
+        <Button
+          type={view.served ? 'default' : 'primary'}
+          disabled={!view.phraseSet}
+          loading={serve.isPending}
+          onClick={() =>
+            serve.mutate(!view.served, { onError: (refused) => void message.error(refused.message) })
+          }
+        >
+          {view.served ? 'Serve this machine alone' : 'Serve the vehicle’s network'}
+        </Button>
+      </div>
+    </Part>
+  );
+}

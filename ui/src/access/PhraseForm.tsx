@@ -1,0 +1,79 @@
+import { App, Button } from 'antd';
+import { useState } from 'react';
+import { useSetPhrase } from '../data/access';
+import { Refusal } from '../data/client';
+import { Field } from '../parts/Field';
+
+/** Sets the pass phrase. It is typed once and can be looked at: there is nobody behind who sets it at home. */
+export function PhraseForm({ isSet }: { isSet: boolean }) {
+  const [phrase, setPhrase] = useState('');
+  const [old, setOld] = useState('');
+  const [shown, setShown] = useState(false);
+  const set = useSetPhrase();
+  const { message } = App.useApp();
+  const problem = (field: string) =>
+    set.error instanceof Refusal ? set.error.errors.find((e) => e.field === field)?.message : undefined;
+  return (
+    <form
+      className="form-grid"
+      onSubmit={(e) => {
+        e.preventDefault();
+        set.mutate(isSet ? { phrase, old } : { phrase }, {
+          onSuccess: () => {
+            setPhrase('');
+            setOld('');
+            void message.success(
+              isSet
+                ? 'The pass phrase is another. All other devices log in anew.'
+                : 'The pass phrase is set.',
+            );
+          },
+          onError: (refused) => {
+            if (!(refused instanceof Refusal) || refused.errors.length === 0) {
+              void message.error(refused.message);
+            }
+          },
+        });
+      }}
+    >
+      {isSet && (
+        <div className="span2">
+          <Field
+            name="old"
+            label="The one that is set"
+            type="password"
+            value={old}
+            onChange={setOld}
+            problem={problem('old')}
+          />
+        </div>
+      )}
+      <div className="span2">
+        <Field
+          name="phrase"
+          label={isSet ? 'The new one' : 'Pass phrase'}
+          type={shown ? 'text' : 'password'}
+          value={phrase}
+          onChange={setPhrase}
+          problem={problem('phrase')}
+          hint="At least 10 characters: several words that do not belong together are easy to type on a phone."
+          suffix={
+            <button type="button" className="in-field" onClick={() => setShown(!shown)}>
+              {shown ? 'hide' : 'show'}
+            </button>
+          }
+        />
+      </div>
+      <div className="span2 buttons beside-field">
+        <Button
+          type="primary"
+          htmlType="submit"
+          disabled={phrase === '' || (isSet && old === '')}
+          loading={set.isPending}
+        >
+          {isSet ? 'Change it' : 'Set it'}
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,64 @@
+import { App, Button } from 'antd';
+import { Link } from 'react-router';
+import { useLogOut } from '../data/access';
+import { useWaiting } from '../data/useQueue';
+import { forgetWhatWasSeen } from '../data/seen';
+import { Part } from '../parts/Sheet';
+import { useAwake } from '../parts/useAwake';
+import { useDeviceName } from './deviceName';
+
+/** What this device itself can do: stay awake, be at hand without the server, go. */
+export function ThisDevice({ served }: { served: boolean }) {
+  const [name] = useDeviceName();
+  const awake = useAwake();
+  const waiting = useWaiting();
+  const logOut = useLogOut();
+  const { message } = App.useApp();
+  const atHand = navigator.serviceWorker?.controller !== null && navigator.serviceWorker !== undefined;
+  return (
+    <>
+      <Part title="This device" small={name}>
+        {awake.possible && (
+          <div className="buttons">
+            <Button onClick={awake.toggle} aria-pressed={awake.on}>
+              {awake.on ? 'Let the screen sleep' : 'Keep the screen awake'}
+            </Button>
+          </div>
+        )}
+        <p className="small">
+          {atHand
+            ? 'Pitch, the latest stays and trials are at hand without the server too; what you log then waits here.'
+            : 'This browser does not trust the certificate, so the page opens only while Syntoma answers. What you log while it does not waits here all the same.'}
+        </p>
+        <p>
+          {waiting.length > 0 ? (
+            <Link to="/logbook?part=waiting">{waiting.length} measured here and not sent yet</Link>
+          ) : (
+            'Nothing waits to be sent.'
+          )}
+        </p>
+        {served && (
+          <div className="buttons">
+            <Button
+              loading={logOut.isPending}
+              onClick={() =>
+                logOut.mutate(undefined, {
+                  onSuccess: () => void forgetWhatWasSeen(),
+                  onError: (refused) => void message.error(refused.message),
+                })
+              }
+            >
+              Log this device out
+            </Button>
+          </div>
+        )}
+      </Part>
+      <Part title="On the home screen">
+        <p className="small">
+          The browser’s menu has “Add to home screen” or “Install”. Syntoma then opens at Pitch, without an
+          address line.
+        </p>
+      </Part>
+    </>
+  );
+}

@@ -1,0 +1,15 @@
+import { useStored } from '../data/useStored';
+
+/** What a device calls itself until somebody says better. */
+function usual() {
+  if (!window.matchMedia('(pointer: coarse)').matches) {
+    return 'Laptop';
+  }
+  return Math.min(window.screen.width, window.screen.height) < 600 ? 'Phone' : 'Tablet';
+}
+
+/** What this device is called in the list of devices. */
+export function useDeviceName() {
+  const [name, setName] = useStored('device', '');
+  return [name || usual(), setName] as const;
+}

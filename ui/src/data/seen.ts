@@ -1,0 +1,79 @@
+import { dehydrate, hydrate, type QueryClient } from '@tanstack/react-query';
+import { keys } from './keys';
+import { local } from './local';
+import { onReach, reach } from './reach';
+
+/** What is kept of what was seen, to be read while the server is away; the first part of each key. */
+const KEPT = new Set<unknown>(
+  [
+    keys.standing,
+    keys.pitch,
+    keys.stays,
+    keys.trials,
+    keys.setups,
+    keys.carriers,
+    keys.campsites,
+    keys.figures,
+    keys.rig,
+    keys.session,
+    keys.demo,
+    ['measurements'],
+    ['result'],
+    ['next-step'],
+  ].map(([first]) => first),
+);
+
+/** So long after the last answer what was seen is written down. */
+const SETTLED_MS = 1_000;
+
+const NAME = 'answers';
+
+/** Keeps what is seen on this device, and brings it back when the server cannot be reached. */
+export function keepWhatIsSeen(client: QueryClient): () => void {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const keep = () => {
+    const state = dehydrate(client, {
+      shouldDehydrateQuery: (query) => query.state.status === 'success' && KEPT.has(query.queryKey[0]),
+    });
+    void local()
+      .then((db) => db.put('seen', state, NAME))
+      .catch(() => undefined);
+  };
+  const unsubscribe = client.getQueryCache().subscribe((event) => {
+    if (event.type === 'updated' && event.action.type === 'success' && KEPT.has(event.query.queryKey[0])) {
+      clearTimeout(timer);
+      timer = setTimeout(keep, SETTLED_MS);
+    }
+  });
+  const unreach = onReach(() => {
+    if (reach().is === 'away') {
+      void bringBack(client);
+    }
+  });
+  return () => {
+    clearTimeout(timer);
+    unsubscribe();
+    unreach();
+  };
+}
+
+/** Brings back what was seen, where nothing newer is known. */
+export async function bringBack(client: QueryClient) {
+  try {
+    const seen = await (await local()).get('seen', NAME);
+    if (seen) {
+      hydrate(client, seen);
+    }
+  } catch {
+    // nothing was kept
+  }
+}
+
+/** Forgets what was seen: this device is let in no more. */
+export async function forgetWhatWasSeen() {
+  try {
+    await (await local()).delete('seen', NAME);
+  } catch {
+    // nothing was kept
+  }
+}

@@ -1,0 +1,40 @@
+import { lazy, Suspense } from 'react';
+import { Navigate, useLocation } from 'react-router';
+import { LogIn } from '../access/LogIn';
+import { useSession } from '../data/access';
+import { HatchDefs } from '../draw/Hatch';
+import { Shell } from './Shell';
+
+const TrialsView = lazy(async () => ({ default: (await import('../trials/TrialsView')).TrialsView }));
+
+/** Who comes in: everybody who is let in sees the whole, a guest its one page, all others the door. */
+export function Entry() {
+  const { data: session, isPending } = useSession();
+  if (isPending) {
+    return <div className="page" />;
+  }
+  if (session?.needed && !session.ok) {
+    return <LogIn />;
+  }
+  return session?.page ? <Guest page={session.page} /> : <Shell />;
+}
+
+/** The one page that a guest's link is for. */
+function Guest({ page }: { page: string }) {
+  const { pathname, search } = useLocation();
+  const [path, wanted] = page.split('?');
+  const here = new URLSearchParams(search);
+  const isIt =
+    pathname === path && [...new URLSearchParams(wanted)].every(([key, value]) => here.get(key) === value);
+  if (!isIt) {
+    return <Navigate to={page} replace />;
+  }
+  return (
+    <div className="guest">
+      <HatchDefs />
+      <Suspense fallback={<div className="sheet" />}>
+        <TrialsView />
+      </Suspense>
+    </div>
+  );
+}
