@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { useLogIn } from '../data/access';
 import { takeSecret } from './secret';
 import './access.css';
@@ -7,10 +8,12 @@ import './access.css';
 export function GuestView() {
   const [word] = useState(takeSecret);
   const { mutate, error } = useLogIn();
+  const navigate = useNavigate();
   useEffect(() => {
     document.title = 'A page to read · Syntoma';
     if (word !== '') {
-      mutate({ guest: word });
+      // which page it is knows the session
+      mutate({ guest: word }, { onSuccess: () => void navigate('/pitch', { replace: true }) });
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- asked once
   }, []);

@@ -2,10 +2,10 @@ import { useStored } from '../data/useStored';
 
 /** What a device calls itself until somebody says better. */
 function usual() {
-  if (!window.matchMedia('(pointer: coarse)').matches) {
-    return 'Laptop';
+  if (Math.min(window.screen.width, window.screen.height) < 600) {
+    return 'Phone';
   }
-  return Math.min(window.screen.width, window.screen.height) < 600 ? 'Phone' : 'Tablet';
+  return window.matchMedia('(pointer: coarse)').matches ? 'Tablet' : 'Laptop';
 }
 
 /** What this device is called in the list of devices. */

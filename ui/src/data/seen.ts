@@ -26,23 +26,36 @@ const KEPT = new Set<unknown>(
 /** So long after the last answer what was seen is written down. */
 const SETTLED_MS = 1_000;
 
+/** So many answers are kept; those that were asked for longest ago go. */
+const MOST = 150;
+
 const NAME = 'answers';
+
+/** That it was not let in yet is nothing to come back to. */
+const isAtTheDoor = (data: unknown) => (data as { ok?: boolean } | null)?.ok === false;
 
 /** Keeps what is seen on this device, and brings it back when the server cannot be reached. */
 export function keepWhatIsSeen(client: QueryClient): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
-  const keep = () => {
-    const state = dehydrate(client, {
-      shouldDehydrateQuery: (query) => query.state.status === 'success' && KEPT.has(query.queryKey[0]),
+  const keep = async () => {
+    const { queries } = dehydrate(client, {
+      shouldDehydrateQuery: (query) =>
+        query.state.status === 'success' && KEPT.has(query.queryKey[0]) && !isAtTheDoor(query.state.data),
     });
-    void local()
-      .then((db) => db.put('seen', state, NAME))
-      .catch(() => undefined);
+    const now = new Set(queries.map((query) => query.queryHash));
+    try {
+      const db = await local();
+      // what this page has not asked for is as it was seen before
+      const before = (await db.get('seen', NAME))?.queries.filter((query) => !now.has(query.queryHash)) ?? [];
+      await db.put('seen', { mutations: [], queries: [...queries, ...before].slice(0, MOST) }, NAME);
+    } catch {
+      // the browser keeps nothing
+    }
   };
   const unsubscribe = client.getQueryCache().subscribe((event) => {
     if (event.type === 'updated' && event.action.type === 'success' && KEPT.has(event.query.queryKey[0])) {
       clearTimeout(timer);
-      timer = setTimeout(keep, SETTLED_MS);
+      timer = setTimeout(() => void keep(), SETTLED_MS);
     }
   });
   const unreach = onReach(() => {

@@ -62,7 +62,7 @@ function Sign({ value, change, unit }: { value: string; change: (next: string) =
       <button
         type="button"
         className="in-field"
-        aria-label="Change the sign"
+        aria-label="± change the sign"
         tabIndex={-1}
         onClick={() => change(/^[-−]/.test(value) ? value.slice(1) : `-${value}`)}
       >
@@ -83,7 +83,7 @@ function RateUnit({ value, change }: { value: string; change: (next: string) => 
       type="button"
       className="in-field"
       tabIndex={-1}
-      aria-label={bytes ? 'In megabytes; change to megabits' : 'In megabits; change to megabytes'}
+      aria-label={bytes ? '= bytes, change to megabits' : 'Mb/s, change to megabytes'}
       onClick={() => change(bytes ? value.replace(BYTES, '') : `${value} MB/s`)}
     >
       {bytes ? '= bytes' : 'Mb/s'}

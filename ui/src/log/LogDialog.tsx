@@ -3,7 +3,6 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../data/client';
 import { type Figure, useFigures, useNextStep, useRemove, useStore } from '../data/log';
 import { useChangeStanding, useStanding } from '../data/names';
-import { throwAway } from '../data/queue';
 import { useStored } from '../data/useStored';
 import { Field } from '../parts/Field';
 import { useUndo } from '../parts/useUndo';
@@ -96,9 +95,7 @@ function LogForm(props: {
         if (outcome.is === 'stored') {
           undoable(`Logged ${draft.setup}.`, () => remove.mutateAsync(outcome.answer.id));
         } else {
-          undoable(`${draft.setup} waits on this device; it is sent when Syntoma answers.`, () =>
-            throwAway(outcome.key),
-          );
+          void message.info(`${draft.setup} waits on this device; it is sent when Syntoma answers.`);
         }
         close();
       },

@@ -43,7 +43,7 @@ export function RunsHere({ runs, metrics, now }: { runs: Run[]; metrics: string[
         )
       }
     >
-      <div ref={ref} className="chart-scroll">
+      <div ref={ref} className="chart-scroll" role="group" aria-label="The runs, drawn" tabIndex={0}>
         <RunSeries
           runs={shown.map((run) => ({
             id: run.id,

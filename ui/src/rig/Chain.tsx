@@ -13,7 +13,7 @@ export function Chain({ plan, children }: { plan: Schemas['ChainPlan']; children
   const [ref, width] = useWidth<HTMLDivElement>(760);
   return (
     <Part title="The chain" small="from the air to the device" actions={children}>
-      <div ref={ref} className="chart-scroll">
+      <div ref={ref} className="chart-scroll" role="group" aria-label="The chain, drawn" tabIndex={0}>
         <ChainDrawing parts={parts(plan, gear, system)} width={width} />
       </div>
     </Part>

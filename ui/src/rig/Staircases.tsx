@@ -28,7 +28,7 @@ export function Staircases({ view }: { view: Schemas['SetupView'] }) {
         />
       }
     >
-      <div ref={ref} className="chart-scroll">
+      <div ref={ref} className="chart-scroll" role="group" aria-label="The staircase" tabIndex={0}>
         <Staircase staircase={shown} width={width} />
       </div>
       <p>

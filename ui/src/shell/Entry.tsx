@@ -1,7 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { LogIn } from '../access/LogIn';
 import { useSession } from '../data/access';
+import { forgetWhatWasSeen } from '../data/seen';
 import { HatchDefs } from '../draw/Hatch';
 import { Shell } from './Shell';
 
@@ -10,10 +11,17 @@ const TrialsView = lazy(async () => ({ default: (await import('../trials/TrialsV
 /** Who comes in: everybody who is let in sees the whole, a guest its one page, all others the door. */
 export function Entry() {
   const { data: session, isPending } = useSession();
+  const out = session?.needed === true && !session.ok;
+  useEffect(() => {
+    if (out) {
+      // what this device saw while it was let in is not its to keep
+      void forgetWhatWasSeen();
+    }
+  }, [out]);
   if (isPending) {
     return <div className="page" />;
   }
-  if (session?.needed && !session.ok) {
+  if (out) {
     return <LogIn />;
   }
   return session?.page ? <Guest page={session.page} /> : <Shell />;

@@ -1,5 +1,5 @@
 import { Button, Modal } from 'antd';
-import { Suspense, lazy, useMemo, useState } from 'react';
+import { Suspense, lazy, useEffect, useMemo, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { useAhead } from '../data/ahead';
 import { HatchDefs } from '../draw/Hatch';
@@ -11,9 +11,13 @@ import { StandingLine } from './StandingLine';
 import { VIEWS } from './views';
 import './shell.css';
 
+const logDialog = () => import('../log/LogDialog');
 const CorrectDialog = lazy(async () => ({ default: (await import('../log/CorrectDialog')).CorrectDialog }));
 const MendDialog = lazy(async () => ({ default: (await import('../log/MendDialog')).MendDialog }));
-const LogDialog = lazy(async () => ({ default: (await import('../log/LogDialog')).LogDialog }));
+const LogDialog = lazy(async () => ({ default: (await logDialog()).LogDialog }));
+
+/** So soon after a page stands, what logs is at hand, whether or not the server still is. */
+const AT_HAND_MS = 1_000;
 
 /** What stands around every view: the spine, the standing line, the log dialog and the keys. */
 export function Shell() {
@@ -25,6 +29,10 @@ export function Shell() {
   const [mending, setMending] = useState<string | null>(null);
   const log = useMemo(() => ({ open: () => setLogging(true), correct: setCorrecting, mend: setMending }), []);
   useAhead();
+  useEffect(() => {
+    const timer = setTimeout(() => void logDialog().catch(() => undefined), AT_HAND_MS);
+    return () => clearTimeout(timer);
+  }, []);
   useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
   useKey('r', () => setLogging(true));
   useKey('?', () => setHelp(true));

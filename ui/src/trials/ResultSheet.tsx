@@ -1,8 +1,10 @@
 import { Select } from 'antd';
 import { Link, useSearchParams } from 'react-router';
+import { useSession } from '../data/access';
 import type { Schemas } from '../data/client';
 import { stateOf } from '../data/state';
 import { type ResultOf, useResult } from '../data/trials';
+import { GuestLink } from '../parts/GuestLink';
 import { Loaded } from '../parts/Loaded';
 import { Notes, Part, Sheet } from '../parts/Sheet';
 import { SetupLabel } from '../draw/Pennant';
@@ -181,6 +183,7 @@ export function NeedMet({ need, met }: { need: string | null; met: Schemas['Need
 }
 
 function Margin({ view, contrast }: { view: View; contrast: Contrast }) {
+  const guest = useSession().data?.page != null;
   return (
     <>
       <Part title="How it was judged">
@@ -195,14 +198,17 @@ function Margin({ view, contrast }: { view: View; contrast: Contrast }) {
       </Part>
       <div className="no-print">
         <Part title="Next">
-          <div className="note">
-            <Link to="/trials">All trials</Link>
-          </div>
+          {!guest && (
+            <div className="note">
+              <Link to="/trials">All trials</Link>
+            </div>
+          )}
           <div className="note">
             <button type="button" className="link" onClick={() => window.print()}>
               Print this verdict
             </button>
           </div>
+          <GuestLink />
         </Part>
       </div>
     </>

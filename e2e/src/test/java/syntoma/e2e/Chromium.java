@@ -52,7 +52,9 @@ final class Chromium implements AutoCloseable {
                             "--no-first-run",
                             "--disable-background-networking",
                             "--disable-component-update",
-                            "--disable-sync")));
+                            "--disable-sync",
+                            // a phone that was told to trust the certificate
+                            "--ignore-certificate-errors")));
     private final List<String> complaints = new ArrayList<>();
 
     /** A new window in a look, with nothing remembered in it. */
@@ -61,6 +63,7 @@ final class Chromium implements AutoCloseable {
                 .setViewportSize(look.width, look.height)
                 .setTimezoneId("Europe/Stockholm")
                 .setReducedMotion(ReducedMotion.REDUCE)
+                .setIgnoreHTTPSErrors(true)
                 .setAcceptDownloads(true));
         context.addInitScript("localStorage.setItem('syntoma.theme', '\"" + look.theme + "\"')");
         context.setDefaultTimeout(15_000);
@@ -68,7 +71,10 @@ final class Chromium implements AutoCloseable {
         page.onConsoleMessage(message -> {
             // a refused value is an answer of the API that Chromium reports as a failed load
             boolean refusal = message.text().startsWith("Failed to load resource")
-                    && (message.text().contains("400") || message.text().contains("409"));
+                    && (message.text().contains("400")
+                            || message.text().contains("401")
+                            || message.text().contains("409")
+                            || message.text().contains("net::ERR_"));
             if (message.type().equals("error") && !refusal) {
                 complaints.add(message.text());
             }

@@ -13,6 +13,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 
@@ -22,30 +23,37 @@ final class RunningApp implements AutoCloseable {
 
     private final Process process;
     private final int port;
+    private final List<String> said;
 
-    private RunningApp(Process process, int port) {
+    private RunningApp(Process process, int port, List<String> said) {
         this.process = process;
         this.port = port;
+        this.said = said;
     }
 
     /** Starts it and waits for the line that says it is ready. */
     static RunningApp start(Path data, boolean demo) {
+        return start(data, demo, "--syntoma.lan=false");
+    }
+
+    /** Starts it with another option, and waits for the line that says it is ready. */
+    static RunningApp start(Path data, boolean demo, String option) {
         try {
             int port;
             try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
                 port = free.getLocalPort();
             }
-            Process process = launch(data, demo, port);
-            List<String> said = new ArrayList<>();
+            Process process = launch(data, demo, port, option);
+            List<String> said = Collections.synchronizedList(new ArrayList<>());
             BufferedReader out =
                     new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
             for (String line = out.readLine(); line != null; line = out.readLine()) {
                 said.add(line);
                 if (line.contains("is ready at")) {
-                    Thread drain = new Thread(() -> out.lines().forEach(l -> {}), "drain");
+                    Thread drain = new Thread(() -> out.lines().forEach(said::add), "drain");
                     drain.setDaemon(true);
                     drain.start();
-                    return new RunningApp(process, port);
+                    return new RunningApp(process, port, said);
                 }
             }
             throw new AssertionError("the application ended: " + String.join("\n", said));
@@ -56,7 +64,11 @@ final class RunningApp implements AutoCloseable {
 
     /** Starts it where it must not start, and returns all that it says. */
     static String refusedStart(Path data, int port) throws Exception {
-        Process process = launch(data, false, port);
+        return refusedStart(data, port, "--syntoma.lan=false");
+    }
+
+    static String refusedStart(Path data, int port, String option) throws Exception {
+        Process process = launch(data, false, port, option);
         String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         if (!process.waitFor(30, TimeUnit.SECONDS) || process.exitValue() == 0) {
             throw new AssertionError("it was not refused: " + said);
@@ -64,15 +76,32 @@ final class RunningApp implements AutoCloseable {
         return said.strip();
     }
 
-    private static Process launch(Path data, boolean demo, int port) throws IOException {
+    private static Process launch(Path data, boolean demo, int port, String option) throws IOException {
         return new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "@" + System.getProperty("syntoma.options"),
                         "--server.port=" + port,
                         "--syntoma.data=" + data,
-                        "--syntoma.demo=" + demo)
+                        "--syntoma.demo=" + demo,
+                        option)
                 .redirectErrorStream(true)
                 .start();
+    }
+
+    /** Sets the pass phrase as ./syntoma phrase does, and returns what it says. */
+    static String setPhrase(Path data, String phrase) throws Exception {
+        Process process = launch(data, false, 1, "--syntoma.phrase=" + data);
+        try (var in = process.getOutputStream()) {
+            in.write((phrase + "\n").getBytes(StandardCharsets.UTF_8));
+        }
+        String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        process.waitFor();
+        return said.strip();
+    }
+
+    /** All that it has said. */
+    String said() {
+        return String.join("\n", said);
     }
 
     /** Ends it as a cut of power does. */
@@ -87,6 +116,11 @@ final class RunningApp implements AutoCloseable {
 
     String address(String path) {
         return "http://127.0.0.1:" + port + path;
+    }
+
+    /** The same over TLS, as a device on the network has it. */
+    String tls(String path) {
+        return "https://127.0.0.1:" + port + path;
     }
 
     /** Reads a text from the API, as a user's own script would. */

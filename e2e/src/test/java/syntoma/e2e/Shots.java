@@ -45,8 +45,36 @@ class Shots {
             phone.locator("button.thumb").click();
             assertThat(phone.locator("#field-rsrpDbm")).isVisible();
             shoot(phone, "log-phone");
+            onTheNetwork(desk, chromium, app);
             assertEquals(List.of(), chromium.complaints());
         }
+    }
+
+    /** Devices with a code for a phone, and what waits on the phone that came in by it. */
+    private static void onTheNetwork(Page desk, Chromium chromium, RunningApp app) {
+        desk.navigate(app.address("/devices"));
+        desk.locator("#field-phrase").fill("rusty gate by the quarry");
+        desk.getByText("Set it").click();
+        desk.locator("button", new Page.LocatorOptions().setHasText("Serve the vehicle’s network"))
+                .click();
+        desk.getByText("Show a code for the phone").click();
+        String code = desk.locator(".code").innerText();
+        Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
+        phone.navigate(app.tls("/pair#" + code));
+        phone.getByText("Go to Pitch").click();
+        assertThat(phone.locator("h1")).containsText("Mast panel");
+        desk.getByText("Another code").click();
+        shoot(desk, "devices");
+        phone.navigate(app.tls("/logbook?part=waiting"));
+        assertThat(phone.getByText("Nothing waits")).isVisible();
+        phone.locator("button.thumb").click();
+        phone.locator("#field-upMbps").fill("12.4");
+        phone.context().setOffline(true);
+        phone.locator("#field-rsrpDbm").fill("-91");
+        phone.locator(".log-buttons .ant-btn-primary").click();
+        assertThat(phone.locator(".notices")).containsText("has not answered");
+        assertThat(phone.locator(".ant-message-notice")).hasCount(0);
+        shoot(phone, "waiting-phone");
     }
 
     private static void take(Page page, String address, String name) {

@@ -1,0 +1,166 @@
+package syntoma.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.microsoft.playwright.Page;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Every view against WCAG 2.2 A and AA, as far as a program can tell; narrow, in large letters, and by keys alone. */
+class AccessibilityTest {
+    private static final ObjectMapper JSON = new ObjectMapper();
+    private static final String TRIAL = "/trials?campsite=Amber+Spit&trial=Dome+again";
+    private static final List<String> VIEWS = List.of(
+            "/pitch",
+            "/rig?part=need",
+            "/rig?part=shelf",
+            "/rig?part=setups",
+            "/rig?setup=2",
+            "/rig?setup=4",
+            "/rig?part=candidates",
+            "/fit-out",
+            "/trials",
+            TRIAL,
+            "/logbook",
+            "/logbook?stay=8",
+            "/logbook?part=changes",
+            "/logbook?part=names",
+            "/logbook?part=waiting",
+            "/logbook?import=1",
+            "/findings",
+            "/bench",
+            "/devices",
+            "/pair",
+            "/guest",
+            "/no-such-page");
+
+    private static final int LOOKS = 10;
+    private static final int SETTLED_MS = 100;
+
+    private static final String RUN =
+            """
+            async () => {
+              const found = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
+              return JSON.stringify(found.violations.map(v => ({
+                id: v.id, nodes: v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary.replace(/\\s+/g, ' ')) })));
+            }
+            """;
+
+    /** What sticks out of the page sideways, beyond what may be scrolled by itself. */
+    private static final String SIDEWAYS =
+            """
+            () => {
+              const width = document.documentElement.clientWidth;
+              return document.documentElement.scrollWidth <= width ? [] : [...document.querySelectorAll('body *')]
+                .filter(e => e.getBoundingClientRect().right > width + 1 && !e.closest('.table-scroll, .skip'))
+                .slice(0, 5).map(e => e.tagName + '.' + e.className);
+            }
+            """;
+
+    @TempDir
+    private static Path dir;
+
+    private static RunningApp app;
+    private static Chromium chromium;
+    private static String axe;
+
+    private final List<String> faults = new ArrayList<>();
+
+    @BeforeAll
+    static void start() throws Exception {
+        app = RunningApp.start(dir.resolve("demo"), true);
+        chromium = new Chromium();
+        axe = Files.readString(Path.of(System.getProperty("syntoma.axe")));
+    }
+
+    @AfterAll
+    static void stop() {
+        chromium.close();
+        app.close();
+    }
+
+    private static void goTo(Page page, String view) {
+        page.navigate(app.address(view));
+        assertThat(page.locator("h1").first()).not().isEmpty();
+        assertThat(page.getByText("Reading the log…")).hasCount(0);
+    }
+
+    private void check(Page page, String what) throws Exception {
+        page.evaluate(axe);
+        for (JsonNode violation : JSON.readTree((String) page.evaluate(RUN))) {
+            faults.add(what + ": " + violation.get("id").asText() + " " + violation.get("nodes"));
+        }
+    }
+
+    private void checkAll(Page page, String look, Consumer<String> besides) throws Exception {
+        for (String view : VIEWS) {
+            goTo(page, view);
+            check(page, look + " " + view);
+            besides.accept(view);
+        }
+        for (var opened : dialogs()) {
+            goTo(page, "/pitch");
+            opened.accept(page);
+            assertThat(page.locator(".ant-modal").first()).isVisible();
+            check(
+                    page,
+                    look + " "
+                            + page.locator(".ant-modal")
+                                    .first()
+                                    .innerText()
+                                    .lines()
+                                    .findFirst()
+                                    .orElse(""));
+        }
+    }
+
+    private static List<Consumer<Page>> dialogs() {
+        return List.of(
+                page -> page.keyboard().press("r"), page -> page.keyboard().press("?"), page -> page.keyboard()
+                        .press("/"));
+    }
+
+    @Test
+    void every_view_at_the_desk_by_day() throws Exception {
+        checkAll(chromium.open(Chromium.Look.DESK_PAPER), "desk", view -> {});
+        assertEquals("", String.join("\n", faults));
+    }
+
+    @Test
+    void every_view_on_a_narrow_phone_by_lamp_where_nothing_sticks_out() throws Exception {
+        Page page = chromium.open(Chromium.Look.PHONE_LAMP);
+        page.setViewportSize(320, 640);
+        checkAll(page, "phone", view -> {
+            sideways(page, "320 pixels " + view);
+            // letters twice as large leave room for half as many
+            page.setViewportSize(640, 400);
+            page.evaluate("document.documentElement.style.zoom = '2'");
+            sideways(page, "200 % " + view);
+            page.evaluate("document.documentElement.style.zoom = ''");
+            page.setViewportSize(320, 640);
+        });
+        assertEquals("", String.join("\n", faults));
+    }
+
+    private void sideways(Page page, String what) {
+        // a drawing is drawn anew for the width once that has settled
+        List<?> found = (List<?>) page.evaluate(SIDEWAYS);
+        for (int look = 0; look < LOOKS && !found.isEmpty(); look++) {
+            page.waitForTimeout(SETTLED_MS);
+            found = (List<?>) page.evaluate(SIDEWAYS);
+        }
+        if (!found.isEmpty()) {
+            faults.add(what + ": " + found);
+        }
+    }
+}
