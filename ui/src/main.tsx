@@ -1,4 +1,3 @@
-import '@fontsource-variable/archivo/standard.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import './theme/global.css';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -16,6 +15,10 @@ import { UnitsProvider } from './shell/UnitsProvider';
 import { stampStyles } from './theme/nonce';
 import { ThemeProvider } from './shell/ThemeProvider';
 
+// a phone has the headings' face in one width, which is a third of its size
+void (window.matchMedia('(max-width: 640px)').matches
+  ? import('@fontsource-variable/archivo/wght.css')
+  : import('@fontsource-variable/archivo/standard.css'));
 stampStyles();
 shellForAway();
 readAnewWhenNewer();

@@ -1,46 +1,54 @@
-import { useEffect, useState } from 'react';
-import { useStored } from '../data/useStored';
+import { useEffect, useSyncExternalStore } from 'react';
 
-/** Keeps the screen awake while it is asked for; the browser lets go when the page is hidden, and is asked again. */
+const NAME = 'syntoma.awake';
+const listeners = new Set<() => void>();
+const isWanted = () => localStorage.getItem(NAME) === 'true';
+
+function subscribe(listener: () => void) {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** Whether the screen is to stay awake on this device, and the switch for it. */
 export function useAwake() {
-  const possible = 'wakeLock' in navigator;
-  const [on, setOn] = useStored('awake', false);
-  const [refused, setRefused] = useState(false);
+  const on = useSyncExternalStore(subscribe, isWanted, () => false);
+  return {
+    possible: 'wakeLock' in navigator,
+    on,
+    toggle: () => {
+      localStorage.setItem(NAME, String(!on));
+      for (const listener of [...listeners]) {
+        listener();
+      }
+    },
+  };
+}
+
+/** Keeps the screen awake while that is wanted; a browser lets go when the page is hidden, and is asked again. */
+export function useStayingAwake() {
+  const { possible, on } = useAwake();
   useEffect(() => {
     if (!on || !possible) {
       return;
     }
     let held: WakeLockSentinel | undefined;
     let over = false;
-    const hold = () => {
-      if (document.visibilityState !== 'visible') {
-        return;
+    const hold = async () => {
+      if (document.visibilityState === 'visible' && (!held || held.released)) {
+        // a battery that is low may refuse
+        held = await navigator.wakeLock.request('screen').catch(() => undefined);
+        if (over) {
+          await held?.release();
+        }
       }
-      navigator.wakeLock.request('screen').then(
-        (lock) => {
-          held = lock;
-          if (over) {
-            void lock.release();
-          }
-        },
-        () => setRefused(true),
-      );
     };
-    hold();
-    document.addEventListener('visibilitychange', hold);
+    const again = () => void hold();
+    again();
+    document.addEventListener('visibilitychange', again);
     return () => {
       over = true;
-      document.removeEventListener('visibilitychange', hold);
+      document.removeEventListener('visibilitychange', again);
       void held?.release();
     };
   }, [on, possible]);
-  return {
-    possible,
-    on,
-    refused,
-    toggle: () => {
-      setRefused(false);
-      setOn(!on);
-    },
-  };
 }

@@ -1,11 +1,11 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { Navigate, useLocation } from 'react-router';
-import { LogIn } from '../access/LogIn';
 import { useSession } from '../data/access';
 import { forgetWhatWasSeen } from '../data/seen';
 import { HatchDefs } from '../draw/Hatch';
 import { Shell } from './Shell';
 
+const LogIn = lazy(async () => ({ default: (await import('../access/LogIn')).LogIn }));
 const TrialsView = lazy(async () => ({ default: (await import('../trials/TrialsView')).TrialsView }));
 
 /** Who comes in: everybody who is let in sees the whole, a guest its one page, all others the door. */
@@ -22,7 +22,11 @@ export function Entry() {
     return <div className="page" />;
   }
   if (out) {
-    return <LogIn />;
+    return (
+      <Suspense>
+        <LogIn />
+      </Suspense>
+    );
   }
   return session?.page ? <Guest page={session.page} /> : <Shell />;
 }

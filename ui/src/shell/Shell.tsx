@@ -3,8 +3,8 @@ import { Suspense, lazy, useEffect, useMemo, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { useAhead } from '../data/ahead';
 import { HatchDefs } from '../draw/Hatch';
+import { useStayingAwake } from '../parts/useAwake';
 import { LogContext } from '../parts/useLog';
-import { Find } from './Find';
 import { KEYS, useKey } from './keys';
 import { Notices } from './Notices';
 import { StandingLine } from './StandingLine';
@@ -13,6 +13,7 @@ import './shell.css';
 
 const logDialog = () => import('../log/LogDialog');
 const CorrectDialog = lazy(async () => ({ default: (await import('../log/CorrectDialog')).CorrectDialog }));
+const Find = lazy(async () => ({ default: (await import('./Find')).Find }));
 const MendDialog = lazy(async () => ({ default: (await import('../log/MendDialog')).MendDialog }));
 const LogDialog = lazy(async () => ({ default: (await logDialog()).LogDialog }));
 
@@ -29,6 +30,7 @@ export function Shell() {
   const [mending, setMending] = useState<string | null>(null);
   const log = useMemo(() => ({ open: () => setLogging(true), correct: setCorrecting, mend: setMending }), []);
   useAhead();
+  useStayingAwake();
   useEffect(() => {
     const timer = setTimeout(() => void logDialog().catch(() => undefined), AT_HAND_MS);
     return () => clearTimeout(timer);
@@ -82,7 +84,11 @@ export function Shell() {
           <MendDialog id={mending} close={() => setMending(null)} />
         </Suspense>
       )}
-      {finding && <Find close={() => setFinding(false)} />}
+      {finding && (
+        <Suspense>
+          <Find close={() => setFinding(false)} />
+        </Suspense>
+      )}
       <Modal title="Keys" open={help} onCancel={() => setHelp(false)} footer={null} width={420}>
         <dl className="keys">
           {KEYS.map(([key, does]) => (

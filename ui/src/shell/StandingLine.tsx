@@ -1,5 +1,5 @@
-import { App, AutoComplete, Button, Popover } from 'antd';
-import { type ReactNode, useState } from 'react';
+import { App, Button, Popover } from 'antd';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { SetupLabel } from '../draw/Pennant';
@@ -9,12 +9,11 @@ import { clock, dateClock, weekdayClock } from '../format/time';
 import { useUnits } from '../format/units';
 import { useTheme } from '../theme/useTheme';
 import { useCampsites, useCarriers, useChangeStanding, useSetups, useStanding } from '../data/names';
-import { useClose } from '../data/mending';
 import { useNeeds } from '../data/rig';
-import { IsNew } from '../parts/NameField';
-import { useSettled } from '../parts/useSettled';
 
-type Part = keyof Schemas['StandingRequest'];
+import type { Part } from './Chooser';
+
+const Chooser = lazy(async () => ({ default: (await import('./Chooser')).Chooser }));
 
 /** Stands where a name will stand. */
 const ON_ITS_WAY = '…';
@@ -153,12 +152,14 @@ function Choice(props: {
       title={props.title}
       destroyOnHidden
       content={
-        <Chooser
-          part={props.part}
-          names={props.names?.map((n) => n.name) ?? []}
-          value={props.value ?? ''}
-          done={() => setOpen(false)}
-        />
+        <Suspense>
+          <Chooser
+            part={props.part}
+            names={props.names?.map((n) => n.name) ?? []}
+            value={props.value ?? ''}
+            done={() => setOpen(false)}
+          />
+        </Suspense>
       }
     >
       <button
@@ -169,44 +170,5 @@ function Choice(props: {
         {props.children}
       </button>
     </Popover>
-  );
-}
-
-function Chooser(props: { part: Part; names: string[]; value: string; done: () => void }) {
-  const [text, setText] = useState(props.value);
-  const close = useClose(props.part, useSettled(props.names.includes(text.trim()) ? '' : text.trim(), 250));
-  const change = useChangeStanding();
-  const { message } = App.useApp();
-  const save = () =>
-    change.mutate(
-      { [props.part]: text },
-      { onSuccess: props.done, onError: (refused) => void message.error(refused.message) },
-    );
-  return (
-    <div className="chooser">
-      <AutoComplete
-        autoFocus
-        defaultOpen={props.names.length > 0}
-        value={text}
-        onChange={setText}
-        options={props.names.map((value) => ({ value }))}
-        showSearch={{
-          filterOption: (typed, option) =>
-            text === props.value || !!option?.value.toLowerCase().includes(typed.toLowerCase()),
-        }}
-        placeholder="choose, or type a new name"
-      />
-      <Button type="primary" disabled={!text.trim()} loading={change.isPending} onClick={save}>
-        {props.names.includes(text.trim()) ? 'Use' : 'Add and use'}
-      </Button>
-      {!props.names.includes(text.trim()) && text.trim() !== '' && (
-        <p className="quiet">
-          <IsNew close={close} take={setText} />
-        </p>
-      )}
-      {props.part === 'campsite' && (
-        <p className="quiet">Another campsite ends this stay and begins one now.</p>
-      )}
-    </div>
   );
 }

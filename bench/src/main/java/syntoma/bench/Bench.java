@@ -28,6 +28,7 @@ public final class Bench {
             report(promise.says(), ms, "ms", "under " + promise.belowMs() + " ms", ms < promise.belowMs());
         }
         LogBench.run(Path.of(args[0]));
+        PageBench.run(Path.of(args[0]));
         System.out.println();
         LINES.forEach(System.out::println);
         if (!allHold) {

@@ -79,6 +79,11 @@ record RunningApp(Process process, int port) implements AutoCloseable {
         return new Typed(kept[TYPED / 2], kept[TYPED * 95 / 100], kept[TYPED / 2] - checked[TYPED / 2]);
     }
 
+    /** Fills the empty log with the demo. */
+    void showDemo() throws Exception {
+        post("/api/demo", "");
+    }
+
     private void post(String path, String body) throws Exception {
         int status = CLIENT.send(
                         request(path)

@@ -49,6 +49,24 @@ class PhoneTest {
             }
             """;
 
+    private static final int LOGGED_IN_TURN = 15;
+    private static final int STALE_MS = 5_000;
+
+    /** Logs one measurement of now as a page does. */
+    private static final String LOG =
+            """
+            async up => {
+              const standing = await (await fetch('/api/standing')).json();
+              const at = new Date(standing.now).toISOString().slice(0, 19) + '+00:00';
+              const answer = await fetch('/api/measurements', {
+                method: 'POST',
+                headers: { 'Content-Type': 'application/json', 'Idempotency-Key': crypto.randomUUID() },
+                body: JSON.stringify({ takenAt: at, campsite: 'Lighthouse Meadow', setup: 'Mast panel',
+                  carrier: 'Tarnwave', outcome: 'ok', upMbps: up }) });
+              return answer.status;
+            }
+            """;
+
     @TempDir
     private static Path dir;
 
@@ -208,6 +226,23 @@ class PhoneTest {
         String left = readAtDesk("/api/measurements.csv");
         assertEquals(1, count(left, "Two devices"));
         assertTrue(left.lines().anyMatch(line -> line.contains("Two devices") && line.contains(",22,")), left);
+    }
+
+    @Test
+    void three_devices_log_in_turn_and_none_shows_what_is_older_than_five_seconds() {
+        List<Page> devices = List.of(desk, phone(), phone());
+        desk.navigate(app.address("/pitch"));
+        for (int i = 0; i < LOGGED_IN_TURN; i++) {
+            String up = "7." + (100 + i);
+            assertEquals(201, devices.get(i % devices.size()).evaluate(LOG, up));
+            long start = System.nanoTime();
+            for (Page shows : devices) {
+                assertThat(shows.locator("body")).containsText(up);
+            }
+            long ms = (System.nanoTime() - start) / 1_000_000;
+            assertTrue(ms < STALE_MS, "it took " + ms + " ms until " + up + " was shown everywhere");
+        }
+        assertEquals(List.of(), chromium.complaints());
     }
 
     private static void logRun(Page page, String up) {
