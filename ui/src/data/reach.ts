@@ -35,13 +35,17 @@ export function onReach(listener: () => void): () => void {
 
 export const useReach = () => useSyncExternalStore(onReach, reach, reach);
 
-/** So long a call may take before the server counts as away. Large files take longer, and are sent otherwise. */
+/** So long what is read, or a measurement that is sent, may take before the server counts as away. */
 const LONGEST_MS = 20_000;
+
+/** Long work, such as an import, takes the time that it takes. */
+const isShort = (request: Request) =>
+  request.method === 'GET' || new URL(request.url).pathname === '/api/measurements';
 
 /** Asks the server, and notes whether it answers. */
 export async function reaching(request: Request): Promise<Response> {
   const given = request.signal;
-  const late = AbortSignal.timeout(LONGEST_MS);
+  const late = isShort(request) ? AbortSignal.timeout(LONGEST_MS) : new AbortController().signal;
   try {
     const answer = await globalThis.fetch(new Request(request, { signal: AbortSignal.any([given, late]) }));
     reached();

@@ -188,6 +188,24 @@ class EveryOperationTest {
         assertTrue(calls > 300, calls + " calls");
     }
 
+    @Test
+    void what_is_only_read_is_no_change_for_which_every_page_would_look_again() throws Exception {
+        int read = 0;
+        for (Map.Entry<String, JsonNode> path : api.get("paths").properties()) {
+            if (path.getValue().has("get")) {
+                long before = revision();
+                requests.read(address("GET " + path.getKey()).replace("{name}", "B3"));
+                assertEquals(before, revision(), path.getKey());
+                read++;
+            }
+        }
+        assertTrue(read > 30, read + " read");
+    }
+
+    private long revision() throws Exception {
+        return requests.read("/api/revision").json().get("revision").asLong();
+    }
+
     private void walk(String operation, JsonNode right, JsonNode schema) throws Exception {
         String address = address(operation);
         int status = send(operation, address, right.toString()).getStatus();

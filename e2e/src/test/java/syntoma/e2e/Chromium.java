@@ -9,6 +9,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /** Debian's Chromium, without a monitor. Whatever a page complains of is remembered. */
@@ -81,6 +82,15 @@ final class Chromium implements AutoCloseable {
         });
         page.onPageError(complaints::add);
         return page;
+    }
+
+    /** Closes the windows of a test that is over, which would go on asking the application. */
+    void closeAllBut(Page... kept) {
+        for (BrowserContext context : List.copyOf(browser.contexts())) {
+            if (Arrays.stream(kept).noneMatch(page -> page.context() == context)) {
+                context.close();
+            }
+        }
     }
 
     /** What pages complained of so far. */

@@ -52,6 +52,7 @@ class LogToVerdictTest {
     @AfterEach
     void no_page_complained() {
         assertEquals(List.of(), chromium.complaints());
+        chromium.closeAllBut();
     }
 
     private static Page open(Chromium.Look look, String path) {

@@ -18,6 +18,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -90,6 +91,11 @@ class PhoneTest {
     static void stop() {
         chromium.close();
         app.close();
+    }
+
+    @AfterEach
+    void put_the_phones_away() {
+        chromium.closeAllBut(desk);
     }
 
     private static Locator button(Page page, String name) {

@@ -39,6 +39,7 @@ class RigTest {
     @AfterEach
     void no_page_complained() {
         assertEquals(List.of(), chromium.complaints());
+        chromium.closeAllBut();
     }
 
     private static Page open(Chromium.Look look, String path) {

@@ -63,7 +63,7 @@ class DemoService {
 
     /** Whether the log holds the demo data. */
     boolean isShown() {
-        return Boolean.TRUE.equals(transaction.execute(status -> entities.find(DemoMark.class, DemoMark.ONLY) != null));
+        return entities.find(DemoMark.class, DemoMark.ONLY) != null;
     }
 
     /** At a start: where the demo was shown before, it is the demo's evening again. */

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** A process that writes from several threads is killed again and again; what it acknowledged is there, once and whole. */
 class KilledTest {
-    private static final int KILLS = 20;
+    private static final int KILLS = 10;
     private static final long SEED = 7;
 
     /** Killed so long at most after it acknowledged some changes; one run in four while it makes its first ones. */
@@ -128,7 +128,7 @@ class KilledTest {
                     }
                 }
             } finally {
-                child.destroyForcibly();
+                child.toHandle().destroyForcibly();
             }
             assertTrue(ready, "start " + run + " failed: " + String.join("\n", other));
             compare(run, have);
@@ -157,7 +157,7 @@ class KilledTest {
             Thread killer = new Thread(() -> {
                 try {
                     if (!child.waitFor(ms, java.util.concurrent.TimeUnit.MILLISECONDS)) {
-                        child.destroyForcibly();
+                        child.toHandle().destroyForcibly();
                     }
                 } catch (InterruptedException stopped) {
                     Thread.currentThread().interrupt();
