@@ -3,7 +3,17 @@ import 'fake-indexeddb/auto';
 import { beforeEach, expect, test } from 'vitest';
 import { type Asked, asked, Cut, Refused, serve } from '../testing/server';
 import { local } from './local';
-import { log, mend, putBack, readQueue, seenBeside, sendAll, throwAway, waiting } from './queue';
+import {
+  log,
+  mend,
+  putBack,
+  readQueue,
+  seenBeside,
+  sendAll,
+  throwAway,
+  type Waiting,
+  waiting,
+} from './queue';
 
 /** A log that stores what comes under a key once, as the server does; and a link to it that is cut at will. */
 class Log {
@@ -122,6 +132,9 @@ test('what was thrown away while it may have arrived is taken out of the log', a
   await sendAll();
   expect(server.deleted).toEqual([1]);
   expect(waiting()).toEqual([]);
+  await putBack(entry as Waiting);
+  await sendAll();
+  expect([...server.stored.values()].map((m) => m.id)).toEqual([1, 2]);
 });
 
 test('what was never sent is thrown away here, and can be put back', async () => {

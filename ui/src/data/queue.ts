@@ -120,8 +120,12 @@ export async function throwAway(key: string) {
   }
 }
 
-/** Puts back what was thrown away. */
-export const putBack = (entry: Waiting) => put(entry);
+/** Puts back what was thrown away; where the log has taken it out meanwhile, it is logged anew. */
+export function putBack(entry: Waiting): Promise<void> {
+  const { sent, ...rest } = entry;
+  const taken = sent !== undefined && !entries.some((e) => e.key === entry.key);
+  return put(taken ? { ...rest, key: crypto.randomUUID() } : entry);
+}
 
 /** Has seen that another device logged the same run. */
 export const seenBeside = (key: string) => remove(key);
