@@ -52,6 +52,8 @@ class PhoneTest {
 
     private static final int LOGGED_IN_TURN = 15;
     private static final int STALE_MS = 5_000;
+    private static final int LOOKS = 120;
+    private static final int LOOK_MS = 250;
 
     /** Logs one measurement of now as a page does. */
     private static final String LOG =
@@ -119,18 +121,32 @@ class PhoneTest {
 
     /** Waits until the page is at hand without the server, as it is after some seconds. */
     private static void atHand(Page phone) {
-        phone.waitForFunction("() => navigator.serviceWorker.controller !== null");
-        phone.waitForFunction("async () => (await caches.keys()).some(key => key.includes('precache'))");
-        phone.waitForFunction(
+        until(phone, "() => navigator.serviceWorker.controller !== null");
+        until(phone, "async () => (await caches.keys()).some(key => key.includes('precache'))");
+        until(
+                phone,
                 """
-                async () => (await new Promise(done => {
+                () => new Promise(done => {
                   const open = indexedDB.open('syntoma', 1);
                   open.onsuccess = () => {
                     const seen = open.result.transaction('seen').objectStore('seen').get('answers');
-                    seen.onsuccess = () => { done(seen.result); open.result.close(); };
+                    seen.onsuccess = () => {
+                      done(seen.result !== undefined && seen.result.queries.some(q => q.queryKey[0] === 'result'));
+                      open.result.close();
+                    };
                   };
-                }))?.queries.some(q => q.queryKey[0] === 'result')
+                })
                 """);
+    }
+
+    private static void until(Page page, String isSo) {
+        for (int look = 0; look < LOOKS; look++) {
+            if (Boolean.TRUE.equals(page.evaluate(isSo))) {
+                return;
+            }
+            page.waitForTimeout(LOOK_MS);
+        }
+        throw new AssertionError("it did not come to be that " + isSo);
     }
 
     private static void log(Page phone, String up) {
@@ -147,20 +163,20 @@ class PhoneTest {
         phone.reload();
         assertThat(phone.locator(".notices")).containsText("has not answered since");
         assertThat(phone.locator("h1")).containsText("Mast panel");
-        log(phone, "13.37");
-        log(phone, "14.48");
+        log(phone, "13.371");
+        log(phone, "14.483");
         assertThat(phone.locator(".notices")).containsText("2 measurements wait to be sent");
         phone.reload();
         phone.getByText("2 measurements wait to be sent").click();
-        assertThat(phone.locator("main")).containsText("13.37");
-        Locator second = phone.locator("tr", new Page.LocatorOptions().setHasText("14.48"));
+        assertThat(phone.locator("main")).containsText("13.371");
+        Locator second = phone.locator("tr", new Page.LocatorOptions().setHasText("14.483"));
         second.getByText("Throw it away").click();
         assertThat(second).hasCount(0);
         phone.locator(".ant-notification-notice-close").click();
         phone.getByText("Mend it").click();
-        phone.locator(".ant-modal #field-upMbps").fill("15.59");
+        phone.locator(".ant-modal #field-upMbps").fill("15.597");
         button(phone, "Keep it so").click();
-        assertThat(phone.locator("main")).containsText("15.59");
+        assertThat(phone.locator("main")).containsText("15.597");
         for (String view : List.of("/logbook", "/logbook?stay=8", "/trials", "/pitch")) {
             phone.navigate(app.tls(view));
             assertThat(phone.locator("main")).not().containsText("does not answer");
@@ -169,10 +185,10 @@ class PhoneTest {
         phone.context().setOffline(false);
         assertThat(phone.locator(".notices")).isEmpty();
         // the desk shows it by itself
-        assertThat(desk.locator("aside")).containsText("15.59");
+        assertThat(desk.locator("aside")).containsText("15.597");
         String csv = readAtDesk("/api/measurements.csv");
-        assertEquals(1, count(csv, "15.59"));
-        assertEquals(0, count(csv, "13.37") + count(csv, "14.48"));
+        assertEquals(1, count(csv, ",15.597,"));
+        assertEquals(0, count(csv, ",13.371,") + count(csv, ",14.483,"));
     }
 
     @Test
@@ -239,7 +255,7 @@ class PhoneTest {
         List<Page> devices = List.of(desk, phone(), phone());
         desk.navigate(app.address("/pitch"));
         for (int i = 0; i < LOGGED_IN_TURN; i++) {
-            String up = "7." + (100 + i);
+            String up = "7." + (101 + 2 * i);
             assertEquals(201, devices.get(i % devices.size()).evaluate(LOG, up));
             long start = System.nanoTime();
             for (Page shows : devices) {
