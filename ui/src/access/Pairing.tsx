@@ -22,7 +22,12 @@ export function Pairing({
     const timer = setInterval(() => setNow(Date.now()), TICK_MS);
     return () => clearInterval(timer);
   }, []);
-  const make = () => pair.mutate(undefined, { onError: (refused) => void message.error(refused.message) });
+  const make = () =>
+    pair.mutate(undefined, {
+      // the code's five minutes begin now, not at the last tick
+      onSuccess: () => setNow(Date.now()),
+      onError: (refused) => void message.error(refused.message),
+    });
   const over = code !== undefined && now >= Date.parse(code.expiresAt);
   if (!code || over) {
     return (

@@ -10,7 +10,6 @@ import { useUnits } from '../format/units';
 import { useTheme } from '../theme/useTheme';
 import { useCampsites, useCarriers, useChangeStanding, useSetups, useStanding } from '../data/names';
 import { useNeeds } from '../data/rig';
-
 import type { Part } from './Chooser';
 
 const Chooser = lazy(async () => ({ default: (await import('./Chooser')).Chooser }));

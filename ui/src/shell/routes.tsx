@@ -2,8 +2,16 @@ import { createBrowserRouter, Navigate } from 'react-router';
 import { Entry } from './Entry';
 
 export const router = createBrowserRouter([
-  { path: '/pair', lazy: async () => ({ Component: (await import('../access/PairView')).PairView }) },
-  { path: '/guest', lazy: async () => ({ Component: (await import('../access/GuestView')).GuestView }) },
+  {
+    path: '/pair',
+    hydrateFallbackElement: <div className="page" />,
+    lazy: async () => ({ Component: (await import('../access/PairView')).PairView }),
+  },
+  {
+    path: '/guest',
+    hydrateFallbackElement: <div className="page" />,
+    lazy: async () => ({ Component: (await import('../access/GuestView')).GuestView }),
+  },
   {
     element: <Entry />,
     hydrateFallbackElement: <div className="page" />,
