@@ -99,7 +99,8 @@ class Guard extends OncePerRequestFilter {
             throws IOException {
         if (READING.contains(request.getMethod()) && OwnFiles.include(request)) {
             response.setStatus(PERMANENT_REDIRECT);
-            response.setHeader("Location", "https://" + host + request.getRequestURI());
+            String query = request.getQueryString() == null ? "" : "?" + request.getQueryString();
+            response.setHeader("Location", "https://" + host + request.getRequestURI() + query);
             SafeHeaders.set(response, SafeHeaders.NO_PAGE);
             response.setContentLength(0);
         } else {

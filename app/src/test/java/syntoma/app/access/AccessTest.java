@@ -404,14 +404,14 @@ class AccessTest {
     @Test
     void plain_http_from_the_network_is_led_to_tls_or_refused() throws Exception {
         serve();
-        MockHttpServletRequestBuilder page = get("/pitch");
+        MockHttpServletRequestBuilder page = get("/logbook?stay=8");
         page.with(r -> {
             r.setRemoteAddr(PHONE);
             return r;
         });
         MockHttpServletResponse led = mvc.perform(page).andReturn().getResponse();
         assertEquals(308, led.getStatus());
-        assertEquals("https://localhost/pitch", led.getHeader("Location"));
+        assertEquals("https://localhost/logbook?stay=8", led.getHeader("Location"));
         MockHttpServletRequestBuilder call = post("/api/session");
         call.with(r -> {
             r.setRemoteAddr(PHONE);
