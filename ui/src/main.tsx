@@ -15,9 +15,9 @@ import { UnitsProvider } from './shell/UnitsProvider';
 import { stampStyles } from './theme/nonce';
 import { ThemeProvider } from './shell/ThemeProvider';
 
-// a phone has the headings' face in one width, which is a third of its size
+// a phone has the headings' face in one width and weight, which is a sixth of its size
 void (window.matchMedia('(max-width: 640px)').matches
-  ? import('@fontsource-variable/archivo/wght.css')
+  ? import('@fontsource/archivo/600.css')
   : import('@fontsource-variable/archivo/standard.css'));
 stampStyles();
 shellForAway();

@@ -1,4 +1,3 @@
-import { Select } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
 import { useFigures } from '../data/log';
@@ -32,14 +31,18 @@ export function RunsHere({ runs, metrics, now }: { runs: Run[]; metrics: string[
       small={`${figure ? `in ${unit} · ` : ''}each pennant is one run · cross: failed`}
       actions={
         figure && (
-          <Select
-            size="small"
+          <select
+            className="pick"
             aria-label="Metric of the runs"
-            popupMatchSelectWidth={false}
-            options={offered.map((f) => ({ value: f.field, label: f.label }))}
             value={figure.field}
-            onChange={setChosen}
-          />
+            onChange={(event) => setChosen(event.target.value)}
+          >
+            {offered.map((f) => (
+              <option key={f.field} value={f.field}>
+                {f.label}
+              </option>
+            ))}
+          </select>
         )
       }
     >

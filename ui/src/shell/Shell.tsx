@@ -18,7 +18,7 @@ const MendDialog = lazy(async () => ({ default: (await import('../log/MendDialog
 const LogDialog = lazy(async () => ({ default: (await logDialog()).LogDialog }));
 
 /** So soon after a page stands, what logs is at hand, whether or not the server still is. */
-const AT_HAND_MS = 1_000;
+const AT_HAND_MS = 2_500;
 
 /** What stands around every view: the spine, the standing line, the log dialog and the keys. */
 export function Shell() {

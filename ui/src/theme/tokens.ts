@@ -45,7 +45,7 @@ export const themes: Record<ThemeName, Tokens> = {
 };
 
 export const textFont = '"Atkinson Hyperlegible Next Variable", sans-serif';
-export const headFont = '"Archivo Variable", sans-serif';
+export const headFont = '"Archivo Variable", Archivo, sans-serif';
 
 /** Makes the colours custom properties of the page: --paper, --sheet, … */
 export function applyTokens(name: ThemeName) {
