@@ -2,6 +2,7 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
+  logLevel: 'warn',
   plugins: [react()],
   // The server replaces the placeholder in each page it gives.
   html: { cspNonce: '%NONCE%' },

@@ -10,6 +10,7 @@ const files = readdirSync('dist/assets')
 
 /** The service worker, built after the interface, whose files it lists. */
 export default defineConfig({
+  logLevel: 'warn',
   publicDir: false,
   define: { FILES: JSON.stringify(files), 'process.env.NODE_ENV': '"production"' },
   build: {

@@ -47,6 +47,12 @@ function Dialog({ close }: { close: () => void }) {
       okText={link ? 'Done' : 'Make the link'}
       onOk={link ? close : make}
       confirmLoading={invite.isPending}
+      footer={(_, { OkBtn, CancelBtn }) => (
+        <>
+          {!link && <CancelBtn />}
+          <OkBtn />
+        </>
+      )}
     >
       {link ? (
         <>

@@ -50,7 +50,7 @@ class PhoneTest {
             }
             """;
 
-    private static final int LOGGED_IN_TURN = 15;
+    private static final int LOGGED_IN_TURN = Integer.getInteger("endure.entries", 15);
     private static final int STALE_MS = 5_000;
     private static final int LOOKS = 120;
     private static final int LOOK_MS = 250;

@@ -87,7 +87,7 @@ class MeasurementLog {
             return new Stored(id, List.of());
         }
         List<Beside> beside = trials.sameRun(row).stream()
-                .map(other -> new Beside(other.id, names.said(other)))
+                .map(other -> new Beside(other.id, names.said(other) + ": " + RowTexts.measured(other)))
                 .toList();
         return new Stored(id, beside);
     }

@@ -2,6 +2,7 @@ package syntoma.app.measurement;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import syntoma.core.reading.Figure;
 
@@ -32,6 +33,19 @@ final class RowTexts {
             }
         }
         return texts;
+    }
+
+    /** What it measured in words: each number with its unit, or how it ended when it is not ok. */
+    static String measured(MeasurementRow row) {
+        if (!row.ok()) {
+            return row.outcome.replace('_', ' ');
+        }
+        return Figure.numbers().stream()
+                .filter(figure -> row.number(figure) != null)
+                .map(figure -> figure.measure().phrase() + " "
+                        + Numbers.text(figure, row.number(figure), row.digits).replace('-', '−') + " "
+                        + figure.measure().unit())
+                .collect(Collectors.joining(", "));
     }
 
     private static String orEmpty(@Nullable Object value) {

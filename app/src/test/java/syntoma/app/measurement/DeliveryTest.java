@@ -126,7 +126,8 @@ class DeliveryTest {
         yours.put("rsrpDbm", "-91");
         Requests.Answer answer = deliver("a-phone-measured-1", yours);
         assertEquals(1, answer.json().get("beside").size());
-        assertTrue(answer.json().at("/beside/0/sentence").asText().contains("Dome"), answer.text());
+        String other = answer.json().at("/beside/0/sentence").asText();
+        assertTrue(other.contains("Dome") && other.contains(": RSRP −") && other.contains(" dBm"), other);
         assertEquals(answer, deliver("a-phone-measured-1", yours));
         assertEquals(before + 2, stored());
     }

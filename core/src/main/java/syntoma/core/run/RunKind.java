@@ -1,0 +1,90 @@
+package syntoma.core.run;
+
+import java.util.Locale;
+import java.util.OptionalLong;
+import syntoma.core.unit.Labels;
+
+/**
+ * How much a run measures, and what it may take for it.
+ *
+ * <p>A full run loads each direction for 12 s. A light run ends a direction as soon as its median is known to a tenth, and takes
+ * at most a third of the time, so at most about a third of the bytes; where the link is so slow that a third is next to nothing it
+ * goes on up to 1.5 MB each way. A run for the latency alone loads each direction with one slow stream.
+ */
+public enum RunKind {
+    FULL(12_000, 12_000, Long.MAX_VALUE, 4),
+    LIGHT(4_000, 12_000, 1_500_000, 4),
+    LATENCY(4_000, 4_000, Long.MAX_VALUE, 1);
+
+    /** What the one slow stream of a run for the latency alone is held at: 0.35 MB in each direction's 4 s. */
+    public static final double SLOW_STREAM_MBPS = 0.7;
+
+    /** The median is known when the interval of 95 % lies within so much of it. */
+    static final double KNOWN_WITHIN = 0.10;
+
+    private final int usualMs;
+    private final int mostMs;
+    private final long leastBytes;
+    private final int streams;
+
+    RunKind(int usualMs, int mostMs, long leastBytes, int streams) {
+        this.usualMs = usualMs;
+        this.mostMs = mostMs;
+        this.leastBytes = leastBytes;
+        this.streams = streams;
+    }
+
+    /** The name in the API. */
+    public String label() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * The kind of a name in the API.
+     *
+     * @throws IllegalArgumentException naming the text and the kinds there are
+     */
+    public static RunKind labelled(String text) {
+        return Labels.find("kind", text, values(), RunKind::label);
+    }
+
+    /** How many streams load a direction side by side. */
+    public int streams() {
+        return streams;
+    }
+
+    /** The longest that a direction is loaded, in ms. */
+    public int mostMs() {
+        return mostMs;
+    }
+
+    /** Whether it asks for the rate at all. */
+    public boolean measuresRate() {
+        return this != LATENCY;
+    }
+
+    /**
+     * Whether a direction has been loaded for long enough.
+     *
+     * @param atMs since its first byte was asked for
+     * @param bytes that it took so far
+     */
+    public boolean isEnough(Rates rates, long atMs, long bytes) {
+        if (atMs >= mostMs) {
+            return true;
+        }
+        return switch (this) {
+            case FULL, LATENCY -> false;
+            case LIGHT -> atMs >= usualMs && bytes >= leastBytes || rates.isKnownWithin(KNOWN_WITHIN);
+        };
+    }
+
+    /** What it takes at most of a link of a rate each way, in byte; empty where that depends on what is found. */
+    public OptionalLong bytes(double downMbps, double upMbps) {
+        double perMs = 125
+                * (measuresRate()
+                        ? downMbps + upMbps
+                        : Math.min(SLOW_STREAM_MBPS, downMbps) + Math.min(SLOW_STREAM_MBPS, upMbps));
+        return this == LIGHT ? OptionalLong.empty() : OptionalLong.of(Math.round(perMs * mostMs));
+    }
+}

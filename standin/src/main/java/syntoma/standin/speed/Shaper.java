@@ -1,0 +1,74 @@
+package syntoma.standin.speed;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.function.DoubleSupplier;
+import java.util.function.IntConsumer;
+
+/**
+ * One direction of a link: grants bytes to those who wait for them, in turn, no faster than the link's rate. While somebody waits
+ * its queue grows, as the buffer before a bottleneck does, and everything that is asked takes longer by it.
+ */
+final class Shaper {
+    private static final long TICK_US = 2_000;
+
+    /** A pause of the machine shorter than this is made up for. */
+    private static final double LONGEST_DEBT_S = 0.1;
+
+    private static final int LARGEST_GRANT = 16_384;
+    private static final int SMALLEST_GRANT = 64;
+
+    /** The time in which a buffer fills to two thirds, and empties. */
+    private static final double FILLS_S = 0.4;
+
+    private final DoubleSupplier mbps;
+    private final Deque<IntConsumer> waiting = new ArrayDeque<>();
+    private long lastNs = System.nanoTime();
+    private double credit;
+    private double filled;
+
+    Shaper(DoubleSupplier mbps, ScheduledExecutorService clock) {
+        this.mbps = mbps;
+        clock.scheduleAtFixedRate(this::tick, TICK_US, TICK_US, TimeUnit.MICROSECONDS);
+    }
+
+    /** Has a number of bytes granted when it is this one's turn; the number is for the receiver to keep to. */
+    synchronized void await(IntConsumer granted) {
+        waiting.add(granted);
+    }
+
+    /** Takes bytes that came without being granted, which others wait for now. */
+    synchronized void take(int bytes) {
+        credit -= bytes;
+    }
+
+    /** How full the buffer is: from 0 to 1. */
+    synchronized double filled() {
+        return filled;
+    }
+
+    private void tick() {
+        while (true) {
+            IntConsumer next;
+            int grant;
+            synchronized (this) {
+                double bytesPerS = mbps.getAsDouble() * 125_000;
+                long now = System.nanoTime();
+                double passed = (now - lastNs) / 1e9;
+                lastNs = now;
+                boolean busy = !waiting.isEmpty();
+                filled += ((busy ? 1 : 0) - filled) * Math.min(1, passed / FILLS_S);
+                credit = Math.min(credit + passed * bytesPerS, (busy ? LONGEST_DEBT_S : 2 * TICK_US / 1e6) * bytesPerS);
+                grant = (int) Math.max(SMALLEST_GRANT, Math.min(LARGEST_GRANT, bytesPerS * 2 * TICK_US / 1e6));
+                if (!busy || credit < grant) {
+                    return;
+                }
+                credit -= grant;
+                next = waiting.poll();
+            }
+            next.accept(grant);
+        }
+    }
+}
