@@ -69,6 +69,11 @@ class EveryOperationTest {
         bodies.put("POST /api/gear", gear.formatted("Walked"));
         bodies.put("PUT /api/gear/{id}", gear.formatted("Walked again"));
         bodies.put("POST /api/gear/import", "{\"format\":\"syntoma-gear-1\",\"gear\":[" + gear.formatted("In") + "]}");
+        bodies.put("PUT /api/measure/server", "{\"address\":\"http://127.0.0.1:1\",\"key\":\"\"}");
+        bodies.put(
+                "POST /api/runs",
+                "{\"setup\":\"Mast panel\",\"carrier\":\"Tarnwave\",\"campsite\":\"Amber Spit\",\"trial\":null,"
+                        + "\"round\":1,\"kind\":\"light\",\"budgetMb\":2,\"log\":false}");
         bodies.put("POST /api/setups", "{\"name\":\"Walked\"}");
         bodies.put("PUT /api/names/{kind}/{id}", "{\"name\":\"Bog Boardwalk\"}");
         bodies.put("PUT /api/names/{kind}/also", "{\"name\":\"Walked\"}");

@@ -26,7 +26,8 @@ import org.junit.jupiter.api.io.TempDir;
 /** The phone in the hand: let in, logging with and without the server, beside a desk that goes on. */
 class PhoneTest {
     private static final String PHRASE = "rusty gate by the quarry";
-    private static final int MANY = 1_000;
+    /** A thousand of them are sent over a link that breaks in the test of the queue itself. */
+    private static final int MANY = Integer.getInteger("endure.waiting", 300);
     private static final double CUT = 0.02;
 
     /** Puts many measurements on the device, as they are kept when they were logged without the server. */
@@ -50,7 +51,7 @@ class PhoneTest {
             }
             """;
 
-    private static final int LOGGED_IN_TURN = Integer.getInteger("endure.entries", 15);
+    private static final int LOGGED_IN_TURN = Integer.getInteger("endure.entries", 5);
     private static final int STALE_MS = 5_000;
     private static final int LOOKS = 120;
     private static final int LOOK_MS = 250;
@@ -192,7 +193,7 @@ class PhoneTest {
     }
 
     @Test
-    void a_thousand_sent_over_a_link_that_breaks_are_there_once_each() {
+    void what_is_sent_over_a_link_that_breaks_is_there_once() {
         Page phone = phone();
         Random random = new Random(11);
         int[] cuts = {0, 0};
@@ -216,7 +217,7 @@ class PhoneTest {
         assertThat(phone.locator(".notices"))
                 .isEmpty(
                         new com.microsoft.playwright.assertions.LocatorAssertions.IsEmptyOptions().setTimeout(180_000));
-        assertTrue(cuts[0] > 5 && cuts[1] > 5, cuts[0] + " and " + cuts[1] + " cuts");
+        assertTrue(cuts[0] > 0 && cuts[1] > 0, cuts[0] + " and " + cuts[1] + " cuts");
         String csv = readAtDesk("/api/measurements.csv");
         List<String> sent =
                 csv.lines().filter(line -> line.contains("sent late ")).toList();

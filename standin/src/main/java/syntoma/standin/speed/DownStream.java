@@ -61,7 +61,7 @@ final class DownStream extends IteratingCallback {
             return Action.SUCCEEDED;
         }
         if (way.shaper() != null) {
-            way.shaper().await(this::write);
+            way.shaper().await(PIECE, this::write);
         } else if (way.mbps() < Double.POSITIVE_INFINITY) {
             double dueS = sent / (way.mbps() * 125_000);
             long waitUs = Math.round(dueS * 1e6 - (System.nanoTime() - startNs) / 1e3);

@@ -24,7 +24,7 @@ final class Shaper {
     private static final double FILLS_S = 0.4;
 
     private final DoubleSupplier mbps;
-    private final Deque<IntConsumer> waiting = new ArrayDeque<>();
+    private final Deque<Waiting> waiting = new ArrayDeque<>();
     private long lastNs = System.nanoTime();
     private double credit;
     private double filled;
@@ -34,14 +34,12 @@ final class Shaper {
         clock.scheduleAtFixedRate(this::tick, TICK_US, TICK_US, TimeUnit.MICROSECONDS);
     }
 
-    /** Has a number of bytes granted when it is this one's turn; the number is for the receiver to keep to. */
-    synchronized void await(IntConsumer granted) {
-        waiting.add(granted);
-    }
+    /** Who waits for bytes, and for how many at most. */
+    private record Waiting(int most, IntConsumer granted) {}
 
-    /** Takes bytes that came without being granted, which others wait for now. */
-    synchronized void take(int bytes) {
-        credit -= bytes;
+    /** Has a number of bytes granted, at most so many, when it is this one's turn. */
+    synchronized void await(int most, IntConsumer granted) {
+        waiting.add(new Waiting(most, granted));
     }
 
     /** How full the buffer is: from 0 to 1. */
@@ -51,7 +49,7 @@ final class Shaper {
 
     private void tick() {
         while (true) {
-            IntConsumer next;
+            Waiting next;
             int grant;
             synchronized (this) {
                 double bytesPerS = mbps.getAsDouble() * 125_000;
@@ -65,10 +63,11 @@ final class Shaper {
                 if (!busy || credit < grant) {
                     return;
                 }
-                credit -= grant;
                 next = waiting.poll();
+                grant = Math.min(grant, next.most());
+                credit -= grant;
             }
-            next.accept(grant);
+            next.granted().accept(grant);
         }
     }
 }

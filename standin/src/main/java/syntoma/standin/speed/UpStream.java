@@ -49,7 +49,7 @@ final class UpStream implements Runnable {
             chunk.release();
             if (shaper != null && bytes > 0) {
                 owed = bytes;
-                shaper.await(this::granted);
+                shaper.await(owed, this::granted);
                 return;
             }
             if (!run.count(bytes, true)) {
@@ -61,12 +61,12 @@ final class UpStream implements Runnable {
     }
 
     private void granted(int bytes) {
-        boolean goesOn = run.count(Math.min(owed, bytes), true);
+        boolean goesOn = run.count(bytes, true);
         owed -= bytes;
         if (!goesOn) {
             answer(413, "the run has taken the bytes or the time that this speed server allows");
         } else if (owed > 0) {
-            shaper.await(this::granted);
+            shaper.await(owed, this::granted);
         } else {
             run();
         }

@@ -1,0 +1,170 @@
+package syntoma.app.instrument;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import syntoma.core.run.Direction;
+import syntoma.core.run.Latencies;
+import syntoma.core.run.Loaded;
+import syntoma.core.run.Rates;
+import syntoma.core.run.RunKind;
+
+/**
+ * Makes one run: idle latency, then each direction loaded with short questions beside it. It ends when the rules of its kind say
+ * so, when its budget is used up, when it is cancelled, or when it cannot go on.
+ */
+final class RunTask {
+    private static final double PROBE_EVERY_MS = 100;
+    private static final double IDLE_LEAST_MS = 2_000;
+    private static final double IDLE_MOST_MS = 6_000;
+    private static final int IDLE_LOST_IN_ROW = 3;
+
+    /** Nothing came for so long: it has stalled. */
+    private static final int STALLED_SAMPLES = 20;
+
+    /** Kept in the store every 2 s, so that a machine that loses its power knows what was used. */
+    private static final int KEPT_EVERY = 8;
+
+    /** The longest a run takes, less what its ending takes. */
+    private static final double LONGEST_MS = 28_500;
+
+    private final RunKind kind;
+    private final long budget;
+    private final SpeedClient client;
+    private final Progress progress;
+    private final Runnable keep;
+
+    /**
+     * A run to be made.
+     *
+     * @param budget in byte, both ways together; {@link Long#MAX_VALUE} where none is set
+     * @param keep has how far it is kept in the store
+     */
+    RunTask(RunKind kind, long budget, SpeedClient client, Progress progress, Runnable keep) {
+        this.kind = kind;
+        this.budget = budget;
+        this.client = client;
+        this.progress = progress;
+        this.keep = keep;
+    }
+
+    /**
+     * Runs it.
+     *
+     * @return why it ended before its time; empty where it did not
+     * @throws RunFailed when it could not go on
+     */
+    Optional<String> run() throws RunFailed, InterruptedException {
+        client.greet();
+        progress.enter(RunState.IDLE);
+        keep.run();
+        idle();
+        boolean spent = false;
+        for (Direction direction : Direction.values()) {
+            if (progress.isCancelled()) {
+                return Optional.empty();
+            }
+            progress.enter(direction == Direction.DOWN ? RunState.DOWN : RunState.UP);
+            keep.run();
+            spent |= load(direction);
+        }
+        return spent ? Optional.of("the budget of " + budget / 1_000_000 + " MB was used up") : Optional.empty();
+    }
+
+    private void idle() throws RunFailed, InterruptedException {
+        // the first one makes the connection
+        client.probe(progress.atMs());
+        double from = progress.atMs();
+        int lost = 0;
+        while (!progress.isCancelled()) {
+            double at = progress.atMs();
+            boolean enough = at - from >= IDLE_LEAST_MS && progress.answered() >= Latencies.LEAST_IDLE;
+            if (enough || at - from >= IDLE_MOST_MS) {
+                return;
+            }
+            Loaded.Probe probe = client.probe(at);
+            progress.idle(probe);
+            lost = probe.isLost() ? lost + 1 : 0;
+            if (lost >= IDLE_LOST_IN_ROW) {
+                throw new RunFailed("the speed server stopped answering");
+            }
+            progress.pause(at + PROBE_EVERY_MS - progress.atMs());
+        }
+    }
+
+    /** Loads a direction; whether the budget ended it. */
+    private boolean load(Direction direction) throws RunFailed, InterruptedException {
+        OptionalDouble slow =
+                kind.measuresRate() ? OptionalDouble.empty() : OptionalDouble.of(RunKind.SLOW_STREAM_MBPS);
+        long before = progress.bytes();
+        long most = budget == Long.MAX_VALUE
+                ? budget
+                : direction == Direction.DOWN ? budget / 2 : Math.max(1, budget - before);
+        Load load = direction == Direction.DOWN
+                ? new DownLoad(client, kind.streams(), most, slow)
+                : new UpLoad(client, kind.streams(), most, slow);
+        Thread asking = new Thread(() -> ask(direction), "speed-probes");
+        asking.setDaemon(true);
+        asking.start();
+        try {
+            return watch(direction, load);
+        } finally {
+            asking.interrupt();
+            load.end();
+            progress.sampled(direction, load.mbps(), load.bytes());
+        }
+    }
+
+    private boolean watch(Direction direction, Load load) throws RunFailed, InterruptedException {
+        double from = progress.atMs();
+        long lastBytes = 0;
+        int still = 0;
+        for (int tick = 1; ; tick++) {
+            progress.pause(from + (double) tick * Rates.SAMPLE_MS - progress.atMs());
+            if (progress.isCancelled()) {
+                return false;
+            }
+            load.sample();
+            progress.sampled(direction, load.mbps(), load.bytes());
+            if (tick % KEPT_EVERY == 0) {
+                keep.run();
+            }
+            if (load.isSpent()) {
+                return true;
+            }
+            Optional<String> problem = load.problem();
+            if (problem.isPresent()) {
+                throw new RunFailed(problem.get());
+            }
+            still = load.bytes() > lastBytes ? 0 : still + 1;
+            lastBytes = load.bytes();
+            if (still >= STALLED_SAMPLES) {
+                throw new RunFailed("nothing came through for 5 s");
+            }
+            long atMs = (long) load.mbps().size() * Rates.SAMPLE_MS;
+            if (kind.isEnough(progress.rates(direction), atMs, load.bytes()) || isLate(direction)) {
+                return false;
+            }
+        }
+    }
+
+    /** Whether the other direction would have no time, or this one has none any more. */
+    private boolean isLate(Direction direction) {
+        double left = direction == Direction.DOWN ? kind.mostMs() : 0;
+        return progress.atMs() > LONGEST_MS - left;
+    }
+
+    private void ask(Direction direction) {
+        try {
+            while (!Thread.currentThread().isInterrupted()) {
+                double at = progress.atMs();
+                Loaded.Probe probe = client.probe(at);
+                if (!Thread.currentThread().isInterrupted()) {
+                    progress.probe(direction, probe);
+                }
+                Thread.sleep(Math.max(1, Math.round(at + PROBE_EVERY_MS - progress.atMs())));
+            }
+        } catch (InterruptedException ended) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}

@@ -1,0 +1,40 @@
+package syntoma.app.instrument;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.lang.Nullable;
+
+/**
+ * A run as it stands.
+ *
+ * @param sentence what it came to, in words; null until it is over
+ */
+record RunView(
+        long id,
+        String kind,
+        String state,
+        String setup,
+        String carrier,
+        @Nullable String campsite,
+        @Nullable String trial,
+        @Nullable Integer round,
+        String server,
+        OffsetDateTime startedAt,
+        @Nullable Double downMbps,
+        @Nullable Double upMbps,
+        @Nullable Double idleMs,
+        @Nullable Double downLoadedMs,
+        @Nullable Double upLoadedMs,
+        @Nullable Double jitterMs,
+        @Nullable Double lossPct,
+        Flat flat,
+        long bytesUsed,
+        double seconds,
+        @Nullable String endedBecause,
+        @Nullable String sentence,
+        List<Progress.Point> series,
+        @Nullable Long measurementId) {
+
+    /** In which directions the rate hardly varied; null where there is no rate. */
+    record Flat(@Nullable Boolean down, @Nullable Boolean up) {}
+}

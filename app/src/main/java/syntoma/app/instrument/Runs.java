@@ -1,0 +1,203 @@
+package syntoma.app.instrument;
+
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.measurement.AutomaticLog;
+import syntoma.app.platform.Conflict;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.run.RunKind;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/** Makes runs, one at a time. */
+@Service
+class Runs {
+    private static final Logger LOG = LoggerFactory.getLogger(Runs.class);
+    private static final int LONGEST_NAME = 120;
+    private static final double LEAST_BUDGET_MB = 0.1;
+    private static final double MOST_BUDGET_MB = 10_000;
+    private static final int MOST_ROUND = 10_000;
+    private static final double BYTES_PER_MB = 1e6;
+    private static final int ENDS_WITHIN_S = 2;
+
+    private final RunBook book;
+    private final SpeedServers servers;
+    private final StandingService standing;
+    private final AutomaticLog log;
+    private final Clock clock;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "run");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    @Nullable
+    private Going going;
+
+    Runs(RunBook book, SpeedServers servers, StandingService standing, AutomaticLog log, Clock clock) {
+        this.book = book;
+        this.servers = servers;
+        this.standing = standing;
+        this.log = log;
+        this.clock = clock;
+    }
+
+    /** The run that goes on. */
+    private record Going(long id, Progress progress) {}
+
+    /** At a start: what went on when Syntoma ended can go on no more. */
+    @EventListener(ApplicationReadyEvent.class)
+    public void endBroken() {
+        book.endBroken().forEach(this::logged);
+    }
+
+    /**
+     * Begins a run.
+     *
+     * @throws InvalidInput naming what is wrong with what was asked
+     * @throws Conflict when one goes on, or no speed server is set
+     */
+    synchronized RunView start(RunRequest asked) {
+        RunKind kind = InvalidInput.naming(
+                "kind", () -> RunKind.labelled(Optional.ofNullable(asked.kind()).orElse("")));
+        RunRequest checked = checked(asked, kind);
+        SpeedServers.Reached server = servers.reached()
+                .orElseThrow(() -> new Conflict("no speed server is set; set one first, under Measure"));
+        if (going != null) {
+            throw new Conflict("run " + going.id() + " goes on; cancel it, or wait until it is over");
+        }
+        OffsetDateTime now = OffsetDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
+        long id = book.begin(checked, server.address().toString(), now);
+        Going begun = new Going(id, new Progress(kind));
+        going = begun;
+        long budget = checked.budgetMb() == null ? Long.MAX_VALUE : Math.round(checked.budgetMb() * BYTES_PER_MB);
+        worker.execute(() -> make(begun, kind, budget, server));
+        return view(id);
+    }
+
+    private RunRequest checked(RunRequest asked, RunKind kind) {
+        String setup = InvalidInput.naming("setup", () -> Text.name("setup", asked.setup(), LONGEST_NAME));
+        String carrier = InvalidInput.naming("carrier", () -> Text.name("carrier", asked.carrier(), LONGEST_NAME));
+        String place = asked.campsite() == null ? standing.line().campsite() : asked.campsite();
+        if (place == null && asked.isLogged()) {
+            throw new InvalidInput(
+                    "campsite", "campsite is missing, and the standing line says none; say where you stand");
+        }
+        String campsite = place == null
+                ? null
+                : InvalidInput.naming("campsite", () -> Text.name("campsite", place, LONGEST_NAME));
+        String trial = asked.trial() == null
+                ? null
+                : InvalidInput.naming("trial", () -> Text.name("trial", asked.trial(), LONGEST_NAME));
+        if (asked.round() != null) {
+            InvalidInput.naming("round", () -> Values.within("round", asked.round(), 1, MOST_ROUND, ""));
+        }
+        if (asked.budgetMb() != null) {
+            InvalidInput.naming(
+                    "budgetMb",
+                    () -> Values.within("budgetMb", asked.budgetMb(), LEAST_BUDGET_MB, MOST_BUDGET_MB, "MB"));
+        }
+        return new RunRequest(
+                setup, carrier, campsite, trial, asked.round(), kind.label(), asked.budgetMb(), asked.isLogged());
+    }
+
+    private void make(Going begun, RunKind kind, long budget, SpeedServers.Reached server) {
+        Progress progress = begun.progress();
+        RunState ended = RunState.FAILED;
+        Optional<String> why = Optional.of("it was stopped");
+        try (SpeedClient client = new SpeedClient(server.address(), server.key())) {
+            why = new RunTask(
+                            kind,
+                            budget,
+                            client,
+                            progress,
+                            () -> book.note(begun.id(), progress.state(), progress.bytes()))
+                    .run();
+            ended = progress.isCancelled() ? RunState.CANCELLED : RunState.DONE;
+            if (ended == RunState.DONE && !progress.result().isOfUse(kind)) {
+                ended = RunState.FAILED;
+                why = Optional.of(why.map(reason -> reason + " before the rate was steady")
+                        .orElse("it was over before the rate was steady"));
+            }
+        } catch (RunFailed failed) {
+            why = Optional.of(failed.getMessage());
+        } catch (InterruptedException stopped) {
+            // said already; the store must not be written by a thread that is interrupted
+        } catch (RuntimeException unexpected) {
+            LOG.error("run {}", begun.id(), unexpected);
+            why = Optional.of("it broke off, by a fault of Syntoma’s own");
+        } finally {
+            finish(begun, ended, why);
+        }
+    }
+
+    private void finish(Going begun, RunState ended, Optional<String> why) {
+        Progress progress = begun.progress();
+        try {
+            book.end(begun.id(), ended, why, progress);
+            logged(begun.id());
+        } catch (RuntimeException unexpected) {
+            LOG.error("run {} was not kept", begun.id(), unexpected);
+        } finally {
+            progress.enter(ended);
+            synchronized (this) {
+                going = null;
+            }
+        }
+    }
+
+    /** Logs a run; one that the log does not take is kept, and says why. */
+    private void logged(long id) {
+        Map<String, String> typed = book.forTheLog(id);
+        if (typed.isEmpty()) {
+            return;
+        }
+        try {
+            book.logged(id, log.log(typed));
+        } catch (InvalidInput | Conflict refused) {
+            book.refused(id, refused.getMessage());
+        }
+    }
+
+    /** Ends a run that goes on, and keeps what it has taken; one that is over stays as it is. */
+    RunView cancel(long id) {
+        RunView view = view(id);
+        progress(id).ifPresent(Progress::cancel);
+        return view;
+    }
+
+    /** A run as it stands. */
+    RunView view(long id) {
+        return book.view(id, progress(id));
+    }
+
+    /** The latest runs, the last first, without their curves. */
+    List<RunView> latest(int most) {
+        return book.latest(most, this::progress);
+    }
+
+    private synchronized Optional<Progress> progress(long id) {
+        return going != null && going.id() == id ? Optional.of(going.progress()) : Optional.empty();
+    }
+
+    @PreDestroy
+    void stop() throws InterruptedException {
+        worker.shutdownNow();
+        worker.awaitTermination(ENDS_WITHIN_S, TimeUnit.SECONDS);
+    }
+}

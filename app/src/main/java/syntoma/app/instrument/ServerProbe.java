@@ -1,0 +1,37 @@
+package syntoma.app.instrument;
+
+import org.springframework.stereotype.Component;
+import syntoma.app.platform.Conflict;
+import syntoma.core.run.Loaded;
+
+/** Tries the speed server on the spot. */
+@Component
+class ServerProbe {
+    private final SpeedServers servers;
+
+    ServerProbe(SpeedServers servers) {
+        this.servers = servers;
+    }
+
+    /**
+     * Whether it answers as one, and what a short answer takes.
+     *
+     * @throws Conflict when none is set
+     */
+    MeasureController.Reach reach() {
+        SpeedServers.Reached server = servers.reached()
+                .orElseThrow(() -> new Conflict("no speed server is set; set one first, under Measure"));
+        try (SpeedClient client = new SpeedClient(server.address(), server.key())) {
+            client.greet();
+            Loaded.Probe answer = client.probe(0);
+            return answer.isLost()
+                    ? new MeasureController.Reach(false, "the speed server stopped answering", null)
+                    : new MeasureController.Reach(true, null, answer.ms());
+        } catch (RunFailed failed) {
+            return new MeasureController.Reach(false, failed.getMessage(), null);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            return new MeasureController.Reach(false, "it was stopped", null);
+        }
+    }
+}

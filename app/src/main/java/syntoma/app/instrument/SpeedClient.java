@@ -1,0 +1,137 @@
+package syntoma.app.instrument;
+
+import java.io.IOException;
+import java.net.ConnectException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpTimeoutException;
+import java.nio.channels.UnresolvedAddressException;
+import java.time.Duration;
+import java.util.LinkedHashSet;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import syntoma.core.run.Loaded;
+
+/** Talks to one speed server for one run. Redirects are not followed. */
+final class SpeedClient implements AutoCloseable {
+    private static final Duration ANSWERS_WITHIN = Duration.ofSeconds(3);
+    private static final int LONGEST_ABOUT = 2_000;
+    private static final int LET_IN_NOT = 401;
+    private static final int TOO_MUCH = 413;
+    private static final int TOO_MANY = 429;
+
+    private final String run = UUID.randomUUID().toString();
+    private final URI server;
+    private final String key;
+    private final ExecutorService workers = Executors.newCachedThreadPool(work -> {
+        Thread thread = new Thread(work, "speed-run");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final HttpClient client = HttpClient.newBuilder()
+            .connectTimeout(ANSWERS_WITHIN)
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .version(HttpClient.Version.HTTP_1_1)
+            .executor(workers)
+            .build();
+
+    SpeedClient(URI server, String key) {
+        this.server = server;
+        this.key = key;
+    }
+
+    /** Makes sure that there is a speed server, and that it lets this in. */
+    void greet() throws RunFailed, InterruptedException {
+        CompletableFuture<HttpResponse<String>> asked =
+                client.sendAsync(to("/").build(), info -> new Limited(LONGEST_ABOUT));
+        try {
+            HttpResponse<String> answer = asked.get(ANSWERS_WITHIN.toSeconds(), TimeUnit.SECONDS);
+            require(answer.statusCode());
+            if (!answer.body().contains("\"speedServer\"")) {
+                throw new RunFailed(server + " answers, but it is no speed server of Syntoma’s");
+            }
+        } catch (TimeoutException late) {
+            throw new RunFailed(late());
+        } catch (ExecutionException broken) {
+            throw new RunFailed(said(broken));
+        } finally {
+            asked.cancel(true);
+        }
+    }
+
+    /** Asks a short question. */
+    Loaded.Probe probe(double atMs) throws InterruptedException {
+        long asked = System.nanoTime();
+        try {
+            HttpResponse<Void> answer =
+                    client.send(to("/ping").timeout(ANSWERS_WITHIN).build(), HttpResponse.BodyHandlers.discarding());
+            boolean answered = answer.statusCode() / 100 == 2;
+            return new Loaded.Probe(atMs, answered ? (System.nanoTime() - asked) / 1e6 : Double.NaN);
+        } catch (IOException lost) {
+            return new Loaded.Probe(atMs, Double.NaN);
+        }
+    }
+
+    /** A call of this run. */
+    HttpRequest.Builder toRun(String path, String more) {
+        return to(path + "?run=" + run + more);
+    }
+
+    private HttpRequest.Builder to(String pathAndQuery) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(server.resolve(pathAndQuery));
+        return key.isEmpty() ? request : request.header("Authorization", "Bearer " + key);
+    }
+
+    HttpClient http() {
+        return client;
+    }
+
+    /** Refuses an answer that is none. */
+    void require(int status) throws RunFailed {
+        if (status / 100 == 2) {
+            return;
+        }
+        throw new RunFailed(
+                switch (status) {
+                    case LET_IN_NOT -> "the speed server asks for another key";
+                    case TOO_MANY -> "the speed server has as many runs as it allows; try again in a minute";
+                    case TOO_MUCH -> "the run took all that the speed server allows for one";
+                    case 301, 302, 303, 307, 308 -> "the speed server sends elsewhere, which is not followed";
+                    default -> "the speed server answers with status " + status;
+                });
+    }
+
+    /** What went wrong on the way, in words. */
+    String said(Throwable broken) {
+        // a chain of the JDK's client can bite its own tail
+        Set<Throwable> causes = new LinkedHashSet<>();
+        for (Throwable cause = broken; cause != null && causes.add(cause); cause = cause.getCause()) {}
+        if (causes.stream().anyMatch(UnresolvedAddressException.class::isInstance)) {
+            return "no machine is known as " + server.getHost();
+        }
+        if (causes.stream().anyMatch(HttpTimeoutException.class::isInstance)) {
+            return late();
+        }
+        if (causes.stream().anyMatch(ConnectException.class::isInstance)) {
+            return "nothing answers at " + server;
+        }
+        return "the connection to the speed server broke";
+    }
+
+    private String late() {
+        return server + " did not answer within " + ANSWERS_WITHIN.toSeconds() + " s";
+    }
+
+    @Override
+    public void close() {
+        workers.shutdownNow();
+    }
+}

@@ -1,0 +1,93 @@
+package syntoma.app.instrument;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.time.OffsetDateTime;
+import org.springframework.lang.Nullable;
+
+/** A run with what it came to; what was not measured is null. */
+@Entity
+class SpeedRun {
+    @Id
+    @GeneratedValue(strategy = GenerationType.IDENTITY)
+    Long id;
+
+    String kind;
+    String state = RunState.WAITING.label();
+    String setup;
+    String carrier;
+
+    @Nullable
+    String campsite;
+
+    @Nullable
+    String trial;
+
+    @Nullable
+    Integer round;
+
+    boolean toLog;
+
+    @Nullable
+    Double budgetMb;
+
+    String server;
+    OffsetDateTime startedAt;
+
+    @Nullable
+    Double downMbps;
+
+    @Nullable
+    Double upMbps;
+
+    @Nullable
+    Double idleMs;
+
+    @Nullable
+    Double downLoadedMs;
+
+    @Nullable
+    Double upLoadedMs;
+
+    @Nullable
+    Double jitterMs;
+
+    @Nullable
+    Double lossPct;
+
+    @Nullable
+    Boolean flatDown;
+
+    @Nullable
+    Boolean flatUp;
+
+    long bytesUsed;
+    double seconds;
+
+    @Nullable
+    String endedBecause;
+
+    /** The curve, as JSON. */
+    @Nullable
+    String series;
+
+    @Nullable
+    Long measurementId;
+
+    protected SpeedRun() {}
+
+    SpeedRun(RunRequest asked, String server, OffsetDateTime startedAt) {
+        this.kind = asked.kind();
+        this.setup = asked.setup();
+        this.carrier = asked.carrier();
+        this.campsite = asked.campsite();
+        this.trial = asked.trial();
+        this.round = asked.round();
+        this.toLog = asked.isLogged();
+        this.budgetMb = asked.budgetMb();
+        this.server = server;
+        this.startedAt = startedAt;
+    }
+}

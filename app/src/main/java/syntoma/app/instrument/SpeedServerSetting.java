@@ -1,0 +1,27 @@
+package syntoma.app.instrument;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import org.springframework.lang.Nullable;
+
+/** The speed server that runs use; there is one at most. */
+@Entity
+@Table(name = "speed_server")
+class SpeedServerSetting {
+    static final int ONLY = 1;
+
+    @Id
+    Integer id = ONLY;
+
+    String address;
+
+    @Nullable
+    String secret;
+
+    protected SpeedServerSetting() {}
+
+    SpeedServerSetting(String address) {
+        this.address = address;
+    }
+}
