@@ -142,6 +142,9 @@ function Margin({ view, log }: { view: View; log: () => void }) {
           <Button type="primary" className="wide-only" onClick={log}>
             Log a reading <kbd>R</kbd>
           </Button>
+          <Link to="/measure" className="measure-now">
+            Measure now <kbd className="wide-only">M</kbd>
+          </Link>
         </div>
         <p className="small">
           Bars on a phone are not asked for: makers draw them as they like, so nothing is computed from them.

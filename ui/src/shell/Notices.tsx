@@ -1,5 +1,6 @@
 import { Button } from 'antd';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
+import { isOver, useRuns } from '../data/measure';
 import { useNow } from '../data/now';
 import { useReach } from '../data/reach';
 import { useSending, useWaiting } from '../data/useQueue';
@@ -12,6 +13,8 @@ export function Notices() {
   const { newer } = useNow();
   const waiting = useWaiting();
   useSending();
+  const run = useRuns().data?.[0];
+  const { pathname } = useLocation();
   const looks = waiting.filter((entry) => entry.refused || entry.beside).length;
   return (
     <div className="notices" role="status">
@@ -27,6 +30,11 @@ export function Notices() {
           <Button size="small" onClick={() => window.location.reload()}>
             Take it
           </Button>
+        </p>
+      )}
+      {run && !isOver(run) && pathname !== '/measure' && (
+        <p>
+          <Link to={`/measure?run=${run.id}`}>A run of {run.setup} goes on</Link>
         </p>
       )}
       {waiting.length > 0 && (

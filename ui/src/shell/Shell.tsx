@@ -37,6 +37,7 @@ export function Shell() {
   }, []);
   useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
   useKey('r', () => setLogging(true));
+  useKey('m', () => void navigate('/measure'));
   useKey('?', () => setHelp(true));
   useKey('/', () => setFinding(true));
   return (
@@ -66,9 +67,12 @@ export function Shell() {
           <Outlet />
         </Suspense>
       </div>
-      <Button type="primary" className="thumb" onClick={log.open}>
-        Log a reading
-      </Button>
+      <div className="thumbs">
+        <Button type="primary" className="thumb" onClick={log.open}>
+          Log a reading
+        </Button>
+        <Button onClick={() => void navigate('/measure')}>Measure now</Button>
+      </div>
       {logging && (
         <Suspense>
           <LogDialog close={() => setLogging(false)} />

@@ -4,6 +4,7 @@ import { useEffect, useEffectEvent } from 'react';
 export const KEYS = [
   ['1 to 7', 'the views'],
   ['R', 'log a reading'],
+  ['M', 'measure now'],
   ['/', 'find in everything'],
   ['?', 'all keys'],
   ['Esc', 'close'],

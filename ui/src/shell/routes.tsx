@@ -30,6 +30,10 @@ export const router = createBrowserRouter([
         path: '/devices',
         lazy: async () => ({ Component: (await import('../access/DevicesView')).DevicesView }),
       },
+      {
+        path: '/measure',
+        lazy: async () => ({ Component: (await import('../measure/MeasureView')).MeasureView }),
+      },
       { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
       { path: '*', lazy: async () => ({ Component: (await import('../later/LaterView')).LaterView }) },
     ],

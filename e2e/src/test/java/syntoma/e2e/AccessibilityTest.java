@@ -40,6 +40,7 @@ class AccessibilityTest {
             "/findings",
             "/bench",
             "/devices",
+            "/measure",
             "/pair",
             "/guest",
             "/no-such-page");

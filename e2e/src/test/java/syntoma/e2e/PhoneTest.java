@@ -28,6 +28,7 @@ class PhoneTest {
     private static final String PHRASE = "rusty gate by the quarry";
     /** A thousand of them are sent over a link that breaks in the test of the queue itself. */
     private static final int MANY = Integer.getInteger("endure.waiting", 300);
+
     private static final double CUT = 0.02;
 
     /** Puts many measurements on the device, as they are kept when they were logged without the server. */

@@ -40,6 +40,10 @@ class Shots {
             take(desk, app.address("/rig?part=shelf"), "rig-shelf");
             take(chromium.open(Chromium.Look.PHONE_PAPER), app.address("/rig?part=shelf"), "rig-shelf-phone");
             take(chromium.open(Chromium.Look.DESK_LAMP), app.address(TRIAL), "verdict-lamp");
+            desk.navigate(app.address("/measure"));
+            desk.locator(".start-run button").click();
+            assertThat(desk.locator("h1")).containsText("Mb/s up");
+            shoot(desk, "measure");
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
             take(phone, app.address("/pitch"), "pitch-phone");
             phone.locator("button.thumb").click();

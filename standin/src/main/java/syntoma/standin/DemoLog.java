@@ -17,6 +17,10 @@ public final class DemoLog {
     /** The seed of the demo data. */
     public static final long SEED = 20_260_704L;
 
+    /** The demo's evening: the last stay, still going on. */
+    public static final Now EVENING = new Now(
+            "Lighthouse Meadow", World.MAST_PANEL, "Tarnwave", OffsetDateTime.parse("2026-09-01T14:20:00+02:00"));
+
     private static final String HEADER = "taken_at,campsite,lat,lon,setup,carrier,rat,band,arfcn,cell_id,rsrp_dbm,"
             + "rsrq_db,sinr_db,down_mbps,up_mbps,idle_ms,down_loaded_ms,up_loaded_ms,jitter_ms,loss_pct,server,outcome,"
             + "trial,round,note\n";
@@ -116,8 +120,7 @@ public final class DemoLog {
 
     /** Where the vehicle stands at the end. */
     public Now now() {
-        return new Now(
-                "Lighthouse Meadow", World.MAST_PANEL, "Tarnwave", OffsetDateTime.parse("2026-09-01T14:20:00+02:00"));
+        return EVENING;
     }
 
     private void stay(String place, String from, int days, String carrier, String usual, String other) {

@@ -93,7 +93,12 @@ public final class World {
         return List.copyOf(places.values());
     }
 
-    /** What serves a place from a carrier. */
+    /** Whether the vehicle has a setup of a name. */
+    public boolean isSetup(String name) {
+        return riggings.containsKey(name);
+    }
+
+    /** What serves a place from a carrier; null where nothing does. */
     public Mast mast(String place, String carrier) {
         return masts.get(place + "/" + carrier);
     }

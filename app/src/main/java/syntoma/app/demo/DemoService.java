@@ -29,6 +29,7 @@ class DemoService {
     private final Plans plans;
     private final StandingService standing;
     private final DemoRigLoader rig;
+    private final DemoInstruments instruments;
     private final IntakeTurn turn;
     private final Emptying emptying;
     private final LogClock clock;
@@ -43,6 +44,7 @@ class DemoService {
             Plans plans,
             StandingService standing,
             DemoRigLoader rig,
+            DemoInstruments instruments,
             IntakeTurn turn,
             Emptying emptying,
             LogClock clock,
@@ -55,6 +57,7 @@ class DemoService {
         this.plans = plans;
         this.standing = standing;
         this.rig = rig;
+        this.instruments = instruments;
         this.turn = turn;
         this.emptying = emptying;
         this.clock = clock;
@@ -70,6 +73,7 @@ class DemoService {
     void goOn() {
         if (isShown()) {
             clock.showDemo();
+            instruments.setUp();
         }
     }
 
@@ -101,6 +105,7 @@ class DemoService {
         DemoLog.Now now = log.now();
         standing.change(now.campsite(), now.setup(), now.carrier(), now.since());
         rig.load();
+        instruments.setUp();
     }
 
     /**
@@ -117,6 +122,7 @@ class DemoService {
         }
         try {
             emptying.empty();
+            instruments.putAway();
             clock.showPresent();
         } finally {
             turn.give();

@@ -28,7 +28,7 @@ final class DownLoad implements Load {
     DownLoad(SpeedClient client, int streams, long most, OptionalDouble slowMbps) {
         this.client = client;
         this.most = most;
-        String more = (most < Long.MAX_VALUE ? "&bytes=" + Math.max(1, most / streams) : "")
+        String more = "&bytes=" + Math.max(1, most / streams)
                 + (slowMbps.isPresent() ? "&mbps=" + slowMbps.getAsDouble() : "");
         HttpRequest request = client.toRun("/down", more).build();
         for (int i = 0; i < streams; i++) {
@@ -64,25 +64,21 @@ final class DownLoad implements Load {
 
     @Override
     public Optional<String> problem() {
-        boolean some = false;
         boolean all = true;
         for (CompletableFuture<HttpResponse<Void>> stream : streams) {
-            some |= stream.isDone();
             all &= stream.isDone();
             Optional<String> refused = stream.isDone() ? Streams.ended(client, stream) : Optional.empty();
             if (refused.isPresent()) {
                 return refused;
             }
         }
-        // with a budget each stream has its own share of it, and ends in its own time
-        boolean early = most == Long.MAX_VALUE ? some : all && !isSpent();
-        return early ? Optional.of("the speed server ended the stream early") : Optional.empty();
+        // each stream has its own share of what may be taken, and ends in its own time
+        return all && !isSpent() ? Optional.of("the speed server ended the stream early") : Optional.empty();
     }
 
     @Override
     public boolean isSpent() {
-        return most < Long.MAX_VALUE
-                && streams.stream().allMatch(s -> s.isDone() && !s.isCompletedExceptionally())
+        return streams.stream().allMatch(s -> s.isDone() && !s.isCompletedExceptionally())
                 && count.get() >= most / streams.size() * streams.size();
     }
 

@@ -1,5 +1,6 @@
 package syntoma.app.instrument;
 
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.platform.InvalidInput;
+import syntoma.core.run.RunKind;
 
 /** What measures: the speed server, and runs. */
 @RestController
@@ -41,6 +43,16 @@ class MeasureController {
      * @param problem why not, in words; null where it was
      */
     record Reach(boolean reached, @Nullable String problem, @Nullable Double answerMs) {}
+
+    /** A kind of run, and what it does and takes. */
+    record KindView(String kind, String says) {}
+
+    @GetMapping("/measure/kinds")
+    List<KindView> kinds() {
+        return Arrays.stream(RunKind.values())
+                .map(kind -> new KindView(kind.label(), kind.says()))
+                .toList();
+    }
 
     @GetMapping("/measure/server")
     SpeedServers.ServerView server() {

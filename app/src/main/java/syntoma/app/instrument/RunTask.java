@@ -32,6 +32,7 @@ final class RunTask {
     private final SpeedClient client;
     private final Progress progress;
     private final Runnable keep;
+    private long most;
 
     /**
      * A run to be made.
@@ -54,7 +55,8 @@ final class RunTask {
      * @throws RunFailed when it could not go on
      */
     Optional<String> run() throws RunFailed, InterruptedException {
-        client.greet();
+        long allowed = client.greet().bytes();
+        most = Math.min(budget, allowed);
         progress.enter(RunState.IDLE);
         keep.run();
         idle();
@@ -67,7 +69,14 @@ final class RunTask {
             keep.run();
             spent |= load(direction);
         }
-        return spent ? Optional.of("the budget of " + budget / 1_000_000 + " MB was used up") : Optional.empty();
+        if (!spent) {
+            return Optional.empty();
+        }
+        String amount = most / 1_000_000 + " MB";
+        return Optional.of(
+                budget <= allowed
+                        ? "the budget of " + amount + " was used up"
+                        : "the speed server allows " + amount + " for a run");
     }
 
     private void idle() throws RunFailed, InterruptedException {
@@ -96,12 +105,9 @@ final class RunTask {
         OptionalDouble slow =
                 kind.measuresRate() ? OptionalDouble.empty() : OptionalDouble.of(RunKind.SLOW_STREAM_MBPS);
         long before = progress.bytes();
-        long most = budget == Long.MAX_VALUE
-                ? budget
-                : direction == Direction.DOWN ? budget / 2 : Math.max(1, budget - before);
         Load load = direction == Direction.DOWN
-                ? new DownLoad(client, kind.streams(), most, slow)
-                : new UpLoad(client, kind.streams(), most, slow);
+                ? new DownLoad(client, kind.streams(), most / 2, slow)
+                : new UpLoad(client, kind.streams(), Math.max(1, most - before), slow);
         Thread asking = new Thread(() -> ask(direction), "speed-probes");
         asking.setDaemon(true);
         asking.start();

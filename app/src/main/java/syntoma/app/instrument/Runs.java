@@ -13,6 +13,7 @@ import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -39,6 +40,7 @@ class Runs {
     private final SpeedServers servers;
     private final StandingService standing;
     private final AutomaticLog log;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
         Thread thread = new Thread(work, "run");
@@ -49,11 +51,18 @@ class Runs {
     @Nullable
     private Going going;
 
-    Runs(RunBook book, SpeedServers servers, StandingService standing, AutomaticLog log, Clock clock) {
+    Runs(
+            RunBook book,
+            SpeedServers servers,
+            StandingService standing,
+            AutomaticLog log,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.book = book;
         this.servers = servers;
         this.standing = standing;
         this.log = log;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -86,6 +95,7 @@ class Runs {
         Going begun = new Going(id, new Progress(kind));
         going = begun;
         long budget = checked.budgetMb() == null ? Long.MAX_VALUE : Math.round(checked.budgetMb() * BYTES_PER_MB);
+        events.publishEvent(new RunBegun(checked.setup(), checked.carrier()));
         worker.execute(() -> make(begun, kind, budget, server));
         return view(id);
     }

@@ -1,5 +1,8 @@
 package syntoma.app.instrument;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.net.ConnectException;
 import java.net.URI;
@@ -18,11 +21,13 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import org.springframework.lang.Nullable;
 import syntoma.core.run.Loaded;
 
 /** Talks to one speed server for one run. Redirects are not followed. */
 final class SpeedClient implements AutoCloseable {
     private static final Duration ANSWERS_WITHIN = Duration.ofSeconds(3);
+    private static final ObjectMapper JSON = new ObjectMapper();
     private static final int LONGEST_ABOUT = 2_000;
     private static final int LET_IN_NOT = 401;
     private static final int TOO_MUCH = 413;
@@ -48,16 +53,24 @@ final class SpeedClient implements AutoCloseable {
         this.key = key;
     }
 
+    /** What a speed server says it allows for one run. */
+    @JsonIgnoreProperties(ignoreUnknown = true)
+    record Allowance(@Nullable Integer speedServer, long bytes) {}
+
     /** Makes sure that there is a speed server, and that it lets this in. */
-    void greet() throws RunFailed, InterruptedException {
+    Allowance greet() throws RunFailed, InterruptedException {
         CompletableFuture<HttpResponse<String>> asked =
                 client.sendAsync(to("/").build(), info -> new Limited(LONGEST_ABOUT));
         try {
             HttpResponse<String> answer = asked.get(ANSWERS_WITHIN.toSeconds(), TimeUnit.SECONDS);
             require(answer.statusCode());
-            if (!answer.body().contains("\"speedServer\"")) {
-                throw new RunFailed(server + " answers, but it is no speed server of Syntoma’s");
+            Allowance allowance = JSON.readValue(answer.body(), Allowance.class);
+            if (allowance.speedServer() == null || allowance.bytes() <= 0) {
+                throw none();
             }
+            return allowance;
+        } catch (JsonProcessingException other) {
+            throw none();
         } catch (TimeoutException late) {
             throw new RunFailed(late());
         } catch (ExecutionException broken) {
@@ -124,6 +137,10 @@ final class SpeedClient implements AutoCloseable {
             return "nothing answers at " + server;
         }
         return "the connection to the speed server broke";
+    }
+
+    private RunFailed none() {
+        return new RunFailed(server + " answers, but it is no speed server of Syntoma’s");
     }
 
     private String late() {

@@ -19,7 +19,6 @@ final class UpLoad implements Load {
     private static final long ARRIVES_WITHIN_MS = 1_000;
 
     private final SpeedClient client;
-    private final long most;
     private final AtomicLong left;
     private final List<Outflow> sources = new ArrayList<>();
     private final List<CompletableFuture<HttpResponse<Void>>> streams = new ArrayList<>();
@@ -31,7 +30,6 @@ final class UpLoad implements Load {
 
     UpLoad(SpeedClient client, int streams, long most, OptionalDouble slowMbps) {
         this.client = client;
-        this.most = most;
         this.left = new AtomicLong(most);
         told = client.http()
                 .sendAsync(
@@ -120,7 +118,7 @@ final class UpLoad implements Load {
 
     @Override
     public boolean isSpent() {
-        return most < Long.MAX_VALUE && left.get() <= 0 && streams.stream().allMatch(CompletableFuture::isDone);
+        return left.get() <= 0 && streams.stream().allMatch(CompletableFuture::isDone);
     }
 
     @Override

@@ -99,6 +99,7 @@ class Interface implements WebMvcConfigurer {
             "/findings",
             "/bench",
             "/devices",
+            "/measure",
             "/pair",
             "/guest"
         })

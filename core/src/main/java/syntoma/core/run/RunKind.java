@@ -12,9 +12,14 @@ import syntoma.core.unit.Labels;
  * goes on up to 1.5 MB each way. A run for the latency alone loads each direction with one slow stream.
  */
 public enum RunKind {
-    FULL(12_000, 12_000, Long.MAX_VALUE, 4),
-    LIGHT(4_000, 12_000, 1_500_000, 4),
-    LATENCY(4_000, 4_000, Long.MAX_VALUE, 1);
+    FULL(12_000, 12_000, Long.MAX_VALUE, 4, "12 s each way at full speed: 15 MB each way for every 10 Mb/s of it."),
+    LIGHT(
+            4_000,
+            12_000,
+            1_500_000,
+            4,
+            "Ends as soon as the rate is known to a tenth, after 4 s each way at most: a third of the data or less."),
+    LATENCY(4_000, 4_000, Long.MAX_VALUE, 1, "How long answers take, alone and beside one slow stream: under 1 MB.");
 
     /** What the one slow stream of a run for the latency alone is held at: 0.35 MB in each direction's 4 s. */
     public static final double SLOW_STREAM_MBPS = 0.7;
@@ -26,12 +31,14 @@ public enum RunKind {
     private final int mostMs;
     private final long leastBytes;
     private final int streams;
+    private final String says;
 
-    RunKind(int usualMs, int mostMs, long leastBytes, int streams) {
+    RunKind(int usualMs, int mostMs, long leastBytes, int streams, String says) {
         this.usualMs = usualMs;
         this.mostMs = mostMs;
         this.leastBytes = leastBytes;
         this.streams = streams;
+        this.says = says;
     }
 
     /** The name in the API. */
@@ -46,6 +53,11 @@ public enum RunKind {
      */
     public static RunKind labelled(String text) {
         return Labels.find("kind", text, values(), RunKind::label);
+    }
+
+    /** What it does and what it takes, in a sentence. */
+    public String says() {
+        return says;
     }
 
     /** How many streams load a direction side by side. */

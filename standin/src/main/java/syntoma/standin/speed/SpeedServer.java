@@ -1,5 +1,6 @@
 package syntoma.standin.speed;
 
+import java.net.BindException;
 import java.util.Set;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -70,7 +71,9 @@ public final class SpeedServer implements AutoCloseable {
                     + (options.key().isEmpty() ? ", for this machine alone" : ", for those who have the key"));
             server.server.join();
         } catch (Exception refused) {
-            System.err.println("syntoma: the speed server does not start: " + refused.getMessage());
+            boolean taken = refused.getCause() instanceof BindException;
+            System.err.println("syntoma: the speed server does not start: " + refused.getMessage()
+                    + (taken ? "; the port is taken, or the address is none of this machine’s" : ""));
             System.exit(1);
         }
     }

@@ -1,0 +1,62 @@
+package syntoma.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The program measures: a run from one key, seen from everywhere, through a reload. */
+class MeasureTest {
+    @TempDir
+    private static Path dir;
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    @Test
+    void a_run_takes_one_key_and_goes_on_through_a_reload_and_on_a_second_device() {
+        try (RunningApp app = RunningApp.start(dir.resolve("demo"), true);
+                Chromium chromium = new Chromium()) {
+            Page desk = chromium.open(Chromium.Look.DESK_PAPER);
+            Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
+            phone.navigate(app.address("/pitch"));
+            desk.navigate(app.address("/pitch"));
+            assertThat(desk.locator("h1")).containsText("Mast panel");
+            desk.keyboard().press("m");
+            button(desk, "Measure now").click();
+            assertThat(desk.locator("h1")).containsText("Measuring Mast panel");
+            assertTrue(desk.url().contains("run="), desk.url());
+            phone.getByText("A run of Mast panel goes on").click();
+            assertThat(phone.locator(".run-curve")).isVisible();
+            desk.reload();
+            assertThat(desk.locator("h1")).containsText("Mast panel: ");
+            assertThat(desk.locator("h1")).containsText("Mb/s up, ");
+            assertThat(phone.locator("h1")).containsText("Mb/s up, ");
+            assertEquals(desk.locator("h1").innerText(), phone.locator("h1").innerText());
+            assertThat(desk.getByText("In the log.")).isVisible();
+            String csv = app.read("/api/measurements.csv");
+            assertTrue(csv.contains("light run, "), "it stands in the log");
+
+            desk.locator("#field-budgetMb").fill("0");
+            button(desk, "Measure now").click();
+            assertThat(desk.getByRole(AriaRole.ALERT)).containsText("budgetMb is 0 MB; allowed is 0.1 to 10000 MB");
+            desk.locator("#field-budgetMb").fill("");
+            desk.locator("#field-address").fill("http://127.0.0.1:1");
+            button(desk, "Use it and try it").click();
+            assertThat(desk.getByText("Not reached: nothing answers at http://127.0.0.1:1."))
+                    .isVisible();
+            button(desk, "Measure now").click();
+            assertThat(desk.locator("h1")).containsText("it failed: nothing answers at");
+            assertEquals(List.of(), chromium.complaints());
+        }
+    }
+}

@@ -1,0 +1,79 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { api, type Schemas, unwrap } from './client';
+import { keys } from './keys';
+
+export type Run = Schemas['RunView'];
+
+const OVER = ['done', 'cancelled', 'failed'];
+
+/** Whether a run goes on no more. */
+export const isOver = (run: Run) => OVER.includes(run.state);
+
+export const useRunKinds = () =>
+  useQuery({
+    queryKey: keys.runKinds,
+    queryFn: () => unwrap(api.GET('/api/measure/kinds')),
+    staleTime: Infinity,
+  });
+
+export const useSpeedServer = () =>
+  useQuery({ queryKey: keys.speedServer, queryFn: () => unwrap(api.GET('/api/measure/server')) });
+
+/** Sets the speed server, and tries it. */
+export function useSetSpeedServer() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async (body: Schemas['ServerRequest']) => {
+      const set = await unwrap(api.PUT('/api/measure/server', { body }));
+      return set.address === null ? null : unwrap(api.POST('/api/measure/server/probe'));
+    },
+    onSettled: () => client.invalidateQueries({ queryKey: keys.speedServer }),
+  });
+}
+
+/** The latest runs, the last first, without their curves. */
+export const useRuns = () => useQuery({ queryKey: keys.runs, queryFn: () => unwrap(api.GET('/api/runs')) });
+
+/** A run; while it goes on it is told four times a second. */
+export function useRun(id: number | null) {
+  const client = useQueryClient();
+  const query = useQuery({
+    queryKey: keys.run(id ?? 0),
+    queryFn: () => unwrap(api.GET('/api/runs/{id}', { params: { path: { id: id ?? 0 } } })),
+    enabled: id !== null,
+  });
+  const goesOn = query.data !== undefined && !isOver(query.data);
+  useEffect(() => {
+    if (id === null || !goesOn) {
+      return undefined;
+    }
+    const events = new EventSource(`/api/runs/${id}/events`);
+    events.addEventListener('run', (event: MessageEvent<string>) => {
+      const run = JSON.parse(event.data) as Run;
+      client.setQueryData(keys.run(id), run);
+      if (isOver(run)) {
+        events.close();
+        void client.invalidateQueries({ queryKey: keys.runs });
+      }
+    });
+    return () => events.close();
+  }, [id, goesOn, client]);
+  return query;
+}
+
+export function useStartRun() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas['RunRequest']) => unwrap(api.POST('/api/runs', { body })),
+    onSuccess: (run) => {
+      client.setQueryData(keys.run(run.id), run);
+      return client.invalidateQueries({ queryKey: keys.runs });
+    },
+  });
+}
+
+export const useCancelRun = () =>
+  useMutation({
+    mutationFn: (id: number) => unwrap(api.DELETE('/api/runs/{id}', { params: { path: { id } } })),
+  });

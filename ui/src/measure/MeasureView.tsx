@@ -1,0 +1,118 @@
+import { useEffect } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { isOver, type Run, useRun, useRuns, useSpeedServer } from '../data/measure';
+import { useStanding } from '../data/names';
+import { both, stateOf } from '../data/state';
+import { Loaded } from '../parts/Loaded';
+import { Part, Sheet } from '../parts/Sheet';
+import { short } from '../format/numbers';
+import { RunFigures, RunShown } from './RunShown';
+import { ServerForm } from './ServerForm';
+import { StartRun } from './StartRun';
+import './measure.css';
+
+/** Measures: asks what kind of run, shows it as it comes, and says what it came to. */
+export function MeasureView() {
+  const [search, setSearch] = useSearchParams();
+  const server = useSpeedServer();
+  const standing = useStanding();
+  const runs = useRuns();
+  const latest = runs.data?.[0];
+  const asked = Number(search.get('run')) || null;
+  const going = latest && !isOver(latest) ? latest.id : null;
+  const id = asked ?? going;
+  // a run that is found going on stays on the page when it is over
+  useEffect(() => {
+    if (asked === null && going !== null) {
+      setSearch({ run: String(going) }, { replace: true });
+    }
+  }, [asked, going, setSearch]);
+  const shown = useRun(id).data;
+  const goesOn = shown !== undefined && !isOver(shown);
+  const isSet = server.data?.address != null;
+  return (
+    <Sheet
+      title="Measure"
+      over={<Link to="/pitch">Pitch</Link>}
+      headline={headline(shown, isSet, server.data !== undefined)}
+      margin={
+        <>
+          <LatestRuns runs={runs.data} />
+          {server.data?.address != null && (
+            <Part title="Speed server">
+              <ServerForm server={server.data} />
+            </Part>
+          )}
+        </>
+      }
+    >
+      <Loaded state={both(stateOf(server), stateOf(standing))}>
+        {([at, line]) =>
+          at.address === null ? (
+            <Part title="Speed server">
+              <ServerForm server={at} />
+            </Part>
+          ) : (
+            <>
+              {shown && <RunShown run={shown} />}
+              {!goesOn && <StartRun line={line} again={shown !== undefined} />}
+              {shown && !goesOn && <RunFigures run={shown} />}
+            </>
+          )
+        }
+      </Loaded>
+    </Sheet>
+  );
+}
+
+function headline(run: Run | undefined, isSet: boolean, known: boolean) {
+  if (!run) {
+    return isSet || !known
+      ? 'Measure what is up now.'
+      : 'Say where the speed server is; from then on a run takes one key.';
+  }
+  if (run.sentence !== null) {
+    return `${run.setup}: ${run.sentence.charAt(0).toLowerCase()}${run.sentence.slice(1)}`;
+  }
+  switch (run.state) {
+    case 'cancelled':
+      return 'Cancelled; nothing was logged.';
+    case 'down':
+      return `Measuring ${run.setup}: ${now(run)} Mb/s down.`;
+    case 'up':
+      return `Measuring ${run.setup}: ${now(run)} Mb/s up.`;
+    default:
+      return `Measuring ${run.setup}: how long an answer takes.`;
+  }
+}
+
+const now = (run: Run) => short(run.series.findLast((p) => p.mbps !== null && p.phase === run.state)?.mbps);
+
+function LatestRuns({ runs }: { runs: Run[] | undefined }) {
+  if (!runs || runs.length === 0) {
+    return null;
+  }
+  return (
+    <Part title="Latest runs">
+      {runs.slice(0, 5).map((run) => (
+        <div className="note" key={run.id}>
+          <Link to={`/measure?run=${run.id}`}>
+            {run.setup}, {run.carrier}
+          </Link>
+          : {outcome(run)}
+        </div>
+      ))}
+    </Part>
+  );
+}
+
+function outcome(run: Run) {
+  if (run.state !== 'done') {
+    return isOver(run) ? run.state : 'goes on';
+  }
+  const rates = [
+    run.upMbps === null ? null : `${short(run.upMbps)} Mb/s up`,
+    run.downMbps === null ? null : `${short(run.downMbps)} Mb/s down`,
+  ].filter(Boolean);
+  return rates.join(', ') || `${short(run.idleMs)} ms`;
+}

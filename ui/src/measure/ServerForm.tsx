@@ -1,0 +1,60 @@
+import { Button } from 'antd';
+import { useState } from 'react';
+import { type Schemas, Refusal } from '../data/client';
+import { useSetSpeedServer } from '../data/measure';
+import { short } from '../format/numbers';
+import { Field } from '../parts/Field';
+
+/** Where the speed server is; tried on the spot. */
+export function ServerForm({ server }: { server: Schemas['ServerView'] }) {
+  const [address, setAddress] = useState(server.address ?? '');
+  const [key, setKey] = useState<string>();
+  const set = useSetSpeedServer();
+  const problem = (field: string) =>
+    set.error instanceof Refusal ? set.error.errors.find((e) => e.field === field)?.message : undefined;
+  const known = problem('address') ?? problem('key');
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        set.mutate({ address, ...(key === undefined ? {} : { key }) } as Schemas['ServerRequest']);
+      }}
+    >
+      <Field
+        name="address"
+        label="Address"
+        value={address}
+        onChange={setAddress}
+        placeholder="http://192.168.1.20:8790"
+        problem={problem('address')}
+        hint="A machine at home or a rented one that runs ./syntoma server."
+      />
+      <Field
+        name="key"
+        label="Key"
+        type="password"
+        value={key ?? ''}
+        onChange={setKey}
+        placeholder={server.hasSecret ? 'kept; type another to change it' : 'none'}
+        problem={problem('key')}
+      />
+      <div className="buttons">
+        <Button htmlType="submit" loading={set.isPending}>
+          {address.trim() === '' && server.address !== null ? 'Use none' : 'Use it and try it'}
+        </Button>
+      </div>
+      {set.error && !known && (
+        <p className="loss" role="alert">
+          {set.error.message}
+        </p>
+      )}
+      {set.data && (
+        <p role="status" className={set.data.reached ? 'gain' : 'loss'}>
+          {set.data.reached
+            ? `Reached; an answer takes ${short(set.data.answerMs)} ms.`
+            : `Not reached: ${set.data.problem ?? ''}.`}
+        </p>
+      )}
+    </form>
+  );
+}
