@@ -35,3 +35,15 @@ create table speed_run (
     measurement_id bigint
 );
 create index speed_run_state on speed_run (state);
+
+-- The router that is watched; its secrets never leave the store.
+create table router (
+    id int primary key,
+    kind varchar(9) not null,
+    address varchar(200) not null,
+    path varchar(400) not null,
+    username varchar(400),
+    password varchar(400),
+    token varchar(400),
+    mapping varchar(40000) not null
+);

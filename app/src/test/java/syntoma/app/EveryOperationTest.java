@@ -69,6 +69,10 @@ class EveryOperationTest {
         bodies.put("POST /api/gear", gear.formatted("Walked"));
         bodies.put("PUT /api/gear/{id}", gear.formatted("Walked again"));
         bodies.put("POST /api/gear/import", "{\"format\":\"syntoma-gear-1\",\"gear\":[" + gear.formatted("In") + "]}");
+        bodies.put(
+                "PUT /api/measure/router",
+                "{\"kind\":\"http-json\",\"address\":\"http://127.0.0.1:1\",\"path\":\"/a\",\"user\":\"\",\"password\":\"\","
+                        + "\"token\":\"\",\"mapping\":{\"mode\":\"/mode\"}}");
         bodies.put("PUT /api/measure/server", "{\"address\":\"http://127.0.0.1:1\",\"key\":\"\"}");
         bodies.put(
                 "POST /api/runs",

@@ -50,7 +50,18 @@ public final class WorldLink implements Link {
         sampledNs = System.nanoTime();
     }
 
-    private synchronized Optional<Air> air() {
+    /** What is in hand. */
+    public synchronized Hands hands() {
+        return hands;
+    }
+
+    /** What serves it. */
+    public synchronized Mast mast() {
+        return world.mast(hands.campsite(), hands.carrier());
+    }
+
+    /** The air at this moment; empty where there is no service. */
+    public synchronized Optional<Air> air() {
         if (System.nanoTime() - sampledNs > SAMPLE_NS) {
             sample();
         }

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Objects;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -25,6 +26,7 @@ public class StandingService {
     private final Carriers carriers;
     private final Stays stays;
     private final Moments moments;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     StandingService(
@@ -34,6 +36,7 @@ public class StandingService {
             Carriers carriers,
             Stays stays,
             Moments moments,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.entities = entities;
         this.campsites = campsites;
@@ -41,6 +44,7 @@ public class StandingService {
         this.carriers = carriers;
         this.stays = stays;
         this.moments = moments;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -121,7 +125,10 @@ public class StandingService {
             standing.carrierId = carriers.number(network);
         }
         entities.flush();
-        return line();
+        StandingLine line = line();
+        events.publishEvent(new StandingChanged(
+                line.campsite(), line.setup() == null ? null : line.setup().name(), line.carrier()));
+        return line;
     }
 
     /** A setup that is taken away is in use no more. */

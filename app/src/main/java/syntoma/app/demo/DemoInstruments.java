@@ -2,23 +2,29 @@ package syntoma.app.demo;
 
 import jakarta.annotation.PreDestroy;
 import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
 import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
+import syntoma.app.campsite.StandingChanged;
 import syntoma.app.campsite.StandingService;
+import syntoma.app.instrument.Routers;
 import syntoma.app.instrument.RunBegun;
 import syntoma.app.instrument.SpeedServers;
 import syntoma.standin.DemoLog;
 import syntoma.standin.WorldLink;
+import syntoma.standin.router.RouterServer;
 import syntoma.standin.speed.Limits;
 import syntoma.standin.speed.SpeedServer;
 
-/** What there is to measure with while the demo is shown: a speed server over the air of the made-up world, on a real socket. */
+/** What there is to measure with while the demo is shown: a router and a speed server over the air of the made-up world, on real sockets. */
 @Component
 class DemoInstruments {
     private static final String HERE = "127.0.0.1";
 
     private final SpeedServers servers;
+    private final Routers routers;
     private final StandingService standing;
     private final Clock clock;
 
@@ -26,10 +32,14 @@ class DemoInstruments {
     private SpeedServer server;
 
     @Nullable
+    private RouterServer router;
+
+    @Nullable
     private WorldLink link;
 
-    DemoInstruments(SpeedServers servers, StandingService standing, Clock clock) {
+    DemoInstruments(SpeedServers servers, Routers routers, StandingService standing, Clock clock) {
         this.servers = servers;
+        this.routers = routers;
         this.standing = standing;
         this.clock = clock;
     }
@@ -41,10 +51,13 @@ class DemoInstruments {
         link = new WorldLink(clock, new WorldLink.Hands(evening.campsite(), evening.setup(), evening.carrier()));
         try {
             server = SpeedServer.start(HERE, 0, "", Limits.USUAL, link);
+            router = RouterServer.start(HERE, 0, link);
         } catch (Exception e) {
-            throw new IllegalStateException("the demo's speed server does not start", e);
+            throw new IllegalStateException("the demo's router and speed server do not start", e);
         }
         servers.set(new SpeedServers.ServerRequest("http://" + HERE + ":" + server.port(), ""));
+        routers.set(new Routers.RouterRequest(
+                "http-json", "http://" + HERE + ":" + router.port(), RouterServer.PATH, "", "", "", Map.of()));
     }
 
     /** Has in hand what a run is to measure. */
@@ -57,8 +70,24 @@ class DemoInstruments {
         }
     }
 
+    /** Has in hand what the standing line says. */
+    @EventListener
+    public synchronized void changed(StandingChanged line) {
+        if (link != null) {
+            WorldLink.Hands now = link.hands();
+            link.hold(new WorldLink.Hands(
+                    Optional.ofNullable(line.campsite()).orElse(now.campsite()),
+                    Optional.ofNullable(line.setup()).orElse(now.setup()),
+                    Optional.ofNullable(line.carrier()).orElse(now.carrier())));
+        }
+    }
+
     @PreDestroy
     synchronized void putAway() {
+        if (router != null) {
+            router.close();
+            router = null;
+        }
         if (server != null) {
             server.close();
             server = null;

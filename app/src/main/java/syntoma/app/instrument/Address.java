@@ -31,6 +31,53 @@ final class Address {
         return URI.create(uri.getScheme() + "://" + uri.getRawAuthority());
     }
 
+    /**
+     * Reads {@code host:port}.
+     *
+     * @throws InvalidInput naming the field, the text and what is allowed
+     */
+    static String tcp(String field, String text) {
+        String address = text.strip();
+        try {
+            URI uri = address.length() > LONGEST ? null : new URI("tcp://" + address);
+            if (uri != null
+                    && uri.getHost() != null
+                    && uri.getPort() > 0
+                    && uri.getPort() <= MOST_PORT
+                    && uri.getRawAuthority().equals(address)
+                    && uri.getRawUserInfo() == null) {
+                return address;
+            }
+        } catch (URISyntaxException none) {
+            // said below
+        }
+        throw new InvalidInput(
+                field,
+                field + " is " + Text.quoted(address) + "; allowed is a host and a port, such as 192.168.1.1:5555");
+    }
+
+    /**
+     * Reads a path with its query, such as {@code /api/signal?all=1}; empty for the root.
+     *
+     * @throws InvalidInput naming the field, the text and what is allowed
+     */
+    static String path(String field, String text, int longest) {
+        try {
+            URI uri = text.length() > longest ? null : new URI("http://host" + text);
+            boolean same = uri != null
+                    && (text.isEmpty() || text.startsWith("/"))
+                    && "host".equals(uri.getRawAuthority())
+                    && uri.getRawFragment() == null;
+            if (same) {
+                return text;
+            }
+        } catch (URISyntaxException none) {
+            // said below
+        }
+        throw new InvalidInput(
+                field, field + " is " + Text.quoted(text) + "; allowed is a path such as /api/signal?all=1");
+    }
+
     private static URI parsed(String field, String address) {
         try {
             URI uri = address.length() > LONGEST ? null : new URI(address);

@@ -19,7 +19,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.run.RunKind;
 
-/** What measures: the speed server, and runs. */
+/** The speed server, and runs. */
 @RestController
 @RequestMapping("/api")
 class MeasureController {

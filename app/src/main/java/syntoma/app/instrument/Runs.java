@@ -4,12 +4,14 @@ import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -21,6 +23,7 @@ import syntoma.app.campsite.StandingService;
 import syntoma.app.measurement.AutomaticLog;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
+import syntoma.core.reply.RouterReading;
 import syntoma.core.run.RunKind;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
@@ -40,6 +43,7 @@ class Runs {
     private final SpeedServers servers;
     private final StandingService standing;
     private final AutomaticLog log;
+    private final Watch watch;
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
@@ -56,23 +60,25 @@ class Runs {
             SpeedServers servers,
             StandingService standing,
             AutomaticLog log,
+            Watch watch,
             ApplicationEventPublisher events,
             Clock clock) {
         this.book = book;
         this.servers = servers;
         this.standing = standing;
         this.log = log;
+        this.watch = watch;
         this.events = events;
         this.clock = clock;
     }
 
     /** The run that goes on. */
-    private record Going(long id, Progress progress) {}
+    private record Going(long id, String carrier, Progress progress, AtomicReference<RouterReading> heard) {}
 
     /** At a start: what went on when Syntoma ended can go on no more. */
     @EventListener(ApplicationReadyEvent.class)
     public void endBroken() {
-        book.endBroken().forEach(this::logged);
+        book.endBroken().forEach(id -> logged(id, Map.of()));
     }
 
     /**
@@ -92,7 +98,7 @@ class Runs {
         }
         OffsetDateTime now = OffsetDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
         long id = book.begin(checked, server.address().toString(), now);
-        Going begun = new Going(id, new Progress(kind));
+        Going begun = new Going(id, checked.carrier(), new Progress(kind), new AtomicReference<>());
         going = begun;
         long budget = checked.budgetMb() == null ? Long.MAX_VALUE : Math.round(checked.budgetMb() * BYTES_PER_MB);
         events.publishEvent(new RunBegun(checked.setup(), checked.carrier()));
@@ -131,13 +137,7 @@ class Runs {
         RunState ended = RunState.FAILED;
         Optional<String> why = Optional.of("it was stopped");
         try (SpeedClient client = new SpeedClient(server.address(), server.key())) {
-            why = new RunTask(
-                            kind,
-                            budget,
-                            client,
-                            progress,
-                            () -> book.note(begun.id(), progress.state(), progress.bytes()))
-                    .run();
+            why = new RunTask(kind, budget, client, progress, () -> keep(begun)).run();
             ended = progress.isCancelled() ? RunState.CANCELLED : RunState.DONE;
             if (ended == RunState.DONE && !progress.result().isOfUse(kind)) {
                 ended = RunState.FAILED;
@@ -160,7 +160,7 @@ class Runs {
         Progress progress = begun.progress();
         try {
             book.end(begun.id(), ended, why, progress);
-            logged(begun.id());
+            logged(begun.id(), heard(begun));
         } catch (RuntimeException unexpected) {
             LOG.error("run {} was not kept", begun.id(), unexpected);
         } finally {
@@ -171,16 +171,45 @@ class Runs {
         }
     }
 
-    /** Logs a run; one that the log does not take is kept, and says why. */
-    private void logged(long id) {
-        Map<String, String> typed = book.forTheLog(id);
-        if (typed.isEmpty()) {
+    /** Keeps how far a run is, and has the router watched meanwhile. */
+    private void keep(Going begun) {
+        book.note(begun.id(), begun.progress().state(), begun.progress().bytes());
+        watch.look();
+        watch.fresh().ifPresent(reading -> begun.heard().compareAndSet(null, reading));
+    }
+
+    /** What the router said as the run began, else what it says now. */
+    private Map<String, String> heard(Going begun) {
+        return Optional.ofNullable(begun.heard().get())
+                .or(watch::fresh)
+                .map(reading -> ReadingFigures.of(reading, begun.carrier()))
+                .orElse(Map.of());
+    }
+
+    /** Logs a run with the reading beside it; one that the log does not take is kept, and says why. */
+    private void logged(long id, Map<String, String> reading) {
+        Map<String, String> run = book.forTheLog(id);
+        if (run.isEmpty()) {
             return;
         }
+        Map<String, String> both = new LinkedHashMap<>(reading);
+        both.putAll(run);
         try {
-            book.logged(id, log.log(typed));
-        } catch (InvalidInput | Conflict refused) {
+            book.logged(id, log.log(both));
+        } catch (InvalidInput refused) {
+            without(id, run, refused);
+        } catch (Conflict refused) {
             book.refused(id, refused.getMessage());
+        }
+    }
+
+    /** Logs a run without the reading that the log does not take. */
+    private void without(long id, Map<String, String> run, InvalidInput refused) {
+        try {
+            book.logged(id, log.log(run));
+            LOG.info("run {} was logged without its reading: {}", id, refused.getMessage());
+        } catch (InvalidInput | Conflict again) {
+            book.refused(id, again.getMessage());
         }
     }
 

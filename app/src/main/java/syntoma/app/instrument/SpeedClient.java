@@ -4,16 +4,11 @@ import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
-import java.net.ConnectException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.net.http.HttpTimeoutException;
-import java.nio.channels.UnresolvedAddressException;
 import java.time.Duration;
-import java.util.LinkedHashSet;
-import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
@@ -124,19 +119,7 @@ final class SpeedClient implements AutoCloseable {
 
     /** What went wrong on the way, in words. */
     String said(Throwable broken) {
-        // a chain of the JDK's client can bite its own tail
-        Set<Throwable> causes = new LinkedHashSet<>();
-        for (Throwable cause = broken; cause != null && causes.add(cause); cause = cause.getCause()) {}
-        if (causes.stream().anyMatch(UnresolvedAddressException.class::isInstance)) {
-            return "no machine is known as " + server.getHost();
-        }
-        if (causes.stream().anyMatch(HttpTimeoutException.class::isInstance)) {
-            return late();
-        }
-        if (causes.stream().anyMatch(ConnectException.class::isInstance)) {
-            return "nothing answers at " + server;
-        }
-        return "the connection to the speed server broke";
+        return Broken.said(broken, server, "the speed server");
     }
 
     private RunFailed none() {

@@ -67,8 +67,7 @@ public class SpeedServers {
             setting = new SpeedServerSetting(address);
             entities.persist(setting);
         }
-        if (asked.key() != null || !setting.address.equals(address)) {
-            // a key is for the server that it was given for
+        if (asked.key() != null) {
             setting.secret = key.isEmpty() ? null : key;
         }
         setting.address = address;

@@ -1,0 +1,127 @@
+package syntoma.app.instrument;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import syntoma.core.reply.AtAnswers;
+import syntoma.core.reply.RouterReading;
+
+/** A modem that answers the standard commands over TCP; the connection is kept from one reading to the next. */
+final class AtRouter implements RouterSource {
+    private static final int MOST_LINES = 200;
+    private static final int LONGEST_LINE = 400;
+
+    private final URI at;
+    private Socket socket;
+    private BufferedReader in;
+    private long until;
+
+    AtRouter(Routers.Reached router) {
+        this.at = URI.create("tcp://" + router.address());
+    }
+
+    @Override
+    public RouterReading read() throws RouterFailed {
+        until = System.nanoTime() + HttpRouter.ANSWERS_WITHIN.toNanos();
+        try {
+            if (socket == null) {
+                open();
+            }
+            List<String> lines = new ArrayList<>();
+            for (String command : AtAnswers.COMMANDS) {
+                socket.getOutputStream().write((command + "\r").getBytes(StandardCharsets.US_ASCII));
+                take(lines);
+            }
+            RouterReading reading = AtAnswers.read(lines);
+            if (reading.mode().isEmpty() && reading.cells().isEmpty()) {
+                throw new RouterFailed("the modem answers none of the standard commands for the signal");
+            }
+            return reading;
+        } catch (SocketTimeoutException late) {
+            close();
+            throw new RouterFailed(
+                    at.getRawAuthority() + " did not answer within " + HttpRouter.ANSWERS_WITHIN.toSeconds() + " s");
+        } catch (IOException broken) {
+            close();
+            throw new RouterFailed(Broken.said(broken, at, "the modem"));
+        } catch (RouterFailed failed) {
+            close();
+            throw failed;
+        }
+    }
+
+    private void open() throws IOException, RouterFailed {
+        Socket opened = new Socket();
+        try {
+            opened.connect(new InetSocketAddress(at.getHost(), at.getPort()), left());
+        } catch (IOException broken) {
+            opened.close();
+            throw broken;
+        }
+        socket = opened;
+        in = new BufferedReader(
+                new InputStreamReader(opened.getInputStream(), StandardCharsets.US_ASCII), LONGEST_LINE);
+        opened.getOutputStream().write("ATE0\r".getBytes(StandardCharsets.US_ASCII));
+        take(new ArrayList<>());
+    }
+
+    /** Takes the lines of one answer, up to the one that ends it. */
+    private void take(List<String> lines) throws IOException, RouterFailed {
+        for (int taken = 0; taken < MOST_LINES; taken++) {
+            String line = line();
+            if (line.equals("OK") || line.equals("ERROR") || line.startsWith("+CME ERROR")) {
+                return;
+            }
+            lines.add(line);
+        }
+        throw new RouterFailed("the modem talks without an end");
+    }
+
+    private String line() throws IOException, RouterFailed {
+        StringBuilder line = new StringBuilder();
+        while (true) {
+            socket.setSoTimeout(left());
+            int c = in.read();
+            if (c < 0) {
+                throw new IOException("ended");
+            }
+            if (c == '\n' || c == '\r') {
+                if (line.length() > 0) {
+                    return line.toString().strip();
+                }
+            } else if (line.length() >= LONGEST_LINE) {
+                throw new RouterFailed("what answers there is no modem");
+            } else {
+                line.append((char) c);
+            }
+        }
+    }
+
+    private int left() throws SocketTimeoutException {
+        long ms = (until - System.nanoTime()) / 1_000_000;
+        if (ms <= 0) {
+            throw new SocketTimeoutException();
+        }
+        return (int) ms;
+    }
+
+    @Override
+    public void close() {
+        try {
+            if (socket != null) {
+                socket.close();
+            }
+        } catch (IOException gone) {
+            // it is gone all the same
+        } finally {
+            socket = null;
+        }
+    }
+}

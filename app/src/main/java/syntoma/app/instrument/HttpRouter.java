@@ -1,0 +1,177 @@
+package syntoma.app.instrument;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import syntoma.core.reply.Mapping;
+import syntoma.core.reply.Node;
+import syntoma.core.reply.Proposal;
+import syntoma.core.reply.RouterReading;
+import syntoma.core.unit.Text;
+
+/** A router that answers JSON over HTTP. */
+final class HttpRouter implements RouterSource {
+    static final Duration ANSWERS_WITHIN = Duration.ofSeconds(3);
+    private static final int MOST_BYTES = 256 << 10;
+    private static final int MOST_HOPS = 3;
+    private static final int MOST_VALUES = 400;
+    private static final ObjectMapper JSON = JsonMapper.builder().build();
+
+    private final Routers.Reached router;
+    private final HttpClient client = HttpClient.newBuilder()
+            .connectTimeout(ANSWERS_WITHIN)
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .version(HttpClient.Version.HTTP_1_1)
+            .build();
+
+    HttpRouter(Routers.Reached router) {
+        this.router = router;
+    }
+
+    @Override
+    public RouterReading read() throws RouterFailed, InterruptedException {
+        Node answer = answer();
+        return (router.mapping().isEmpty() ? Proposal.of(answer) : router.mapping()).read(answer);
+    }
+
+    /** What is proposed for the router's answer, and the reading that follows by what is set, else by what is proposed. */
+    Tried attempt() throws RouterFailed, InterruptedException {
+        Node answer = answer();
+        Mapping proposed = Proposal.of(answer);
+        List<RouterProbe.ValueView> values = new ArrayList<>();
+        values(answer, "", values);
+        return new Tried(proposed, (router.mapping().isEmpty() ? proposed : router.mapping()).read(answer), values);
+    }
+
+    record Tried(Mapping proposed, RouterReading reading, List<RouterProbe.ValueView> values) {}
+
+    private static void values(Node node, String pointer, List<RouterProbe.ValueView> values) {
+        if (node instanceof Node.Value value && values.size() < MOST_VALUES) {
+            values.add(new RouterProbe.ValueView(pointer, Text.shortened(value.text())));
+        } else if (node instanceof Node.Group group) {
+            group.parts().forEach((name, part) -> values(part, pointer + "/" + Node.escaped(name), values));
+        } else if (node instanceof Node.Series series) {
+            for (int i = 0; i < series.parts().size(); i++) {
+                values(series.parts().get(i), pointer + "/" + i, values);
+            }
+        }
+    }
+
+    private Node answer() throws RouterFailed, InterruptedException {
+        long until = System.nanoTime() + ANSWERS_WITHIN.toNanos();
+        URI at = router.uri();
+        for (int hop = 0; hop <= MOST_HOPS; hop++) {
+            HttpResponse<String> answer = ask(at, until);
+            Optional<URI> elsewhere = redirect(at, answer);
+            if (elsewhere.isEmpty()) {
+                require(answer.statusCode());
+                return parsed(answer.body());
+            }
+            at = elsewhere.get();
+        }
+        throw new RouterFailed("the router sends from one address to the next");
+    }
+
+    private HttpResponse<String> ask(URI at, long until) throws RouterFailed, InterruptedException {
+        HttpRequest.Builder request = HttpRequest.newBuilder(at).header("Accept", "application/json");
+        if (!router.token().isEmpty()) {
+            request.header("Authorization", "Bearer " + router.token());
+        } else if (!router.user().isEmpty() || !router.password().isEmpty()) {
+            String pair = router.user() + ":" + router.password();
+            request.header(
+                    "Authorization",
+                    "Basic " + Base64.getEncoder().encodeToString(pair.getBytes(StandardCharsets.UTF_8)));
+        }
+        CompletableFuture<HttpResponse<String>> asked =
+                client.sendAsync(request.build(), info -> new Limited(MOST_BYTES));
+        try {
+            return asked.get(Math.max(1, until - System.nanoTime()), TimeUnit.NANOSECONDS);
+        } catch (TimeoutException late) {
+            throw new RouterFailed(router.address() + " did not answer within " + ANSWERS_WITHIN.toSeconds() + " s");
+        } catch (ExecutionException broken) {
+            throw new RouterFailed(Broken.said(broken, at, "the router"));
+        } finally {
+            asked.cancel(true);
+        }
+    }
+
+    /** Where the router sends to, on its own host. */
+    private static Optional<URI> redirect(URI from, HttpResponse<String> answer) throws RouterFailed {
+        String location = answer.headers().firstValue("Location").orElse("");
+        if (answer.statusCode() / 100 != 3 || location.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            URI to = from.resolve(location);
+            boolean http = "http".equals(to.getScheme()) || "https".equals(to.getScheme());
+            if (http && from.getHost().equalsIgnoreCase(to.getHost())) {
+                return Optional.of(to);
+            }
+        } catch (IllegalArgumentException none) {
+            // said below
+        }
+        throw new RouterFailed("the router sends to another address, which is not followed");
+    }
+
+    private static void require(int status) throws RouterFailed {
+        if (status == 401 || status == 403) {
+            throw new RouterFailed(
+                    "the router does not let this in (status " + status + "); is the password or the token right?");
+        }
+        if (status / 100 != 2) {
+            throw new RouterFailed("the router answers with status " + status);
+        }
+    }
+
+    private static Node parsed(String text) throws RouterFailed {
+        if (text.length() >= MOST_BYTES) {
+            throw new RouterFailed(
+                    "the router answers with more than " + MOST_BYTES / 1024 + " kB; is the path right?");
+        }
+        try {
+            JsonNode tree = JSON.readTree(text);
+            if (tree == null || !tree.isContainerNode()) {
+                throw new RouterFailed("the router's answer is no JSON object; is the path right?");
+            }
+            return node(tree);
+        } catch (JsonProcessingException none) {
+            throw new RouterFailed("the router's answer is no JSON, or half of one; is the path right?");
+        }
+    }
+
+    private static Node node(JsonNode tree) {
+        if (tree.isObject()) {
+            Map<String, Node> parts = new LinkedHashMap<>();
+            tree.properties().forEach(part -> parts.put(part.getKey(), node(part.getValue())));
+            return new Node.Group(parts);
+        }
+        if (tree.isArray()) {
+            List<Node> parts = new ArrayList<>();
+            tree.forEach(part -> parts.add(node(part)));
+            return new Node.Series(parts);
+        }
+        return new Node.Value(tree.isNull() ? "" : tree.asText());
+    }
+
+    @Override
+    public void close() {
+        // a connection that is idle ends by itself
+    }
+}

@@ -1,0 +1,91 @@
+package syntoma.app.instrument;
+
+import jakarta.annotation.PreDestroy;
+import java.io.IOException;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.platform.Conflict;
+
+/** Tells those who look what the router says, once a second, all of them from one thread. */
+@Component
+class LiveFeed {
+    private static final long EVERY_MS = 1_000;
+    private static final int MOST_FOLLOWERS = 100;
+
+    private final Watch watch;
+    private final StandingService standing;
+    private final Queue<Follower> followers = new ConcurrentLinkedQueue<>();
+    private final ScheduledExecutorService ticks = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "live-feed");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    LiveFeed(Watch watch, StandingService standing) {
+        this.watch = watch;
+        this.standing = standing;
+        ticks.scheduleAtFixedRate(this::tick, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
+    }
+
+    /** Who looks; at the reading alone, or at it drawn. */
+    private record Follower(SseEmitter emitter, boolean drawn) {}
+
+    SseEmitter follow(boolean drawn) {
+        if (followers.size() >= MOST_FOLLOWERS) {
+            throw new Conflict("the router is watched by " + MOST_FOLLOWERS + " already; close some of them");
+        }
+        Follower follower = new Follower(new SseEmitter(0L), drawn);
+        follower.emitter().onError(gone -> followers.remove(follower));
+        followers.add(follower);
+        watch.look();
+        return follower.emitter();
+    }
+
+    /** What is told now. */
+    LiveView now() {
+        return LiveView.of(said(), watch.recent());
+    }
+
+    private void tick() {
+        if (followers.isEmpty()) {
+            return;
+        }
+        LiveView view = now();
+        LiveReading reading = view.reading();
+        followers.removeIf(f -> !isTold(f.emitter(), f.drawn() ? "live" : "reading", f.drawn() ? view : reading));
+    }
+
+    /** The reading, with what does not fit what the standing line says. */
+    private LiveReading said() {
+        LiveReading reading = watch.look();
+        String carrier = standing.line().carrier();
+        boolean other = carrier != null && reading.carrier() != null && !carrier.equalsIgnoreCase(reading.carrier());
+        if (!other || reading.problem() != null) {
+            return reading;
+        }
+        String said = "the router is on " + reading.carrier() + ", and the line says " + carrier;
+        return new LiveReading(
+                reading.takenAt(), reading.ageMs(), said, reading.mode(), reading.carrier(), reading.cells());
+    }
+
+    private static boolean isTold(SseEmitter follower, String name, Object said) {
+        try {
+            follower.send(SseEmitter.event().name(name).data(said));
+            return true;
+        } catch (IOException | IllegalStateException gone) {
+            follower.complete();
+            return false;
+        }
+    }
+
+    @PreDestroy
+    void stop() {
+        ticks.shutdownNow();
+    }
+}

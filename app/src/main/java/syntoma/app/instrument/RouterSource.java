@@ -1,0 +1,16 @@
+package syntoma.app.instrument;
+
+import syntoma.core.reply.RouterReading;
+
+/** A way to ask one router, with one connection at a time. */
+interface RouterSource {
+    /**
+     * Asks once.
+     *
+     * @throws RouterFailed when nothing was answered in time, or nothing that can be read
+     */
+    RouterReading read() throws RouterFailed, InterruptedException;
+
+    /** Ends the connection. */
+    void close();
+}

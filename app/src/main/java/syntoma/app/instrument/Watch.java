@@ -1,0 +1,215 @@
+package syntoma.app.instrument;
+
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Component;
+import syntoma.core.reply.Recent;
+import syntoma.core.reply.RouterReading;
+
+/**
+ * Watches the router while somebody looks or a run goes on: one request at a time, once a second, less often while it fails. What
+ * it said last is kept in memory.
+ */
+@Component
+class Watch {
+    private static final Logger LOG = LoggerFactory.getLogger(Watch.class);
+    private static final String NONE_SET = "no router is set; set one under Measure";
+    private static final long EVERY_MS = 1_000;
+    private static final long LONGEST_PAUSE_MS = 8_000;
+    private static final long GONE_MS = 10_000;
+
+    /** So long after the last one has looked it goes on, for those who look again at once. */
+    private static final long LINGERS_MS = 5_000;
+
+    private final Routers routers;
+    private final Clock clock;
+    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "router");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    private final Deque<Kept> kept = new ArrayDeque<>();
+    private boolean watching;
+    private int generation;
+    private long lookedNs;
+    private long begunNs;
+
+    @Nullable
+    private RouterReading last;
+
+    @Nullable
+    private OffsetDateTime takenAt;
+
+    private long takenNs;
+
+    @Nullable
+    private String problem;
+
+    private RouterSource source;
+    private Optional<Routers.Reached> asked = Optional.empty();
+
+    /** A reading, and when it was taken. */
+    private record Kept(long atNs, RouterReading reading) {}
+
+    Watch(Routers routers, Clock clock) {
+        this.routers = routers;
+        this.clock = clock;
+    }
+
+    /** What is known now; whoever asks keeps it watched for a few seconds. */
+    synchronized LiveReading look() {
+        lookedNs = System.nanoTime();
+        if (!watching && routers.reached().isEmpty()) {
+            return new LiveReading(null, 0, NONE_SET, null, null, List.of());
+        }
+        if (!watching) {
+            watching = true;
+            begunNs = lookedNs;
+            last = null;
+            takenAt = null;
+            problem = null;
+            worker.execute(() -> poll(EVERY_MS));
+        }
+        long ageMs = (System.nanoTime() - (last == null ? begunNs : takenNs)) / 1_000_000;
+        if (last == null) {
+            return new LiveReading(null, ageMs, problem, null, null, List.of());
+        }
+        boolean gone = ageMs > GONE_MS;
+        String said = problem == null && gone ? "the router has not answered for " + ageMs / 1_000 + " s" : problem;
+        if (said == null && !last.problems().isEmpty()) {
+            said = String.join("; ", last.problems());
+        }
+        return new LiveReading(
+                takenAt,
+                ageMs,
+                said,
+                gone ? null : last.mode().orElse(null),
+                last.carrier().orElse(null),
+                gone ? List.of() : LiveReading.cells(last));
+    }
+
+    /** What the router of before said is forgotten. */
+    @EventListener
+    public synchronized void forget(RouterSet set) {
+        generation++;
+        kept.clear();
+        begunNs = System.nanoTime();
+        last = null;
+        takenAt = null;
+        problem = null;
+    }
+
+    /** What was said in the last minutes. */
+    synchronized Recent recent() {
+        long now = System.nanoTime();
+        return new Recent(kept.stream()
+                .map(k -> new Recent.Heard((now - k.atNs()) / 1e9, k.reading()))
+                .toList());
+    }
+
+    /** The last reading, while it is fresh. */
+    synchronized Optional<RouterReading> fresh() {
+        boolean old = last == null || System.nanoTime() - takenNs > 2 * EVERY_MS * 1_000_000;
+        return old ? Optional.empty() : Optional.of(last);
+    }
+
+    /** Asks once, and goes on with it as long as somebody looks. */
+    private void poll(long pauseMs) {
+        long startNs = System.nanoTime();
+        if (isOver(startNs)) {
+            return;
+        }
+        long pause = EVERY_MS;
+        try {
+            int before = generation();
+            keep(source().read(), before);
+        } catch (RouterFailed failed) {
+            pause = fail(failed.getMessage(), pauseMs);
+        } catch (InterruptedException stopped) {
+            return;
+        } catch (RuntimeException unexpected) {
+            LOG.error("the router's answer", unexpected);
+            pause = fail("the answer could not be read, by a fault of Syntoma’s own", pauseMs);
+        }
+        long next = pause;
+        long leftMs = Math.max(0, pause - (System.nanoTime() - startNs) / 1_000_000);
+        worker.schedule(() -> poll(next), leftMs, TimeUnit.MILLISECONDS);
+    }
+
+    private synchronized int generation() {
+        return generation;
+    }
+
+    /** Keeps a reading, unless another router was set while it was taken. */
+    private synchronized void keep(RouterReading reading, int before) {
+        if (before == generation) {
+            last = reading;
+            takenAt = OffsetDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+            takenNs = System.nanoTime();
+            problem = null;
+            kept.add(new Kept(takenNs, reading));
+            while (takenNs - kept.peek().atNs() > Recent.KEPT_S * 1e9) {
+                kept.remove();
+            }
+        }
+    }
+
+    private synchronized long fail(String why, long pauseMs) {
+        problem = why;
+        return asked.isEmpty() ? EVERY_MS : Math.min(LONGEST_PAUSE_MS, 2 * pauseMs);
+    }
+
+    private synchronized boolean isOver(long nowNs) {
+        if (nowNs - lookedNs < LINGERS_MS * 1_000_000) {
+            return false;
+        }
+        watching = false;
+        if (source != null) {
+            source.close();
+            source = null;
+        }
+        asked = Optional.empty();
+        return true;
+    }
+
+    /** The router as it is set now. */
+    private RouterSource source() throws RouterFailed {
+        Optional<Routers.Reached> now = routers.reached();
+        if (source != null && now.equals(asked)) {
+            return source;
+        }
+        if (source != null) {
+            source.close();
+            source = null;
+        }
+        synchronized (this) {
+            asked = now;
+        }
+        source = open(now.orElseThrow(() -> new RouterFailed(NONE_SET)));
+        return source;
+    }
+
+    /** A way to ask a router. */
+    static RouterSource open(Routers.Reached router) {
+        return router.kind().equals(Routers.HTTP) ? new HttpRouter(router) : new AtRouter(router);
+    }
+
+    @PreDestroy
+    void stop() {
+        worker.shutdownNow();
+    }
+}
