@@ -16,6 +16,7 @@ export const keys = {
   measurement: (id: number) => ['measurement', id],
   runKinds: ['run-kinds'],
   speedServer: ['speed-server'],
+  router: ['router'],
   runs: ['runs'],
   run: (id: number) => ['runs', id],
   demo: ['demo'],

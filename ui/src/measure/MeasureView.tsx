@@ -1,11 +1,13 @@
-import { useEffect } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { isOver, type Run, useRun, useRuns, useSpeedServer } from '../data/measure';
+import { useRouter } from '../data/live';
 import { useStanding } from '../data/names';
 import { both, stateOf } from '../data/state';
 import { Loaded } from '../parts/Loaded';
 import { Part, Sheet } from '../parts/Sheet';
 import { short } from '../format/numbers';
+import { RouterForm } from './RouterForm';
 import { RunFigures, RunShown } from './RunShown';
 import { ServerForm } from './ServerForm';
 import { StartRun } from './StartRun';
@@ -17,6 +19,7 @@ export function MeasureView() {
   const server = useSpeedServer();
   const standing = useStanding();
   const runs = useRuns();
+  const router = useRouter().data;
   const latest = runs.data?.[0];
   const asked = Number(search.get('run')) || null;
   const going = latest && !isOver(latest) ? latest.id : null;
@@ -37,12 +40,21 @@ export function MeasureView() {
       headline={headline(shown, isSet, server.data !== undefined)}
       margin={
         <>
-          <LatestRuns runs={runs.data} />
-          {server.data?.address != null && (
-            <Part title="Speed server">
-              <ServerForm server={server.data} />
+          {router && (
+            <Part title="Router">
+              <Folded address={router.address}>
+                <RouterForm router={router} />
+              </Folded>
             </Part>
           )}
+          {server.data?.address != null && (
+            <Part title="Speed server">
+              <Folded address={server.data.address}>
+                <ServerForm server={server.data} />
+              </Folded>
+            </Part>
+          )}
+          <LatestRuns runs={runs.data} />
         </>
       }
     >
@@ -62,6 +74,18 @@ export function MeasureView() {
         }
       </Loaded>
     </Sheet>
+  );
+}
+
+/** What is set stands out of the way. */
+function Folded({ address, children }: { address: string | null; children: ReactNode }) {
+  return address === null ? (
+    children
+  ) : (
+    <details className="numbers">
+      <summary>{address}</summary>
+      {children}
+    </details>
   );
 }
 

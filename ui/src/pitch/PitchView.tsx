@@ -6,14 +6,14 @@ import { stateOf } from '../data/state';
 import { Loaded } from '../parts/Loaded';
 import { OfferDemo } from '../parts/OfferDemo';
 import { Notes, Part, Sheet } from '../parts/Sheet';
-import { LadderStrip } from '../draw/LadderStrip';
 import { Pennant } from '../draw/Pennant';
-import { useWidth } from '../draw/useWidth';
 import { plain } from '../format/numbers';
 import { ago, clock } from '../format/time';
 import { useLog } from '../parts/useLog';
 import { Options } from './Options';
+import { LiveNow } from './LiveNow';
 import { RunsHere } from './RunsHere';
+import { StripRow } from './StripRow';
 import './pitch.css';
 
 type View = Schemas['PitchView'];
@@ -38,6 +38,7 @@ export function PitchView() {
       margin={<Margin view={data} log={log.open} />}
     >
       {data.options.length > 0 && <Options options={data.options} hours={data.hours} />}
+      <LiveNow />
       {data.heard && <Heard heard={data.heard} now={data.standing.now} />}
       {data.runs.length > 0 && <RunsHere runs={data.runs} metrics={data.metrics} now={data.standing.now} />}
       {data.runs.length === 0 && (
@@ -78,29 +79,6 @@ function Heard({ heard, now }: { heard: NonNullable<View['heard']>; now: string 
         Solid: the last reading. Bar: the spread of the last readings. Hollow: usual here at earlier stays.
       </p>
     </Part>
-  );
-}
-
-const WHAT: Record<string, string> = { RSRP: 'strength', RSRQ: 'quality', SINR: 'above noise' };
-
-function StripRow({ strip }: { strip: Schemas['Strip'] }) {
-  const [ref, width] = useWidth<HTMLDivElement>(560);
-  return (
-    <div className="strip-row">
-      <div>
-        <div className="name">{strip.label}</div>
-        <div className="small">{WHAT[strip.label]}</div>
-      </div>
-      <div ref={ref}>
-        <LadderStrip ladder={strip} width={width} />
-      </div>
-      <div>
-        <div className="name">
-          {plain(strip.value)} {strip.unit}
-        </div>
-        <div className="small">{strip.grade}</div>
-      </div>
-    </div>
   );
 }
 

@@ -31,6 +31,9 @@ class MeasureTest {
             phone.navigate(app.address("/pitch"));
             desk.navigate(app.address("/pitch"));
             assertThat(desk.locator("h1")).containsText("Mast panel");
+            Locator live = desk.locator(".live-cell");
+            assertThat(live).containsText("Primary cell · LTE B20 · channel 6300 · 10 MHz");
+            assertThat(live).containsText(" dBm");
             desk.keyboard().press("m");
             button(desk, "Measure now").click();
             assertThat(desk.locator("h1")).containsText("Measuring Mast panel");
@@ -44,12 +47,17 @@ class MeasureTest {
             assertEquals(desk.locator("h1").innerText(), phone.locator("h1").innerText());
             assertThat(desk.getByText("In the log.")).isVisible();
             String csv = app.read("/api/measurements.csv");
-            assertTrue(csv.contains("light run, "), "it stands in the log");
+            String run = csv.lines()
+                    .filter(line -> line.contains("light run, "))
+                    .findFirst()
+                    .orElse("");
+            assertTrue(run.contains(",LTE,B20,6300,"), "it stands in the log with the reading beside it: " + run);
 
             desk.locator("#field-budgetMb").fill("0");
             button(desk, "Measure now").click();
             assertThat(desk.getByRole(AriaRole.ALERT)).containsText("budgetMb is 0 MB; allowed is 0.1 to 10000 MB");
             desk.locator("#field-budgetMb").fill("");
+            desk.locator("details:has(#field-address) > summary").click();
             desk.locator("#field-address").fill("http://127.0.0.1:1");
             button(desk, "Use it and try it").click();
             assertThat(desk.getByText("Not reached: nothing answers at http://127.0.0.1:1."))

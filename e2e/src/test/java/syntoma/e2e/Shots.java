@@ -92,7 +92,8 @@ class Shots {
     }
 
     private static void shoot(Page page, String name) {
-        page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+        // what the router says comes once a second
+        page.waitForTimeout(1_500);
         page.evaluate("document.fonts.ready");
         page.screenshot(new Page.ScreenshotOptions().setPath(INTO.resolve(name + ".png")));
     }

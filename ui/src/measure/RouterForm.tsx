@@ -1,0 +1,107 @@
+import { Button, Segmented } from 'antd';
+import { useState } from 'react';
+import { type Schemas, Refusal } from '../data/client';
+import { useSetRouter } from '../data/live';
+import { Field, FieldFrame } from '../parts/Field';
+import { RouterMapping } from './RouterMapping';
+
+const KINDS = [
+  { value: 'http-json', label: 'JSON over HTTP' },
+  { value: 'at-tcp', label: 'AT over TCP' },
+];
+
+/** How the router is asked; tried on the spot, with what it would read. */
+export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
+  const [kind, setKind] = useState(router.kind ?? 'http-json');
+  const [address, setAddress] = useState(router.address ?? '');
+  const [path, setPath] = useState(router.path ?? '');
+  const [user, setUser] = useState(router.user ?? '');
+  const [password, setPassword] = useState<string>();
+  const [token, setToken] = useState<string>();
+  const set = useSetRouter();
+  const problem = (field: string) =>
+    set.error instanceof Refusal ? set.error.errors.find((e) => e.field === field)?.message : undefined;
+  const http = kind === 'http-json';
+  const none = address.trim() === '';
+  const save = (mapping?: Record<string, string>) =>
+    set.mutate({
+      kind: none ? '' : kind,
+      address,
+      path: http ? path : '',
+      user: http ? user : '',
+      ...(password === undefined ? {} : { password }),
+      ...(token === undefined ? {} : { token }),
+      ...(mapping === undefined ? {} : { mapping }),
+    } as Schemas['RouterRequest']);
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <FieldFrame id="field-router-kind" label="Answers">
+        <Segmented id="field-router-kind" block options={KINDS} value={kind} onChange={setKind} />
+      </FieldFrame>
+      <Field
+        name="router-address"
+        label="Router’s address"
+        value={address}
+        onChange={setAddress}
+        placeholder={http ? 'http://192.168.1.1' : '192.168.1.1:5555'}
+        problem={problem('address')}
+      />
+      {http && (
+        <>
+          <Field
+            name="router-path"
+            label="Path"
+            value={path}
+            onChange={setPath}
+            placeholder="/api/signal"
+            problem={problem('path')}
+          />
+          <details className="numbers">
+            <summary>Password or token{router.hasSecret ? ' (kept)' : ''}</summary>
+            <Field
+              name="router-user"
+              label="User"
+              value={user}
+              onChange={setUser}
+              problem={problem('user')}
+            />
+            <Field
+              name="router-password"
+              label="Password"
+              type="password"
+              value={password ?? ''}
+              onChange={setPassword}
+              placeholder={router.hasSecret ? 'kept' : ''}
+              problem={problem('password')}
+            />
+            <Field
+              name="router-token"
+              label="Bearer token, in place of both"
+              type="password"
+              value={token ?? ''}
+              onChange={setToken}
+              placeholder={router.hasSecret ? 'kept' : ''}
+              problem={problem('token')}
+            />
+          </details>
+        </>
+      )}
+      <div className="buttons">
+        <Button htmlType="submit" loading={set.isPending}>
+          {none && router.kind !== null ? 'Use none' : 'Use it and try it'}
+        </Button>
+      </div>
+      {set.error && !(set.error instanceof Refusal && set.error.errors.length > 0) && (
+        <p className="loss" role="alert">
+          {set.error.message}
+        </p>
+      )}
+      {set.data && <RouterMapping probed={set.data} mapping={router.mapping} keep={save} />}
+    </form>
+  );
+}

@@ -1,0 +1,84 @@
+// @vitest-environment jsdom
+import { act, screen } from '@testing-library/react';
+import { expect, test, vi } from 'vitest';
+import { serve } from '../testing/server';
+import { show } from '../testing/show';
+import { LiveNow } from './LiveNow';
+
+const READING = {
+  takenAt: '2026-09-05T21:12:00+02:00',
+  ageMs: 400,
+  problem: null,
+  mode: 'LTE',
+  carrier: 'Tarnwave',
+  cells: [],
+};
+const CELL = {
+  role: 'primary',
+  rat: 'LTE',
+  band: 'B20',
+  arfcn: 6300,
+  bandwidthMhz: 10,
+  pci: null,
+  cellId: null,
+  rssiDbm: null,
+  rsrpDbm: -97,
+  rsrqDb: null,
+  sinrDb: null,
+};
+const STRIP = {
+  label: 'RSRP',
+  unit: 'dBm',
+  value: -97,
+  grade: 'thin',
+  spread: { low: -99, median: -97, high: -95 },
+  usual: null,
+  from: -135,
+  to: -60,
+  floors: [-80, -95, -105, -118],
+};
+
+let tell: (said: object) => void = () => undefined;
+
+class Events {
+  addEventListener(_name: string, told: (event: { data: string }) => void) {
+    tell = (said) => act(() => told({ data: JSON.stringify(said) }));
+  }
+  close() {
+    tell = () => undefined;
+  }
+}
+
+test('the cells in use stand with their numbers; a router that is gone is hollow and says why', async () => {
+  vi.stubGlobal('EventSource', Events);
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe() {}
+      disconnect() {}
+    },
+  );
+  serve({
+    'GET /api/measure/router': { kind: 'http-json', address: 'http://a', mapping: {}, hasSecret: false },
+  });
+  show(<LiveNow />);
+  await screen.findByText('asking the router');
+  tell({ reading: READING, strips: [{ cell: CELL, strips: [STRIP] }], nrSharePct: 25 });
+  expect(screen.getByText('Primary cell · LTE B20 · channel 6300 · 10 MHz')).toBeTruthy();
+  expect(screen.getByText('Tarnwave · LTE · NR in 25 % of the last minute')).toBeTruthy();
+  expect(screen.getByText('−97 dBm')).toBeTruthy();
+  tell({
+    reading: { ...READING, ageMs: 12_300, mode: null, problem: 'the router did not answer within 3 s' },
+    strips: [],
+    nrSharePct: null,
+  });
+  expect(screen.getByText('The router did not answer within 3 s.')).toBeTruthy();
+  expect(screen.getByText('Tarnwave · 12 s old')).toBeTruthy();
+  expect(screen.queryByText('−97 dBm')).toBeNull();
+});
+
+test('without a router it says how to connect one', async () => {
+  serve({ 'GET /api/measure/router': { kind: null, address: null, mapping: {}, hasSecret: false } });
+  show(<LiveNow />);
+  expect((await screen.findByText('Connect it once')).getAttribute('href')).toBe('/measure');
+});
