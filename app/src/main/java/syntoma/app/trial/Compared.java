@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
@@ -16,6 +15,7 @@ import syntoma.core.need.Met;
 import syntoma.core.need.Need;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
+import syntoma.core.run.Held;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Plan;
@@ -45,7 +45,8 @@ record Compared(
             List<LoggedMeasurement> made,
             List<Need> needs,
             int most,
-            Function<Figure, Optional<Plan>> plan) {
+            Function<Figure, Optional<Plan>> plan,
+            Function<Figure, Held> held) {
         List<String> names = setups.stream().map(SetupName::name).toList();
         Map<Comparer.Contrast, List<Comparison>> contrasts = new LinkedHashMap<>();
         List<Figure> metrics = Figure.compared(f -> made.stream().anyMatch(m -> m.value(f) != null));
@@ -54,8 +55,8 @@ record Compared(
                 : Threshold.askedFirst(metrics, needs).stream().limit(most).toList();
         Optional<String> best = Optional.empty();
         for (Figure metric : wanted) {
-            Comparer comparer = new Comparer(
-                    metric, Measurements.samples(made, metric), plan.apply(metric), OptionalDouble.empty());
+            Comparer comparer =
+                    new Comparer(metric, Measurements.samples(made, metric), plan.apply(metric), held.apply(metric));
             String lead = best.orElseGet(() -> comparer.best(baseline, names));
             best = Optional.of(lead);
             comparer.family(baseline, lead, names).forEach(c -> contrasts

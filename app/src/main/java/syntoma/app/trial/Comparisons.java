@@ -2,7 +2,6 @@ package syntoma.app.trial;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -64,7 +63,7 @@ class Comparisons {
                         metric,
                         Measurements.samples(made, metric),
                         judgedBy.flatMap(key -> trials.plan(key, metric)),
-                        OptionalDouble.empty())
+                        trials.held(made, metric))
                 .pair(baseline, candidate);
     }
 

@@ -16,6 +16,7 @@ import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
 import syntoma.app.measurement.TrialSpan;
 import syntoma.core.reading.Figure;
+import syntoma.core.run.Held;
 import syntoma.core.verdict.Borrowed;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Plan;
@@ -31,15 +32,17 @@ class PastTrials {
 
     private final Plans plans;
     private final Measurements measurements;
+    private final Caps caps;
 
-    PastTrials(Plans plans, Measurements measurements) {
+    PastTrials(Plans plans, Measurements measurements, Caps caps) {
         this.plans = plans;
         this.measurements = measurements;
+        this.caps = caps;
     }
 
     /** A reading of all trials, in which each is read at most once. */
     Reading read() {
-        return new Reading(plans.trials());
+        return new Reading(plans.trials(), caps.read());
     }
 
     record Key(long campsite, String name) {
@@ -51,10 +54,12 @@ class PastTrials {
     /** The trials as they are at one moment. */
     final class Reading {
         private final Map<Key, Plans.TrialRow> trials;
+        private final Caps.Curves curves;
         private final Map<Key, List<LoggedMeasurement>> made = new HashMap<>();
         private final Map<Key, Map<Figure, Optional<Borrowed.Past>>> spreads = new HashMap<>();
 
-        private Reading(List<Plans.TrialRow> rows) {
+        private Reading(List<Plans.TrialRow> rows, Caps.Curves curves) {
+            this.curves = curves;
             trials = rows.stream().collect(toMap(r -> Key.of(r.trial()), r -> r));
         }
 
@@ -80,6 +85,11 @@ class PastTrials {
                             .collect(toSet())
                             .containsAll(setups))
                     .reduce((earlier, later) -> later);
+        }
+
+        /** The setups that a plan or the network held on a metric. */
+        Held held(List<LoggedMeasurement> made, Figure metric) {
+            return curves.held(made, metric);
         }
 
         /** How many rounds a trial was planned for. */

@@ -107,7 +107,7 @@ public class Results {
     private Compared compared(
             PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics, Optional<String> baseline) {
         List<LoggedMeasurement> made = trials.made(trial);
-        return compared(made, setupsIn(made), baseline, asked, metrics, metric -> trials.plan(trial, metric));
+        return compared(made, setupsIn(made), baseline, asked, metrics, metric -> trials.plan(trial, metric), trials);
     }
 
     /**
@@ -131,7 +131,8 @@ public class Results {
                 pair.size() < 2 ? Optional.empty() : trials.plannedAmong(made, visit.campsiteId(), names);
         Compared compared = judgedBy.map(trial -> compared(trial, trials, asked, ALL, Optional.of(names.get(0)))
                         .ofPair(pair.get(0), pair.get(1)))
-                .orElseGet(() -> compared(made, pair, Optional.of(names.get(0)), asked, ALL, m -> Optional.empty()));
+                .orElseGet(() ->
+                        compared(made, pair, Optional.of(names.get(0)), asked, ALL, m -> Optional.empty(), trials));
         return view(
                 visit.campsite(),
                 compared,
@@ -196,7 +197,8 @@ public class Results {
                 .map(m -> new PastTrials.Key(place, m.trial()))
                 .reduce((earlier, later) -> later);
         Compared compared = trial.map(key -> compared(key, trials, asked, ALL))
-                .orElseGet(() -> compared(made, setupsIn(made), Optional.empty(), asked, ALL, m -> Optional.empty()));
+                .orElseGet(() ->
+                        compared(made, setupsIn(made), Optional.empty(), asked, ALL, m -> Optional.empty(), trials));
         ResultView view = view(campsite, compared, trial.flatMap(trials::planned), Setting.own(trial, compared));
         String headline = compared.contrasts().isEmpty()
                 ? Tonight.ofOne(compared.baseline(), asked, compared.met().get(compared.baseline()))
@@ -210,13 +212,14 @@ public class Results {
             Optional<String> wantedBaseline,
             List<Need> asked,
             int metrics,
-            Function<Figure, Optional<Plan>> plan) {
+            Function<Figure, Optional<Plan>> plan,
+            PastTrials.Reading trials) {
         String baseline = wantedBaseline.orElseGet(() -> setups.get(0).name());
         if (setups.stream().noneMatch(s -> s.name().equals(baseline))) {
             throw new InvalidInput(
                     "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");
         }
-        return Compared.of(baseline, setups, made, asked, metrics, plan);
+        return Compared.of(baseline, setups, made, asked, metrics, plan, metric -> trials.held(made, metric));
     }
 
     private static ResultView view(String campsite, Compared compared, Optional<Integer> planned, Setting setting) {

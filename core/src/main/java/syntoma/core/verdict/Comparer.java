@@ -12,6 +12,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.Scale;
+import syntoma.core.run.Held;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Blocks;
 import syntoma.core.trial.Sample;
@@ -26,9 +27,9 @@ import syntoma.core.trial.Sample;
  *
  * @param samples the measurements, with the value of the metric
  * @param plan empty when the comparison was not planned
- * @param cappedMbps the rate at which both setups' runs are held by plan or network, empty when they are not
+ * @param held the setups whose runs are held by plan or network
  */
-public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan, OptionalDouble cappedMbps) {
+public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan, Held held) {
 
     /** A candidate and what it is held against. */
     public record Contrast(String baseline, String candidate) {}
@@ -42,7 +43,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
 
     /** A comparison that was not planned: one look at 95 %. */
     public static Comparer unplanned(Figure metric, List<Sample> samples) {
-        return new Comparer(metric, samples, Optional.empty(), OptionalDouble.empty());
+        return new Comparer(metric, samples, Optional.empty(), Held.NONE);
     }
 
     /** One pair, unadjusted. */
@@ -177,6 +178,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     .filter(p -> !p.contrast.equals(paired.contrast))
                     .map(p -> p.effect.p())
                     .toList();
+            OptionalDouble cappedMbps = held.both(contrast.baseline, contrast.candidate);
             Judge judge = new Judge(
                     metric, cappedMbps.isPresent(), failures.againstCandidate(), shown, Holm.threshold(others, look));
             Verdict verdict = judge.of(effect);

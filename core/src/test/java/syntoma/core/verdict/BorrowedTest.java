@@ -7,10 +7,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import syntoma.core.reading.Figure;
+import syntoma.core.run.Held;
 import syntoma.core.trial.Sample;
 import syntoma.core.verdict.Borrowed.Past;
 
@@ -73,7 +73,7 @@ class BorrowedTest {
         List<Sample> samples = new ArrayList<>(VerdictTest.rounds("A", "", 4.1, 3.6, 4.4));
         samples.addAll(VerdictTest.rounds("B", "", 7.9, 6.1, 9.0));
         Plan plan = new Plan(3, Optional.of(new Borrowed(4, 6, 0.2)));
-        Comparison c = new Comparer(Figure.UP_MBPS, samples, Optional.of(plan), OptionalDouble.empty()).pair("A", "B");
+        Comparison c = new Comparer(Figure.UP_MBPS, samples, Optional.of(plan), Held.NONE).pair("A", "B");
         assertTrue(new Judged(true, 1, 0, 0).said(c).contains("The spread is steadied by four earlier trials."));
         assertEquals(
                 Optional.of(2),

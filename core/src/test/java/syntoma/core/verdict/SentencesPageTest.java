@@ -13,7 +13,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import syntoma.core.need.BuiltInNeeds;
@@ -21,6 +20,7 @@ import syntoma.core.need.Met;
 import syntoma.core.need.Need;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
+import syntoma.core.run.Held;
 import syntoma.core.trial.Sample;
 
 /**
@@ -85,7 +85,7 @@ class SentencesPageTest {
                         Figure.DOWN_MBPS,
                         samples(Figure.DOWN_MBPS, 1, 0.01, 4),
                         Optional.empty(),
-                        OptionalDouble.of(62))
+                        new Held(java.util.Map.of(DOME, 62.0, PANEL, 62.0)))
                 .pair(DOME, PANEL));
         part("Beside the need");
         for (double[] values : new double[][] {{5.2, 11.8}, {2.1, 11.8}, {11.8, 2.1}, {1.1, 2.2}}) {
@@ -170,8 +170,7 @@ class SentencesPageTest {
     }
 
     private static Comparison compare(Figure metric, double factor, double spread, int rounds, Optional<Plan> plan) {
-        return new Comparer(metric, samples(metric, factor, spread, rounds), plan, OptionalDouble.empty())
-                .pair(DOME, PANEL);
+        return new Comparer(metric, samples(metric, factor, spread, rounds), plan, Held.NONE).pair(DOME, PANEL);
     }
 
     /** A difference of about a factor on ratios, of ten times its logarithm in dB and in points. */

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -16,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import syntoma.core.reading.Figure;
+import syntoma.core.run.Held;
 import syntoma.core.trial.Sample;
 
 class VerdictTest {
@@ -62,7 +64,7 @@ class VerdictTest {
         samples.addAll(rounds("B", "", b));
         Optional<Plan> plan =
                 planned.isPresent() ? Optional.of(new Plan(planned.getAsInt(), Optional.empty())) : Optional.empty();
-        return new Comparer(metric, samples, plan, OptionalDouble.empty()).pair("A", "B");
+        return new Comparer(metric, samples, plan, Held.NONE).pair("A", "B");
     }
 
     @Test
@@ -254,7 +256,8 @@ class VerdictTest {
     void a_capped_direction_keeps_its_numbers_and_ranks_nothing() {
         List<Sample> samples = new ArrayList<>(rounds("A", "", 61.8, 62.1, 61.9));
         samples.addAll(rounds("B", "", 62, 62.2, 61.7));
-        Comparison c = new Comparer(Figure.DOWN_MBPS, samples, Optional.empty(), OptionalDouble.of(62)).pair("A", "B");
+        Comparison c = new Comparer(Figure.DOWN_MBPS, samples, Optional.empty(), new Held(Map.of("A", 62.0, "B", 62.0)))
+                .pair("A", "B");
         assertEquals(Verdict.CAPPED, c.verdict());
         assertTrue(c.sentence().contains("about 62 Mb/s") && c.low().isPresent());
     }
