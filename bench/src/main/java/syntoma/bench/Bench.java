@@ -29,6 +29,7 @@ public final class Bench {
         }
         LogBench.run(Path.of(args[0]));
         PageBench.run(Path.of(args[0]));
+        RunBench.run(Path.of(args[0]));
         System.out.println();
         LINES.forEach(System.out::println);
         if (!allHold) {

@@ -11,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
 
@@ -123,6 +124,29 @@ record RunningApp(Process process, int port) implements AutoCloseable {
             throw new IOException(
                     "not all of " + rows + " rows were taken: " + report.substring(0, Math.min(400, report.length())));
         }
+    }
+
+    /** Calls with JSON, or with nothing; what is answered, which is no refusal. */
+    String call(String method, String path, String body) throws Exception {
+        HttpResponse<String> answer = CLIENT.send(
+                request(path)
+                        .header("Content-Type", "application/json")
+                        .method(
+                                method,
+                                body == null
+                                        ? HttpRequest.BodyPublishers.noBody()
+                                        : HttpRequest.BodyPublishers.ofString(body))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() >= 300) {
+            throw new IOException(path + " answered " + answer.statusCode() + ": " + answer.body());
+        }
+        return answer.body();
+    }
+
+    /** The time that it has had of the processor. */
+    double cpuMs() {
+        return process.info().totalCpuDuration().orElse(Duration.ZERO).toMillis();
     }
 
     private HttpRequest.Builder request(String path) {
