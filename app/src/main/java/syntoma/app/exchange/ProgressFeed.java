@@ -5,12 +5,12 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.platform.Conflict;
+import syntoma.app.platform.Daemons;
 
 /** Tells those who follow an import how far it is, all of them from one thread. */
 @Component
@@ -23,11 +23,7 @@ class ProgressFeed {
 
     private final ImportProgress progress;
     private final Queue<Follower> followers = new ConcurrentLinkedQueue<>();
-    private final ScheduledExecutorService ticks = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "import-progress");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService ticks = Daemons.ticking("import-progress");
 
     ProgressFeed(ImportProgress progress) {
         this.progress = progress;

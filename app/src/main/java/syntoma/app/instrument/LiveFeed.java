@@ -4,13 +4,13 @@ import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.platform.Conflict;
+import syntoma.app.platform.Daemons;
 
 /** Tells those who look what the router says, once a second, all of them from one thread. */
 @Component
@@ -21,11 +21,7 @@ class LiveFeed {
     private final Watch watch;
     private final StandingService standing;
     private final Queue<Follower> followers = new ConcurrentLinkedQueue<>();
-    private final ScheduledExecutorService ticks = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "live-feed");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService ticks = Daemons.ticking("live-feed");
 
     LiveFeed(Watch watch, StandingService standing) {
         this.watch = watch;

@@ -4,12 +4,12 @@ import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.platform.Conflict;
+import syntoma.app.platform.Daemons;
 import syntoma.app.platform.NotFound;
 
 /** Tells those who follow a run how far it is, all of them from one thread, until it is over. */
@@ -20,11 +20,7 @@ class RunFeed {
 
     private final Runs runs;
     private final Queue<Follower> followers = new ConcurrentLinkedQueue<>();
-    private final ScheduledExecutorService ticks = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "run-feed");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService ticks = Daemons.ticking("run-feed");
 
     RunFeed(Runs runs) {
         this.runs = runs;

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import org.slf4j.Logger;
@@ -22,6 +21,7 @@ import org.springframework.stereotype.Service;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.measurement.AutomaticLog;
 import syntoma.app.platform.Conflict;
+import syntoma.app.platform.Daemons;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.reply.RouterReading;
 import syntoma.core.run.RunKind;
@@ -46,11 +46,7 @@ class Runs {
     private final Watch watch;
     private final ApplicationEventPublisher events;
     private final Clock clock;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "run");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService worker = Daemons.one("run");
 
     @Nullable
     private Going going;

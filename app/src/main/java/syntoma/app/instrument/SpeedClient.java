@@ -13,10 +13,10 @@ import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.springframework.lang.Nullable;
+import syntoma.app.platform.Daemons;
 import syntoma.core.run.Loaded;
 
 /** Talks to one speed server for one run. Redirects are not followed. */
@@ -31,11 +31,7 @@ final class SpeedClient implements AutoCloseable {
     private final String run = UUID.randomUUID().toString();
     private final URI server;
     private final String key;
-    private final ExecutorService workers = Executors.newCachedThreadPool(work -> {
-        Thread thread = new Thread(work, "speed-run");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService workers = Daemons.many("speed-run");
     private final HttpClient client = HttpClient.newBuilder()
             .connectTimeout(ANSWERS_WITHIN)
             .followRedirects(HttpClient.Redirect.NEVER)

@@ -8,7 +8,6 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -16,6 +15,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
+import syntoma.app.platform.Daemons;
 import syntoma.core.reply.Recent;
 import syntoma.core.reply.RouterReading;
 
@@ -36,11 +36,7 @@ class Watch {
 
     private final Routers routers;
     private final Clock clock;
-    private final ScheduledExecutorService worker = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "router");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService worker = Daemons.ticking("router");
 
     private final Deque<Kept> kept = new ArrayDeque<>();
     private boolean watching;
