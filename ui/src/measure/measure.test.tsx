@@ -1,20 +1,12 @@
 // @vitest-environment jsdom
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { beforeEach, expect, test, vi } from 'vitest';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { bodies, Refused, serve } from '../testing/server';
 import { show } from '../testing/show';
+import { STANDING } from '../testing/world';
 import { MeasureView } from './MeasureView';
 
-const LINE = {
-  now: '2026-09-05T21:12:00+02:00',
-  stay: 11,
-  campsite: 'Lighthouse Meadow',
-  since: '2026-09-01T14:20:00+02:00',
-  setup: { id: 3, name: 'Mast panel', pennant: 2, retired: false },
-  carrier: 'Tarnwave',
-  elsewhere: null,
-};
 const RUN = {
   id: 7,
   kind: 'light',
@@ -47,7 +39,7 @@ const SERVED = {
     { kind: 'full', says: 'All of it.' },
     { kind: 'light', says: 'Ends early.' },
   ],
-  'GET /api/standing': LINE,
+  'GET /api/standing': STANDING,
   'GET /api/runs': [],
 };
 
@@ -76,6 +68,8 @@ class Events {
     this.told = undefined;
   }
 }
+
+afterEach(() => vi.unstubAllGlobals());
 
 beforeEach(() => {
   now = RUN;

@@ -3,6 +3,7 @@ import type { Schemas } from '../data/client';
 import { type Live, useLive, useRouter } from '../data/live';
 import { Part } from '../parts/Sheet';
 import { fixed } from '../format/numbers';
+import { LogLive } from './LogLive';
 import { StripRow } from './StripRow';
 
 const OLD_MS = 3_000;
@@ -30,7 +31,11 @@ export function LiveNow() {
     );
   }
   return (
-    <Part title="Live" small={live ? about(live) : 'asking the router'}>
+    <Part
+      title="Live"
+      small={live ? about(live) : 'asking the router'}
+      actions={live && <LogLive reading={live.reading} />}
+    >
       {live && <Said live={live} />}
     </Part>
   );

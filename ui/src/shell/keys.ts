@@ -1,40 +1,10 @@
-import { useEffect, useEffectEvent } from 'react';
-
 /** The keys that work everywhere, as the help lists them. */
 export const KEYS = [
   ['1 to 7', 'the views'],
   ['R', 'log a reading'],
   ['M', 'measure now'],
+  ['K', 'log what is live'],
   ['/', 'find in everything'],
   ['?', 'all keys'],
   ['Esc', 'close'],
 ] as const;
-
-function typing(target: EventTarget | null) {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
-  );
-}
-
-/** Runs an action on a key, never while typing in a field or while a dialog is open. */
-export function useKey(keys: string, action: (key: string) => void) {
-  const pressed = useEffectEvent((event: KeyboardEvent) => {
-    const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
-    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    if (plain && key.length === 1 && keys.includes(key) && !typing(event.target) && !dialogOpen()) {
-      event.preventDefault();
-      action(key);
-    }
-  });
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => pressed(event);
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, []);
-}
-
-const dialogOpen = () =>
-  [...document.querySelectorAll<HTMLElement>('[role="dialog"]')].some(
-    (d) => d.offsetParent !== null || d.clientHeight > 0,
-  );

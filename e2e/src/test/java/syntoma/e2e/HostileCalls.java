@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -80,9 +81,30 @@ final class HostileCalls {
     /** A connection that stood may end as a request is sent on it; a client then asks again on another (RFC 9112, 9.3.1). */
     private HttpResponse<String> sent(HttpRequest request) throws IOException, InterruptedException {
         try {
-            return client.send(request, HttpResponse.BodyHandlers.ofString());
+            return client.send(request, HostileCalls::whole);
         } catch (IOException ended) {
-            return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofString());
+            return HttpClient.newHttpClient().send(request, HostileCalls::whole);
+        }
+    }
+
+    /** The body of an answer; of a stream of events, which has no end, nothing. */
+    private static HttpResponse.BodySubscriber<String> whole(HttpResponse.ResponseInfo answer) {
+        boolean endless = answer.headers()
+                .firstValue("Content-Type")
+                .filter(type -> type.startsWith("text/event-stream"))
+                .isPresent();
+        return endless
+                ? HttpResponse.BodySubscribers.mapping(
+                        HttpResponse.BodySubscribers.ofInputStream(), HostileCalls::closed)
+                : HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8);
+    }
+
+    private static String closed(InputStream events) {
+        try {
+            events.close();
+            return "";
+        } catch (IOException gone) {
+            return "";
         }
     }
 

@@ -38,8 +38,9 @@ class LiveFeed {
         }
         Follower follower = new Follower(new SseEmitter(0L), drawn);
         follower.emitter().onError(gone -> followers.remove(follower));
+        LiveView view = now();
+        isTold(follower, view);
         followers.add(follower);
-        watch.look();
         return follower.emitter();
     }
 
@@ -53,8 +54,7 @@ class LiveFeed {
             return;
         }
         LiveView view = now();
-        LiveReading reading = view.reading();
-        followers.removeIf(f -> !isTold(f.emitter(), f.drawn() ? "live" : "reading", f.drawn() ? view : reading));
+        followers.removeIf(follower -> !isTold(follower, view));
     }
 
     /** The reading, with what does not fit what the standing line says. */
@@ -70,12 +70,16 @@ class LiveFeed {
                 reading.takenAt(), reading.ageMs(), said, reading.mode(), reading.carrier(), reading.cells());
     }
 
-    private static boolean isTold(SseEmitter follower, String name, Object said) {
+    private static boolean isTold(Follower follower, LiveView view) {
         try {
-            follower.send(SseEmitter.event().name(name).data(said));
+            follower.emitter()
+                    .send(
+                            follower.drawn()
+                                    ? SseEmitter.event().name("live").data(view)
+                                    : SseEmitter.event().name("reading").data(view.reading()));
             return true;
         } catch (IOException | IllegalStateException gone) {
-            follower.complete();
+            follower.emitter().complete();
             return false;
         }
     }

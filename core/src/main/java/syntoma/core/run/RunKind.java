@@ -14,7 +14,7 @@ import syntoma.core.unit.Labels;
 public enum RunKind {
     FULL(12_000, 12_000, Long.MAX_VALUE, 4, "12 s each way at full speed: 15 MB each way for every 10 Mb/s of it."),
     LIGHT(
-            4_000,
+            3_750,
             12_000,
             1_500_000,
             4,

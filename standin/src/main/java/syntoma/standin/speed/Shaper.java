@@ -20,18 +20,23 @@ final class Shaper {
     private static final int LARGEST_GRANT = 16_384;
     private static final int SMALLEST_GRANT = 64;
 
+    /** So little in the buffer delays nothing. */
+    private static final double EMPTY = 0.001;
+
     /** The time in which a buffer fills to two thirds, and empties. */
     private static final double FILLS_S = 0.4;
 
     private final DoubleSupplier mbps;
+    private final ScheduledExecutorService clock;
     private final Deque<Waiting> waiting = new ArrayDeque<>();
     private long lastNs = System.nanoTime();
+    private boolean ticking;
     private double credit;
     private double filled;
 
     Shaper(DoubleSupplier mbps, ScheduledExecutorService clock) {
         this.mbps = mbps;
-        clock.scheduleAtFixedRate(this::tick, TICK_US, TICK_US, TimeUnit.MICROSECONDS);
+        this.clock = clock;
     }
 
     /** Who waits for bytes, and for how many at most. */
@@ -40,11 +45,20 @@ final class Shaper {
     /** Has a number of bytes granted, at most so many, when it is this one's turn. */
     synchronized void await(int most, IntConsumer granted) {
         waiting.add(new Waiting(most, granted));
+        if (!ticking) {
+            ticking = true;
+            lastNs = System.nanoTime();
+            later();
+        }
     }
 
     /** How full the buffer is: from 0 to 1. */
     synchronized double filled() {
         return filled;
+    }
+
+    private void later() {
+        clock.schedule(this::tick, TICK_US, TimeUnit.MICROSECONDS);
     }
 
     private void tick() {
@@ -60,7 +74,13 @@ final class Shaper {
                 filled += ((busy ? 1 : 0) - filled) * Math.min(1, passed / FILLS_S);
                 credit = Math.min(credit + passed * bytesPerS, (busy ? LONGEST_DEBT_S : 2 * TICK_US / 1e6) * bytesPerS);
                 grant = (int) Math.max(SMALLEST_GRANT, Math.min(LARGEST_GRANT, bytesPerS * 2 * TICK_US / 1e6));
+                if (!busy && filled < EMPTY) {
+                    ticking = false;
+                    filled = 0;
+                    return;
+                }
                 if (!busy || credit < grant) {
+                    later();
                     return;
                 }
                 next = waiting.poll();
