@@ -25,6 +25,7 @@ import syntoma.core.trial.Outcome;
 @Service
 @Transactional
 class RunBook {
+    private static final int LONGEST_REASON = 400;
     private static final double BYTES_PER_MB = 1e6;
     private static final MathContext DIGITS = new MathContext(4);
 
@@ -53,7 +54,7 @@ class RunBook {
             return;
         }
         run.state = ended.label();
-        run.endedBecause = why.orElse(null);
+        run.endedBecause = why.map(RunBook::kept).orElse(null);
         run.bytesUsed = progress.bytes();
         run.seconds = progress.atMs() / 1_000;
         run.series = json.write(progress.series());
@@ -101,6 +102,11 @@ class RunBook {
         return typed;
     }
 
+    /** As much of a reason as the store has room for. */
+    private static String kept(String why) {
+        return why.length() > LONGEST_REASON ? why.substring(0, LONGEST_REASON - 1) + "…" : why;
+    }
+
     private static String digits(double value, MathContext digits) {
         return new BigDecimal(value, digits).stripTrailingZeros().toPlainString();
     }
@@ -114,7 +120,7 @@ class RunBook {
     void refused(long id, String why) {
         SpeedRun run = entities.find(SpeedRun.class, id);
         String before = run.endedBecause == null ? "" : run.endedBecause + "; ";
-        run.endedBecause = before + "not logged: " + why;
+        run.endedBecause = kept(before + "not logged: " + why);
     }
 
     private static String note(SpeedRun run) {

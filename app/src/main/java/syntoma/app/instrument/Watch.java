@@ -12,9 +12,9 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
 import syntoma.app.platform.Daemons;
 import syntoma.core.reply.Recent;
 import syntoma.core.reply.RouterReading;
@@ -98,8 +98,8 @@ class Watch {
                 gone ? List.of() : LiveReading.cells(last));
     }
 
-    /** What the router of before said is forgotten. */
-    @EventListener
+    /** What the router of before said is forgotten, once the other one is stored. */
+    @TransactionalEventListener
     public synchronized void forget(RouterSet set) {
         generation++;
         kept.clear();
