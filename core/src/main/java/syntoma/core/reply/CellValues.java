@@ -29,7 +29,7 @@ final class CellValues {
             400.0);
 
     /** What the devices that there are write for “none” among levels. */
-    private static final Set<Double> STANDS_FOR_NONE = Set.of(-32768.0, 32767.0, 255.0, 99.0, -140.5, 65535.0);
+    private static final Set<Double> STANDS_FOR_NONE = Set.of(-32768.0, 32767.0, 255.0, 99.0, 65535.0);
 
     private static final int MOST_LTE_PCI = 503;
     private static final int MOST_NR_PCI = 1007;

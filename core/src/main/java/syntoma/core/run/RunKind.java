@@ -1,7 +1,6 @@
 package syntoma.core.run;
 
 import java.util.Locale;
-import java.util.OptionalLong;
 import syntoma.core.unit.Labels;
 
 /**
@@ -89,14 +88,5 @@ public enum RunKind {
             case FULL, LATENCY -> false;
             case LIGHT -> atMs >= usualMs && bytes >= leastBytes || rates.isKnownWithin(KNOWN_WITHIN);
         };
-    }
-
-    /** What it takes at most of a link of a rate each way, in byte; empty where that depends on what is found. */
-    public OptionalLong bytes(double downMbps, double upMbps) {
-        double perMs = 125
-                * (measuresRate()
-                        ? downMbps + upMbps
-                        : Math.min(SLOW_STREAM_MBPS, downMbps) + Math.min(SLOW_STREAM_MBPS, upMbps));
-        return this == LIGHT ? OptionalLong.empty() : OptionalLong.of(Math.round(perMs * mostMs));
     }
 }

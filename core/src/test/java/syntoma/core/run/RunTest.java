@@ -133,13 +133,6 @@ class RunTest {
     }
 
     @Test
-    void data_is_rate_times_time_over_eight() {
-        // 300 Mb/s for 12 s is 0.45 GB, and as much the other way
-        assertEquals(900_000_000, RunKind.FULL.bytes(300, 300).orElseThrow());
-        assertEquals(700_000, RunKind.LATENCY.bytes(300, 300).orElseThrow());
-    }
-
-    @Test
     void kinds_are_known_by_name() {
         assertEquals(RunKind.LIGHT, RunKind.labelled("light"));
         assertTrue(assertThrows(IllegalArgumentException.class, () -> RunKind.labelled("quick"))
