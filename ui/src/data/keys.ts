@@ -19,6 +19,8 @@ export const keys = {
   router: ['router'],
   runs: ['runs'],
   run: (id: number) => ['runs', id],
+  walks: ['walks'],
+  walk: (id: number, metric: string) => ['walks', id, metric],
   demo: ['demo'],
   revision: ['revision'],
   session: ['session'],

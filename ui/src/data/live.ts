@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { api, type Schemas, unwrap } from './client';
 import { keys } from './keys';
+import { useEvents } from './useEvents';
 
 export type Live = Schemas['LiveView'];
 
@@ -23,27 +24,6 @@ export function useSetRouter() {
 /** What the router says, once a second while the page is looked at; undefined until it has said something. */
 export function useLive(watched: boolean): Live | undefined {
   const [live, setLive] = useState<Live>();
-  useEffect(() => {
-    if (!watched) {
-      return undefined;
-    }
-    let events: EventSource | undefined;
-    const look = () => {
-      events?.close();
-      events = undefined;
-      if (!document.hidden) {
-        events = new EventSource('/api/live/view');
-        events.addEventListener('live', (event: MessageEvent<string>) =>
-          setLive(JSON.parse(event.data) as Live),
-        );
-      }
-    };
-    look();
-    document.addEventListener('visibilitychange', look);
-    return () => {
-      document.removeEventListener('visibilitychange', look);
-      events?.close();
-    };
-  }, [watched]);
+  useEvents<Live>(watched ? '/api/live/view' : null, 'live', setLive, true);
   return live;
 }

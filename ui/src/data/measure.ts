@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
 import { api, type Schemas, unwrap } from './client';
 import { keys } from './keys';
+import { useEvents } from './useEvents';
 
 export type Run = Schemas['RunView'];
 
@@ -44,21 +44,12 @@ export function useRun(id: number | null) {
     enabled: id !== null,
   });
   const goesOn = query.data !== undefined && !isOver(query.data);
-  useEffect(() => {
-    if (id === null || !goesOn) {
-      return undefined;
+  useEvents<Run>(goesOn ? `/api/runs/${query.data.id}/events` : null, 'run', (run) => {
+    client.setQueryData(keys.run(run.id), run);
+    if (isOver(run)) {
+      void client.invalidateQueries({ queryKey: keys.runs });
     }
-    const events = new EventSource(`/api/runs/${id}/events`);
-    events.addEventListener('run', (event: MessageEvent<string>) => {
-      const run = JSON.parse(event.data) as Run;
-      client.setQueryData(keys.run(id), run);
-      if (isOver(run)) {
-        events.close();
-        void client.invalidateQueries({ queryKey: keys.runs });
-      }
-    });
-    return () => events.close();
-  }, [id, goesOn, client]);
+  });
   return query;
 }
 

@@ -24,11 +24,16 @@ export function useAwake() {
   };
 }
 
-/** Keeps the screen awake while that is wanted; a browser lets go when the page is hidden, and is asked again. */
+/** Keeps the screen awake while that is wanted on this device. */
 export function useStayingAwake() {
-  const { possible, on } = useAwake();
+  const { on } = useAwake();
+  useKeptAwake(on);
+}
+
+/** Keeps the screen awake; a browser lets go when the page is hidden, and is asked again. */
+export function useKeptAwake(wanted: boolean) {
   useEffect(() => {
-    if (!on || !possible) {
+    if (!wanted || !('wakeLock' in navigator)) {
       return;
     }
     let held: WakeLockSentinel | undefined;
@@ -50,5 +55,5 @@ export function useStayingAwake() {
       document.removeEventListener('visibilitychange', again);
       void held?.release();
     };
-  }, [on, possible]);
+  }, [wanted]);
 }

@@ -34,7 +34,12 @@ export function LiveNow() {
     <Part
       title="Live"
       small={live ? about(live) : 'asking the router'}
-      actions={live && <LogLive reading={live.reading} />}
+      actions={
+        <>
+          {live && <LogLive reading={live.reading} />}
+          <Link to="/walk">Walk with the antenna</Link>
+        </>
+      }
     >
       {live && <Said live={live} />}
     </Part>

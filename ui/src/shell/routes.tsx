@@ -34,6 +34,7 @@ export const router = createBrowserRouter([
         path: '/measure',
         lazy: async () => ({ Component: (await import('../measure/MeasureView')).MeasureView }),
       },
+      { path: '/walk', lazy: async () => ({ Component: (await import('../walk/WalkView')).WalkView }) },
       { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
       { path: '*', lazy: async () => ({ Component: (await import('../later/LaterView')).LaterView }) },
     ],

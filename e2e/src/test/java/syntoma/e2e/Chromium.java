@@ -84,6 +84,11 @@ final class Chromium implements AutoCloseable {
         return page;
     }
 
+    /** Waits until a field has the focus of its page, whichever page is in front. */
+    static void awaitFocus(Page page, String selector) {
+        page.waitForFunction("wanted => document.activeElement === document.querySelector(wanted)", selector);
+    }
+
     /** Closes the windows of a test that is over, which would go on asking the application. */
     void closeAllBut(Page... kept) {
         for (BrowserContext context : List.copyOf(browser.contexts())) {

@@ -125,7 +125,7 @@ class LogToVerdictTest {
         Page page = open(Chromium.Look.DESK_PAPER, "/pitch");
         assertThat(page.locator("h1")).containsText("Mast panel");
         page.keyboard().press("r");
-        assertThat(page.locator("#field-rsrpDbm")).isFocused();
+        Chromium.awaitFocus(page, "#field-rsrpDbm");
         page.locator("#field-rsrpDbm").fill("200");
         assertThat(page.locator("#field-rsrpDbm-hint")).containsText("to");
         page.locator("#field-rsrpDbm").fill("97");

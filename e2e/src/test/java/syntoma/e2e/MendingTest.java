@@ -166,7 +166,7 @@ class MendingTest {
         tap(taps, page.getByTitle("Dome"));
         tap(taps, button(page, "Use"));
         tap(taps, page.locator("button.thumb"));
-        assertThat(page.locator("#field-rsrpDbm")).isFocused();
+        Chromium.awaitFocus(page, "#field-rsrpDbm");
         page.keyboard().type("97");
         for (String field : List.of("sinrDb", "downMbps", "upMbps", "idleMs")) {
             tap(taps, page.locator("#field-" + field));

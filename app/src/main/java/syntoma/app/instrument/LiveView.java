@@ -1,34 +1,36 @@
 package syntoma.app.instrument;
 
-import java.util.Arrays;
+import java.math.BigDecimal;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
+import syntoma.app.reference.Ladder;
 import syntoma.core.reading.RadioMetric;
 import syntoma.core.reply.Recent;
+import syntoma.core.unit.Values;
 
 /**
  * What the router says, drawn: the reading, and each cell in use on the scales of its metrics.
  *
+ * @param levels those of the primary cell that are watched while hands move things; empty where it has none now
  * @param nrSharePct in how much of the last minute NR was there; null where it never was
  */
-record LiveView(LiveReading reading, List<CellStrips> strips, @Nullable Double nrSharePct) {
+record LiveView(LiveReading reading, List<CellStrips> strips, List<Level> levels, @Nullable Double nrSharePct) {
     /** A cell in use with its strips. */
-    record CellStrips(LiveReading.CellView cell, List<Strip> strips) {}
+    record CellStrips(LiveReading.CellView cell, List<Ladder> strips) {}
 
-    /** A value on its scale, with the spread of the last five minutes and the floors of its grades. */
-    record Strip(
-            String label,
-            String unit,
-            double value,
-            String grade,
-            Spread spread,
-            @Nullable Double usual,
-            double from,
-            double to,
-            List<Double> floors) {}
-
-    /** The lowest, middle and highest. */
-    record Spread(double low, double median, double high) {}
+    /**
+     * A level of the primary cell, the mean of its last three seconds.
+     *
+     * @param metric its name in the API
+     * @param ladder the level now, and its course over the last five minutes
+     * @param readings how many it is the mean of
+     * @param strongest that it has been in those minutes
+     * @param strongestAgoS how long ago that was
+     */
+    record Level(String metric, Ladder ladder, int readings, BigDecimal strongest, double strongestAgoS) {}
 
     static LiveView of(LiveReading reading, Recent recent) {
         boolean gone = reading.cells().isEmpty();
@@ -40,21 +42,39 @@ record LiveView(LiveReading reading, List<CellStrips> strips, @Nullable Double n
                                 c.strips().stream().map(LiveView::strip).toList()))
                         .toList();
         Double share = recent.nrShare().isPresent() ? 100 * recent.nrShare().getAsDouble() : null;
-        return new LiveView(reading, cells, share);
+        return new LiveView(reading, cells, gone ? List.of() : levels(recent), share);
     }
 
-    private static Strip strip(Recent.Strip s) {
-        RadioMetric metric = s.metric();
-        double[] ends = metric.strip();
-        return new Strip(
-                metric.label(),
-                metric.unit(),
-                s.value(),
-                s.grade().word(),
-                new Spread(s.low(), s.median(), s.high()),
-                null,
-                Arrays.stream(ends).min().orElseThrow(),
-                Arrays.stream(ends).max().orElseThrow(),
-                metric.floors());
+    private static Ladder strip(Recent.Strip s) {
+        return Ladder.of(
+                s.metric(), BigDecimal.valueOf(s.value()), new Ladder.Spread(s.low(), s.median(), s.high()), null);
+    }
+
+    /** The levels that are watched while hands move things; those that are there. */
+    private static List<Level> levels(Recent recent) {
+        return Stream.of(RadioMetric.RSRP, RadioMetric.SINR)
+                .flatMap(metric -> recent.steady(metric).stream().map(now -> level(metric, now, recent)))
+                .toList();
+    }
+
+    private static Level level(RadioMetric metric, Recent.Steady now, Recent recent) {
+        List<Recent.Steady> course = recent.course(metric, Recent.KEPT_S);
+        double[] values =
+                course.stream().mapToDouble(Recent.Steady::value).sorted().toArray();
+        Recent.Steady best = course.stream()
+                .max(Comparator.comparingDouble(Recent.Steady::value).thenComparing(s -> -s.agoS()))
+                .orElse(now);
+        double median = (values[(values.length - 1) / 2] + values[values.length / 2]) / 2;
+        Ladder ladder = Ladder.of(
+                metric,
+                Values.decimal(now.value(), 1),
+                new Ladder.Spread(values[0], median, values[values.length - 1]),
+                null);
+        return new Level(
+                metric.label().toLowerCase(Locale.ROOT),
+                ladder,
+                now.readings(),
+                Values.decimal(best.value(), 1),
+                best.agoS());
     }
 }

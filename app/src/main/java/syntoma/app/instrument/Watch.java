@@ -24,7 +24,7 @@ import syntoma.core.reply.RouterReading;
  * it said last is kept in memory.
  */
 @Component
-class Watch {
+public class Watch {
     private static final Logger LOG = LoggerFactory.getLogger(Watch.class);
     private static final String NONE_SET = "no router is set; set one under Measure";
     private static final long EVERY_MS = 1_000;
@@ -110,7 +110,7 @@ class Watch {
     }
 
     /** What was said in the last minutes. */
-    synchronized Recent recent() {
+    public synchronized Recent recent() {
         long now = System.nanoTime();
         return new Recent(kept.stream()
                 .map(k -> new Recent.Heard((now - k.atNs()) / 1e9, k.reading()))

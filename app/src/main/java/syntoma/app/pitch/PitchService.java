@@ -17,6 +17,7 @@ import syntoma.app.campsite.StandingService;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
+import syntoma.app.reference.Ladder;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
 import syntoma.app.trial.Results;
@@ -135,22 +136,13 @@ class PitchService {
         List<LoggedMeasurement> earlier = everHere.stream()
                 .filter(m -> !Objects.equals(m.stay(), last.stay()) && isLike(m, last))
                 .toList();
-        List<PitchView.Strip> strips = new ArrayList<>();
+        List<Ladder> strips = new ArrayList<>();
         for (Figure figure : Figure.graded()) {
             RadioMetric metric = figure.measure().radio().orElseThrow();
             BigDecimal value = last.value(figure);
             if (value != null) {
-                PitchView.Spread usual = spread(earlier, figure);
-                strips.add(new PitchView.Strip(
-                        metric.label(),
-                        metric.unit(),
-                        value,
-                        metric.grade(value.doubleValue()).word(),
-                        spread(recent, figure),
-                        usual == null ? null : usual.median(),
-                        metric.strip()[0],
-                        metric.strip()[1],
-                        metric.floors()));
+                Ladder.Spread usual = spread(earlier, figure);
+                strips.add(Ladder.of(metric, value, spread(recent, figure), usual == null ? null : usual.median()));
             }
         }
         return new PitchView.Heard(last, setups.get(last.setup()), strips);
@@ -163,7 +155,7 @@ class PitchService {
     }
 
     @Nullable
-    private static PitchView.Spread spread(List<LoggedMeasurement> runs, Figure figure) {
+    private static Ladder.Spread spread(List<LoggedMeasurement> runs, Figure figure) {
         double[] values = runs.stream()
                 .filter(m -> m.ok() && m.value(figure) != null)
                 .mapToDouble(m -> m.value(figure).doubleValue())
@@ -173,6 +165,6 @@ class PitchService {
             return null;
         }
         double median = (values[(values.length - 1) / 2] + values[values.length / 2]) / 2;
-        return new PitchView.Spread(values[0], median, values[values.length - 1]);
+        return new Ladder.Spread(values[0], median, values[values.length - 1]);
     }
 }

@@ -1,11 +1,11 @@
 package syntoma.app.pitch;
 
-import java.math.BigDecimal;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.measurement.LoggedMeasurement;
+import syntoma.app.reference.Ladder;
 import syntoma.app.setup.SetupName;
 import syntoma.app.trial.ResultView;
 
@@ -34,32 +34,9 @@ record PitchView(
             OffsetDateTime lastAt,
             int runs,
             int failed,
-            @Nullable Spread up,
-            @Nullable Spread down) {}
-
-    /** Lowest, middle and highest of what was measured. */
-    record Spread(double low, double median, double high) {}
+            @Nullable Ladder.Spread up,
+            @Nullable Ladder.Spread down) {}
 
     /** The last reading. */
-    record Heard(LoggedMeasurement measurement, SetupName setup, List<Strip> strips) {}
-
-    /**
-     * One metric on its ladder.
-     *
-     * @param spread of the last readings under the setup at this stay
-     * @param usual the setup's median at earlier stays here; null without one
-     * @param from left end of the scale
-     * @param to right end of the scale
-     * @param floors where ample, sound, thin and scraping begin
-     */
-    record Strip(
-            String label,
-            String unit,
-            BigDecimal value,
-            String grade,
-            Spread spread,
-            @Nullable Double usual,
-            double from,
-            double to,
-            List<Double> floors) {}
+    record Heard(LoggedMeasurement measurement, SetupName setup, List<Ladder> strips) {}
 }

@@ -100,6 +100,7 @@ class Interface implements WebMvcConfigurer {
             "/bench",
             "/devices",
             "/measure",
+            "/walk",
             "/pair",
             "/guest"
         })

@@ -14,7 +14,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.UnaryOperator;
 
 /** A router of a test: gives each request what the test says, as it stands, and counts who is connected. */
-final class MadeUpRouter implements AutoCloseable {
+public final class MadeUpRouter implements AutoCloseable {
     private final ServerSocket server;
     private final AtomicInteger open = new AtomicInteger();
     private final AtomicInteger most = new AtomicInteger();
@@ -22,7 +22,7 @@ final class MadeUpRouter implements AutoCloseable {
     private volatile UnaryOperator<String> answers;
 
     /** What is given by a request; null for no answer at all. */
-    MadeUpRouter(UnaryOperator<String> answers) throws IOException {
+    public MadeUpRouter(UnaryOperator<String> answers) throws IOException {
         this.answers = answers;
         server = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
         Thread accepting = new Thread(this::accept, "made-up-router");
@@ -30,11 +30,11 @@ final class MadeUpRouter implements AutoCloseable {
         accepting.start();
     }
 
-    void answer(UnaryOperator<String> next) {
+    public void answer(UnaryOperator<String> next) {
         answers = next;
     }
 
-    int port() {
+    public int port() {
         return server.getLocalPort();
     }
 
@@ -46,7 +46,7 @@ final class MadeUpRouter implements AutoCloseable {
         return String.join("\n", requests);
     }
 
-    static String json(String body) {
+    public static String json(String body) {
         return "HTTP/1.1 200 OK\r\nContent-Type: application/json\r\nContent-Length: "
                 + body.getBytes(StandardCharsets.UTF_8).length + "\r\n\r\n" + body;
     }

@@ -1,6 +1,7 @@
 package syntoma.core.reply;
 
 import java.util.Optional;
+import syntoma.core.reading.RadioMetric;
 
 /**
  * A cell as a device reports it; what it does not report is empty.
@@ -34,5 +35,23 @@ public record Cell(
                 || rsrpDbm.isPresent()
                 || rsrqDb.isPresent()
                 || sinrDb.isPresent();
+    }
+
+    /** The level on a metric. */
+    public Optional<Double> level(RadioMetric metric) {
+        return switch (metric) {
+            case RSSI -> rssiDbm;
+            case RSRP -> rsrpDbm;
+            case RSRQ -> rsrqDb;
+            case SINR -> sinrDb;
+        };
+    }
+
+    /** Whether it is one cell with another, by what both of them say of themselves. */
+    public boolean isSame(Cell other) {
+        return band.equals(other.band)
+                && arfcn.equals(other.arfcn)
+                && pci.equals(other.pci)
+                && cellId.equals(other.cellId);
     }
 }

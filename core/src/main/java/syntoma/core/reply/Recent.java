@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Function;
+import java.util.stream.IntStream;
 import syntoma.core.reading.Grade;
 import syntoma.core.reading.RadioMetric;
 
@@ -17,6 +17,12 @@ public record Recent(List<Heard> heard) {
     /** So far back the strips go, in s. */
     public static final double KEPT_S = 300;
 
+    /** Over so long a level is averaged while hands move things, in s: fading comes and goes within it. */
+    public static final double STEADY_S = 3;
+
+    /** What is older than this is none of now, in s. */
+    public static final double FRESH_S = 5;
+
     private static final double MINUTE_S = 60;
 
     /** A reading of a number of seconds ago. */
@@ -27,6 +33,14 @@ public record Recent(List<Heard> heard) {
 
     /** A cell in use with its metrics. */
     public record CellStrips(Cell cell, List<Strip> strips) {}
+
+    /**
+     * A level of the primary cell, averaged in dB over the last seconds before it was taken.
+     *
+     * @param readings how many it is the mean of, all of one cell
+     * @param agoS how long ago the last of them was taken, in s
+     */
+    public record Steady(double value, int readings, double agoS, Cell cell) {}
 
     public Recent {
         heard = List.copyOf(heard);
@@ -41,29 +55,79 @@ public record Recent(List<Heard> heard) {
         for (Cell cell : heard.get(heard.size() - 1).reading().cells()) {
             if (cell.role() != Role.NEIGHBOUR) {
                 List<Strip> strips = new ArrayList<>();
-                strip(cell, RadioMetric.RSRP, Cell::rsrpDbm).ifPresent(strips::add);
-                strip(cell, RadioMetric.RSRQ, Cell::rsrqDb).ifPresent(strips::add);
-                strip(cell, RadioMetric.SINR, Cell::sinrDb).ifPresent(strips::add);
+                for (RadioMetric metric : List.of(RadioMetric.RSRP, RadioMetric.RSRQ, RadioMetric.SINR)) {
+                    strip(cell, metric).ifPresent(strips::add);
+                }
                 cells.add(new CellStrips(cell, strips));
             }
         }
         return cells;
     }
 
-    private Optional<Strip> strip(Cell cell, RadioMetric metric, Function<Cell, Optional<Double>> figure) {
-        Optional<Double> now = figure.apply(cell);
+    private Optional<Strip> strip(Cell cell, RadioMetric metric) {
+        Optional<Double> now = cell.level(metric);
         if (now.isEmpty()) {
             return Optional.empty();
         }
         double[] all = heard.stream()
                 .flatMap(h -> h.reading().cells().stream())
                 .filter(c -> c.role() == cell.role() && c.band().equals(cell.band()))
-                .flatMap(c -> figure.apply(c).stream())
+                .flatMap(c -> c.level(metric).stream())
                 .mapToDouble(v -> v)
                 .sorted()
                 .toArray();
         double median = (all[(all.length - 1) / 2] + all[all.length / 2]) / 2;
         return Optional.of(new Strip(metric, now.get(), metric.grade(now.get()), all[0], median, all[all.length - 1]));
+    }
+
+    /** The level now; empty where the last reading is none of now, or has no such metric. */
+    public Optional<Steady> steady(RadioMetric metric) {
+        return steadyAgo(metric, 0);
+    }
+
+    /** The level as it was a number of seconds ago; empty where nothing was heard about then. */
+    public Optional<Steady> steadyAgo(RadioMetric metric, double agoS) {
+        for (int i = heard.size() - 1; i >= 0; i--) {
+            double ageS = heard.get(i).ageS();
+            if (ageS >= agoS) {
+                return ageS - agoS > FRESH_S ? Optional.empty() : steadyAt(metric, i);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** The level after each of the readings of so many seconds, the oldest first. */
+    public List<Steady> course(RadioMetric metric, double withinS) {
+        return IntStream.range(0, heard.size())
+                .filter(i -> heard.get(i).ageS() <= withinS)
+                .mapToObj(i -> steadyAt(metric, i))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    /** The mean of the seconds up to a reading, as far as they are of its cell. */
+    private Optional<Steady> steadyAt(RadioMetric metric, int last) {
+        Optional<Cell> cell = primary(last);
+        if (cell.flatMap(c -> c.level(metric)).isEmpty()) {
+            return Optional.empty();
+        }
+        double endS = heard.get(last).ageS();
+        double sum = 0;
+        int n = 0;
+        for (int i = last; i >= 0 && heard.get(i).ageS() - endS < STEADY_S; i--) {
+            Optional<Double> level = primary(i).filter(cell.get()::isSame).flatMap(c -> c.level(metric));
+            if (level.isPresent()) {
+                sum += level.get();
+                n++;
+            }
+        }
+        return Optional.of(new Steady(sum / n, n, endS, cell.get()));
+    }
+
+    private Optional<Cell> primary(int i) {
+        return heard.get(i).reading().cells().stream()
+                .filter(c -> c.role() == Role.PRIMARY)
+                .findFirst();
     }
 
     /** In which share of the last minute's readings there was an NR cell; empty where there was none in any of all. */

@@ -1,5 +1,7 @@
 package syntoma.core.unit;
 
+import java.util.List;
+
 /** Checks for texts that come from outside, and how they are shown in a message. Each is linear in the text's length. */
 public final class Text {
     /** What of a value stands in a message about it. */
@@ -97,5 +99,13 @@ public final class Text {
     /** With its first letter in upper case, as a sentence begins. */
     public static String capital(String text) {
         return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+
+    /** Names in a row, as a person says them: “A, B and C”. */
+    public static String list(List<String> names) {
+        int last = names.size() - 1;
+        return last < 1
+                ? String.join("", names)
+                : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
     }
 }

@@ -31,13 +31,14 @@ public final class Values {
         return text.replace('-', '−');
     }
 
+    /** Returns a finite number with so many decimals. */
+    public static BigDecimal decimal(double value, int decimals) {
+        return BigDecimal.valueOf(value).setScale(decimals, RoundingMode.HALF_UP);
+    }
+
     /** Returns the number rounded to a number of decimals, with the typographic minus. */
     public static String rounded(double value, int decimals) {
-        String text = Double.isFinite(value)
-                ? BigDecimal.valueOf(value)
-                        .setScale(decimals, RoundingMode.HALF_UP)
-                        .toPlainString()
-                : Double.toString(value);
+        String text = Double.isFinite(value) ? decimal(value, decimals).toPlainString() : Double.toString(value);
         boolean zero = text.chars().noneMatch(c -> c >= '1' && c <= '9');
         return zero ? text.replace("-", "") : text.replace('-', '−');
     }

@@ -4,9 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import syntoma.core.reading.Grade;
+import syntoma.core.reading.RadioMetric;
 
 class RecentTest {
     private static Recent.Heard heard(double ageS, double rsrp, boolean nr) {
@@ -36,5 +38,38 @@ class RecentTest {
                 heard(1, -90, false)));
         assertEquals(OptionalDouble.of(0.25), recent.nrShare());
         assertEquals(List.of(), new Recent(List.of()).cells());
+    }
+
+    private static Recent.Heard of(double ageS, double rsrp, String band) {
+        Mapping mapping = new Mapping(Map.of("primary.rsrpDbm", "/a", "primary.band", "/b"));
+        return new Recent.Heard(
+                ageS,
+                mapping.read(
+                        new Node.Group(Map.of("a", new Node.Value(Double.toString(rsrp)), "b", new Node.Value(band)))));
+    }
+
+    @Test
+    void a_steady_level_is_the_mean_of_three_seconds_of_one_cell() {
+        Recent recent = new Recent(List.of(
+                of(12, -84, "B20"), of(5, -99, "B20"), of(2.4, -92, "B20"), of(1.4, -70, "B3"), of(0.4, -90, "B20")));
+        Recent.Steady now = recent.steady(RadioMetric.RSRP).orElseThrow();
+        assertEquals(-91, now.value());
+        assertEquals(2, now.readings());
+        assertEquals(Optional.empty(), recent.steady(RadioMetric.SINR));
+        assertEquals(
+                List.of(-84.0, -99.0, -95.5, -70.0, -91.0),
+                recent.course(RadioMetric.RSRP, 300).stream()
+                        .map(Recent.Steady::value)
+                        .toList());
+        assertEquals(1, recent.course(RadioMetric.RSRP, 1).size());
+        assertEquals(-84, recent.steadyAgo(RadioMetric.RSRP, 12).orElseThrow().value());
+    }
+
+    @Test
+    void what_was_heard_long_ago_is_none_of_now() {
+        Recent recent = new Recent(List.of(of(9, -84, "B20")));
+        assertEquals(Optional.empty(), recent.steady(RadioMetric.RSRP));
+        assertEquals(9, recent.course(RadioMetric.RSRP, 10).get(0).agoS());
+        assertEquals(List.of(), recent.course(RadioMetric.RSRP, 8));
     }
 }

@@ -1,0 +1,216 @@
+package syntoma.core.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import syntoma.core.reading.Figure;
+import syntoma.core.unit.Text;
+
+/**
+ * An antenna, a hotspot or a booster's indoor antenna carried about by hand, with marks of what it heard where.
+ *
+ * <p>Places are compared by their marks in order: the first of one with the first of the other, within one band. Looked at once,
+ * at its end; all pairs of places are one family (Holm decides, Bonferroni's intervals), because the best place is chosen by the
+ * data. What the air changes by itself between marks is counted in ({@link Fading}), so that a place done with before the other
+ * began is told apart from it only by more than that.
+ *
+ * @param marks in the order of their taking
+ */
+public record Walk(Figure metric, List<Mark> marks) {
+    /** So many marks a place needs for a verdict. */
+    public static final int FEWEST = Looks.FEWEST;
+
+    /**
+     * A level that was marked.
+     *
+     * @param atS since the walk began, in s
+     * @param band empty where the device does not say
+     */
+    public record Mark(String place, double atS, double value, Optional<String> band) {}
+
+    /** A place with its marks. */
+    public record Place(String name, List<Mark> marks) {
+        public double mean() {
+            return marks.stream().mapToDouble(Mark::value).average().orElseThrow();
+        }
+
+        public double low() {
+            return marks.stream().mapToDouble(Mark::value).min().orElseThrow();
+        }
+
+        public double high() {
+            return marks.stream().mapToDouble(Mark::value).max().orElseThrow();
+        }
+    }
+
+    /**
+     * The best place against another; in dB, positive where the best is better.
+     *
+     * @param pairs of marks on one band
+     * @param low empty under three of them
+     * @param level the interval's confidence
+     * @param drifted whether more of the doubt comes from the air's own change than from the marks' scatter
+     */
+    public record Against(
+            String best,
+            String place,
+            int pairs,
+            OptionalDouble estimate,
+            OptionalDouble low,
+            OptionalDouble high,
+            double level,
+            boolean drifted,
+            Verdict verdict) {}
+
+    /** Two places with the marks that are held against each other. */
+    private record Pair(String one, String other, Effect effect, boolean drifted) {}
+
+    public Walk {
+        marks = List.copyOf(marks);
+    }
+
+    /** The places, the best mean first. */
+    public List<Place> places() {
+        Map<String, List<Mark>> byName = new LinkedHashMap<>();
+        marks.forEach(m ->
+                byName.computeIfAbsent(m.place(), name -> new ArrayList<>()).add(m));
+        return byName.entrySet().stream()
+                .map(e -> new Place(e.getKey(), List.copyOf(e.getValue())))
+                .sorted(Comparator.comparingDouble(Place::mean).reversed())
+                .toList();
+    }
+
+    /** The best place against each of the others, in their order. */
+    public List<Against> differences() {
+        List<Place> places = places();
+        List<Pair> pairs = new ArrayList<>();
+        for (int i = 0; i < places.size(); i++) {
+            for (int j = i + 1; j < places.size(); j++) {
+                pairs.add(pair(places.get(i), places.get(j)));
+            }
+        }
+        List<Pair> judged = pairs.stream().filter(p -> p.effect.enough()).toList();
+        double shown = Looks.SINGLE / Math.max(1, judged.size());
+        return pairs.stream()
+                .limit(Math.max(0, places.size() - 1))
+                .map(pair -> against(pair, judged, shown))
+                .toList();
+    }
+
+    private Against against(Pair pair, List<Pair> judged, double shown) {
+        List<Double> others =
+                judged.stream().filter(p -> p != pair).map(p -> p.effect.p()).toList();
+        Effect effect = pair.effect;
+        boolean enough = effect.enough();
+        return new Against(
+                pair.one,
+                pair.other,
+                effect.rounds(),
+                effect.mean(),
+                enough ? OptionalDouble.of(effect.low(shown)) : OptionalDouble.empty(),
+                enough ? OptionalDouble.of(effect.high(shown)) : OptionalDouble.empty(),
+                1 - shown,
+                pair.drifted,
+                new Judge(metric, false, false, shown, Holm.threshold(others, Looks.SINGLE)).of(effect));
+    }
+
+    /** One place less another, mark by mark within a band. */
+    private Pair pair(Place one, Place other) {
+        List<Mark> ones = new ArrayList<>();
+        List<Mark> others = new ArrayList<>();
+        List<Mark> left = new ArrayList<>(other.marks);
+        for (Mark mark : one.marks) {
+            left.stream().filter(m -> isOneBand(m, mark)).findFirst().ifPresent(m -> {
+                ones.add(mark);
+                others.add(m);
+                left.remove(m);
+            });
+        }
+        int n = ones.size();
+        double[] differences = new double[n];
+        double[] oneS = new double[n];
+        double[] otherS = new double[n];
+        for (int k = 0; k < n; k++) {
+            differences[k] = ones.get(k).value() - others.get(k).value();
+            oneS[k] = ones.get(k).atS();
+            otherS[k] = others.get(k).atS();
+        }
+        Effect seen = new Spread(metric.scale().leastSpread(), Optional.empty()).effect(differences);
+        if (!seen.enough()) {
+            return new Pair(one.name, other.name, seen, false);
+        }
+        double unseen = Fading.unseen(oneS, otherS);
+        double ofMean = seen.standardError() * seen.standardError();
+        Effect whole = new Effect(n, seen.mean(), OptionalDouble.of(Math.sqrt(n * (ofMean + unseen))), seen.degrees());
+        return new Pair(one.name, other.name, whole, unseen > ofMean);
+    }
+
+    private static boolean isOneBand(Mark one, Mark other) {
+        return one.band().isEmpty() || other.band().isEmpty() || one.band().equals(other.band());
+    }
+
+    /** What it came to, in a sentence: where it goes. */
+    public String headline() {
+        List<Place> places = places();
+        if (places.isEmpty()) {
+            return "Nothing was marked.";
+        }
+        String best = places.get(0).name();
+        List<Against> all = differences();
+        if (all.isEmpty()) {
+            return "Only “" + best + "” was marked; a second place would say whether it is a good one.";
+        }
+        List<String> behind = named(all, Verdict.BETTER, Verdict.SLIGHTLY_BETTER);
+        List<String> alike = named(all, Verdict.NO_DIFFERENCE);
+        List<String> open = named(all, Verdict.CANNOT_TELL, Verdict.TOO_FEW);
+        List<String> parts = new ArrayList<>();
+        if (!behind.isEmpty()) {
+            parts.add("really better than " + Text.list(behind));
+        }
+        if (!alike.isEmpty()) {
+            parts.add("no better than " + Text.list(alike) + " by anything that matters");
+        }
+        if (!open.isEmpty()) {
+            parts.add("not yet to be told from " + Text.list(open));
+        }
+        return Text.capital(best) + " heard the most: " + String.join("; ", parts) + ".";
+    }
+
+    private static List<String> named(List<Against> all, Verdict... verdicts) {
+        return all.stream()
+                .filter(a -> List.of(verdicts).contains(a.verdict()))
+                .map(Against::place)
+                .toList();
+    }
+
+    /** A difference in a sentence, with how sure it is and what to do about it. */
+    public String sentence(Against against) {
+        if (against.estimate().isEmpty()) {
+            return "heard on other bands than " + against.best() + ", so that their levels say nothing of the place";
+        }
+        String by = new Amount(metric, against.best()).of(-against.estimate().getAsDouble());
+        if (against.low().isEmpty()) {
+            return by + "; a verdict takes " + Amount.number(FEWEST) + " marks at each";
+        }
+        String sure = "from "
+                + metric.scale()
+                        .said(against.low().getAsDouble(), against.high().getAsDouble()) + ", "
+                + Sentences.odds(against.level());
+        return switch (against.verdict()) {
+            case BETTER -> by + ": a real difference (" + sure + ")";
+            case SLIGHTLY_BETTER -> by + ": a real difference, but a small one (" + sure + ")";
+            case NO_DIFFERENCE -> "no difference that matters (" + sure + ")";
+            default -> by + " or none at all: can’t tell yet (" + sure + "); " + advice(against);
+        };
+    }
+
+    private static String advice(Against against) {
+        return against.drifted()
+                ? "they were marked one after the other, and the air changes by itself meanwhile: next time go to and fro"
+                : "more marks at each would tell, or take the place that is less work";
+    }
+}
