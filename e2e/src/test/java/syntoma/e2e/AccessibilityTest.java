@@ -41,6 +41,7 @@ class AccessibilityTest {
             "/bench",
             "/devices",
             "/measure",
+            "/walk",
             "/pair",
             "/guest",
             "/no-such-page");

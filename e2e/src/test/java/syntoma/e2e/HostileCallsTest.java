@@ -10,7 +10,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** Wrong calls of every kind; {@code ./syntoma endure} makes many times as many. */
 class HostileCallsTest {
     private static final long SEED = 20260814;
-    private static final int CALLS = 400;
+    private static final int CALLS = 250;
 
     @TempDir
     private Path dir;

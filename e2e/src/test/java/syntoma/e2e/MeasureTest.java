@@ -9,6 +9,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -17,6 +19,18 @@ class MeasureTest {
     @TempDir
     private static Path dir;
 
+    private static RunningApp app;
+
+    @BeforeAll
+    static void start() {
+        app = RunningApp.start(dir.resolve("demo"), true);
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
     private static Locator button(Page page, String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
@@ -24,8 +38,7 @@ class MeasureTest {
 
     @Test
     void a_run_takes_one_key_and_goes_on_through_a_reload_and_on_a_second_device() {
-        try (RunningApp app = RunningApp.start(dir.resolve("demo"), true);
-                Chromium chromium = new Chromium()) {
+        try (Chromium chromium = new Chromium()) {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
             phone.navigate(app.address("/pitch"));
@@ -64,6 +77,44 @@ class MeasureTest {
                     .isVisible();
             button(desk, "Measure now").click();
             assertThat(desk.locator("h1")).containsText("it failed: nothing answers at");
+            assertEquals(List.of(), chromium.complaints());
+        }
+    }
+
+    @Test
+    void a_walk_is_one_tap_from_live_and_says_at_its_end_what_differs() {
+        try (Chromium chromium = new Chromium()) {
+            Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
+            phone.addInitScript(
+                    """
+                    window.tones = [];
+                    const make = AudioContext.prototype.createOscillator;
+                    AudioContext.prototype.createOscillator = function () {
+                      const oscillator = make.call(this);
+                      const start = oscillator.start.bind(oscillator);
+                      oscillator.start = at => { window.tones.push(oscillator.frequency.value); start(at); };
+                      return oscillator;
+                    };
+                    """);
+            phone.navigate(app.address("/pitch"));
+            phone.getByText("Walk with the antenna").click();
+            assertThat(phone.locator(".walk-number b")).containsText("−9");
+            button(phone, "Sound a tone").click();
+            phone.waitForCondition(() -> (int) phone.evaluate("window.tones.length") >= 2);
+            phone.locator("#walk-place").fill("window left");
+            phone.keyboard().press("Enter");
+            assertThat(phone.getByText("Best mark: ")).containsText("window left");
+            phone.reload();
+            button(phone, "Hold the number").click();
+            String held = phone.locator(".walk-number b").innerText();
+            phone.locator("#walk-place").fill("shelf");
+            phone.waitForTimeout(2_000);
+            assertEquals(held, phone.locator(".walk-number b").innerText());
+            button(phone, "Mark").click();
+            assertThat(phone.locator(".walk-place:has-text('shelf') .num")).hasText(held + " dBm");
+            button(phone, "End, and say which place is better").click();
+            assertThat(phone.locator("h1")).containsText("Can’t tell yet which place is better: ");
+            assertThat(phone.getByText("a verdict takes three marks at each")).isVisible();
             assertEquals(List.of(), chromium.complaints());
         }
     }

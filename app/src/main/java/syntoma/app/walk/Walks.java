@@ -93,9 +93,9 @@ class Walks {
 
     /** Marks what the router says now, or said when the number was held. */
     WalkView mark(long id, MarkRequest asked, WalkMetric on) {
-        Walked walked = going(id);
         String place = place(asked.place());
         double agoS = asked.agoS() == null ? 0 : checkedAgo(asked.agoS());
+        Walked walked = going(id);
         List<Marked> before = marks(id);
         if (before.size() >= MOST_MARKS) {
             throw new Conflict("the walk has " + MOST_MARKS + " marks already; end it and begin another");

@@ -21,7 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** A process that writes from several threads is killed again and again; what it acknowledged is there, once and whole. */
 class KilledTest {
-    private static final int KILLS = 10;
+    private static final int KILLS = 4;
     private static final long SEED = 7;
 
     /** Killed so long at most after it acknowledged some changes; one run in four while it makes its first ones. */

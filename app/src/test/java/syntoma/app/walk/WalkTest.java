@@ -104,7 +104,7 @@ class WalkTest {
                         - 2);
 
         JsonNode ended = ask("POST", "/api/walks/" + id + "/end", "").json();
-        assertTrue(ended.get("headline").asText().endsWith("not yet to be told from shelf."), ended.toString());
+        assertTrue(ended.get("headline").asText().endsWith("can’t be told from shelf."), ended.toString());
         JsonNode against = ended.at("/places/1/against");
         assertEquals("too-few", against.get("verdict").asText());
         assertTrue(against.get("low").isNull());

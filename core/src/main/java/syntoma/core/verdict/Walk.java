@@ -167,17 +167,23 @@ public record Walk(Figure metric, List<Mark> marks) {
         List<String> behind = named(all, Verdict.BETTER, Verdict.SLIGHTLY_BETTER);
         List<String> alike = named(all, Verdict.NO_DIFFERENCE);
         List<String> open = named(all, Verdict.CANNOT_TELL, Verdict.TOO_FEW);
-        List<String> parts = new ArrayList<>();
-        if (!behind.isEmpty()) {
-            parts.add("really better than " + Text.list(behind));
+        if (behind.isEmpty() && open.isEmpty()) {
+            return "No difference that matters between " + best + " and " + Text.list(alike)
+                    + ": take the place that is less work.";
         }
+        if (behind.isEmpty()) {
+            return "Can’t tell yet which place is better: " + best + " reads best, and can’t be told from "
+                    + Text.list(open) + ".";
+        }
+        List<String> parts = new ArrayList<>();
+        parts.add("really better than " + Text.list(behind));
         if (!alike.isEmpty()) {
-            parts.add("no better than " + Text.list(alike) + " by anything that matters");
+            parts.add("no different from " + Text.list(alike) + " by anything that matters");
         }
         if (!open.isEmpty()) {
             parts.add("not yet to be told from " + Text.list(open));
         }
-        return Text.capital(best) + " heard the most: " + String.join("; ", parts) + ".";
+        return Text.capital(best) + ": " + String.join("; ", parts) + ".";
     }
 
     private static List<String> named(List<Against> all, Verdict... verdicts) {

@@ -37,7 +37,7 @@ class WalkTest {
         double half = against.high().orElseThrow() - against.estimate().orElseThrow();
         assertTrue(half >= 1.434 && half < 2.2, "half is " + half);
         assertEquals(Verdict.BETTER, against.verdict());
-        assertEquals("Window heard the most: really better than shelf.", walk.headline());
+        assertEquals("Window: really better than shelf.", walk.headline());
         assertTrue(walk.sentence(against).startsWith("6.3 dB weaker than window’s: a real difference (from "));
     }
 
@@ -48,7 +48,9 @@ class WalkTest {
         assertEquals(Verdict.TOO_FEW, against.verdict());
         assertEquals(OptionalDouble.empty(), against.low());
         assertEquals("9.0 dB weaker than window’s; a verdict takes three marks at each", walk.sentence(against));
-        assertEquals("Window heard the most: not yet to be told from shelf.", walk.headline());
+        assertEquals(
+                "Can’t tell yet which place is better: window reads best, and can’t be told from shelf.",
+                walk.headline());
     }
 
     @Test
@@ -67,6 +69,23 @@ class WalkTest {
         assertEquals(Verdict.CANNOT_TELL, against.verdict());
         assertTrue(against.drifted());
         assertTrue(new Walk(Figure.RSRP_DBM, marks).sentence(against).endsWith("next time go to and fro"));
+    }
+
+    @Test
+    void places_that_are_alike_are_said_to_be_and_the_best_is_held_against_each() {
+        List<Walk.Mark> marks = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            marks.add(mark("window", 3 * i, -90.2 + i % 2 * 0.4));
+            marks.add(mark("seat", 3 * i + 1, -90 + i % 2 * 0.3));
+            marks.add(mark("shelf", 3 * i + 2, -99 + i % 3));
+        }
+        Walk walk = new Walk(Figure.RSRP_DBM, marks);
+        assertEquals(
+                List.of(Verdict.NO_DIFFERENCE, Verdict.BETTER),
+                walk.differences().stream().map(Walk.Against::verdict).toList());
+        assertEquals(1 - 0.05 / 3, walk.differences().get(0).level(), 1e-12);
+        assertEquals(
+                "Seat: really better than shelf; no different from window by anything that matters.", walk.headline());
     }
 
     @Test
