@@ -79,7 +79,8 @@ final class RunBench {
         List<Double> shares = new ArrayList<>();
         for (int i = 0; i < PAIRS; i++) {
             Clock day = Clock.fixed(Instant.parse("2026-08-2" + i + "T09:00:00Z"), ZoneOffset.ofHours(2));
-            WorldLink link = new WorldLink(day, new WorldLink.Hands("Amber Spit", World.MAST_PANEL, "Tarnwave"));
+            WorldLink link =
+                    new WorldLink(day, syntoma.standin.air.Hands.of("Amber Spit", World.MAST_PANEL, "Tarnwave"));
             try (SpeedServer server = SpeedServer.start("127.0.0.1", 0, "", MANY, link)) {
                 use(app, server);
                 JsonObject full = measure(app, "full");

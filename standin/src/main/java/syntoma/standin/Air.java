@@ -1,19 +1,20 @@
 package syntoma.standin;
 
+import java.util.List;
 import java.util.Random;
 import syntoma.core.reading.Ceiling;
+import syntoma.standin.air.AsBuilt;
+import syntoma.standin.air.Channel;
+import syntoma.standin.air.Heard;
 
 /**
- * One sample of the air: what a device would report and what a run would bring. All values are deterministic from the
- * random source.
+ * One sample of the air: what a device would report and what a run would bring. All values are deterministic from the random
+ * source.
  *
- * @param served whether there is service at all
+ * @param cells in use, the primary one first
  */
 public record Air(
-        boolean served,
-        double rsrpDbm,
-        double rsrqDb,
-        double sinrDb,
+        List<Heard> cells,
         double downMbps,
         double upMbps,
         double idleMs,
@@ -21,40 +22,80 @@ public record Air(
         double upLoadedMs,
         double jitterMs,
         double lossPct) {
+    /** A device sends weaker than a mast. */
+    private static final double UPLINK_BEHIND_DB = 3;
 
-    private static final double NOISE_PER_ELEMENT_DBM = -125;
-    private static final double FLOOR_DBM = -124;
-    private static final double BEST_SINR_DB = 27;
+    /** How much of further streams' gain there is where the signal is scattered, and on one line. */
+    private static final double STREAMS_IN_SCATTER = 0.35;
 
-    /**
-     * Takes a sample.
-     *
-     * @param levelDbm true level at the device before fading
-     * @param fadeDb slow fading
-     * @param load share of the cell taken by others
-     * @param capMbps what the plan allows down, or infinity
-     */
-    static Air sample(
-            Mast mast, double levelDbm, double fadeDb, double load, int layers, double capMbps, Random random) {
-        double rsrp = levelDbm + fadeDb + 1.5 * random.nextGaussian();
-        double sinr = Math.min(BEST_SINR_DB, rsrp - NOISE_PER_ELEMENT_DBM - 4 - 5 * load + 0.8 * random.nextGaussian());
-        double rsrq = Math.max(-19, -6.5 - 4.3 * load - Math.max(0, 8 - sinr) * 0.5 + 0.5 * random.nextGaussian());
-        double free = 1 - load;
-        double down =
-                Ceiling.DOWN.mbps(mast.bandwidthMhz(), layers, sinr) * free * Math.exp(0.18 * random.nextGaussian());
-        double up = Ceiling.UP.mbps(mast.bandwidthMhz(), 1, sinr - 3)
-                * (0.4 + 0.6 * free)
-                * Math.exp(0.16 * random.nextGaussian());
-        if (down > capMbps) {
-            down = capMbps * (1 + 0.006 * random.nextGaussian());
+    private static final double STREAMS_IN_SIGHT = 0.1;
+
+    /** A plan's limit wavers by so much. */
+    private static final double LIMIT_WAVERS = 0.006;
+
+    /** What a booster takes from the quality of what it hears. */
+    private static final double BOOSTER_DB = 2;
+
+    /** Takes a sample. */
+    static Air sample(List<Heard> cells, AsBuilt setup, double limitMbps, Random random) {
+        double down = 0;
+        for (Heard h : cells) {
+            down += down(h, setup);
         }
+        Heard primary = cells.get(0);
+        double sinr = sinr(primary, setup);
+        double load = primary.load();
+        double up = up(primary, setup);
+        if (cells.get(cells.size() - 1).cell().isNr()) {
+            up += up(cells.get(cells.size() - 1), setup);
+        }
+        down = Math.min(down, primary.cell().site().backhaulMbps() * (1 - load))
+                * Math.exp(0.18 * random.nextGaussian());
+        up *= Math.exp(0.16 * random.nextGaussian());
+        down = limited(down, limitMbps, random);
+        up = limited(up, limitMbps, random);
         double idle = 38 + 30 * load + Math.max(0, 6 - sinr) * 3 + 4 * Math.abs(random.nextGaussian());
         double queue = 40 + 160 * load + 240 / (1 + Math.max(0.2, up));
         double upLoaded = idle + queue * Math.exp(0.14 * random.nextGaussian());
         double downLoaded = idle + 0.7 * queue * Math.exp(0.14 * random.nextGaussian());
         double jitter = 3 + 14 * load * Math.abs(random.nextGaussian());
         double loss = Math.max(0, 0.6 * load + (sinr < 0 ? 1.5 : 0) + 0.2 * random.nextGaussian());
-        return new Air(
-                rsrp > FLOOR_DBM && sinr > -8, rsrp, rsrq, sinr, down, up, idle, downLoaded, upLoaded, jitter, loss);
+        return new Air(List.copyOf(cells), down, up, idle, downLoaded, upLoaded, jitter, loss);
+    }
+
+    private static double limited(double mbps, double limitMbps, Random random) {
+        return mbps > limitMbps ? limitMbps * (1 + LIMIT_WAVERS * random.nextGaussian()) : mbps;
+    }
+
+    private static double sinr(Heard h, AsBuilt setup) {
+        return setup.booster() ? h.sinrDb() - BOOSTER_DB : h.sinrDb();
+    }
+
+    private static double down(Heard h, AsBuilt setup) {
+        Channel channel = h.cell().channel();
+        int first = Math.min(2, setup.streams());
+        double further = h.cell().site().sight() ? STREAMS_IN_SIGHT : STREAMS_IN_SCATTER;
+        double streams = 1 + further * Math.max(0, setup.streams() - 2) / 2;
+        return Ceiling.DOWN.mbps(channel.widthMhz(), first, sinr(h, setup))
+                * streams
+                * channel.downShare()
+                * (1 - h.load());
+    }
+
+    private static double up(Heard h, AsBuilt setup) {
+        Channel channel = h.cell().channel();
+        return Ceiling.UP.mbps(channel.widthMhz(), 1, sinr(h, setup) - UPLINK_BEHIND_DB)
+                * channel.upShare()
+                * (0.4 + 0.6 * (1 - h.load()));
+    }
+
+    /** The serving cell: the LTE anchor where there is NR. */
+    public Heard primary() {
+        return cells.get(0);
+    }
+
+    /** The mode as it is logged. */
+    public String mode() {
+        return cells.stream().anyMatch(h -> h.cell().isNr()) ? "NR-NSA" : "LTE";
     }
 }

@@ -6,6 +6,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import syntoma.standin.air.Hands;
+import syntoma.standin.air.Heard;
 
 /**
  * The log of Heron's nine-week loop in late summer, measured in the {@link World}. It holds on purpose: window whips that
@@ -27,6 +29,12 @@ public final class DemoLog {
     private static final String SERVER = "harbour-1";
     private static final double WILD = 4.6;
 
+    /** So long a run takes each way. */
+    private static final double RUN_S = 10;
+
+    /** Where even on the roof no more than this is heard, a failure is for want of service. */
+    private static final double NO_SERVICE_DBM = -122;
+
     private final World world = new World(SEED);
     private final List<Row> rows = new ArrayList<>();
     private final List<Plan> plans = new ArrayList<>();
@@ -46,6 +54,7 @@ public final class DemoLog {
 
     private DemoLog() {
         stay("Saltmarsh Jetty", "2026-07-04T15:10:00+03:00", 6, "Tarnwave", World.ROOF_DOME, World.ROOF_DOME);
+        carriers("Saltmarsh Jetty", "2026-07-05T09:40:00+03:00", 3, World.ROOF_DOME, "Tarnwave", "Ostrel", "Brissa");
         stay("Birch Hollow", "2026-07-10T13:30:00+03:00", 6, "Ostrel", World.WHIPS, World.WHIPS);
         trial("Birch Hollow", "Dome or whips", "2026-07-12T14:00:00+03:00", 4, "Ostrel", World.ROOF_DOME, World.WHIPS);
         stay("Sawmill Yard", "2026-07-16T16:40:00+03:00", 6, "Tarnwave", World.ROOF_DOME, World.MAST_PANEL);
@@ -58,6 +67,7 @@ public final class DemoLog {
                 World.ROOF_DOME,
                 World.MAST_PANEL,
                 World.WHIPS);
+        carriers("Sawmill Yard", "2026-07-19T09:10:00+03:00", 3, World.ROOF_DOME, "Tarnwave", "Ostrel", "Brissa");
         stay("Quarry Lake", "2026-07-22T12:15:00+03:00", 7, "Tarnwave", World.MAST_PANEL, World.ROOF_DOME);
         trial("Quarry Lake", "Morning", "2026-07-24T09:05:00+03:00", 6, "Tarnwave", World.ROOF_DOME, World.MAST_PANEL);
         trial("Quarry Lake", "Evening", "2026-07-24T19:05:00+03:00", 6, "Tarnwave", World.ROOF_DOME, World.MAST_PANEL);
@@ -70,12 +80,14 @@ public final class DemoLog {
                 "Tarnwave",
                 World.MAST_PANEL,
                 World.BOOSTER);
-        stay("Ferry Slip Four", "2026-08-02T11:25:00+03:00", 6, "Ostrel", World.WHIPS, World.WHIPS);
+        stay("Ferry Slip Four", "2026-08-02T11:25:00+03:00", 4, "Ostrel", World.WHIPS, World.WHIPS);
+        carriers("Ferry Slip Four", "2026-08-03T10:10:00+03:00", 3, World.WHIPS, "Ostrel", "Tarnwave", "Brissa");
+        stay("Quarry Lake", "2026-08-06T10:40:00+03:00", 2, "Tarnwave", World.MAST_PANEL, World.ROOF_DOME);
         stay("Juniper Ridge", "2026-08-08T14:45:00+02:00", 6, "Tarnwave", World.ROOF_DOME, World.MAST_PANEL);
         carriers("Juniper Ridge", "2026-08-09T10:30:00+02:00", 4, World.MAST_PANEL, "Tarnwave", "Ostrel");
         stay("Harbour Crane", "2026-08-14T13:05:00+02:00", 8, "Ostrel", World.WHIPS, World.WHIPS);
         carriers("Harbour Crane", "2026-08-16T15:00:00+02:00", 5, World.WHIPS, "Ostrel", "Brissa");
-        stay("Amber Spit", "2026-08-22T16:00:00+02:00", 10, "Tarnwave", World.MAST_PANEL, World.ROOF_DOME);
+        stay("Amber Spit", "2026-08-22T16:00:00+02:00", 7, "Tarnwave", World.MAST_PANEL, World.ROOF_DOME);
         trial(
                 "Amber Spit",
                 "Dome again",
@@ -84,7 +96,11 @@ public final class DemoLog {
                 "Tarnwave",
                 World.ROOF_DOME,
                 World.MAST_PANEL);
+        carriers("Amber Spit", "2026-08-26T09:30:00+02:00", 3, World.MAST_PANEL, "Tarnwave", "Ostrel", "Brissa");
+        stay("Harbour Crane", "2026-08-29T12:20:00+02:00", 3, "Ostrel", World.WHIPS, World.WHIPS);
+        carriers("Harbour Crane", "2026-08-30T10:05:00+02:00", 4, World.WHIPS, "Ostrel", "Brissa", "Tarnwave");
         stay("Lighthouse Meadow", "2026-09-01T14:20:00+02:00", 4, "Tarnwave", World.ROOF_DOME, World.MAST_PANEL);
+        carriers("Lighthouse Meadow", "2026-09-02T10:15:00+02:00", 3, World.MAST_PANEL, "Tarnwave", "Ostrel");
         trial(
                 "Lighthouse Meadow",
                 "Saturday evening",
@@ -125,7 +141,9 @@ public final class DemoLog {
 
     private void stay(String place, String from, int days, String carrier, String usual, String other) {
         OffsetDateTime arrival = OffsetDateTime.parse(from);
-        int[] minutes = {8 * 60 + 40, 13 * 60 + 15, 19 * 60 + 20, 21 * 60 + 5};
+        int[] minutes = {
+            7 * 60 + 25, 8 * 60 + 40, 10 * 60 + 50, 13 * 60 + 15, 15 * 60 + 5, 17 * 60 + 10, 19 * 60 + 20, 21 * 60 + 5
+        };
         for (int day = 0; day < days; day++) {
             for (int i = 0; i < minutes.length; i++) {
                 OffsetDateTime at = arrival.withHour(0)
@@ -166,49 +184,60 @@ public final class DemoLog {
     }
 
     private void measure(Job job) {
-        Optional<Air> air = world.measure(job.place(), job.carrier(), job.setup(), job.at());
-        Place place = world.places().stream()
-                .filter(p -> p.name().equals(job.place()))
-                .findFirst()
-                .orElseThrow();
-        Mast mast = world.mast(job.place(), job.carrier());
+        Optional<Air> air = world.measure(Hands.of(job.place(), job.setup(), job.carrier()), job.at());
+        Place place = world.place(job.place());
         boolean wild = job.trial().equals("Dome again")
                 && job.round() == 4
                 && job.setup().equals(World.MAST_PANEL);
         String start = String.format(
                 Locale.ROOT,
-                "%s,%s,%.4f,%.4f,%s,%s,LTE,%s,%d,%s",
+                "%s,%s,%.4f,%.4f,%s,%s",
                 job.at(),
                 job.place(),
                 place.lat(),
                 place.lon(),
                 job.setup(),
-                job.carrier(),
-                mast.band(),
-                mast.channel(),
-                mast.cell());
-        String numbers = air.map(a -> String.format(
-                        Locale.ROOT,
-                        ",%.0f,%.1f,%.1f,%.1f,%.2f,%.0f,%.0f,%.0f,%.1f,%.1f,%s,ok",
-                        a.rsrpDbm(),
-                        a.rsrqDb(),
-                        a.sinrDb(),
-                        a.downMbps(),
-                        wild ? a.upMbps() * WILD : a.upMbps(),
-                        a.idleMs(),
-                        a.downLoadedMs(),
-                        a.upLoadedMs(),
-                        a.jitterMs(),
-                        a.lossPct(),
-                        SERVER))
-                .orElseGet(() -> ",,,,,,,,,,," + SERVER + ","
-                        + (world.outsideLevelDbm(job.place(), job.carrier()) < -122 ? "no_service" : "failed"));
+                job.carrier());
+        String numbers = air.map(a -> heard(a) + ran(a, wild))
+                .orElseGet(() -> ",LTE,,,,,,,,,,,,,," + SERVER + ","
+                        + (world.outsideLevelDbm(job.place(), job.carrier()) < NO_SERVICE_DBM
+                                ? "no_service"
+                                : "failed"));
         String end = String.format(
                 Locale.ROOT,
                 ",%s,%s,%s",
                 job.trial(),
                 job.round() == 0 ? "" : Integer.toString(job.round()),
                 job.note());
+        air.ifPresent(a -> world.use(job.carrier(), job.at(), (a.downMbps() + a.upMbps()) * RUN_S / 8e3));
         rows.add(new Row(job.at(), start + numbers + end));
+    }
+
+    private static String heard(Air air) {
+        Heard primary = air.primary();
+        return String.format(
+                Locale.ROOT,
+                ",%s,%s,%d,%s,%.0f,%.1f,%.1f",
+                air.mode(),
+                primary.cell().channel().band(),
+                primary.cell().channel().number(),
+                primary.cell().id(),
+                primary.rsrpDbm(),
+                primary.rsrqDb(),
+                primary.sinrDb());
+    }
+
+    private static String ran(Air air, boolean wild) {
+        return String.format(
+                Locale.ROOT,
+                ",%.1f,%.2f,%.0f,%.0f,%.0f,%.1f,%.1f,%s,ok",
+                air.downMbps(),
+                wild ? air.upMbps() * WILD : air.upMbps(),
+                air.idleMs(),
+                air.downLoadedMs(),
+                air.upLoadedMs(),
+                air.jitterMs(),
+                air.lossPct(),
+                SERVER);
     }
 }

@@ -1,20 +1,28 @@
 package syntoma.standin;
 
-import java.time.Duration;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import syntoma.standin.air.AsBuilt;
+import syntoma.standin.air.Cell;
+import syntoma.standin.air.Hands;
+import syntoma.standin.air.Heard;
+import syntoma.standin.air.Listening;
+import syntoma.standin.air.Plan;
+import syntoma.standin.air.Sheets;
 
 /**
- * The made-up world: campsites around the northern Baltic, what three carriers send there, and what the vehicle Heron's
- * setups make of it. Deterministic from its seed; the truth can be asked for.
+ * The made-up world: campsites around the northern Baltic, what three carriers send there, and what the vehicle Heron's setups
+ * make of it. Deterministic from its seed; the truth can be asked for.
  *
- * <p>Slow fading is AR(1) with a standard deviation of 3 dB and a time of 10 minutes. The roof dome's connector goes bad on
- * 10 August.
+ * <p>What a setup gains is what its data sheets promise, and a deviation per band that only the world knows. The roof dome's
+ * connector goes bad on 10 August.
  */
 public final class World {
     public static final String ROOF_DOME = "Roof dome";
@@ -26,66 +34,29 @@ public final class World {
     public static final OffsetDateTime CONNECTOR_FAILS = OffsetDateTime.parse("2026-08-10T04:00:00+03:00");
 
     private static final double CONNECTOR_LOSS_DB = 7;
-    private static final double FADE_SD_DB = 3;
-    private static final Duration FADE_TIME = Duration.ofMinutes(10);
-    private static final double DONOR_FLOOR_DBM = -122;
-    /** Brissa's plan holds downloads at this rate. */
-    public static final double BRISSA_CAP_MBPS = 24;
+    private static final double RARE_FAILURE = 0.012;
 
-    private final Map<String, Place> places = new LinkedHashMap<>();
-    private final Map<String, Mast> masts = new HashMap<>();
-    private final Map<String, Rigging> riggings = new LinkedHashMap<>();
-    private final Map<String, Fade> fades = new HashMap<>();
+    /** By so much an antenna is aimed beside the mast where nobody sweeps. */
+    private static final double AIMED_BY_HAND_DEG = 8;
+
+    private final Map<String, Place> places;
+    private final Map<String, AsBuilt> setups;
+    private final Map<String, Plan> plans;
+    private final Map<String, Double> usedGb = new HashMap<>();
+    private final Map<String, Double> aim = new HashMap<>();
+    private final Listening listening;
     private final Random random;
-
-    private record Fade(OffsetDateTime at, double db) {}
 
     /** A world from a seed. */
     public World(long seed) {
-        random = new Random(seed);
-        List.of(
-                        new Rigging(ROOF_DOME, 1.5, 2.5, 2, false),
-                        new Rigging(MAST_PANEL, 7.0, 8.5, 2, false),
-                        new Rigging(WHIPS, -3.5, -4.0, 2, false),
-                        new Rigging(BOOSTER, 12.0, 10.0, 1, true))
-                .forEach(r -> riggings.put(r.name(), r));
-        place("Saltmarsh Jetty", 63.0942, 21.6158, 4.2, 12, 6.0, 14, 9.0, 18);
-        place("Birch Hollow", 63.8381, 23.1307, 2.1, 8, 3.4, 12, 3.0, 14);
-        place("Sawmill Yard", 64.6832, 24.4796, 7.5, 16, 5.5, 20, 8.0, 15);
-        place("Quarry Lake", 65.0123, 25.4651, 9.0, 20, 7.0, 22, 6.0, 24);
-        place("Bog Boardwalk", 65.7366, 24.5637, 16, 45, 19, 43, 15, 46);
-        place("Ferry Slip Four", 65.8252, 24.1445, 1.8, 10, 1.5, 9, 2.5, 12);
-        place("Juniper Ridge", 65.5842, 22.1547, 8.0, 19, 40, 60, 9.0, 22);
-        place("Harbour Crane", 64.7507, 20.9528, 1.2, 9, 2.0, 8, 1.6, 10);
-        place("Amber Spit", 63.8258, 20.2630, 10, 18, 7.5, 21, 6.5, 19);
-        place("Lighthouse Meadow", 62.6308, 17.9409, 8.5, 21, 9.5, 25, 7.0, 26);
-    }
-
-    /** A place with the distance in km and the terrain loss in dB of Tarnwave, Ostrel and Brissa. */
-    private void place(String name, double lat, double lon, double... air) {
-        places.put(name, new Place(name, lat, lon));
-        int number = places.size();
-        boolean busy = name.equals("Lighthouse Meadow") || name.equals("Quarry Lake");
-        mast(
-                name,
-                new Mast(
-                        "Tarnwave",
-                        "4" + number + "-2",
-                        "B20",
-                        6300,
-                        806,
-                        10,
-                        air[0],
-                        29,
-                        air[1],
-                        busy ? 0.78 : 0.35,
-                        0.22));
-        mast(name, new Mast("Ostrel", "7" + number + "-1", "B3", 1300, 1815, 20, air[2], 31, air[3], 0.4, 0.25));
-        mast(name, new Mast("Brissa", "9" + number + "-3", "B8", 3600, 940, 10, air[4], 29, air[5], 0.3, 0.2));
-    }
-
-    private void mast(String place, Mast mast) {
-        masts.put(place + "/" + mast.carrier(), mast);
+        Sheets sheets = Sheets.of(DemoRig.gear(), DemoRig.rig());
+        setups = sheets.setups(new Random(seed));
+        plans = sheets.plans();
+        places = Place.all();
+        random = new Random(seed + 1);
+        Random hand = new Random(seed + 2);
+        places.keySet().forEach(place -> aim.put(place, AIMED_BY_HAND_DEG * hand.nextGaussian()));
+        listening = new Listening(random);
     }
 
     /** All campsites in the order of the loop. */
@@ -93,66 +64,120 @@ public final class World {
         return List.copyOf(places.values());
     }
 
+    public Place place(String name) {
+        return places.get(name);
+    }
+
+    public boolean isPlace(String name) {
+        return places.containsKey(name);
+    }
+
     /** Whether the vehicle has a setup of a name. */
     public boolean isSetup(String name) {
-        return riggings.containsKey(name);
+        return setups.containsKey(name);
     }
 
-    /** What serves a place from a carrier; null where nothing does. */
-    public Mast mast(String place, String carrier) {
-        return masts.get(place + "/" + carrier);
+    /** Whether a carrier sends anything to a place. */
+    public boolean isCarrier(String place, String carrier) {
+        return !Cell.at(place, carrier).isEmpty();
     }
 
-    /** Level at the device in dBm per resource element, before fading: the truth behind every reading. */
-    public double trueLevelDbm(String place, String carrier, String setup, OffsetDateTime at) {
-        Mast mast = mast(place, carrier);
-        double outside = outsideLevelDbm(place, carrier);
-        Rigging rigging = riggings.get(setup);
-        double level = outside + rigging.gainDb(mast.mhz());
-        if (setup.equals(ROOF_DOME) && at.isAfter(CONNECTOR_FAILS)) {
-            level -= CONNECTOR_LOSS_DB;
-        }
-        return level;
+    /**
+     * Level at the device in dBm per resource element, before fading, of the strongest LTE cell that the setup takes: the truth
+     * behind every reading.
+     */
+    public double trueLevelDbm(Hands hands, OffsetDateTime at) {
+        return truest(hands, at).orElseThrow().levelDbm();
     }
 
-    /** Level on the roof in dBm per resource element, before fading. */
+    /** A cell and its true level. */
+    private record Level(Cell cell, double levelDbm) {}
+
+    private Optional<Level> truest(Hands hands, OffsetDateTime at) {
+        return cells(hands).stream()
+                .filter(cell -> !cell.isNr())
+                .map(cell -> new Level(cell, levelDbm(cell, hands, at)))
+                .max(Comparator.comparingDouble(Level::levelDbm));
+    }
+
+    /** Level of the strongest cell on the roof in dBm per resource element, before fading; of any band. */
     public double outsideLevelDbm(String place, String carrier) {
-        Mast mast = mast(place, carrier);
-        return mast.powerDbm() - mast.freeSpaceDb() - mast.terrainDb();
+        return Cell.at(place, carrier).stream()
+                .mapToDouble(Cell::outsideDbm)
+                .max()
+                .orElseThrow();
     }
 
-    /** True gain in dB of one setup over another at a place and time. */
-    public double trueGainDb(String candidate, String baseline, String place, String carrier, OffsetDateTime at) {
-        return trueLevelDbm(place, carrier, candidate, at) - trueLevelDbm(place, carrier, baseline, at);
+    /** True gain in dB of one setup over another on one band at a place and time. */
+    public double trueGainDb(
+            String candidate, String baseline, String place, String carrier, String band, OffsetDateTime at) {
+        Cell cell = Cell.at(place, carrier).stream()
+                .filter(c -> c.channel().band().equals(band))
+                .max(Comparator.comparingDouble(Cell::outsideDbm))
+                .orElseThrow();
+        return levelDbm(cell, Hands.of(place, candidate, carrier), at)
+                - levelDbm(cell, Hands.of(place, baseline, carrier), at);
+    }
+
+    /** The cells that a setup takes and that its device may use. */
+    private List<Cell> cells(Hands hands) {
+        AsBuilt setup = setups.get(hands.setup());
+        return Cell.at(hands.campsite(), hands.carrier()).stream()
+                .filter(cell -> setup.passes(cell.channel().band()))
+                .filter(cell -> hands.lockedBands().isEmpty()
+                        || hands.lockedBands().contains(cell.channel().band()))
+                .filter(cell -> !hands.lteOnly() || !cell.isNr())
+                .toList();
+    }
+
+    private double levelDbm(Cell cell, Hands hands, OffsetDateTime at) {
+        AsBuilt setup = setups.get(hands.setup());
+        double off = hands.headingDeg().isPresent()
+                ? hands.headingDeg().getAsDouble() - cell.site().bearingDeg()
+                : bearingDeg(hands) + aim.get(hands.campsite()) - cell.site().bearingDeg();
+        boolean wet = hands.setup().equals(ROOF_DOME) && at.isAfter(CONNECTOR_FAILS);
+        return cell.outsideDbm() + setup.trueDb(cell, off) - (wet ? CONNECTOR_LOSS_DB : 0);
+    }
+
+    /** Whereto somebody aims who knows the masts: at the one that is heard best there. */
+    private double bearingDeg(Hands hands) {
+        return Cell.at(hands.campsite(), hands.carrier()).stream()
+                .max(Comparator.comparingDouble(Cell::outsideDbm))
+                .orElseThrow()
+                .site()
+                .bearingDeg();
     }
 
     /** Measures; empty when there is no service. Call in the order of time. */
-    public Optional<Air> measure(String place, String carrier, String setup, OffsetDateTime at) {
-        Mast mast = mast(place, carrier);
-        Rigging rigging = riggings.get(setup);
-        double fade = fade(place + "/" + carrier, at);
-        double cap = carrier.equals("Brissa") ? BRISSA_CAP_MBPS : Double.POSITIVE_INFINITY;
-        Air air = Air.sample(
-                mast,
-                trueLevelDbm(place, carrier, setup, at),
-                fade,
-                mast.load(at.getHour()),
-                rigging.layers(),
-                cap,
-                random);
-        boolean donor = !rigging.wantsDonor() || outsideLevelDbm(place, carrier) + fade > DONOR_FLOOR_DBM;
-        boolean rareFailure = random.nextDouble() < 0.012;
-        return air.served() && donor && !rareFailure ? Optional.of(air) : Optional.empty();
+    public Optional<Air> measure(Hands hands, OffsetDateTime at) {
+        AsBuilt setup = setups.get(hands.setup());
+        List<Listening.Level> levels = new ArrayList<>();
+        for (Cell cell : cells(hands)) {
+            levels.add(new Listening.Level(cell, levelDbm(cell, hands, at)));
+        }
+        List<Heard> used = listening.hear(levels, setup, hands, at);
+        Optional<Air> air = used.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Air.sample(used, setup, limitMbps(hands.carrier(), at), random));
+        boolean rareFailure = random.nextDouble() < RARE_FAILURE;
+        return rareFailure ? Optional.empty() : air;
     }
 
-    private double fade(String path, OffsetDateTime at) {
-        Fade last = fades.get(path);
-        double kept = last == null
-                ? 0
-                : Math.exp(-(double) Duration.between(last.at(), at).toSeconds() / FADE_TIME.toSeconds());
-        double db =
-                (last == null ? 0 : last.db() * kept) + FADE_SD_DB * Math.sqrt(1 - kept * kept) * random.nextGaussian();
-        fades.put(path, new Fade(at, db));
-        return db;
+    private double limitMbps(String carrier, OffsetDateTime at) {
+        Plan plan = plans.get(carrier);
+        return plan == null ? Double.POSITIVE_INFINITY : plan.mbps(usedGb.getOrDefault(month(carrier, plan, at), 0.0));
+    }
+
+    /** Data taken from a carrier's plan. */
+    public void use(String carrier, OffsetDateTime at, double gb) {
+        Plan plan = plans.get(carrier);
+        if (plan != null) {
+            usedGb.merge(month(carrier, plan, at), gb, Double::sum);
+        }
+    }
+
+    private static String month(String carrier, Plan plan, OffsetDateTime at) {
+        LocalDate began = plan.month(at);
+        return carrier + "/" + began;
     }
 }

@@ -3,6 +3,9 @@ package syntoma.standin;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Optional;
+import syntoma.standin.air.Hands;
+import syntoma.standin.fault.Faults;
+import syntoma.standin.fault.SpeedFault;
 import syntoma.standin.speed.Link;
 
 /**
@@ -19,45 +22,44 @@ public final class WorldLink implements Link {
 
     private final World world = new World(DemoLog.SEED);
     private final Clock clock;
+    private final Faults faults;
     private Hands hands;
     private Optional<Air> air = Optional.empty();
     private long sampledNs;
 
-    /** What is in use, and where. */
-    public record Hands(String campsite, String setup, String carrier) {}
-
     public WorldLink(Clock clock, Hands hands) {
+        this(clock, hands, new Faults());
+    }
+
+    /** One on which things can go wrong. */
+    public WorldLink(Clock clock, Hands hands, Faults faults) {
         this.clock = clock;
+        this.faults = faults;
         hold(hands);
+    }
+
+    /** What is wrong at this moment. */
+    public Faults faults() {
+        return faults;
     }
 
     /** Takes something else in hand; names that the world does not know stand for those of the demo's evening. */
     public synchronized void hold(Hands wanted) {
-        hands = new Hands(
-                world.places().stream().anyMatch(p -> p.name().equals(wanted.campsite()))
-                        ? wanted.campsite()
-                        : DemoLog.EVENING.campsite(),
-                world.isSetup(wanted.setup()) ? wanted.setup() : DemoLog.EVENING.setup(),
-                wanted.carrier());
-        if (world.mast(hands.campsite(), hands.carrier()) == null) {
-            hands = new Hands(hands.campsite(), hands.setup(), DemoLog.EVENING.carrier());
-        }
+        DemoLog.Now evening = DemoLog.EVENING;
+        Hands known = world.isPlace(wanted.campsite()) ? wanted : wanted.at(evening.campsite());
+        known = world.isSetup(known.setup()) ? known : known.with(evening.setup());
+        hands = world.isCarrier(known.campsite(), known.carrier()) ? known : known.on(evening.carrier());
         sample();
     }
 
     private void sample() {
-        air = world.measure(hands.campsite(), hands.carrier(), hands.setup(), OffsetDateTime.now(clock));
+        air = world.measure(hands, OffsetDateTime.now(clock));
         sampledNs = System.nanoTime();
     }
 
     /** What is in hand. */
     public synchronized Hands hands() {
         return hands;
-    }
-
-    /** What serves it. */
-    public synchronized Mast mast() {
-        return world.mast(hands.campsite(), hands.carrier());
     }
 
     /** The air at this moment; empty where there is no service. */
@@ -69,13 +71,27 @@ public final class WorldLink implements Link {
     }
 
     @Override
+    public boolean cuts() {
+        return faults.speed() == SpeedFault.CUT;
+    }
+
+    @Override
+    public boolean refuses() {
+        return faults.speed() == SpeedFault.REFUSE;
+    }
+
+    private boolean stalls() {
+        return faults.speed() == SpeedFault.STALL;
+    }
+
+    @Override
     public double downMbps() {
-        return air().map(Air::downMbps).orElse(NO_SERVICE_MBPS);
+        return stalls() ? 0 : air().map(Air::downMbps).orElse(NO_SERVICE_MBPS);
     }
 
     @Override
     public double upMbps() {
-        return air().map(Air::upMbps).orElse(NO_SERVICE_MBPS);
+        return stalls() ? 0 : air().map(Air::upMbps).orElse(NO_SERVICE_MBPS);
     }
 
     @Override

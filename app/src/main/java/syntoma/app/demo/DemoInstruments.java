@@ -14,6 +14,7 @@ import syntoma.app.instrument.RunBegun;
 import syntoma.app.instrument.SpeedServers;
 import syntoma.standin.DemoLog;
 import syntoma.standin.WorldLink;
+import syntoma.standin.air.Hands;
 import syntoma.standin.router.RouterServer;
 import syntoma.standin.speed.Limits;
 import syntoma.standin.speed.SpeedServer;
@@ -48,7 +49,7 @@ class DemoInstruments {
     synchronized void setUp() {
         putAway();
         DemoLog.Now evening = DemoLog.EVENING;
-        link = new WorldLink(clock, new WorldLink.Hands(evening.campsite(), evening.setup(), evening.carrier()));
+        link = new WorldLink(clock, Hands.of(evening.campsite(), evening.setup(), evening.carrier()));
         try {
             server = SpeedServer.start(HERE, 0, "", Limits.USUAL, link);
             router = RouterServer.start(HERE, 0, link);
@@ -65,8 +66,7 @@ class DemoInstruments {
     public synchronized void begun(RunBegun run) {
         if (link != null) {
             String campsite = standing.line().campsite();
-            link.hold(new WorldLink.Hands(
-                    campsite == null ? DemoLog.EVENING.campsite() : campsite, run.setup(), run.carrier()));
+            link.hold(Hands.of(campsite == null ? DemoLog.EVENING.campsite() : campsite, run.setup(), run.carrier()));
         }
     }
 
@@ -74,8 +74,8 @@ class DemoInstruments {
     @EventListener
     public synchronized void changed(StandingChanged line) {
         if (link != null) {
-            WorldLink.Hands now = link.hands();
-            link.hold(new WorldLink.Hands(
+            Hands now = link.hands();
+            link.hold(Hands.of(
                     Optional.ofNullable(line.campsite()).orElse(now.campsite()),
                     Optional.ofNullable(line.setup()).orElse(now.setup()),
                     Optional.ofNullable(line.carrier()).orElse(now.carrier())));

@@ -32,7 +32,7 @@ class DemoTest {
 
         assertEquals(204, requests.ask(post("/api/demo")).status());
         assertTrue(requests.read("/api/demo").json().get("shown").asBoolean());
-        assertEquals(10, requests.read("/api/stays").json().size());
+        assertEquals(12, requests.read("/api/stays").json().size());
         assertEquals(409, requests.ask(post("/api/demo")).status());
 
         assertEquals(204, requests.ask(delete("/api/demo")).status());

@@ -41,4 +41,9 @@ public interface Link {
     default boolean cuts() {
         return false;
     }
+
+    /** Whether no run is taken now. */
+    default boolean refuses() {
+        return false;
+    }
 }

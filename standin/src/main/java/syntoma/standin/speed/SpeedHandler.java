@@ -44,6 +44,9 @@ final class SpeedHandler extends Handler.Abstract {
             callback.succeeded();
             return true;
         }
+        if (link.refuses()) {
+            return refuse(response, callback, 503, "this speed server takes no runs now");
+        }
         if (!isLetIn(request.getHeaders())) {
             return refuse(response, callback, 401, "this speed server asks for its key, as a bearer token");
         }
