@@ -44,7 +44,7 @@ class MeasureTest {
             phone.navigate(app.address("/pitch"));
             desk.navigate(app.address("/pitch"));
             assertThat(desk.locator("h1")).containsText("Mast panel");
-            Locator live = desk.locator(".live-cell");
+            Locator live = desk.locator(".live-cell").first();
             assertThat(live).containsText("Primary cell · LTE B20 · channel 6300 · 10 MHz");
             assertThat(live).containsText(" dBm");
             desk.keyboard().press("m");

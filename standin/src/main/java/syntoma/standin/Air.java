@@ -22,7 +22,17 @@ public record Air(
         double upLoadedMs,
         double jitterMs,
         double lossPct) {
-    /** A device sends weaker than a mast. */
+    /**
+     * A device sends 23 dBm over the width of its channel, 6 dBm in each of the 50 blocks of 10 MHz; from where RSRP is x, with
+     * what the mast radiates and 5 dB of its noise figure, x + 108 dB over noise is left at the mast.
+     */
+    private static final double UPLINK_DB = 108;
+
+    private static final double UPLINK_MHZ = 10;
+
+    private static final double LEAST_MHZ = 1.4;
+
+    /** Through a booster what comes back is behind what came in. */
     private static final double UPLINK_BEHIND_DB = 3;
 
     /** How much of further streams' gain there is where the signal is scattered, and on one line. */
@@ -82,11 +92,17 @@ public record Air(
                 * (1 - h.load());
     }
 
+    /** A device far out sends on part of the width alone, and so more strongly there. */
     private static double up(Heard h, AsBuilt setup) {
         Channel channel = h.cell().channel();
-        return Ceiling.UP.mbps(channel.widthMhz(), 1, sinr(h, setup) - UPLINK_BEHIND_DB)
-                * channel.upShare()
-                * (0.4 + 0.6 * (1 - h.load()));
+        double best = 0;
+        for (double mhz : new double[] {channel.widthMhz(), 5, LEAST_MHZ}) {
+            double atMast = setup.booster()
+                    ? sinr(h, setup) - UPLINK_BEHIND_DB
+                    : h.rsrpDbm() + UPLINK_DB - 10 * Math.log10(mhz / UPLINK_MHZ);
+            best = Math.max(best, Ceiling.UP.mbps(mhz, 1, atMast));
+        }
+        return best * channel.upShare() * (0.4 + 0.6 * (1 - h.load()));
     }
 
     /** The serving cell: the LTE anchor where there is NR. */

@@ -27,7 +27,7 @@ public final class DemoLog {
             + "rsrq_db,sinr_db,down_mbps,up_mbps,idle_ms,down_loaded_ms,up_loaded_ms,jitter_ms,loss_pct,server,outcome,"
             + "trial,round,note\n";
     private static final String SERVER = "harbour-1";
-    private static final double WILD = 4.6;
+    private static final double WILD = 7;
 
     /** So long a run takes each way. */
     private static final double RUN_S = 10;
@@ -57,6 +57,7 @@ public final class DemoLog {
         carriers("Saltmarsh Jetty", "2026-07-05T09:40:00+03:00", 3, World.ROOF_DOME, "Tarnwave", "Ostrel", "Brissa");
         stay("Birch Hollow", "2026-07-10T13:30:00+03:00", 6, "Ostrel", World.WHIPS, World.WHIPS);
         trial("Birch Hollow", "Dome or whips", "2026-07-12T14:00:00+03:00", 4, "Ostrel", World.ROOF_DOME, World.WHIPS);
+        carriers("Birch Hollow", "2026-07-13T09:20:00+03:00", 3, World.WHIPS, "Ostrel", "Tarnwave", "Brissa");
         stay("Sawmill Yard", "2026-07-16T16:40:00+03:00", 6, "Tarnwave", World.ROOF_DOME, World.MAST_PANEL);
         trial(
                 "Sawmill Yard",
@@ -92,7 +93,7 @@ public final class DemoLog {
                 "Amber Spit",
                 "Dome again",
                 "2026-08-24T11:10:00+02:00",
-                6,
+                8,
                 "Tarnwave",
                 World.ROOF_DOME,
                 World.MAST_PANEL);

@@ -147,4 +147,9 @@ class DemoLogTest {
         assertEquals(12, stays.size(), stays.toString());
         assertEquals(10, Set.copyOf(stays).size(), stays.toString());
     }
+
+    @Test
+    void an_ok_run_brings_something_both_ways() {
+        assertTrue(lines(Line::ok).stream().allMatch(l -> l.number(13) > 0 && l.number(14) > 0));
+    }
 }

@@ -142,6 +142,87 @@ class RunsTest {
         assertTrue(stored.contains("\"failed\"") && !stored.contains("Mbps"), stored);
     }
 
+    /** A link that carries nothing any more after a while. */
+    private static final class Stalling implements Link {
+        private volatile boolean stalled;
+
+        @Override
+        public double downMbps() {
+            return stalled ? 0 : 24;
+        }
+
+        @Override
+        public double upMbps() {
+            return downMbps();
+        }
+
+        @Override
+        public double idleMs() {
+            return 10;
+        }
+
+        @Override
+        public double bufferMs() {
+            return 50;
+        }
+    }
+
+    @Test
+    void a_server_that_stalls_is_a_failed_run_with_its_bytes_counted() throws Exception {
+        Stalling link = new Stalling();
+        try (SpeedServer server = SpeedServer.start("127.0.0.1", 0, "", Limits.USUAL, link)) {
+            use(server.port(), "");
+            long id = start("full", "");
+            for (int i = 0; i < 100 && run(id).get("bytesUsed").asLong() < 1_000_000; i++) {
+                Thread.sleep(50);
+            }
+            link.stalled = true;
+            JsonNode run = over(id);
+            assertEquals("failed", run.get("state").asText(), run.toString());
+            assertTrue(run.get("endedBecause").asText().contains("nothing came through for 5 s"), run.toString());
+            assertTrue(
+                    run.get("bytesUsed").asLong() >= 1_000_000
+                            && run.get("downMbps").isNull(),
+                    run.toString());
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'','ended the stream early'", "'0123456789','ended the stream early'"})
+    void a_server_that_answers_at_once_and_is_done_is_a_failed_run(String body, String why) throws Exception {
+        try (ServerSocket hasty = new ServerSocket(0)) {
+            use(hasty.getLocalPort(), "");
+            Thread answering = new Thread(() -> {
+                while (!hasty.isClosed()) {
+                    hastily(hasty, body);
+                }
+            });
+            answering.setDaemon(true);
+            answering.start();
+            JsonNode run = over(start("full", ""));
+            assertEquals("failed", run.get("state").asText(), run.toString());
+            assertTrue(run.get("endedBecause").asText().contains(why), run.toString());
+            assertTrue(run.get("downMbps").isNull() && run.get("upMbps").isNull(), run.toString());
+        }
+    }
+
+    /** Says that it is a speed server, answers each ping, and gives next to nothing for a stream. */
+    private static void hastily(ServerSocket hasty, String body) {
+        try (Socket socket = hasty.accept()) {
+            String asked = new String(socket.getInputStream().readNBytes(6), StandardCharsets.UTF_8);
+            socket.getInputStream().read(new byte[4_096]);
+            String said = asked.startsWith("GET / ")
+                    ? "{\"speedServer\":1,\"runs\":4,\"seconds\":60,\"bytes\":4000000000}"
+                    : asked.startsWith("GET /p") ? "" : body;
+            socket.getOutputStream()
+                    .write(("HTTP/1.1 200 OK\r\nConnection: close\r\nContent-Length: " + said.length() + "\r\n\r\n"
+                                    + said)
+                            .getBytes(StandardCharsets.UTF_8));
+        } catch (IOException gone) {
+            // the test is over
+        }
+    }
+
     @Test
     void a_run_is_cancelled_at_once() throws Exception {
         try (SpeedServer server = server("")) {
