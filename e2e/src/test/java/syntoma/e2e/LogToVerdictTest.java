@@ -187,7 +187,7 @@ class LogToVerdictTest {
                     .isVisible();
         }
         assertThat(page.getByText("is wild").first()).isVisible();
-        assertThat(page.getByText("Upload rests on round 4")).isVisible();
+        assertThat(page.getByText("Download rests on round 3")).isVisible();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Enough for Video calls and HD film")))
                 .isVisible();

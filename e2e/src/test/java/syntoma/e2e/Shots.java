@@ -13,6 +13,11 @@ import org.junit.jupiter.api.io.TempDir;
 /** Remakes docs/screenshots from the demo data; run by {@code ./syntoma shots}. */
 class Shots {
     private static final Path INTO = Path.of(System.getProperty("syntoma.screenshots"));
+    /** So long the strips of a live reading take to have a spread, and a walk's level to be of one place. */
+    private static final int LIVE_MS = 6_000;
+
+    private static final int STEADY_MS = 3_200;
+
     private static final String TRIAL = "/trials?campsite=Amber+Spit&trial=Dome+again";
 
     @TempDir
@@ -26,15 +31,10 @@ class Shots {
             take(desk, app.address("/pitch"), "pitch");
             take(desk, app.address("/logbook"), "logbook");
             take(desk, app.address("/logbook?stay=8"), "stay", "table");
-            merge(desk, app);
             take(desk, app.address(TRIAL), "verdict");
             importReport(desk, app);
             take(desk, app.address("/rig?setup=3"), "rig-chain");
             take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
-            desk.navigate(app.address("/rig?setup=4"));
-            desk.getByText("Which bands get through").scrollIntoViewIfNeeded();
-            desk.locator(".wiring").scrollIntoViewIfNeeded();
-            shoot(desk, "rig-coverage");
             take(desk, app.address("/rig?part=candidates"), "rig-candidates", "table.candidates");
             take(desk, app.address("/rig?part=need"), "rig-need");
             take(desk, app.address("/rig?part=shelf"), "rig-shelf");
@@ -44,14 +44,39 @@ class Shots {
             desk.locator(".start-run button").click();
             assertThat(desk.locator("h1")).containsText("Mb/s up");
             shoot(desk, "measure");
+            live(desk, app);
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
             take(phone, app.address("/pitch"), "pitch-phone");
             phone.locator("button.thumb").click();
             assertThat(phone.locator("#field-rsrpDbm")).isVisible();
             shoot(phone, "log-phone");
+            walk(phone, app);
             onTheNetwork(desk, chromium, app);
             assertEquals(List.of(), chromium.complaints());
         }
+    }
+
+    /** What the router says while a run goes on. */
+    private static void live(Page page, RunningApp app) {
+        page.locator(".start-run .ant-segmented-item").first().click();
+        page.locator(".start-run button").click();
+        assertThat(page.locator("h1")).containsText("Measuring");
+        page.navigate(app.address("/pitch"));
+        assertThat(page.getByText("A run of Mast panel goes on")).isVisible();
+        page.waitForTimeout(LIVE_MS);
+        shoot(page, "live");
+    }
+
+    /** A walk on which three places are marked in turn. */
+    private static void walk(Page page, RunningApp app) {
+        page.navigate(app.address("/walk"));
+        for (String place : List.of("window left", "shelf", "roof rail", "window left", "shelf")) {
+            page.waitForTimeout(STEADY_MS);
+            page.locator("#walk-place").fill(place);
+            page.keyboard().press("Enter");
+            assertThat(page.locator("#walk-place")).hasValue("");
+        }
+        shoot(page, "walk-phone");
     }
 
     /** Devices with a code for a phone, and what waits on the phone that came in by it. */
@@ -96,17 +121,6 @@ class Shots {
         page.waitForTimeout(1_500);
         page.evaluate("document.fonts.ready");
         page.screenshot(new Page.ScreenshotOptions().setPath(INTO.resolve(name + ".png")));
-    }
-
-    private static void merge(Page page, RunningApp app) {
-        page.navigate(app.address("/logbook?part=names"));
-        page.locator("tr", new Page.LocatorOptions().setHasText("Amber Spit"))
-                .getByText("Merge into another")
-                .click();
-        page.getByLabel("becomes part of").click();
-        page.getByTitle("Birch Hollow").click();
-        assertThat(page.locator(".ant-modal table")).isVisible();
-        shoot(page, "merge");
     }
 
     private void importReport(Page page, RunningApp app) throws Exception {
