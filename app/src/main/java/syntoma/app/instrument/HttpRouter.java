@@ -20,18 +20,17 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import syntoma.core.reply.Choices;
 import syntoma.core.reply.Mapping;
 import syntoma.core.reply.Node;
 import syntoma.core.reply.Proposal;
 import syntoma.core.reply.RouterReading;
-import syntoma.core.unit.Text;
 
 /** A router that answers JSON over HTTP. */
 final class HttpRouter implements RouterSource {
     static final Duration ANSWERS_WITHIN = Duration.ofSeconds(3);
     private static final int MOST_BYTES = 256 << 10;
     private static final int MOST_HOPS = 3;
-    private static final int MOST_VALUES = 400;
     private static final ObjectMapper JSON = JsonMapper.builder().build();
 
     private final Routers.Reached router;
@@ -55,24 +54,11 @@ final class HttpRouter implements RouterSource {
     Tried attempt() throws RouterFailed, InterruptedException {
         Node answer = answer();
         Mapping proposed = Proposal.of(answer);
-        List<RouterProbe.ValueView> values = new ArrayList<>();
-        values(answer, "", values);
-        return new Tried(proposed, (router.mapping().isEmpty() ? proposed : router.mapping()).read(answer), values);
+        Mapping used = router.mapping().isEmpty() ? proposed : router.mapping();
+        return new Tried(proposed, used.read(answer), Choices.of(answer, used));
     }
 
-    record Tried(Mapping proposed, RouterReading reading, List<RouterProbe.ValueView> values) {}
-
-    private static void values(Node node, String pointer, List<RouterProbe.ValueView> values) {
-        if (node instanceof Node.Value value && values.size() < MOST_VALUES) {
-            values.add(new RouterProbe.ValueView(pointer, Text.shortened(value.text())));
-        } else if (node instanceof Node.Group group) {
-            group.parts().forEach((name, part) -> values(part, pointer + "/" + Node.escaped(name), values));
-        } else if (node instanceof Node.Series series) {
-            for (int i = 0; i < series.parts().size(); i++) {
-                values(series.parts().get(i), pointer + "/" + i, values);
-            }
-        }
-    }
+    record Tried(Mapping proposed, RouterReading reading, Choices choices) {}
 
     private Node answer() throws RouterFailed, InterruptedException {
         long until = System.nanoTime() + ANSWERS_WITHIN.toNanos();

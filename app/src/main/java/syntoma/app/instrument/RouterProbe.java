@@ -1,15 +1,19 @@
 package syntoma.app.instrument;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.platform.Conflict;
+import syntoma.core.reply.Choices;
 import syntoma.core.reply.RouterReading;
 
 /** Asks the router once, on the spot. */
 @Component
 class RouterProbe {
+    private static final Choices NONE = new Choices(List.of(), List.of(), List.of(), List.of());
+
     private final Routers routers;
 
     RouterProbe(Routers routers) {
@@ -22,17 +26,28 @@ class RouterProbe {
      * @param problem what is wrong, in words; null where all is well
      * @param proposed which value of the answer is which figure, by its names
      * @param reading null where nothing was reached
-     * @param values all values of the answer, to choose among
+     * @param said each cell that was read, in words
+     * @param figures those that can stand somewhere in the answer, and among which of its places each is chosen
+     * @param values all values of the answer
+     * @param elements those of its first cell, where it has a list of them
+     * @param lists those that could be one of cells
      */
     record Probed(
             boolean reached,
             @Nullable String problem,
             Map<String, String> proposed,
             @Nullable ReadingView reading,
-            List<ValueView> values) {}
+            List<String> said,
+            List<MappedFigure> figures,
+            List<ReplyPlace> values,
+            List<ReplyPlace> elements,
+            List<ReplyPlace> lists) {}
 
-    /** A value of the answer, and where it stands. */
-    record ValueView(String pointer, String text) {}
+    /** A figure by the key of a mapping; among values, elements or lists. */
+    record MappedFigure(String key, String label, String among) {}
+
+    /** A place in the answer, and what stands there. */
+    record ReplyPlace(String pointer, String text) {}
 
     /** A reading, in the form of a status text that was read. */
     record ReadingView(
@@ -65,20 +80,20 @@ class RouterProbe {
         try {
             if (source instanceof HttpRouter http) {
                 HttpRouter.Tried tried = http.attempt();
-                return probed(tried.proposed().sorted(), tried.reading(), tried.values());
+                return probed(tried.proposed().sorted(), tried.reading(), tried.choices());
             }
-            return probed(Map.of(), source.read(), List.of());
+            return probed(Map.of(), source.read(), NONE);
         } catch (RouterFailed failed) {
-            return new Probed(false, failed.getMessage(), Map.of(), null, List.of());
+            return unreached(failed.getMessage());
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            return new Probed(false, "it was stopped", Map.of(), null, List.of());
+            return unreached("it was stopped");
         } finally {
             source.close();
         }
     }
 
-    private static Probed probed(Map<String, String> proposed, RouterReading reading, List<ValueView> values) {
+    private static Probed probed(Map<String, String> proposed, RouterReading reading, Choices choices) {
         String problem = String.join("; ", reading.problems());
         if (problem.isEmpty() && reading.cells().isEmpty() && reading.mode().isEmpty()) {
             problem = "nothing in the answer looks like a reading; is the path right?";
@@ -95,6 +110,23 @@ class RouterProbe {
                         reading.problems().stream()
                                 .map(text -> new Warning("impossible-value", text, null))
                                 .toList()),
-                values);
+                reading.cells().stream()
+                        .map(cell -> cell.role().label() + ": " + cell.says())
+                        .toList(),
+                choices.figures().stream()
+                        .map(f -> new MappedFigure(
+                                f.key(), f.label(), f.among().name().toLowerCase(Locale.ROOT)))
+                        .toList(),
+                places(choices.values()),
+                places(choices.elements()),
+                places(choices.lists()));
+    }
+
+    private static List<ReplyPlace> places(List<Choices.Place> places) {
+        return places.stream().map(p -> new ReplyPlace(p.pointer(), p.text())).toList();
+    }
+
+    private static Probed unreached(String why) {
+        return new Probed(false, why, Map.of(), null, List.of(), List.of(), List.of(), List.of(), List.of());
     }
 }

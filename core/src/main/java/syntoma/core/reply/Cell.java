@@ -1,7 +1,10 @@
 package syntoma.core.reply;
 
+import java.util.Arrays;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import syntoma.core.reading.RadioMetric;
+import syntoma.core.unit.Values;
 
 /**
  * A cell as a device reports it; what it does not report is empty.
@@ -35,6 +38,29 @@ public record Cell(
                 || rsrpDbm.isPresent()
                 || rsrqDb.isPresent()
                 || sinrDb.isPresent();
+    }
+
+    /** What it says of itself, in words: “Band B20, RSRP −97 dBm”. */
+    public String says() {
+        return Arrays.stream(CellField.values())
+                .flatMap(field ->
+                        text(field).stream().map(text -> (field.label() + " " + text + " " + field.unit()).strip()))
+                .collect(Collectors.joining(", "));
+    }
+
+    private Optional<String> text(CellField field) {
+        return switch (field) {
+            case RAT -> rat;
+            case BAND -> band;
+            case ARFCN -> arfcn.map(String::valueOf);
+            case BANDWIDTH_MHZ -> bandwidthMhz.map(Values::plain);
+            case PCI -> pci.map(String::valueOf);
+            case CELL_ID -> cellId;
+            case RSSI_DBM -> rssiDbm.map(Values::plain);
+            case RSRP_DBM -> rsrpDbm.map(Values::plain);
+            case RSRQ_DB -> rsrqDb.map(Values::plain);
+            case SINR_DB -> sinrDb.map(Values::plain);
+        };
     }
 
     /** The level on a metric. */

@@ -228,4 +228,28 @@ class ReplyTest {
                 .isEmpty());
         assertTrue(Proposal.of(new Node.Value("hello")).isEmpty());
     }
+
+    @Test
+    void who_corrects_a_mapping_chooses_among_the_places_of_the_answer() {
+        Node cell = new Node.Group(Map.of("power", new Node.Value("-97")));
+        Node answer =
+                new Node.Group(Map.of("heard", new Node.Series(List.of(cell, cell)), "net", new Node.Value("Ostrel")));
+        Choices listed = Choices.of(answer, new Mapping(Map.of("cells", "/heard")));
+        assertEquals(List.of(new Choices.Place("/heard", "2 in it")), listed.lists());
+        assertEquals(List.of(new Choices.Place("/power", "-97")), listed.elements());
+        assertEquals(3, listed.values().size());
+        assertTrue(listed.figures()
+                .contains(new Choices.Figure("cells[].rsrpDbm", "Each cell’s RSRP", Choices.Among.ELEMENTS)));
+        Choices flat = Choices.of(answer, new Mapping(Map.of()));
+        assertEquals(List.of(), flat.elements());
+        assertTrue(flat.figures().contains(new Choices.Figure("nr.rsrpDbm", "NR cell’s RSRP", Choices.Among.VALUES)));
+        assertEquals(
+                "Band B20, RSRP −97 dBm",
+                new Mapping(Map.of("primary.rsrpDbm", "/a", "primary.band", "/b"))
+                        .read(new Node.Group(Map.of("a", new Node.Value("-97"), "b", new Node.Value("20"))))
+                        .cells()
+                        .get(0)
+                        .says()
+                        .replace("Technology LTE, ", ""));
+    }
 }
