@@ -34,7 +34,8 @@ final class HttpRouter implements RouterSource {
     private static final ObjectMapper JSON = JsonMapper.builder().build();
 
     private final Routers.Reached router;
-    private final HttpClient client = HttpClient.newBuilder()
+    /** One for all: each would keep a thread of its own until it is collected. */
+    private static final HttpClient CLIENT = HttpClient.newBuilder()
             .connectTimeout(ANSWERS_WITHIN)
             .followRedirects(HttpClient.Redirect.NEVER)
             .version(HttpClient.Version.HTTP_1_1)
@@ -86,7 +87,7 @@ final class HttpRouter implements RouterSource {
                     "Basic " + Base64.getEncoder().encodeToString(pair.getBytes(StandardCharsets.UTF_8)));
         }
         CompletableFuture<HttpResponse<String>> asked =
-                client.sendAsync(request.build(), info -> new Limited(MOST_BYTES));
+                CLIENT.sendAsync(request.build(), info -> new Limited(MOST_BYTES));
         try {
             return asked.get(Math.max(1, until - System.nanoTime()), TimeUnit.NANOSECONDS);
         } catch (TimeoutException late) {

@@ -10,8 +10,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.function.LongSupplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -36,6 +38,7 @@ public class Watch {
 
     private final Routers routers;
     private final Clock clock;
+    private final LongSupplier nanos;
     private final ScheduledExecutorService worker = Daemons.ticking("router");
 
     private final Deque<Kept> kept = new ArrayDeque<>();
@@ -61,14 +64,21 @@ public class Watch {
     /** A reading, and when it was taken. */
     private record Kept(long atNs, RouterReading reading) {}
 
+    @Autowired
     Watch(Routers routers, Clock clock) {
+        this(routers, clock, System::nanoTime);
+    }
+
+    /** One whose time is told. */
+    Watch(Routers routers, Clock clock, LongSupplier nanos) {
         this.routers = routers;
         this.clock = clock;
+        this.nanos = nanos;
     }
 
     /** What is known now; whoever asks keeps it watched for a few seconds. */
     synchronized LiveReading look() {
-        lookedNs = System.nanoTime();
+        lookedNs = nanos.getAsLong();
         if (!watching && routers.reached().isEmpty()) {
             return new LiveReading(null, 0, NONE_SET, null, null, List.of());
         }
@@ -80,7 +90,7 @@ public class Watch {
             problem = null;
             worker.execute(() -> poll(EVERY_MS));
         }
-        long ageMs = (System.nanoTime() - (last == null ? begunNs : takenNs)) / 1_000_000;
+        long ageMs = (nanos.getAsLong() - (last == null ? begunNs : takenNs)) / 1_000_000;
         if (last == null) {
             return new LiveReading(null, ageMs, problem, null, null, List.of());
         }
@@ -103,7 +113,7 @@ public class Watch {
     public synchronized void forget(RouterSet set) {
         generation++;
         kept.clear();
-        begunNs = System.nanoTime();
+        begunNs = nanos.getAsLong();
         last = null;
         takenAt = null;
         problem = null;
@@ -111,7 +121,7 @@ public class Watch {
 
     /** What was said in the last minutes. */
     public synchronized Recent recent() {
-        long now = System.nanoTime();
+        long now = nanos.getAsLong();
         return new Recent(kept.stream()
                 .map(k -> new Recent.Heard((now - k.atNs()) / 1e9, k.reading()))
                 .toList());
@@ -119,13 +129,13 @@ public class Watch {
 
     /** The last reading, while it is fresh. */
     synchronized Optional<RouterReading> fresh() {
-        boolean old = last == null || System.nanoTime() - takenNs > 2 * EVERY_MS * 1_000_000;
+        boolean old = last == null || nanos.getAsLong() - takenNs > 2 * EVERY_MS * 1_000_000;
         return old ? Optional.empty() : Optional.of(last);
     }
 
     /** Asks once, and goes on with it as long as somebody looks. */
     private void poll(long pauseMs) {
-        long startNs = System.nanoTime();
+        long startNs = nanos.getAsLong();
         if (isOver(startNs)) {
             return;
         }
@@ -142,7 +152,7 @@ public class Watch {
             pause = fail("the answer could not be read, by a fault of Syntoma’s own", pauseMs);
         }
         long next = pause;
-        long leftMs = Math.max(0, pause - (System.nanoTime() - startNs) / 1_000_000);
+        long leftMs = Math.max(0, pause - (nanos.getAsLong() - startNs) / 1_000_000);
         worker.schedule(() -> poll(next), leftMs, TimeUnit.MILLISECONDS);
     }
 
@@ -155,7 +165,7 @@ public class Watch {
         if (before == generation) {
             last = reading;
             takenAt = OffsetDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
-            takenNs = System.nanoTime();
+            takenNs = nanos.getAsLong();
             problem = null;
             kept.add(new Kept(takenNs, reading));
             while (takenNs - kept.peek().atNs() > Recent.KEPT_S * 1e9) {

@@ -7,6 +7,10 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.time.Clock;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -221,5 +225,41 @@ class RouterTest {
         Requests.Answer refused = json(put("/api/measure/router"), body);
         assertEquals(400, refused.status(), refused.text());
         assertEquals(field, refused.json().at("/errors/0/field").asText());
+    }
+
+    /** An hour in a few seconds: each answer makes it a second later, half of one as late as the watch waits after it. */
+    @Test
+    void an_hour_of_watching_takes_no_more_threads_and_keeps_five_minutes(
+            @Autowired Routers routers, @Autowired Clock clock) throws Exception {
+        long beganNs = System.nanoTime();
+        AtomicLong nowNs = new AtomicLong(beganNs);
+        AtomicInteger answered = new AtomicInteger();
+        try (MadeUpRouter router = new MadeUpRouter(request -> {
+            boolean half = answered.incrementAndGet() % 7 == 0;
+            nowNs.addAndGet((half ? 10 : 1) * 1_000_000_000L);
+            return MadeUpRouter.json(half ? "{" : ANSWER);
+        })) {
+            use(router, ",\"path\":\"/\",\"mapping\":{\"primary.rsrpDbm\":\"/lte/rsrp\"}");
+            Watch hour = new Watch(routers, clock, nowNs::get);
+            try {
+                watch(hour, () -> nowNs.get() - beganNs > 360_000_000_000L);
+                int threads = Thread.activeCount();
+                watch(hour, () -> nowNs.get() - beganNs > 3_600_000_000_000L);
+                assertTrue(Thread.activeCount() <= threads + 1, Thread.activeCount() + " threads after " + threads);
+                int kept = hour.recent().heard().size();
+                assertTrue(kept > 60 && kept <= 301, kept + " readings are kept");
+                assertEquals(1, router.mostOpen(), "connections at a time");
+            } finally {
+                hour.stop();
+            }
+        }
+    }
+
+    private static void watch(Watch watch, BooleanSupplier until) throws InterruptedException {
+        for (int waited = 0; !until.getAsBoolean(); waited++) {
+            assertTrue(waited < 20_000, "it goes on too slowly");
+            watch.look();
+            Thread.sleep(1);
+        }
     }
 }
