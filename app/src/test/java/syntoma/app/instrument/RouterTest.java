@@ -248,7 +248,6 @@ class RouterTest {
                 assertTrue(Thread.activeCount() <= threads + 1, Thread.activeCount() + " threads after " + threads);
                 int kept = hour.recent().heard().size();
                 assertTrue(kept > 60 && kept <= 301, kept + " readings are kept");
-                assertEquals(1, router.mostOpen(), "connections at a time");
             } finally {
                 hour.stop();
             }
