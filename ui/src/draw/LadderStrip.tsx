@@ -14,10 +14,9 @@ export interface Ladder {
 }
 
 const GRADES = ['silent', 'scraping', 'thin', 'sound', 'ample'];
-const NARROW = { silent: 'sil.', scraping: 'scr.', thin: 'thin', sound: 'sound', ample: 'ample' } as Record<
-  string,
-  string
->;
+/** So wide a strip has room for all words whole; on a narrower one the others than the grade's own are cut. */
+const ROOMY = 420;
+const CUT = 3;
 
 /** A reading on the scale of its metric: latest solid, spread of the last readings as a bar, the usual value hollow. */
 export function LadderStrip({ ladder, width }: { ladder: Ladder; width: number }) {
@@ -26,7 +25,8 @@ export function LadderStrip({ ladder, width }: { ladder: Ladder; width: number }
   const held = (v: number) => Math.min(width - 3, Math.max(3, x(v)));
   const floors = [...ladder.floors].reverse();
   const zones = GRADES.map((word, i) => ({ word, low: floors[i - 1] ?? from, high: floors[i] ?? to }));
-  const words = width < 420 ? (word: string) => NARROW[word] : (word: string) => word;
+  const said = (word: string) =>
+    width < ROOMY && word !== grade && word.length > CUT + 1 ? `${word.slice(0, CUT)}.` : word;
   return (
     <svg
       width={width}
@@ -39,7 +39,7 @@ export function LadderStrip({ ladder, width }: { ladder: Ladder; width: number }
         <g key={word}>
           <rect x={x(low)} y={8} width={x(high) - x(low) - 2} height={15} fill="var(--zone)" />
           <text x={x(low) + 3} y={36} className={word === grade ? 'strong' : undefined}>
-            {words(word)}
+            {said(word)}
           </text>
         </g>
       ))}

@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { isOver, type Run, useRun, useRuns, useSpeedServer } from '../data/measure';
 import { useRouter } from '../data/live';
@@ -33,6 +33,8 @@ export function MeasureView() {
   const shown = useRun(id).data;
   const goesOn = shown !== undefined && !isOver(shown);
   const isSet = server.data?.address != null;
+  // the form that it was set with stays, with what trying it came to
+  const [asksServer, setAsksServer] = useState(false);
   return (
     <Sheet
       title="Measure"
@@ -47,7 +49,7 @@ export function MeasureView() {
               </Folded>
             </Part>
           )}
-          {server.data?.address != null && (
+          {server.data?.address != null && !asksServer && (
             <Part title="Speed server">
               <Folded address={server.data.address}>
                 <ServerForm server={server.data} />
@@ -59,31 +61,29 @@ export function MeasureView() {
       }
     >
       <Loaded state={both(stateOf(server), stateOf(standing))}>
-        {([at, line]) =>
-          at.address === null ? (
-            <Part title="Speed server">
-              <ServerForm server={at} />
-            </Part>
-          ) : (
-            <>
-              {shown && <RunShown run={shown} />}
-              {!goesOn && <StartRun line={line} again={shown !== undefined} />}
-              {shown && !goesOn && <RunFigures run={shown} />}
-            </>
-          )
-        }
+        {([at, line]) => (
+          <>
+            {shown && <RunShown run={shown} />}
+            {at.address !== null && !goesOn && <StartRun line={line} again={shown !== undefined} />}
+            {shown && !goesOn && <RunFigures run={shown} />}
+            {(at.address === null || asksServer) && (
+              <Part title="Speed server">
+                <ServerForm server={at} used={() => setAsksServer(true)} />
+              </Part>
+            )}
+          </>
+        )}
       </Loaded>
     </Sheet>
   );
 }
 
-/** What is set stands out of the way. */
+/** What is set stands out of the way; what is set only now stays open, with what trying it came to. */
 function Folded({ address, children }: { address: string | null; children: ReactNode }) {
-  return address === null ? (
-    children
-  ) : (
-    <details className="numbers">
-      <summary>{address}</summary>
+  const [open] = useState(address === null);
+  return (
+    <details className="numbers" open={open}>
+      <summary>{address ?? 'not connected yet'}</summary>
       {children}
     </details>
   );

@@ -66,7 +66,8 @@ function said(probed: Probed) {
   if (!probed.reached) {
     return `Not reached: ${probed.problem ?? ''}.`;
   }
+  const mode = probed.reading?.mode;
   return probed.problem === null
-    ? `Reached: ${[probed.reading?.carrier, probed.reading?.mode].filter(Boolean).join(', ')}.`
+    ? `Reached: ${mode === 'none' ? 'no service now' : [probed.reading?.carrier, mode].filter(Boolean).join(', ')}.`
     : `Reached, but ${probed.problem}.`;
 }

@@ -6,7 +6,7 @@ import { short } from '../format/numbers';
 import { Field } from '../parts/Field';
 
 /** Where the speed server is; tried on the spot. */
-export function ServerForm({ server }: { server: Schemas['ServerView'] }) {
+export function ServerForm({ server, used }: { server: Schemas['ServerView']; used?: () => void }) {
   const [address, setAddress] = useState(server.address ?? '');
   const [key, setKey] = useState<string>();
   const set = useSetSpeedServer();
@@ -15,8 +15,10 @@ export function ServerForm({ server }: { server: Schemas['ServerView'] }) {
   const known = problem('address') ?? problem('key');
   return (
     <form
+      className="server-form"
       onSubmit={(event) => {
         event.preventDefault();
+        used?.();
         set.mutate({ address, ...(key === undefined ? {} : { key }) } as Schemas['ServerRequest']);
       }}
     >

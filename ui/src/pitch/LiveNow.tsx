@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { type Live, useLive, useRouter } from '../data/live';
+import { useStanding } from '../data/names';
 import { Part } from '../parts/Sheet';
 import { fixed } from '../format/numbers';
 import { LogLive } from './LogLive';
@@ -17,6 +18,7 @@ const ROLE: Record<string, string> = {
 export function LiveNow() {
   const router = useRouter().data;
   const live = useLive(router?.kind != null);
+  const { data: line } = useStanding();
   if (!router) {
     return null;
   }
@@ -42,6 +44,9 @@ export function LiveNow() {
       }
     >
       {live && <Said live={live} />}
+      {line && !(line.campsite && line.setup) && live && live.reading.cells.length > 0 && (
+        <p className="small">To log it, say in the line above where you stand and which setup is up.</p>
+      )}
     </Part>
   );
 }
@@ -62,8 +67,9 @@ function Said({ live }: { live: Live }) {
   return (
     <>
       {reading.problem !== null && (
-        <p className="attention" role="status">
-          {reading.problem.charAt(0).toUpperCase() + reading.problem.slice(1)}.
+        <p className={strips.length === 0 ? 'hollow attention' : 'attention'} role="status">
+          {reading.problem.charAt(0).toUpperCase() + reading.problem.slice(1)}.{' '}
+          {strips.length === 0 && <Link to="/measure">Look at the connection</Link>}
         </p>
       )}
       {strips.length === 0 && reading.problem === null && (

@@ -1,5 +1,6 @@
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import type { Live } from '../data/live';
 import { useStored } from '../data/useStored';
@@ -38,18 +39,19 @@ export function Marking(props: { live: Live | undefined; walk: Walk | undefined;
         <div className="walk-number none">
           <b>–</b>
           <p className="hollow" role="status">
-            {live ? said(live, metric) : 'Asking the router.'}
+            {live ? said(live, metric) : 'Asking the router.'}{' '}
+            {live?.levels.length === 0 && <Link to="/measure">Look at the connection</Link>}
           </p>
         </div>
       )}
       <p className="walk-best">
         {now ? (
           <>
-            Strongest in five minutes: <b>{levelOf(now.strongest)}</b> {now.ladder.unit}
+            Best in five minutes: <b>{levelOf(now.strongest)}</b> {now.ladder.unit}
             {now.strongestAgoS < 2 ? ', now' : `, ${Math.round(now.strongestAgoS)} s ago`}
           </>
         ) : (
-          'Strongest in five minutes: none heard'
+          'Best in five minutes: none heard'
         )}
         <br />
         {bestMark ? (

@@ -109,7 +109,7 @@ test('the first mark begins a walk; its word is one press from then on', async (
   await screen.findByText('Asking the router.');
   tell(heard(-91.5, -88));
   expect(await screen.findByText('−91.5')).toBeTruthy();
-  expect(screen.getByText(/Strongest in five minutes/).textContent).toContain('−88.0 dBm, 12 s ago');
+  expect(screen.getByText(/Best in five minutes/).textContent).toContain('−88.0 dBm, 12 s ago');
   await user.type(screen.getByLabelText('Where is it?'), 'window left{Enter}');
   await user.click(await screen.findByRole('button', { name: 'window left 1' }));
   await waitFor(() =>

@@ -4,9 +4,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
@@ -16,6 +22,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The program measures: a run from one key, seen from everywhere, through a reload. */
 class MeasureTest {
+    private static final ObjectMapper JSON = new ObjectMapper();
+
     @TempDir
     private static Path dir;
 
@@ -116,6 +124,35 @@ class MeasureTest {
             assertThat(phone.locator("h1")).containsText("Can’t tell yet which place is better: ");
             assertThat(phone.getByText("a verdict takes three marks at each")).isVisible();
             assertEquals(List.of(), chromium.complaints());
+        }
+    }
+
+    @Test
+    void a_run_that_goes_on_when_the_power_is_cut_has_failed_after_the_next_start() throws Exception {
+        Path data = dir.resolve("cut");
+        long bytes;
+        try (RunningApp cut = RunningApp.start(data, true)) {
+            HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create(cut.address("/api/runs")))
+                                    .header("Content-Type", "application/json")
+                                    .POST(HttpRequest.BodyPublishers.ofString(
+                                            "{\"setup\":\"Mast panel\",\"carrier\":\"Tarnwave\",\"kind\":\"full\"}"))
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofString());
+            do {
+                Thread.sleep(200);
+                bytes = JSON.readTree(cut.read("/api/runs/1")).get("bytesUsed").asLong();
+            } while (bytes < 5_000_000);
+            cut.kill();
+        }
+        try (RunningApp again = RunningApp.start(data, false)) {
+            JsonNode run = JSON.readTree(again.read("/api/runs/1"));
+            assertEquals("failed", run.get("state").asText(), run.toString());
+            assertTrue(run.get("endedBecause").asText().contains("Syntoma was stopped"), run.toString());
+            // what was taken since it was noted last is at most a second's
+            assertTrue(run.get("bytesUsed").asLong() > bytes / 2, bytes + " bytes, and then " + run);
+            assertTrue(run.get("downMbps").isNull());
         }
     }
 }

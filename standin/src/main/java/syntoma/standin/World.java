@@ -156,11 +156,14 @@ public final class World {
             levels.add(new Listening.Level(cell, levelDbm(cell, hands, at)));
         }
         List<Heard> used = listening.hear(levels, setup, hands, at);
-        Optional<Air> air = used.isEmpty()
+        return used.isEmpty()
                 ? Optional.empty()
                 : Optional.of(Air.sample(used, setup, limitMbps(hands.carrier(), at), random));
-        boolean rareFailure = random.nextDouble() < RARE_FAILURE;
-        return rareFailure ? Optional.empty() : air;
+    }
+
+    /** Whether a run fails for no reason that shows. */
+    public boolean failsRarely() {
+        return random.nextDouble() < RARE_FAILURE;
     }
 
     private double limitMbps(String carrier, OffsetDateTime at) {

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
 /**
  * Proposes which value of an answer is which figure: by its name, then by whether its value can be that figure. Of several the
@@ -15,6 +16,7 @@ import java.util.Set;
 public final class Proposal {
     private static final Set<String> CARRIER = Set.of(
             "operator", "carrier", "network", "provider", "plmnname", "networkname", "operatorname", "spn", "isp");
+    private static final Pattern CARRIER_LIKE = Pattern.compile(".+(operator|carrier|provider)(name|long|short)?");
     private static final Set<String> MODE = Set.of(
             "mode",
             "networktype",
@@ -98,7 +100,7 @@ public final class Proposal {
         for (Leaf leaf : leaves) {
             boolean top = leaf.names().size() <= 2
                     || leaf.names().stream().noneMatch(name -> Role.named(name).isPresent());
-            if (CARRIER.contains(leaf.name()) && leaf.text().matches(".*[A-Za-z].*")) {
+            if (CARRIER.contains(leaf.name()) && isName(leaf.text())) {
                 pointers.putIfAbsent("carrier", leaf.pointer());
             } else if (top && MODE.contains(leaf.name()) && isMode(leaf.text())) {
                 pointers.putIfAbsent("mode", leaf.pointer());
@@ -108,6 +110,15 @@ public final class Proposal {
                         .ifPresent(field -> pointers.putIfAbsent(role.label() + "." + field.field(), leaf.pointer()));
             }
         }
+        // a longer name that ends in the word, as network_operator does, stands behind the word itself
+        leaves.stream()
+                .filter(leaf -> CARRIER_LIKE.matcher(leaf.name()).matches() && isName(leaf.text()))
+                .findFirst()
+                .ifPresent(leaf -> pointers.putIfAbsent("carrier", leaf.pointer()));
+    }
+
+    private static boolean isName(String text) {
+        return text.matches(".*[A-Za-z].*") && !text.matches("[Bbn][0-9]{1,3}") && !isMode(text);
     }
 
     private static boolean isMode(String text) {

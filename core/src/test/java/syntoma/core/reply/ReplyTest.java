@@ -252,4 +252,13 @@ class ReplyTest {
                         .says()
                         .replace("Technology LTE, ", ""));
     }
+
+    @Test
+    void the_carrier_is_known_by_a_longer_name_too_and_no_band_is_one() {
+        Node answer = new Node.Group(Map.of(
+                "secondary_carrier", new Node.Value("B3"),
+                "network_operator", new Node.Value("Ostrel"),
+                "lte_rsrp", new Node.Value("-97")));
+        assertEquals("/network_operator", Proposal.of(answer).pointers().get("carrier"));
+    }
 }
