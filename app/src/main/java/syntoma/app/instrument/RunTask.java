@@ -21,8 +21,8 @@ final class RunTask {
     /** Nothing came for so long: it has stalled. */
     private static final int STALLED_SAMPLES = 20;
 
-    /** Kept in the store every 2 s, so that a machine that loses its power knows what was used. */
-    private static final int KEPT_EVERY = 8;
+    /** Kept in the store every second, so that a machine that loses its power knows what was used. */
+    private static final int KEPT_EVERY = 4;
 
     /** The longest a run takes, less what its ending takes. */
     private static final double LONGEST_MS = 28_500;

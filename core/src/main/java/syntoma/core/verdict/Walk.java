@@ -166,7 +166,8 @@ public record Walk(Figure metric, List<Mark> marks) {
         }
         List<String> behind = named(all, Verdict.BETTER, Verdict.SLIGHTLY_BETTER);
         List<String> alike = named(all, Verdict.NO_DIFFERENCE);
-        List<String> open = named(all, Verdict.CANNOT_TELL, Verdict.TOO_FEW);
+        // where one has more marks than the other, the best mean can be behind in the pairs: that tells nothing either
+        List<String> open = named(all, Verdict.CANNOT_TELL, Verdict.TOO_FEW, Verdict.SLIGHTLY_WORSE, Verdict.WORSE);
         if (behind.isEmpty() && open.isEmpty()) {
             return "No difference that matters between " + best + " and " + Text.list(alike)
                     + ": take the place that is less work.";

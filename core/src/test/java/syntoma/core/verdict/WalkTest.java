@@ -89,6 +89,22 @@ class WalkTest {
     }
 
     @Test
+    void a_best_mean_that_is_behind_in_the_pairs_is_told_from_nothing() {
+        List<Walk.Mark> marks = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            marks.add(mark("window", 2 * i, -100 + i % 2));
+            marks.add(mark("shelf", 2 * i + 1, -95 + i % 2));
+        }
+        for (int i = 12; i < 24; i++) {
+            marks.add(mark("window", i, -70));
+        }
+        Walk walk = new Walk(Figure.RSRP_DBM, marks);
+        assertEquals("window", walk.places().get(0).name());
+        assertEquals(Verdict.WORSE, walk.differences().get(0).verdict());
+        assertTrue(walk.headline().startsWith("Can’t tell yet which place is better: window reads best"));
+    }
+
+    @Test
     void marks_on_other_bands_make_no_pair() {
         Walk walk = walk(
                 mark("window", 0, -90),
