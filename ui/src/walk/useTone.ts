@@ -15,7 +15,7 @@ export function useTone(level: Level | undefined, told: unknown) {
   useEffect(() => {
     if (on && level && audio.current) {
       const { value, from, to } = level.ladder;
-      beep(audio.current, pitchHz(value, from, to), level.strongestAgoS === 0 || value >= level.strongest);
+      beep(audio.current, pitchHz(value, from, to), value >= level.strongest);
     }
     // once per reading, whatever else is drawn
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the level belongs to what was told

@@ -15,6 +15,7 @@ import syntoma.app.instrument.SpeedServers;
 import syntoma.standin.DemoLog;
 import syntoma.standin.WorldLink;
 import syntoma.standin.air.Hands;
+import syntoma.standin.port.LocalServer;
 import syntoma.standin.router.RouterServer;
 import syntoma.standin.speed.Limits;
 import syntoma.standin.speed.SpeedServer;
@@ -33,7 +34,7 @@ class DemoInstruments {
     private SpeedServer server;
 
     @Nullable
-    private RouterServer router;
+    private LocalServer router;
 
     @Nullable
     private WorldLink link;

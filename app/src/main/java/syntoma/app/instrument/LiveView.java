@@ -59,16 +59,14 @@ record LiveView(LiveReading reading, List<CellStrips> strips, List<Level> levels
 
     private static Level level(RadioMetric metric, Recent.Steady now, Recent recent) {
         List<Recent.Steady> course = recent.course(metric, Recent.KEPT_S);
-        double[] values =
-                course.stream().mapToDouble(Recent.Steady::value).sorted().toArray();
         Recent.Steady best = course.stream()
                 .max(Comparator.comparingDouble(Recent.Steady::value).thenComparing(s -> -s.agoS()))
                 .orElse(now);
-        double median = (values[(values.length - 1) / 2] + values[values.length / 2]) / 2;
         Ladder ladder = Ladder.of(
                 metric,
                 Values.decimal(now.value(), 1),
-                new Ladder.Spread(values[0], median, values[values.length - 1]),
+                Ladder.Spread.of(
+                        course.stream().mapToDouble(Recent.Steady::value).toArray()),
                 null);
         return new Level(
                 metric.label().toLowerCase(Locale.ROOT),

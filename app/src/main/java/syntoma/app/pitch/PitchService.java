@@ -159,12 +159,7 @@ class PitchService {
         double[] values = runs.stream()
                 .filter(m -> m.ok() && m.value(figure) != null)
                 .mapToDouble(m -> m.value(figure).doubleValue())
-                .sorted()
                 .toArray();
-        if (values.length == 0) {
-            return null;
-        }
-        double median = (values[(values.length - 1) / 2] + values[values.length / 2]) / 2;
-        return new Ladder.Spread(values[0], median, values[values.length - 1]);
+        return values.length == 0 ? null : Ladder.Spread.of(values);
     }
 }

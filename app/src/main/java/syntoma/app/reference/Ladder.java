@@ -1,6 +1,7 @@
 package syntoma.app.reference;
 
 import java.math.BigDecimal;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.core.reading.RadioMetric;
@@ -26,7 +27,15 @@ public record Ladder(
         List<Double> floors) {
 
     /** The lowest, middle and highest of some values. */
-    public record Spread(double low, double median, double high) {}
+    public record Spread(double low, double median, double high) {
+        /** Of at least one value, in any order. */
+        public static Spread of(double[] values) {
+            double[] sorted = values.clone();
+            Arrays.sort(sorted);
+            int last = sorted.length - 1;
+            return new Spread(sorted[0], (sorted[last / 2] + sorted[sorted.length / 2]) / 2, sorted[last]);
+        }
+    }
 
     public static Ladder of(RadioMetric metric, BigDecimal value, Spread spread, @Nullable Double usual) {
         return new Ladder(

@@ -1,12 +1,11 @@
 package syntoma.app.walk;
 
-import java.util.Arrays;
 import java.util.Locale;
-import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.RadioMetric;
+import syntoma.core.unit.Labels;
 
 /** What a walk can be judged by. */
 enum WalkMetric {
@@ -41,12 +40,6 @@ enum WalkMetric {
     }
 
     static WalkMetric named(String key) {
-        return Arrays.stream(values())
-                .filter(m -> m.key().equals(key))
-                .findFirst()
-                .orElseThrow(() -> new InvalidInput(
-                        "metric",
-                        "metric is “" + key + "”; allowed are "
-                                + Arrays.stream(values()).map(WalkMetric::key).collect(Collectors.joining(", "))));
+        return InvalidInput.naming("metric", () -> Labels.find("metric", key, values(), WalkMetric::key));
     }
 }

@@ -128,7 +128,7 @@ class WalkTest {
         assertEquals(409, unheard.status());
         assertTrue(unheard.text().contains("no level now"), unheard.text());
         Requests.Answer metric = requests.ask(get("/api/walks/" + id + "?metric=bars"));
-        assertTrue(metric.text().contains("metric is “bars”; allowed are rsrp, sinr"), metric.text());
+        assertTrue(metric.text().contains("metric is “bars”; allowed is rsrp, sinr"), metric.text());
         assertEquals(404, requests.ask(get("/api/walks/999999")).status());
         assertEquals(
                 "Nothing was marked.",

@@ -33,7 +33,7 @@ public record Antenna(
     /** Gain of a lead's element in dBi at a frequency in MHz; empty outside the stated ranges, and where no gain is stated. */
     public OptionalDouble gainDbi(Lead lead, double mhz) {
         return rangesOf(lead).stream()
-                .filter(r -> r.holds(mhz))
+                .filter(r -> r.span().contains(mhz))
                 .findFirst()
                 .map(r -> r.gainDbi(mhz))
                 .orElse(OptionalDouble.empty());

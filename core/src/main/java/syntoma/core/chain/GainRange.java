@@ -19,11 +19,8 @@ public record GainRange(Span span, OptionalDouble fromDbi, OptionalDouble toDbi)
         toDbi.ifPresent(g -> Values.within("gain", g, LEAST_DBI, MOST_DBI, "dBi"));
     }
 
-    boolean holds(double mhz) {
-        return mhz >= span.loMhz() && mhz <= span.hiMhz();
-    }
-
-    OptionalDouble gainDbi(double mhz) {
+    /** The gain in dBi at a frequency in MHz that lies in it; empty where the sheet does not say. */
+    public OptionalDouble gainDbi(double mhz) {
         if (fromDbi.isEmpty() || toDbi.isEmpty()) {
             return fromDbi.isPresent() ? fromDbi : toDbi;
         }

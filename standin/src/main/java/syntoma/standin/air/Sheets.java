@@ -11,8 +11,10 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import syntoma.core.band.Span;
 import syntoma.core.booster.UsableGain;
 import syntoma.core.chain.CableClass;
+import syntoma.core.chain.GainRange;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Shell;
 import syntoma.core.chain.Staircase;
@@ -147,16 +149,20 @@ public final class Sheets {
     }
 
     private static OptionalDouble gainDbi(JsonNode antenna, double mhz) {
-        for (JsonNode range : antenna.get("ranges")) {
-            double from = range.get("fromMhz").asDouble();
-            double to = range.get("toMhz").asDouble();
-            if (mhz >= from && mhz <= to) {
-                double share = (mhz - from) / (to - from);
-                double low = range.get("fromDbi").asDouble();
-                return OptionalDouble.of(low + share * (range.get("toDbi").asDouble() - low));
+        for (JsonNode said : antenna.get("ranges")) {
+            GainRange range = new GainRange(
+                    span(said),
+                    OptionalDouble.of(said.get("fromDbi").asDouble()),
+                    OptionalDouble.of(said.get("toDbi").asDouble()));
+            if (range.span().contains(mhz)) {
+                return range.gainDbi(mhz);
             }
         }
         return OptionalDouble.empty();
+    }
+
+    private static Span span(JsonNode said) {
+        return new Span(said.get("fromMhz").asDouble(), said.get("toMhz").asDouble());
     }
 
     /** Through the booster, to a device a metre from its indoor antenna; nothing where it does not pass the channel. */
@@ -164,9 +170,8 @@ public final class Sheets {
         JsonNode booster = gear.get(setup.get("booster").asText());
         OptionalDouble donor = outside(run, channel);
         boolean passes = false;
-        for (JsonNode span : booster.get("downlink")) {
-            passes |= channel.mhz() >= span.get("fromMhz").asDouble()
-                    && channel.mhz() <= span.get("toMhz").asDouble();
+        for (JsonNode said : booster.get("downlink")) {
+            passes |= span(said).contains(channel.mhz());
         }
         if (donor.isEmpty() || !passes) {
             return OptionalDouble.empty();

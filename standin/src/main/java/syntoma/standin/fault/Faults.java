@@ -1,8 +1,7 @@
 package syntoma.standin.fault;
 
-import java.util.Arrays;
 import java.util.Locale;
-import java.util.stream.Collectors;
+import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
 
 /** The faults that are on at this moment. */
@@ -32,24 +31,18 @@ public final class Faults {
      * @throws IllegalArgumentException naming what is allowed
      */
     public void tell(String words) {
-        String[] said = words.strip().toUpperCase(Locale.ROOT).split(" +");
-        if (said.length == 2 && said[0].equals("ROUTER")) {
-            router = one(RouterFault.values(), said[1], words);
-        } else if (said.length == 2 && said[0].equals("SPEED")) {
-            speed = one(SpeedFault.values(), said[1], words);
+        String[] said = words.strip().split(" +");
+        if (said.length == 2 && said[0].equalsIgnoreCase("router")) {
+            router = Labels.find("fault", said[1], RouterFault.values(), Faults::word);
+        } else if (said.length == 2 && said[0].equalsIgnoreCase("speed")) {
+            speed = Labels.find("fault", said[1], SpeedFault.values(), Faults::word);
         } else {
             throw new IllegalArgumentException(
                     "fault is " + Text.quoted(words) + "; allowed is router or speed, and what is wrong with it");
         }
     }
 
-    private static <E extends Enum<E>> E one(E[] all, String name, String words) {
-        return Arrays.stream(all)
-                .filter(fault -> fault.name().equals(name))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("fault is " + Text.quoted(words) + "; allowed is "
-                        + Arrays.stream(all)
-                                .map(fault -> fault.name().toLowerCase(Locale.ROOT))
-                                .collect(Collectors.joining(", "))));
+    private static String word(Enum<?> fault) {
+        return fault.name().toLowerCase(Locale.ROOT);
     }
 }

@@ -5,22 +5,20 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import org.eclipse.jetty.http.HttpHeader;
 import org.eclipse.jetty.http.HttpStatus;
-import org.eclipse.jetty.io.Content;
 import org.eclipse.jetty.server.Handler;
 import org.eclipse.jetty.server.Request;
 import org.eclipse.jetty.server.Response;
-import org.eclipse.jetty.server.Server;
-import org.eclipse.jetty.server.ServerConnector;
 import org.eclipse.jetty.util.Callback;
-import org.eclipse.jetty.util.component.LifeCycle;
 import syntoma.core.unit.Text;
 import syntoma.standin.WorldLink;
+import syntoma.standin.port.LocalServer;
+import syntoma.standin.port.Told;
 
 /**
  * A router that answers JSON: with its cells in a list at {@value #PATH}, flat at {@value #RADIO_PATH}. What its hands do is told
  * at {@value #HANDS_PATH}.
  */
-public final class RouterServer implements AutoCloseable {
+public final class RouterServer {
     /** Where its status is. */
     public static final String PATH = "/status/signal";
 
@@ -30,15 +28,7 @@ public final class RouterServer implements AutoCloseable {
     /** Where it is told what to take in hand, in words ({@link Commands}). */
     public static final String HANDS_PATH = "/hands";
 
-    private final Server server = new Server();
-    private final ServerConnector connector = new ServerConnector(server, 1, 1);
-
-    private RouterServer(String bind, int port, WorldLink link) {
-        connector.setHost(bind);
-        connector.setPort(port);
-        server.addConnector(connector);
-        server.setHandler(new Page(link));
-    }
+    private RouterServer() {}
 
     /**
      * Starts one.
@@ -46,19 +36,8 @@ public final class RouterServer implements AutoCloseable {
      * @param port 0 for any that is free
      * @throws Exception when the port is taken, or the address is none of this machine's
      */
-    public static RouterServer start(String bind, int port, WorldLink link) throws Exception {
-        RouterServer made = new RouterServer(bind, port, link);
-        made.server.start();
-        return made;
-    }
-
-    public int port() {
-        return connector.getLocalPort();
-    }
-
-    @Override
-    public void close() {
-        LifeCycle.stop(server);
+    public static LocalServer start(String bind, int port, WorldLink link) throws Exception {
+        return LocalServer.start(bind, port, new Page(link));
     }
 
     private static final class Page extends Handler.Abstract {
@@ -81,22 +60,16 @@ public final class RouterServer implements AutoCloseable {
             switch (asked) {
                 case "GET " + PATH -> answer(request, response, StatusPage.SIGNAL, callback);
                 case "GET " + RADIO_PATH -> answer(request, response, StatusPage.RADIO, callback);
-                case "POST " + HANDS_PATH -> {
-                    String told = Content.Source.asString(request, StandardCharsets.UTF_8);
-                    try {
-                        link.hold(Commands.carriedOut(link.hands(), Text.name("command", told, LONGEST_COMMAND)));
-                        response.setStatus(HttpStatus.NO_CONTENT_204);
-                        callback.succeeded();
-                    } catch (IllegalArgumentException refused) {
-                        Response.writeError(
-                                request, response, callback, HttpStatus.BAD_REQUEST_400, refused.getMessage());
-                    }
-                }
+                case "POST " + HANDS_PATH -> Told.carryOut(request, response, callback, this::take);
                 default -> {
                     return false;
                 }
             }
             return true;
+        }
+
+        private void take(String words) {
+            link.hold(Commands.carriedOut(link.hands(), Text.name("command", words, LONGEST_COMMAND)));
         }
 
         private void answer(Request request, Response response, StatusPage page, Callback callback) {

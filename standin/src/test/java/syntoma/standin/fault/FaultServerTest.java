@@ -18,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import syntoma.standin.World;
 import syntoma.standin.WorldLink;
 import syntoma.standin.air.Hands;
+import syntoma.standin.port.LocalServer;
 import syntoma.standin.router.RouterServer;
 import syntoma.standin.speed.Limits;
 import syntoma.standin.speed.SpeedServer;
@@ -27,8 +28,8 @@ class FaultServerTest {
 
     private final HttpClient client = HttpClient.newHttpClient();
     private final Faults faults = new Faults();
-    private FaultServer switches;
-    private RouterServer router;
+    private LocalServer switches;
+    private LocalServer router;
     private SpeedServer speed;
 
     @BeforeEach

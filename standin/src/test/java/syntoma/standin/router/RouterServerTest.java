@@ -16,13 +16,14 @@ import org.junit.jupiter.api.Test;
 import syntoma.standin.World;
 import syntoma.standin.WorldLink;
 import syntoma.standin.air.Hands;
+import syntoma.standin.port.LocalServer;
 
 class RouterServerTest {
     private static final Clock EVENING = Clock.fixed(Instant.parse("2026-09-05T19:00:00Z"), ZoneOffset.ofHours(2));
 
     private final HttpClient client = HttpClient.newHttpClient();
 
-    private HttpResponse<String> get(RouterServer router, String path) throws Exception {
+    private HttpResponse<String> get(LocalServer router, String path) throws Exception {
         return client.send(
                 HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + router.port() + path))
                         .build(),
@@ -32,7 +33,7 @@ class RouterServerTest {
     @Test
     void it_says_what_serves_what_is_in_hand() throws Exception {
         WorldLink link = new WorldLink(EVENING, Hands.of("Lighthouse Meadow", World.MAST_PANEL, "Tarnwave"));
-        try (RouterServer router = RouterServer.start("127.0.0.1", 0, link)) {
+        try (LocalServer router = RouterServer.start("127.0.0.1", 0, link)) {
             String panel = get(router, RouterServer.PATH).body();
             assertTrue(panel.contains("\"operator\":\"Tarnwave\"") && panel.contains("\"arfcn\":6300"), panel);
             link.hold(Hands.of("Lighthouse Meadow", World.MAST_PANEL, "Ostrel"));
@@ -52,7 +53,7 @@ class RouterServerTest {
         assertTrue(link.downMbps() > 0 && link.upMbps() > 0 && link.idleMs() > 0);
     }
 
-    private String told(RouterServer router, String command) throws Exception {
+    private String told(LocalServer router, String command) throws Exception {
         HttpResponse<String> answer = client.send(
                 HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + router.port() + RouterServer.HANDS_PATH))
                         .POST(HttpRequest.BodyPublishers.ofString(command))
@@ -64,7 +65,7 @@ class RouterServerTest {
     @Test
     void its_hands_do_what_they_are_told_and_the_other_layout_says_the_same() throws Exception {
         WorldLink link = new WorldLink(EVENING, Hands.of("Lighthouse Meadow", World.ROOF_DOME, "Tarnwave"));
-        try (RouterServer router = RouterServer.start("127.0.0.1", 0, link)) {
+        try (LocalServer router = RouterServer.start("127.0.0.1", 0, link)) {
             assertEquals("204", told(router, "Put up the mast"));
             assertEquals("204", told(router, "lock b3, n78"));
             assertEquals("204", told(router, "aim 320"));

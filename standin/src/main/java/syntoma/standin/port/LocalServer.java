@@ -1,0 +1,40 @@
+package syntoma.standin.port;
+
+import org.eclipse.jetty.server.Handler;
+import org.eclipse.jetty.server.Server;
+import org.eclipse.jetty.server.ServerConnector;
+import org.eclipse.jetty.util.component.LifeCycle;
+
+/** A small HTTP server on one port. */
+public final class LocalServer implements AutoCloseable {
+    private final Server server = new Server();
+    private final ServerConnector connector = new ServerConnector(server, 1, 1);
+
+    private LocalServer(String bind, int port, Handler handler) {
+        connector.setHost(bind);
+        connector.setPort(port);
+        server.addConnector(connector);
+        server.setHandler(handler);
+    }
+
+    /**
+     * Starts one.
+     *
+     * @param port 0 for any that is free
+     * @throws Exception when the port is taken, or the address is none of this machine's
+     */
+    public static LocalServer start(String bind, int port, Handler handler) throws Exception {
+        LocalServer made = new LocalServer(bind, port, handler);
+        made.server.start();
+        return made;
+    }
+
+    public int port() {
+        return connector.getLocalPort();
+    }
+
+    @Override
+    public void close() {
+        LifeCycle.stop(server);
+    }
+}
