@@ -1,8 +1,9 @@
 // @vitest-environment jsdom
-import { act, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, expect, test, vi } from 'vitest';
 import { bodies, serve } from '../testing/server';
+import { Events, tell } from '../testing/events';
 import { show } from '../testing/show';
 import { STANDING } from '../testing/world';
 import { LiveNow } from './LiveNow';
@@ -39,17 +40,6 @@ const STRIP = {
   to: -60,
   floors: [-80, -95, -105, -118],
 };
-
-let tell: (said: object) => void = () => undefined;
-
-class Events {
-  addEventListener(_name: string, told: (event: { data: string }) => void) {
-    tell = (said) => act(() => told({ data: JSON.stringify(said) }));
-  }
-  close() {
-    tell = () => undefined;
-  }
-}
 
 afterEach(() => vi.unstubAllGlobals());
 

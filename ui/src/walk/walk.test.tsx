@@ -1,8 +1,9 @@
 // @vitest-environment jsdom
-import { act, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { asked, bodies, serve } from '../testing/server';
+import { Events, tell } from '../testing/events';
 import { show } from '../testing/show';
 import { pitchHz } from './tone';
 import { WalkView } from './WalkView';
@@ -49,17 +50,6 @@ const WALK = {
   places: [] as object[],
   lacking: 0,
 };
-
-let tell: (said: object) => void = () => undefined;
-
-class Events {
-  addEventListener(_name: string, told: (event: { data: string }) => void) {
-    tell = (said) => act(() => told({ data: JSON.stringify(said) }));
-  }
-  close() {
-    tell = () => undefined;
-  }
-}
 
 /** The tones that were sounded, in Hz. */
 let sounded: number[] = [];
