@@ -64,7 +64,10 @@ export function useStartRun() {
   });
 }
 
-export const useCancelRun = () =>
-  useMutation({
+export function useCancelRun() {
+  const client = useQueryClient();
+  return useMutation({
     mutationFn: (id: number) => unwrap(api.DELETE('/api/runs/{id}', { params: { path: { id } } })),
+    onSuccess: (run) => client.setQueryData(keys.run(run.id), run),
   });
+}

@@ -4,13 +4,15 @@ import { isOver, type Run, useRun, useRuns, useSpeedServer } from '../data/measu
 import { useRouter } from '../data/live';
 import { useStanding } from '../data/names';
 import { both, stateOf } from '../data/state';
-import { Loaded } from '../parts/Loaded';
+import { Failed, Loaded } from '../parts/Loaded';
 import { Part, Sheet } from '../parts/Sheet';
 import { short } from '../format/numbers';
+import { BrowserRun } from './BrowserRun';
 import { RouterForm } from './RouterForm';
 import { RunFigures, RunShown } from './RunShown';
 import { ServerForm } from './ServerForm';
 import { StartRun } from './StartRun';
+import { useBroughtHome } from './useBroughtHome';
 import './measure.css';
 
 /** Measures: asks what kind of run, shows it as it comes, and says what it came to. */
@@ -22,7 +24,7 @@ export function MeasureView() {
   const router = useRouter().data;
   const latest = runs.data?.[0];
   const asked = Number(search.get('run')) || null;
-  const going = latest && !isOver(latest) ? latest.id : null;
+  const going = latest && !isOver(latest) && !latest.inBrowser ? latest.id : null;
   const id = asked ?? going;
   // a run that is found going on stays on the page when it is over
   useEffect(() => {
@@ -31,7 +33,9 @@ export function MeasureView() {
     }
   }, [asked, going, setSearch]);
   const shown = useRun(id).data;
+  const home = useBroughtHome(shown);
   const goesOn = shown !== undefined && !isOver(shown);
+  const waits = goesOn && shown.inBrowser;
   const isSet = server.data?.address != null;
   // the form that it was set with stays, with what trying it came to
   const [asksServer, setAsksServer] = useState(false);
@@ -63,7 +67,8 @@ export function MeasureView() {
       <Loaded state={both(stateOf(server), stateOf(standing))}>
         {([at, line]) => (
           <>
-            {shown && <RunShown run={shown} />}
+            {home.error && <Failed error={home.error} again={home.again} />}
+            {shown && (waits ? <BrowserRun run={shown} /> : <RunShown run={shown} />)}
             {at.address !== null && !goesOn && <StartRun line={line} again={shown !== undefined} />}
             {shown && !goesOn && <RunFigures run={shown} />}
             {(at.address === null || asksServer) && (
@@ -99,6 +104,10 @@ function headline(run: Run | undefined, isSet: boolean, known: boolean) {
     return `${run.setup}: ${run.sentence.charAt(0).toLowerCase()}${run.sentence.slice(1)}`;
   }
   switch (run.state) {
+    case 'waiting':
+      return run.inBrowser
+        ? `${run.setup} waits for the browser that measures it.`
+        : `Measuring ${run.setup}: how long an answer takes.`;
     case 'cancelled':
       return 'Cancelled; nothing was logged.';
     case 'down':
@@ -132,7 +141,7 @@ function LatestRuns({ runs }: { runs: Run[] | undefined }) {
 
 function outcome(run: Run) {
   if (run.state !== 'done') {
-    return isOver(run) ? run.state : 'goes on';
+    return isOver(run) ? run.state : run.inBrowser ? 'waits for its browser' : 'goes on';
   }
   const rates = [
     run.upMbps === null ? null : `${short(run.upMbps)} Mb/s up`,

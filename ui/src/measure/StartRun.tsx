@@ -1,18 +1,44 @@
 import { Button, Segmented } from 'antd';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../data/client';
+import { pageOf, useBeginInBrowser } from '../data/browserRun';
 import { useRunKinds, useStartRun } from '../data/measure';
 import { useStored } from '../data/useStored';
 import { Field, FieldFrame } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
+import { usePhone } from '../parts/useNarrow';
+import { useTheme } from '../theme/useTheme';
+
+const MACHINE = 'machine';
+const WIFI = 'wifi';
+const OWN_SIM = 'own-sim';
+
+/** Whose device is measured. */
+const BY = [
+  { value: MACHINE, label: 'Syntoma’s machine', says: 'What the router brings to the machine behind it.' },
+  {
+    value: WIFI,
+    label: 'this device, by Wi-Fi',
+    says: 'What arrives in your hand over the vehicle’s Wi-Fi. A page of the speed server’s opens and comes back.',
+  },
+  {
+    value: OWN_SIM,
+    label: 'this device, own SIM',
+    says: 'A phone by itself, beside a booster or not. A page of the speed server’s opens; what it takes is brought back when the Wi-Fi is on again.',
+  },
+];
 
 /** Begins a run of what the standing line says is up. */
 export function StartRun({ line, again }: { line: Schemas['StandingLine']; again: boolean }) {
   const kinds = useRunKinds().data ?? [];
   const [kind, setKind] = useStored('measure.kind', 'light');
   const [budget, setBudget] = useStored('measure.budget', '');
+  const [by, setBy] = useStored('measure.by', MACHINE);
   const start = useStartRun();
+  const hand = useBeginInBrowser();
+  const { name } = useTheme();
+  const phone = usePhone();
   const navigate = useNavigate();
   const missing = [
     line.campsite === null && 'where you stand',
@@ -22,16 +48,31 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
   if (missing.length > 0) {
     return <p>Say {missing.join(', ')} first, in the line above.</p>;
   }
-  const begin = () =>
-    start.mutate(
+  const asked = {
+    setup: line.setup?.name ?? '',
+    carrier: line.carrier ?? '',
+    kind,
+    ...(budget.trim() === '' ? {} : { budgetMb: Number(budget.replace(',', '.')) }),
+  } as Schemas['RunRequest'];
+  const begin = () => {
+    const replace = { replace: again };
+    if (by === MACHINE) {
+      start.mutate(asked, { onSuccess: (run) => void navigate(`/measure?run=${run.id}`, replace) });
+      return;
+    }
+    hand.mutate(
+      { run: asked, ownSim: by === OWN_SIM },
       {
-        setup: line.setup?.name ?? '',
-        carrier: line.carrier ?? '',
-        kind,
-        ...(budget.trim() === '' ? {} : { budgetMb: Number(budget.replace(',', '.')) }),
-      } as Schemas['RunRequest'],
-      { onSuccess: (run) => void navigate(`/measure?run=${run.id}`, { replace: again }) },
+        onSuccess: ({ run, plan }) => {
+          void navigate(`/measure?run=${run.id}`, replace);
+          if (plan) {
+            location.assign(pageOf(plan, run.id, name));
+          }
+        },
+      },
     );
+  };
+  const error = start.error ?? hand.error;
   return (
     <Part
       title={again ? 'Measure again' : 'What kind of run'}
@@ -63,12 +104,20 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
           placeholder="no limit"
           hint="Both ways together; the run ends before it takes more."
         />
+        <FieldFrame
+          id="field-by"
+          label="Made by"
+          className="whole"
+          hint={BY.find((b) => b.value === by)?.says}
+        >
+          <Segmented id="field-by" block vertical={phone} options={BY} value={by} onChange={setBy} />
+        </FieldFrame>
         <div className="buttons">
-          <Button type="primary" size="large" htmlType="submit" loading={start.isPending}>
-            Measure now
+          <Button type="primary" size="large" htmlType="submit" loading={start.isPending || hand.isPending}>
+            {hand.isPending && by === WIFI ? 'Looking at the Wi-Fi first' : 'Measure now'}
           </Button>
         </div>
-        {start.error && <Failed error={start.error} />}
+        {error && <Failed error={error} />}
       </form>
     </Part>
   );

@@ -1,6 +1,6 @@
 import { Button, Modal } from 'antd';
 import { Suspense, lazy, useEffect, useMemo, useState } from 'react';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { useAhead } from '../data/ahead';
 import { HatchDefs } from '../draw/Hatch';
 import { useStayingAwake } from '../parts/useAwake';
@@ -24,6 +24,7 @@ const AT_HAND_MS = 2_500;
 /** What stands around every view: the spine, the standing line, the log dialog and the keys. */
 export function Shell() {
   const navigate = useNavigate();
+  const { pathname } = useLocation();
   const [logging, setLogging] = useState(false);
   const [help, setHelp] = useState(false);
   const [finding, setFinding] = useState(false);
@@ -72,7 +73,7 @@ export function Shell() {
         <Button type="primary" className="thumb" onClick={log.open}>
           Log a reading
         </Button>
-        <Button onClick={() => void navigate('/measure')}>Measure now</Button>
+        {pathname !== '/measure' && <Button onClick={() => void navigate('/measure')}>Measure now</Button>}
       </div>
       {logging && (
         <Suspense>

@@ -81,6 +81,15 @@ class EveryOperationTest {
                 "POST /api/runs",
                 "{\"setup\":\"Mast panel\",\"carrier\":\"Tarnwave\",\"campsite\":\"Amber Spit\",\"trial\":null,"
                         + "\"round\":1,\"kind\":\"light\",\"budgetMb\":2,\"log\":false}");
+        bodies.put(
+                "POST /api/runs/by-browser",
+                "{\"run\":{\"setup\":\"Mast panel\",\"carrier\":\"Tarnwave\",\"campsite\":\"Amber Spit\",\"trial\":null,"
+                        + "\"round\":1,\"kind\":\"light\",\"budgetMb\":2,\"log\":false},\"ownSim\":false,\"leg\":{\"downBytes\":"
+                        + "1000,\"downMs\":1,\"upBytes\":1000,\"upMs\":1}}");
+        bodies.put(
+                "POST /api/runs/{id}/brought",
+                "{\"ended\":\"done\",\"laterMs\":0,\"seconds\":1,\"idle\":[{\"atMs\":1,\"ms\":40}],\"down\":{\"fromMs\":0,"
+                        + "\"bytes\":1,\"mbps\":[1],\"asked\":[]},\"up\":null}");
         bodies.put("POST /api/walks/{id}/marks", "{\"place\":\"window left\",\"agoS\":1.5}");
         bodies.put("POST /api/setups", "{\"name\":\"Walked\"}");
         bodies.put("PUT /api/names/{kind}/{id}", "{\"name\":\"Bog Boardwalk\"}");
@@ -382,6 +391,12 @@ class EveryOperationTest {
         }
         if (path.startsWith("/api/measurements/")) {
             return path.replace("{id}", measurement());
+        }
+        if (path.endsWith("/brought")) {
+            String begin = "POST /api/runs/by-browser";
+            MockHttpServletResponse begun = send(begin, "/api/runs/by-browser", bodies().get(begin));
+            return path.replace(
+                    "{id}", JSON.readTree(begun.getContentAsString()).get("id").asText());
         }
         return path.replace("{id}", requests.setup("Roof dome").at("/setup/id").asText());
     }

@@ -46,6 +46,10 @@ class MeasureTest {
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    private static JsonNode newest(String list) throws Exception {
+        return JSON.readTree(app.read(list)).get(0);
+    }
+
     @Test
     void a_run_takes_one_key_and_goes_on_through_a_reload_and_on_a_second_device() {
         try (Chromium chromium = new Chromium()) {
@@ -81,12 +85,47 @@ class MeasureTest {
             assertThat(desk.getByRole(AriaRole.ALERT)).containsText("budgetMb is 0 MB; allowed is 0.1 to 10000 MB");
             desk.locator("#field-budgetMb").fill("");
             desk.locator("details:has(#field-address) > summary").click();
+            String server = desk.locator("#field-address").inputValue();
             desk.locator("#field-address").fill("http://127.0.0.1:1");
             button(desk, "Use it and try it").click();
             assertThat(desk.getByText("Not reached: nothing answers at http://127.0.0.1:1."))
                     .isVisible();
             button(desk, "Measure now").click();
             assertThat(desk.locator("h1")).containsText("it failed: nothing answers at");
+            desk.locator("#field-address").fill(server);
+            button(desk, "Use it and try it").click();
+            assertThat(desk.getByText("Reached; an answer takes ")).isVisible();
+            assertEquals(List.of(), chromium.complaints());
+        }
+    }
+
+    @Test
+    void a_browser_makes_a_run_and_brings_it_now_or_later() throws Exception {
+        try (Chromium chromium = new Chromium()) {
+            Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
+            phone.navigate(app.address("/measure"));
+            phone.getByText("this device, by Wi-Fi").click();
+            button(phone, "Measure now").click();
+            assertThat(phone.getByText("Keep this page in sight until it is over."))
+                    .isVisible();
+            assertThat(phone.locator("#unit")).hasText("Mb/s up");
+            assertThat(phone.locator("h1")).containsText("Mb/s up, ");
+            assertThat(phone.locator(".run-curve")).isVisible();
+            assertThat(phone.getByText("In the log.")).isVisible();
+            assertTrue(phone.url().matches(".*/measure\\?run=[0-9]+"), phone.url());
+
+            phone.getByText("this device, own SIM").click();
+            button(phone, "Measure now").click();
+            button(phone, "Start").click();
+            Locator home = phone.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Take it to Syntoma"));
+            assertThat(home).isVisible();
+            phone.reload();
+            assertThat(home).isVisible();
+            assertEquals("waiting", newest("/api/runs").get("state").asText(), "nothing was brought so far");
+            home.click();
+            assertThat(phone.locator("h1")).containsText("Mb/s up, ");
+            String note = newest("/api/measurements?limit=1").toString();
+            assertTrue(note.contains("light run by a browser on its own SIM"), note);
             assertEquals(List.of(), chromium.complaints());
         }
     }

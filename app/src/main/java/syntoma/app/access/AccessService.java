@@ -27,6 +27,7 @@ import syntoma.app.access.AccessController.PairingView;
 import syntoma.app.access.AccessController.PhraseRequest;
 import syntoma.app.access.AccessController.SessionView;
 import syntoma.app.platform.Conflict;
+import syntoma.app.platform.Here;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
 import syntoma.core.unit.Text;
@@ -135,7 +136,7 @@ class AccessService {
     }
 
     private static void onlyHere(HttpServletRequest request, String what) {
-        if (!Callers.isHere(request)) {
+        if (!Here.sent(request)) {
             throw Refused.notFromThere(what + " on the machine that runs Syntoma, not from another device");
         }
     }
@@ -145,11 +146,7 @@ class AccessService {
         List<String> addresses =
                 network.isServed() ? network.hosts().stream().map(this::address).toList() : List.of();
         return new NetworkView(
-                network.isServed(),
-                phrase.isSet(),
-                Callers.isHere(request),
-                addresses,
-                shown == null ? null : view(shown));
+                network.isServed(), phrase.isSet(), Here.sent(request), addresses, shown == null ? null : view(shown));
     }
 
     private static CertificateView view(Certificates.Shown shown) {

@@ -3,8 +3,6 @@ package syntoma.app.access;
 import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import java.time.Duration;
 import java.util.Optional;
 import org.springframework.http.HttpHeaders;
@@ -22,15 +20,6 @@ class Callers {
 
     Callers(Sessions sessions) {
         this.sessions = sessions;
-    }
-
-    /** Whether a request comes from this machine itself. */
-    static boolean isHere(HttpServletRequest request) {
-        try {
-            return InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress();
-        } catch (UnknownHostException none) {
-            return false;
-        }
     }
 
     Optional<Session> session(HttpServletRequest request) {

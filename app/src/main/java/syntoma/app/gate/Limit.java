@@ -11,6 +11,7 @@ import jakarta.servlet.http.HttpServletRequest;
 record Limit(long bytes, String hint) {
     private static final Limit JSON = new Limit(2_000_000, "");
     private static final Limit GEAR = new Limit(5_000_000, "");
+    private static final Limit LEG = new Limit(8_000_000, "");
     private static final Limit LOG =
             new Limit(200_000_000, ", about a million rows. Split the file by year or by campsite");
 
@@ -18,6 +19,9 @@ record Limit(long bytes, String hint) {
         String path = request.getRequestURI();
         if (path.startsWith("/api/measurements/import")) {
             return LOG;
+        }
+        if (path.equals("/api/leg")) {
+            return LEG;
         }
         return path.startsWith("/api/gear") ? GEAR : JSON;
     }

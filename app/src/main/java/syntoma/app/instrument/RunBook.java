@@ -1,8 +1,10 @@
 package syntoma.app.instrument;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -14,10 +16,12 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.need.Needs;
+import syntoma.app.platform.Conflict;
 import syntoma.app.platform.Json;
 import syntoma.app.platform.NotFound;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.Direction;
+import syntoma.core.run.Leg;
 import syntoma.core.run.RunResult;
 import syntoma.core.trial.Outcome;
 
@@ -26,7 +30,6 @@ import syntoma.core.trial.Outcome;
 @Transactional
 class RunBook {
     private static final int LONGEST_REASON = 400;
-    private static final double BYTES_PER_MB = 1e6;
     private static final MathContext DIGITS = new MathContext(4);
 
     private final EntityManager entities;
@@ -46,19 +49,68 @@ class RunBook {
         return run.id;
     }
 
+    /** Keeps a run that waits for a browser. */
+    long beginInBrowser(
+            RunRequest asked, String server, OffsetDateTime at, String name, boolean ownSim, Optional<Leg> leg) {
+        SpeedRun run = new SpeedRun(asked, server, at);
+        run.inBrowser(name, ownSim, leg);
+        entities.persist(run);
+        return run.id;
+    }
+
+    /** A run that waits for a browser; empty where it is none, or is over. */
+    @Transactional(readOnly = true)
+    Optional<SpeedRun> waiting(long id) {
+        return Optional.ofNullable(entities.find(SpeedRun.class, id))
+                .filter(run -> run.isInBrowser() && run.state.equals(RunState.WAITING.label()));
+    }
+
     /** Keeps what a run came to. */
-    void end(long id, RunState ended, Optional<String> why, Progress progress) {
+    void end(long id, Ended ended) {
         SpeedRun run = entities.find(SpeedRun.class, id);
-        if (run == null) {
-            // the log was emptied meanwhile
-            return;
+        // else the log was emptied meanwhile
+        if (run != null) {
+            fill(run, ended);
         }
-        run.state = ended.label();
-        run.endedBecause = why.map(RunBook::kept).orElse(null);
-        run.bytesUsed = progress.bytes();
-        run.seconds = progress.atMs() / 1_000;
-        run.series = json.write(progress.series());
-        fill(run, progress.result());
+    }
+
+    /**
+     * Keeps what a browser brings of a run, and no second time.
+     *
+     * @param later so long after it was asked for it was begun
+     * @return whether it is to be logged
+     * @throws Conflict when it is none of a browser's
+     */
+    boolean brought(long id, Ended ended, Duration later) {
+        SpeedRun run = entities.find(SpeedRun.class, id, LockModeType.PESSIMISTIC_WRITE);
+        if (run == null || !run.isInBrowser()) {
+            throw new Conflict("run " + id + " is not made by a browser");
+        }
+        boolean calledOff = run.state.equals(RunState.CANCELLED.label());
+        if (run.series != null || !calledOff && !run.state.equals(RunState.WAITING.label())) {
+            return false;
+        }
+        fill(run, ended);
+        run.startedAt = run.startedAt.plus(later);
+        if (calledOff) {
+            // what it took is counted all the same
+            run.state = RunState.CANCELLED.label();
+        }
+        return !calledOff;
+    }
+
+    /** Calls off a run that waits for a browser; any other stays as it is. */
+    void callOff(long id) {
+        waiting(id).ifPresent(run -> run.state = RunState.CANCELLED.label());
+    }
+
+    private void fill(SpeedRun run, Ended ended) {
+        run.state = ended.state().label();
+        run.endedBecause = ended.why().map(RunBook::kept).orElse(null);
+        run.bytesUsed = ended.bytes();
+        run.seconds = ended.seconds();
+        run.series = json.write(ended.series());
+        fill(run, ended.result());
     }
 
     private static void fill(SpeedRun run, RunResult result) {
@@ -124,7 +176,9 @@ class RunBook {
     }
 
     private static String note(SpeedRun run) {
-        String took = run.kind + " run, " + digits(run.bytesUsed / BYTES_PER_MB, new MathContext(3)) + " MB";
+        String by = run.isInBrowser() ? run.ownSim ? " by a browser on its own SIM" : " by a browser" : "";
+        String took = run.kind + " run" + by + ", "
+                + digits(run.bytesUsed / RunRequest.BYTES_PER_MB, new MathContext(3)) + " MB";
         return run.endedBecause == null ? took : took + ", ended because " + run.endedBecause;
     }
 
@@ -138,7 +192,8 @@ class RunBook {
                 .filter(RunState::isOver)
                 .map(RunState::label)
                 .toList();
-        List<SpeedRun> broken = entities.createQuery("from SpeedRun r where r.state not in :over", SpeedRun.class)
+        List<SpeedRun> broken = entities.createQuery(
+                        "from SpeedRun r where r.state not in :over and r.browserName is null", SpeedRun.class)
                 .setParameter("over", over)
                 .getResultList();
         for (SpeedRun run : broken) {
@@ -180,8 +235,8 @@ class RunBook {
     private RunView view(SpeedRun run, Optional<Progress> progress, boolean curve) {
         if (progress.isEmpty()) {
             boolean over = run.state.equals(RunState.DONE.label()) || run.state.equals(RunState.FAILED.label());
-            List<Progress.Point> series =
-                    !curve || run.series == null ? List.of() : List.of(json.read(run.series, Progress.Point[].class));
+            List<Taken.Point> series =
+                    !curve || run.series == null ? List.of() : List.of(json.read(run.series, Taken.Point[].class));
             return view(run, run.state, kept(run), run.bytesUsed, run.seconds, over ? said(run) : null, series);
         }
         Progress now = progress.get();
@@ -199,7 +254,12 @@ class RunBook {
         if (run.state.equals(RunState.FAILED.label())) {
             return "It failed: " + run.endedBecause + ".";
         }
-        return kept(run).sentence(needs.chosen());
+        RunResult result = kept(run);
+        return result.sentence(needs.chosen())
+                + run.leg()
+                        .flatMap(leg -> leg.limits(result))
+                        .map(limit -> " " + limit)
+                        .orElse("");
     }
 
     private static RunResult kept(SpeedRun run) {
@@ -230,7 +290,7 @@ class RunBook {
             long bytes,
             double seconds,
             @Nullable String sentence,
-            List<Progress.Point> series) {
+            List<Taken.Point> series) {
         return new RunView(
                 run.id,
                 run.kind,
@@ -256,6 +316,8 @@ class RunBook {
                 run.endedBecause,
                 sentence,
                 series,
-                run.measurementId);
+                run.measurementId,
+                run.isInBrowser(),
+                run.ownSim);
     }
 }

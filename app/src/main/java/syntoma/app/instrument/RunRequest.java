@@ -1,5 +1,6 @@
 package syntoma.app.instrument;
 
+import java.util.OptionalLong;
 import org.springframework.lang.Nullable;
 
 /**
@@ -19,8 +20,14 @@ record RunRequest(
         @Nullable String kind,
         @Nullable Double budgetMb,
         @Nullable Boolean log) {
+    static final double BYTES_PER_MB = 1e6;
 
     boolean isLogged() {
         return log == null || log;
+    }
+
+    /** What it may take at most, in byte; empty where nothing was said of it. */
+    OptionalLong budgetBytes() {
+        return budgetMb == null ? OptionalLong.empty() : OptionalLong.of(Math.round(budgetMb * BYTES_PER_MB));
     }
 }

@@ -3,9 +3,8 @@ package syntoma.app.instrument;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import syntoma.core.run.Direction;
-import syntoma.core.run.Latencies;
 import syntoma.core.run.Loaded;
-import syntoma.core.run.Rates;
+import syntoma.core.run.Pace;
 import syntoma.core.run.RunKind;
 
 /**
@@ -13,19 +12,10 @@ import syntoma.core.run.RunKind;
  * so, when its budget is used up, when it is cancelled, or when it cannot go on.
  */
 final class RunTask {
-    private static final double PROBE_EVERY_MS = 100;
-    private static final double IDLE_LEAST_MS = 2_000;
-    private static final double IDLE_MOST_MS = 6_000;
-    private static final int IDLE_LOST_IN_ROW = 3;
-
-    /** Nothing came for so long: it has stalled. */
-    private static final int STALLED_SAMPLES = 20;
+    private static final Pace PACE = Pace.USUAL;
 
     /** Kept in the store every second, so that a machine that loses its power knows what was used. */
     private static final int KEPT_EVERY = 4;
-
-    /** The longest a run takes, less what its ending takes. */
-    private static final double LONGEST_MS = 28_500;
 
     private final RunKind kind;
     private final long budget;
@@ -86,17 +76,17 @@ final class RunTask {
         int lost = 0;
         while (!progress.isCancelled()) {
             double at = progress.atMs();
-            boolean enough = at - from >= IDLE_LEAST_MS && progress.answered() >= Latencies.LEAST_IDLE;
-            if (enough || at - from >= IDLE_MOST_MS) {
+            boolean enough = at - from >= PACE.idleLeastMs() && progress.answered() >= PACE.idleAnswers();
+            if (enough || at - from >= PACE.idleMostMs()) {
                 return;
             }
             Loaded.Probe probe = client.probe(at);
             progress.idle(probe);
             lost = probe.isLost() ? lost + 1 : 0;
-            if (lost >= IDLE_LOST_IN_ROW) {
+            if (lost >= PACE.lostInRow()) {
                 throw new RunFailed("the speed server stopped answering");
             }
-            progress.pause(at + PROBE_EVERY_MS - progress.atMs());
+            progress.pause(at + PACE.askEveryMs() - progress.atMs());
         }
     }
 
@@ -125,7 +115,7 @@ final class RunTask {
         long lastBytes = 0;
         int still = 0;
         for (int tick = 1; ; tick++) {
-            progress.pause(from + (double) tick * Rates.SAMPLE_MS - progress.atMs());
+            progress.pause(from + (double) tick * PACE.sampleMs() - progress.atMs());
             if (progress.isCancelled()) {
                 return false;
             }
@@ -143,10 +133,10 @@ final class RunTask {
             }
             still = load.bytes() > lastBytes ? 0 : still + 1;
             lastBytes = load.bytes();
-            if (still >= STALLED_SAMPLES) {
+            if (still * PACE.sampleMs() >= PACE.stalledMs()) {
                 throw new RunFailed("nothing came through for 5 s");
             }
-            long atMs = (long) load.mbps().size() * Rates.SAMPLE_MS;
+            long atMs = (long) load.mbps().size() * PACE.sampleMs();
             if (kind.isEnough(progress.rates(direction), atMs, load.bytes()) || isLate(direction)) {
                 return false;
             }
@@ -156,7 +146,7 @@ final class RunTask {
     /** Whether the other direction would have no time, or this one has none any more. */
     private boolean isLate(Direction direction) {
         double left = direction == Direction.DOWN ? kind.mostMs() : 0;
-        return progress.atMs() > LONGEST_MS - left;
+        return progress.atMs() > PACE.longestMs() - left;
     }
 
     private void ask(Direction direction) {
@@ -167,7 +157,7 @@ final class RunTask {
                 if (!Thread.currentThread().isInterrupted()) {
                     progress.probe(direction, probe);
                 }
-                Thread.sleep(Math.max(1, Math.round(at + PROBE_EVERY_MS - progress.atMs())));
+                Thread.sleep(Math.max(1, Math.round(at + PACE.askEveryMs() - progress.atMs())));
             }
         } catch (InterruptedException ended) {
             Thread.currentThread().interrupt();

@@ -8,6 +8,8 @@ import org.springframework.lang.Nullable;
  * A run as it stands.
  *
  * @param sentence what it came to, in words; null until it is over
+ * @param inBrowser whether a browser makes it, and not this machine
+ * @param ownSim whether that browser is on its device's own SIM
  */
 record RunView(
         long id,
@@ -32,8 +34,10 @@ record RunView(
         double seconds,
         @Nullable String endedBecause,
         @Nullable String sentence,
-        List<Progress.Point> series,
-        @Nullable Long measurementId) {
+        List<Taken.Point> series,
+        @Nullable Long measurementId,
+        boolean inBrowser,
+        boolean ownSim) {
 
     /** In which directions the rate hardly varied; null where there is no rate. */
     record Flat(@Nullable Boolean down, @Nullable Boolean up) {}

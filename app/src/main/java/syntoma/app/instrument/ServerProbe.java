@@ -1,7 +1,6 @@
 package syntoma.app.instrument;
 
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.Conflict;
 import syntoma.core.run.Loaded;
 
 /** Tries the speed server on the spot. */
@@ -16,11 +15,10 @@ class ServerProbe {
     /**
      * Whether it answers as one, and what a short answer takes.
      *
-     * @throws Conflict when none is set
+     * @throws syntoma.app.platform.Conflict when none is set
      */
     MeasureController.Reach reach() {
-        SpeedServers.Reached server = servers.reached()
-                .orElseThrow(() -> new Conflict("no speed server is set; set one first, under Measure"));
+        SpeedServers.Reached server = servers.one();
         try (SpeedClient client = new SpeedClient(server.address(), server.key())) {
             client.greet();
             Loaded.Probe answer = client.probe(0);

@@ -5,7 +5,9 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.OffsetDateTime;
+import java.util.Optional;
 import org.springframework.lang.Nullable;
+import syntoma.core.run.Leg;
 
 /** A run with what it came to; what was not measured is null. */
 @Entity
@@ -76,6 +78,18 @@ class SpeedRun {
     @Nullable
     Long measurementId;
 
+    /** Its name at the speed server, of a run that a browser makes. */
+    @Nullable
+    String browserName;
+
+    boolean ownSim;
+
+    @Nullable
+    Double legDownMbps;
+
+    @Nullable
+    Double legUpMbps;
+
     protected SpeedRun() {}
 
     SpeedRun(RunRequest asked, String server, OffsetDateTime startedAt) {
@@ -89,5 +103,29 @@ class SpeedRun {
         this.budgetMb = asked.budgetMb();
         this.server = server;
         this.startedAt = startedAt;
+    }
+
+    /** Has it wait for a browser. */
+    void inBrowser(String name, boolean onOwnSim, Optional<Leg> leg) {
+        browserName = name;
+        ownSim = onOwnSim;
+        legDownMbps = leg.map(Leg::downMbps).orElse(null);
+        legUpMbps = leg.map(Leg::upMbps).orElse(null);
+    }
+
+    boolean isInBrowser() {
+        return browserName != null;
+    }
+
+    /** What it may take at most, in byte; null where no budget is set. */
+    @Nullable
+    Long budgetBytes() {
+        return budgetMb == null ? null : Math.round(budgetMb * RunRequest.BYTES_PER_MB);
+    }
+
+    Optional<Leg> leg() {
+        return legDownMbps == null || legUpMbps == null
+                ? Optional.empty()
+                : Optional.of(new Leg(legDownMbps, legUpMbps));
     }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 
 /** Which speed server runs use. */
@@ -45,6 +46,16 @@ public class SpeedServers {
     @Transactional(readOnly = true)
     public Optional<Reached> reached() {
         return found().map(s -> new Reached(URI.create(s.address), s.secret == null ? "" : s.secret));
+    }
+
+    /**
+     * The one that is set.
+     *
+     * @throws Conflict when none is
+     */
+    @Transactional(readOnly = true)
+    public Reached one() {
+        return reached().orElseThrow(() -> new Conflict("no speed server is set; set one first, under Measure"));
     }
 
     /**

@@ -69,6 +69,16 @@ public enum RunKind {
         return mostMs;
     }
 
+    /** How long a direction is loaded, in ms, where nothing is known of its rate meanwhile. */
+    public int usualMs() {
+        return usualMs;
+    }
+
+    /** So many bytes a direction takes before it ends at its usual time. */
+    public long leastBytes() {
+        return leastBytes;
+    }
+
     /** Whether it asks for the rate at all. */
     public boolean measuresRate() {
         return this != LATENCY;

@@ -3,10 +3,10 @@ package syntoma.standin.speed;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import org.eclipse.jetty.http.HttpFields;
 import org.eclipse.jetty.http.HttpHeader;
 import org.eclipse.jetty.server.Handler;
 import org.eclipse.jetty.server.Request;
@@ -47,11 +47,15 @@ final class SpeedHandler extends Handler.Abstract {
         if (link.refuses()) {
             return refuse(response, callback, 503, "this speed server takes no runs now");
         }
-        if (!isLetIn(request.getHeaders())) {
+        String asked = request.getMethod() + " " + Request.getPathInContext(request);
+        Optional<Page> page = Page.at(asked);
+        if (page.isPresent()) {
+            response.getHeaders().put("Content-Security-Policy", Page.POLICY);
+            return say(response, callback, page.get().type(), page.get().text());
+        }
+        if (!isLetIn(request)) {
             return refuse(response, callback, 401, "this speed server asks for its key, as a bearer token");
         }
-        String path = Request.getPathInContext(request);
-        String asked = request.getMethod() + " " + path;
         return switch (asked) {
             case "GET /" -> say(response, callback, "application/json", about());
             case "GET /ping" ->
@@ -59,18 +63,26 @@ final class SpeedHandler extends Handler.Abstract {
                     response.setStatus(204);
                     response.write(true, ByteBuffer.allocate(0), callback);
                 });
-            case "GET /down", "POST /up", "GET /received" -> run(path, request, response, callback);
+            case "GET /down", "POST /up", "GET /received" -> run(request, response, callback);
             default -> refuse(response, callback, 404, "there is no " + request.getMethod() + " of this address here");
         };
     }
 
-    private boolean isLetIn(HttpFields headers) {
-        String sent = headers.get(HttpHeader.AUTHORIZATION);
+    /** Who shows the key is let in, and who has a ticket for the run. */
+    private boolean isLetIn(Request request) {
+        String sent = request.getHeaders().get(HttpHeader.AUTHORIZATION);
         return key.isEmpty()
                 || sent != null
                         && MessageDigest.isEqual(
                                 sent.getBytes(StandardCharsets.UTF_8),
-                                ("Bearer " + key).getBytes(StandardCharsets.UTF_8));
+                                ("Bearer " + key).getBytes(StandardCharsets.UTF_8))
+                || sent == null && hasTicket(Request.extractQueryParameters(request));
+    }
+
+    private boolean hasTicket(Fields query) {
+        String ticket = query.getValue("ticket");
+        String run = query.getValue("run");
+        return ticket != null && RunBook.isName(run) && Ticket.isGood(ticket, key, run, Instant.now());
     }
 
     private String about() {
@@ -78,7 +90,7 @@ final class SpeedHandler extends Handler.Abstract {
                 .formatted(limits.runs(), limits.time().toSeconds(), limits.bytes());
     }
 
-    private boolean run(String path, Request request, Response response, Callback callback) {
+    private boolean run(Request request, Response response, Callback callback) {
         Fields query = Request.extractQueryParameters(request);
         String id = query.getValue("run");
         if (!RunBook.isName(id)) {
@@ -95,7 +107,7 @@ final class SpeedHandler extends Handler.Abstract {
                     response, callback, 429, "there are " + limits.runs() + " runs already; try again in a minute");
         }
         DownStream.Way way = new DownStream.Way(link, down, mbps.orElse(Double.POSITIVE_INFINITY), clock);
-        switch (path) {
+        switch (Request.getPathInContext(request)) {
             case "/down" -> new DownStream(response, callback, run.get(), way, bytes.orElse(Long.MAX_VALUE)).begin();
             case "/up" -> new UpStream(request, response, callback, run.get(), up).begin();
             default -> new ReceivedStream(response, callback, run.get(), clock).begin();

@@ -1,14 +1,12 @@
 package syntoma.standin.speed;
 
 import java.net.BindException;
-import java.util.Set;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import org.eclipse.jetty.server.HttpConfiguration;
 import org.eclipse.jetty.server.HttpConnectionFactory;
 import org.eclipse.jetty.server.Server;
 import org.eclipse.jetty.server.ServerConnector;
-import org.eclipse.jetty.server.handler.CrossOriginHandler;
 import org.eclipse.jetty.util.component.LifeCycle;
 
 /** A speed server on a socket of its own. */
@@ -29,13 +27,7 @@ public final class SpeedServer implements AutoCloseable {
         connector.setHost(bind);
         connector.setPort(port);
         server.addConnector(connector);
-        // a browser measures from a page of Syntoma's, which is another origin; the key is what lets it in
-        CrossOriginHandler anyPage = new CrossOriginHandler();
-        anyPage.setAllowedOriginPatterns(Set.of("*"));
-        anyPage.setAllowedMethods(Set.of("GET", "POST"));
-        anyPage.setAllowedHeaders(Set.of("Authorization", "Content-Type"));
-        anyPage.setHandler(new SpeedHandler(key, limits, link, clock));
-        server.setHandler(anyPage);
+        server.setHandler(new SpeedHandler(key, limits, link, clock));
     }
 
     /**

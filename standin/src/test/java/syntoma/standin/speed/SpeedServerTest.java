@@ -10,11 +10,10 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
 
 class SpeedServerTest {
     private static final Limits SMALL = new Limits(2, Duration.ofSeconds(20), 3_000_000);
@@ -105,36 +104,34 @@ class SpeedServerTest {
     }
 
     @Test
-    void a_page_of_another_origin_may_ask() throws Exception {
+    void a_ticket_lets_its_run_in_and_its_page_needs_none() throws Exception {
         try (SpeedServer server = SpeedServer.start("127.0.0.1", 0, "open-sesame", SMALL, Link.REAL)) {
-            HttpResponse<byte[]> preflight = send(to(server, "/up?run=run-of-tests")
-                    .method("OPTIONS", HttpRequest.BodyPublishers.noBody())
-                    .header("Origin", "https://192.0.2.7:8787")
-                    .header("Access-Control-Request-Method", "POST")
-                    .header("Access-Control-Request-Headers", "authorization")
-                    .build());
-            assertTrue(preflight
-                    .headers()
-                    .firstValue("Access-Control-Allow-Origin")
-                    .isPresent());
+            String good = Ticket.of("open-sesame", "run-of-tests", Instant.now().plusSeconds(60));
+            String late = Ticket.of("open-sesame", "run-of-tests", Instant.now().minusSeconds(60));
+            assertEquals(
+                    204, get(server, "/ping?run=run-of-tests&ticket=" + good).statusCode());
+            assertEquals(
+                    401, get(server, "/ping?run=run-of-others&ticket=" + good).statusCode());
+            assertEquals(
+                    401, get(server, "/ping?run=run-of-tests&ticket=" + late).statusCode());
+            for (String own : List.of("/measure", "/measure.js", "/measure.css")) {
+                HttpResponse<byte[]> page = get(server, own);
+                assertEquals(200, page.statusCode(), own);
+                assertTrue(page.headers()
+                        .firstValue("Content-Security-Policy")
+                        .orElse("")
+                        .contains("connect-src 'self'"));
+            }
         }
     }
 
-    @ParameterizedTest
-    @ValueSource(
-            strings = {
-                "/down",
-                "/down?run=short",
-                "/down?run=run-of-tests&bytes=0",
-                "/received?run=a%20b%20c%20d%20e",
-                "/down?run=run-of-tests&mbps=NaN",
-                "/down?run=run-of-tests&bytes=1e99"
-            })
-    void calls_that_are_wrong_are_refused_in_words(String path) throws Exception {
+    @Test
+    void a_page_of_another_origin_gets_no_leave() throws Exception {
         try (SpeedServer server = SpeedServer.start("127.0.0.1", 0, "", SMALL, Link.REAL)) {
-            HttpResponse<byte[]> answer = get(server, path);
-            assertEquals(400, answer.statusCode());
-            assertTrue(answer.body().length > 20);
+            HttpResponse<byte[]> asked = send(to(server, "/ping")
+                    .header("Origin", "https://192.0.2.7:8787")
+                    .build());
+            assertTrue(asked.headers().firstValue("Access-Control-Allow-Origin").isEmpty());
         }
     }
 

@@ -1,0 +1,51 @@
+package syntoma.app.instrument;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import syntoma.app.measurement.AutomaticLog;
+import syntoma.app.platform.Conflict;
+import syntoma.app.platform.InvalidInput;
+
+/** Takes runs that are over into the log. */
+@Component
+class RunLog {
+    private static final Logger LOG = LoggerFactory.getLogger(RunLog.class);
+
+    private final RunBook book;
+    private final AutomaticLog log;
+
+    RunLog(RunBook book, AutomaticLog log) {
+        this.book = book;
+        this.log = log;
+    }
+
+    /** Logs a run with the reading beside it; one that the log does not take is kept, and says why. */
+    void put(long id, Map<String, String> reading) {
+        Map<String, String> run = book.forTheLog(id);
+        if (run.isEmpty()) {
+            return;
+        }
+        Map<String, String> both = new LinkedHashMap<>(reading);
+        both.putAll(run);
+        try {
+            book.logged(id, log.log(both));
+        } catch (InvalidInput refused) {
+            without(id, run, refused);
+        } catch (Conflict refused) {
+            book.refused(id, refused.getMessage());
+        }
+    }
+
+    /** Logs a run without the reading that the log does not take. */
+    private void without(long id, Map<String, String> run, InvalidInput refused) {
+        try {
+            book.logged(id, log.log(run));
+            LOG.info("run {} was logged without its reading: {}", id, refused.getMessage());
+        } catch (InvalidInput | Conflict again) {
+            book.refused(id, again.getMessage());
+        }
+    }
+}

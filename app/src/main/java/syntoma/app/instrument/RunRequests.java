@@ -1,0 +1,58 @@
+package syntoma.app.instrument;
+
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.Register;
+import syntoma.core.run.RunKind;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/** Judges what is asked of a run, and fills in where the vehicle stands. */
+@Component
+class RunRequests {
+    private static final double LEAST_BUDGET_MB = 0.1;
+    private static final double MOST_BUDGET_MB = 10_000;
+    private static final int MOST_ROUND = 10_000;
+
+    private final StandingService standing;
+
+    RunRequests(StandingService standing) {
+        this.standing = standing;
+    }
+
+    /**
+     * What was asked, made whole.
+     *
+     * @throws InvalidInput naming what is wrong with it
+     */
+    RunRequest checked(RunRequest asked) {
+        RunKind kind = InvalidInput.naming(
+                "kind", () -> RunKind.labelled(Optional.ofNullable(asked.kind()).orElse("")));
+        String setup = InvalidInput.naming("setup", () -> Text.name("setup", asked.setup(), Register.LONGEST_NAME));
+        String carrier =
+                InvalidInput.naming("carrier", () -> Text.name("carrier", asked.carrier(), Register.LONGEST_NAME));
+        String place = asked.campsite() == null ? standing.line().campsite() : asked.campsite();
+        if (place == null && asked.isLogged()) {
+            throw new InvalidInput(
+                    "campsite", "campsite is missing, and the standing line says none; say where you stand");
+        }
+        String campsite = place == null
+                ? null
+                : InvalidInput.naming("campsite", () -> Text.name("campsite", place, Register.LONGEST_NAME));
+        String trial = asked.trial() == null
+                ? null
+                : InvalidInput.naming("trial", () -> Text.name("trial", asked.trial(), Register.LONGEST_NAME));
+        if (asked.round() != null) {
+            InvalidInput.naming("round", () -> Values.within("round", asked.round(), 1, MOST_ROUND, ""));
+        }
+        if (asked.budgetMb() != null) {
+            InvalidInput.naming(
+                    "budgetMb",
+                    () -> Values.within("budgetMb", asked.budgetMb(), LEAST_BUDGET_MB, MOST_BUDGET_MB, "MB"));
+        }
+        return new RunRequest(
+                setup, carrier, campsite, trial, asked.round(), kind.label(), asked.budgetMb(), asked.isLogged());
+    }
+}
