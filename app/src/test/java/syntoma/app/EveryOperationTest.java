@@ -131,6 +131,13 @@ class EveryOperationTest {
         bodies.put(
                 "POST /api/measurements/import/rows",
                 "{\"reading\":" + reading + ",\"rows\":[[\"14.8.2026 18:05\",\"2\"]]}");
+        String design = "{\"contenders\":[{\"setup\":\"Roof dome\",\"carrier\":\"Tarnwave\"},{\"setup\":\"Mast panel\","
+                + "\"carrier\":\"Tarnwave\"}],\"difference\":1.5,\"kind\":\"light\",\"minutes\":90,\"gb\":2,\"saving\":\"time\","
+                + "\"order\":\"turning\",\"seed\":3}";
+        bodies.put("POST /api/trials/design", design);
+        bodies.put(
+                "POST /api/trials/designed",
+                "{\"campsite\":\"Quarry Lake\",\"name\":\"Designed\",\"design\":" + design + "}");
         bodies.put("POST /api/trials", "{\"campsite\":\"Quarry Lake\",\"name\":\"Planned\",\"plannedRounds\":5}");
         String measurement =
                 "{\"takenAt\":\"2026-09-05T20:00:00+02:00\",\"campsite\":\"Quarry Lake\",\"setup\":\"Roof dome\","

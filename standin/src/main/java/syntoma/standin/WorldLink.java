@@ -20,7 +20,7 @@ public final class WorldLink implements Link {
 
     private static final double NO_SERVICE_MS = 4_000;
 
-    private final World world = new World(DemoLog.SEED);
+    private final World world;
     private final Clock clock;
     private final Faults faults;
     private Hands hands;
@@ -33,6 +33,16 @@ public final class WorldLink implements Link {
 
     /** One on which things can go wrong. */
     public WorldLink(Clock clock, Hands hands, Faults faults) {
+        this(DemoLog.SEED, clock, hands, faults);
+    }
+
+    /** One in another world than the demo's. */
+    public WorldLink(long seed, Clock clock, Hands hands) {
+        this(seed, clock, hands, new Faults());
+    }
+
+    private WorldLink(long seed, Clock clock, Hands hands, Faults faults) {
+        this.world = new World(seed);
         this.clock = clock;
         this.faults = faults;
         hold(hands);

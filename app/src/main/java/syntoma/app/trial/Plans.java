@@ -6,6 +6,7 @@ import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -64,6 +65,10 @@ public class Plans implements PlannedTrials {
      */
     public void plan(String campsite, String name, int rounds) {
         InvalidInput.naming("plannedRounds", () -> Looks.level(rounds, 0));
+        keep(campsite, name, rounds);
+    }
+
+    private TrialPlan keep(String campsite, String name, int rounds) {
         long place = campsites.of(campsite).id();
         boolean begun = measurements.trials().stream()
                 .anyMatch(t -> t.campsiteId() == place && t.name().equals(name));
@@ -74,7 +79,25 @@ public class Plans implements PlannedTrials {
         if (rounds(place, name).isPresent()) {
             throw new Conflict("name", "trial " + Text.quoted(name) + " is planned already; choose another name");
         }
-        entities.persist(new TrialPlan(place, name, rounds, OffsetDateTime.now(clock)));
+        TrialPlan plan = new TrialPlan(place, name, rounds, OffsetDateTime.now(clock));
+        entities.persist(plan);
+        return plan;
+    }
+
+    /**
+     * Keeps a trial as it was designed, before its first measurement.
+     *
+     * @throws InvalidInput when it has measurements already
+     * @throws Conflict when it is planned already
+     */
+    void plan(String campsite, String name, DesignView design, DesignRequest asked) {
+        keep(campsite, name, design.rounds()).designed(design, asked);
+    }
+
+    /** The plan of a trial that was designed; empty where it was not. */
+    @Transactional(readOnly = true)
+    Optional<TrialPlan> designed(long campsite, String trial) {
+        return plan(campsite, trial).filter(TrialPlan::isDesigned);
     }
 
     /** What to measure next in a trial, by what was logged of it. */
@@ -90,12 +113,15 @@ public class Plans implements PlannedTrials {
     /** How many rounds a trial was planned for; empty when it was not planned. */
     @Transactional(readOnly = true)
     public OptionalInt rounds(long campsite, String trial) {
+        return plan(campsite, trial).stream().mapToInt(p -> p.plannedRounds).findFirst();
+    }
+
+    private Optional<TrialPlan> plan(long campsite, String trial) {
         return entities.createQuery(
                         "from TrialPlan p where p.campsiteId = :campsite and p.name = :name", TrialPlan.class)
                 .setParameter("campsite", campsite)
                 .setParameter("name", trial)
                 .getResultStream()
-                .mapToInt(p -> p.plannedRounds)
                 .findFirst();
     }
 

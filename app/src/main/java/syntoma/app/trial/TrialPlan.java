@@ -1,12 +1,21 @@
 package syntoma.app.trial;
 
+import jakarta.persistence.CascadeType;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.OneToMany;
+import jakarta.persistence.OrderBy;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.lang.Nullable;
+import syntoma.core.design.Order;
 
-/** A trial known before its measurements: how many rounds it was planned for. */
+/** A trial known before its measurements: how many rounds it was planned for, and how it was designed. */
 @Entity
 class TrialPlan {
     @Id
@@ -18,6 +27,27 @@ class TrialPlan {
     int plannedRounds;
     OffsetDateTime plannedAt;
 
+    /** At each visit; this and what follows is null where only the rounds were said. */
+    @Nullable
+    Integer runs;
+
+    @Nullable
+    String kind;
+
+    @Nullable
+    String visitOrder;
+
+    @Nullable
+    Integer seed;
+
+    @Nullable
+    Double difference;
+
+    @OneToMany(cascade = CascadeType.ALL, orphanRemoval = true)
+    @JoinColumn(name = "plan_id", nullable = false)
+    @OrderBy("place")
+    List<TrialContender> contenders = new ArrayList<>();
+
     protected TrialPlan() {}
 
     TrialPlan(Long campsiteId, String name, int plannedRounds, OffsetDateTime plannedAt) {
@@ -25,5 +55,37 @@ class TrialPlan {
         this.name = name;
         this.plannedRounds = plannedRounds;
         this.plannedAt = plannedAt;
+    }
+
+    /** Keeps how it was designed. */
+    void designed(DesignView design, DesignRequest asked) {
+        runs = design.runs();
+        kind = design.kind();
+        visitOrder = Optional.ofNullable(asked.order()).orElse(Order.TURNING.label());
+        seed = design.seed();
+        difference = asked.difference();
+        for (DesignView.ContenderView contender : design.contenders()) {
+            contenders.add(
+                    new TrialContender(contenders.size(), contender.setup().name(), contender.carrier()));
+        }
+    }
+
+    boolean isDesigned() {
+        return runs != null;
+    }
+
+    /** The design, as it would be asked for again. */
+    DesignRequest request() {
+        return new DesignRequest(
+                contenders.stream()
+                        .map(c -> new DesignRequest.ContenderRequest(c.setup, c.carrier))
+                        .toList(),
+                difference,
+                kind,
+                null,
+                null,
+                null,
+                visitOrder,
+                seed);
     }
 }

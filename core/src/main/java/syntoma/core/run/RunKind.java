@@ -23,6 +23,8 @@ public enum RunKind {
     /** What the one slow stream of a run for the latency alone is held at: 0.35 MB in each direction's 4 s. */
     public static final double SLOW_STREAM_MBPS = 0.7;
 
+    private static final double ENDING_MS = 1_000;
+
     /** The median is known when the interval of 95 % lies within so much of it. */
     static final double KNOWN_WITHIN = 0.10;
 
@@ -77,6 +79,23 @@ public enum RunKind {
     /** So many bytes a direction takes before it ends at its usual time. */
     public long leastBytes() {
         return leastBytes;
+    }
+
+    /** How long a run usually takes, in s: some answers alone, both directions, and its ending. */
+    public double usualSeconds() {
+        return (Pace.USUAL.idleLeastMs() + 2.0 * usualMs + ENDING_MS) / 1_000;
+    }
+
+    /**
+     * What a direction usually takes at a rate, in byte.
+     *
+     * @param mbps as the link gives
+     */
+    public double usualBytes(double mbps) {
+        double perMs = (measuresRate() ? mbps : Math.min(mbps, SLOW_STREAM_MBPS)) * 125;
+        return measuresRate() && leastBytes < Long.MAX_VALUE
+                ? Math.min(Math.max(perMs * usualMs, leastBytes), perMs * mostMs)
+                : perMs * usualMs;
     }
 
     /** Whether it asks for the rate at all. */

@@ -1,7 +1,9 @@
 package syntoma.core.verdict;
 
+import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntToDoubleFunction;
 
 /**
@@ -24,7 +26,14 @@ public final class RoundsWanted {
     private static final float[][] SUM = new float[Looks.MOST + 1][PATHS];
     private static final float[][] MEAN = new float[Looks.MOST + 1][PATHS];
     private static final float[][] ERROR = new float[Looks.MOST + 1][PATHS];
-    private static final double[][] CRITICAL = new double[Looks.MOST + 1][Looks.MOST + 1];
+    /** By how many comparisons are judged together, planned rounds, and rounds made. */
+    private static final Map<Integer, double[][]> CRITICAL = new ConcurrentHashMap<>();
+
+    /** So near a size is found. */
+    private static final double NEAR = 0.005;
+
+    /** No size on a logarithmic or dB scale is looked for beyond so many standard deviations. */
+    private static final double FURTHEST = 20;
 
     static {
         Random random = new Random(SEED);
@@ -43,27 +52,66 @@ public final class RoundsWanted {
                 }
             }
         }
-        for (int planned = Looks.FEWEST; planned <= Looks.MOST; planned++) {
-            for (int n = Looks.FEWEST; n <= planned; n++) {
-                CRITICAL[planned][n] = Looks.critical(Looks.level(planned, 0), n - 1.0);
-            }
-        }
     }
 
     private RoundsWanted() {}
+
+    /** The critical values where so many comparisons are judged together: Bonferroni's, as their intervals are. */
+    private static double[][] critical(int family) {
+        return CRITICAL.computeIfAbsent(family, comparisons -> {
+            double[][] critical = new double[Looks.MOST + 1][Looks.MOST + 1];
+            for (int planned = Looks.FEWEST; planned <= Looks.MOST; planned++) {
+                for (int n = Looks.FEWEST; n <= planned; n++) {
+                    critical[planned][n] = Looks.critical(Looks.level(planned, 0) / comparisons, n - 1.0);
+                }
+            }
+            return critical;
+        });
+    }
 
     /**
      * Rounds to plan, or empty when more than 20 would be wanted.
      *
      * @param effect the size to be seen, on the scale of the computation
      * @param sd standard deviation of a round's difference on the same scale
+     * @param family how many comparisons are judged together: k(k − 1)/2 for k setups
      */
-    public static OptionalInt planned(double effect, double sd) {
+    public static OptionalInt planned(double effect, double sd, int family) {
         if (sd == 0) {
             return effect == 0 ? OptionalInt.empty() : OptionalInt.of(Looks.FEWEST);
         }
         double standardised = Math.abs(effect) / sd;
-        return fewest(rounds -> power(standardised, rounds));
+        return fewest(rounds -> power(standardised, rounds, family));
+    }
+
+    /**
+     * The chance that a trial of so many rounds shows a difference of a size.
+     *
+     * @param sd above 0
+     * @param rounds 3 to 20
+     */
+    public static double chance(double effect, double sd, int rounds, int family) {
+        return power(Math.abs(effect) / sd, rounds, family);
+    }
+
+    /**
+     * The smallest size that a trial of so many rounds shows with an 80 % chance, on the scale of the computation.
+     *
+     * @param sd above 0
+     * @param rounds 3 to 20
+     */
+    public static double seen(double sd, int rounds, int family) {
+        double low = 0;
+        double high = FURTHEST;
+        while (high - low > NEAR) {
+            double middle = (low + high) / 2;
+            if (power(middle, rounds, family) >= POWER) {
+                high = middle;
+            } else {
+                low = middle;
+            }
+        }
+        return high * sd;
     }
 
     /** The fewest planned rounds with the wanted chance, which grows with them; by bisection. */
@@ -93,7 +141,7 @@ public final class RoundsWanted {
     static OptionalInt settling(Effect effect, double margin) {
         double sd = effect.sd().orElseThrow();
         double standardised = effect.mean().orElseThrow() / sd;
-        return fewest(rounds -> settled(standardised, margin / sd, rounds, FEW_PATHS));
+        return fewest(rounds -> settled(standardised, margin / sd, rounds, 1, FEW_PATHS));
     }
 
     /**
@@ -136,11 +184,12 @@ public final class RoundsWanted {
         return away > half || away + half < inside;
     }
 
-    private static double settled(double standardised, double inside, int planned, int paths) {
+    private static double settled(double standardised, double inside, int planned, int family, int paths) {
+        double[] critical = critical(family)[planned];
         int settled = 0;
         for (int path = 0; path < paths; path++) {
             for (int n = Looks.FEWEST; n <= planned; n++) {
-                if (isSettled(standardised + MEAN[n][path], CRITICAL[planned][n] * ERROR[n][path], inside)) {
+                if (isSettled(standardised + MEAN[n][path], critical[n] * ERROR[n][path], inside)) {
                     settled++;
                     break;
                 }
@@ -149,7 +198,7 @@ public final class RoundsWanted {
         return (double) settled / paths;
     }
 
-    static double power(double standardised, int planned) {
-        return settled(standardised, 0, planned, PATHS);
+    static double power(double standardised, int planned, int family) {
+        return settled(standardised, 0, planned, family, PATHS);
     }
 }

@@ -1,0 +1,60 @@
+package syntoma.app.trial;
+
+import java.util.List;
+import org.springframework.lang.Nullable;
+import syntoma.app.setup.SetupName;
+
+/**
+ * A trial as it would be made.
+ *
+ * @param sentence what it comes to, in words
+ * @param runs at each visit
+ * @param minutes with change-overs, settling and runs
+ * @param handsMinutes of them the change-overs
+ * @param chance that a difference of the size that was asked for is seen, 0 to 1
+ * @param seen the smallest ratio that is seen with an 80 % chance
+ * @param fits whether there is the time and the data for it
+ * @param enough whether the difference that was asked for is seen with an 80 % chance
+ * @param advice what to drop or to shorten
+ * @param warnings what speaks against a contender, which is not forbidden all the same
+ * @param cannot what it cannot answer
+ * @param restsOn what the scatter and the rates are taken from, in words
+ */
+record DesignView(
+        String sentence,
+        List<ContenderView> contenders,
+        int rounds,
+        int runs,
+        String kind,
+        double minutes,
+        double handsMinutes,
+        double gb,
+        double chance,
+        double seen,
+        boolean fits,
+        boolean enough,
+        List<String> advice,
+        List<String> warnings,
+        List<String> cannot,
+        List<String> restsOn,
+        int seed,
+        List<VisitView> visits) {
+
+    /**
+     * A contender with what it is expected to bring.
+     *
+     * @param known whether it was measured, or is only what is usual
+     */
+    record ContenderView(SetupName setup, @Nullable String carrier, double downMbps, double upMbps, boolean known) {}
+
+    /**
+     * One contender measured once.
+     *
+     * @param contender its place among them
+     * @param minutes what hands take for it
+     */
+    record VisitView(int round, int contender, List<MoveView> moves, double minutes, int settleS) {}
+
+    /** One thing that hands do. */
+    record MoveView(String says, @Nullable String caution) {}
+}

@@ -1,0 +1,101 @@
+package syntoma.app.trial;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.IntStream;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.measurement.LoggedMeasurement;
+import syntoma.app.measurement.Measurements;
+import syntoma.app.measurement.Selection;
+import syntoma.app.platform.NotFound;
+import syntoma.core.design.Remaining;
+import syntoma.core.design.Visit;
+import syntoma.core.unit.Text;
+
+/** Run sheets of designed trials: how far each is, by what was logged of it, and what comes next. */
+@Service
+@Transactional(readOnly = true)
+class Sheets {
+    private final Plans plans;
+    private final Designs designs;
+    private final Campsites campsites;
+    private final Measurements measurements;
+
+    Sheets(Plans plans, Designs designs, Campsites campsites, Measurements measurements) {
+        this.plans = plans;
+        this.designs = designs;
+        this.campsites = campsites;
+        this.measurements = measurements;
+    }
+
+    /**
+     * A run sheet.
+     *
+     * @param visits all of them, in their order
+     * @param made how many runs of each visit there are
+     * @param next the place of the visit that comes next; null when all are made
+     * @param minutesLeft of the whole
+     */
+    record SheetView(
+            String campsite,
+            String trial,
+            int rounds,
+            int runs,
+            String kind,
+            List<DesignView.ContenderView> contenders,
+            List<DesignView.VisitView> visits,
+            List<Integer> made,
+            @Nullable Integer next,
+            double minutesLeft) {}
+
+    /**
+     * The run sheet of a trial.
+     *
+     * @throws NotFound when it was not designed
+     */
+    SheetView of(String campsite, String trial) {
+        long place = campsites.of(campsite).id();
+        TrialPlan plan = plans.designed(place, trial)
+                .orElseThrow(() ->
+                        new NotFound("no trial that was designed is named " + Text.quoted(trial) + " at " + campsite));
+        Designs.Made made = designs.again(plan.request(), plan.plannedRounds, plan.runs);
+        List<Visit> visits = made.visits();
+        Remaining remaining = Remaining.of(
+                visits,
+                plan.runs,
+                measurements.list(Selection.at(place).ofTrial(trial)).stream()
+                        .filter(m -> m.round() != null)
+                        .map(m -> new Remaining.Made(m.round(), contender(made.contenders(), m)))
+                        .toList());
+        return new SheetView(
+                campsite,
+                trial,
+                plan.plannedRounds,
+                plan.runs,
+                plan.kind,
+                made.contenders(),
+                made.views(),
+                remaining.made(),
+                remaining.next().orElse(null),
+                minutesLeft(made, remaining));
+    }
+
+    private static int contender(List<DesignView.ContenderView> contenders, LoggedMeasurement m) {
+        return IntStream.range(0, contenders.size())
+                .filter(i -> contenders.get(i).setup().name().equals(m.setup())
+                        && Objects.equals(contenders.get(i).carrier(), m.carrier()))
+                .findFirst()
+                .orElse(-1);
+    }
+
+    private static double minutesLeft(Designs.Made made, Remaining remaining) {
+        return IntStream.range(0, remaining.visits().size())
+                .filter(i -> remaining.made().get(i) < remaining.runs())
+                .mapToDouble(
+                        i -> made.minutes(i, remaining.runs() - remaining.made().get(i)))
+                .sum();
+    }
+}

@@ -1,0 +1,136 @@
+package syntoma.app.trial;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.test.context.TestPropertySource;
+import org.springframework.test.web.servlet.MockMvc;
+import syntoma.app.ApiTest;
+import syntoma.app.Requests;
+
+/** Trials as they are designed, kept, and led by their run sheet. */
+@ApiTest
+@TestPropertySource(properties = "syntoma.demo=true")
+class DesignTest {
+    private static final String TWO =
+            "[{\"setup\":\"Roof dome\",\"carrier\":\"Tarnwave\"},{\"setup\":\"Mast panel\",\"carrier\":\"Tarnwave\"}]";
+
+    @Autowired
+    private MockMvc mvc;
+
+    private Requests requests;
+
+    @BeforeEach
+    void open() {
+        requests = new Requests(mvc);
+    }
+
+    private Requests.Answer send(String path, String body) throws Exception {
+        return requests.ask(post(path).contentType(MediaType.APPLICATION_JSON).content(body));
+    }
+
+    private JsonNode design(String more) throws Exception {
+        Requests.Answer answer = send("/api/trials/design", "{\"contenders\":" + TWO + more + "}");
+        assertEquals(200, answer.status(), answer.text());
+        return answer.json();
+    }
+
+    @Test
+    void is_designed_from_the_rig_and_the_log_and_keeps_nothing() throws Exception {
+        long before = requests.read("/api/revision").json().get("revision").asLong();
+        JsonNode design = design(",\"difference\":2,\"seed\":3");
+        assertTrue(design.get("fits").asBoolean() && design.get("enough").asBoolean(), design.toString());
+        assertTrue(design.get("chance").asDouble() >= 0.8, design.toString());
+        int visits = 2 * design.get("rounds").asInt();
+        assertEquals(visits, design.get("visits").size());
+        assertTrue(design.toString().contains("put the leads of Rowan on Curlew"), design.toString());
+        assertTrue(design.at("/contenders/0/known").asBoolean(), "the dome was measured on that carrier");
+        assertTrue(design.at("/restsOn/0").asText().startsWith("In your own trials"), design.toString());
+        assertEquals(design, design(",\"difference\":2,\"seed\":3"), "the seed says the order");
+        assertEquals(
+                before, requests.read("/api/revision").json().get("revision").asLong());
+    }
+
+    @Test
+    void in_little_time_it_says_so() throws Exception {
+        JsonNode design = design(",\"difference\":1.8,\"minutes\":40,\"gb\":0.5,\"kind\":\"full\",\"saving\":\"data\"");
+        assertTrue(!design.get("enough").asBoolean(), design.toString());
+        assertTrue(design.get("sentence").asText().contains("in only")
+                || !design.get("fits").asBoolean());
+        assertTrue(design.get("advice").size() >= 2, design.toString());
+    }
+
+    @Test
+    void a_designed_trial_is_led_by_its_sheet_and_counts_what_is_logged() throws Exception {
+        String asked = "{\"campsite\":\"Quarry Lake\",\"name\":\"Led\",\"design\":{\"contenders\":" + TWO
+                + ",\"difference\":2,\"seed\":3}}";
+        Requests.Answer kept = send("/api/trials/designed", asked);
+        assertEquals(201, kept.status(), kept.text());
+        assertEquals(409, send("/api/trials/designed", asked).status(), "a name is planned once");
+        JsonNode sheet = kept.json();
+        assertEquals(0, sheet.get("next").asInt());
+        int runs = sheet.get("runs").asInt();
+        int first = sheet.at("/visits/0/contender").asInt();
+        String setup = sheet.at("/contenders/" + first + "/setup/name").asText();
+        for (int run = 0; run < runs; run++) {
+            requests.send(
+                    "/api/measurements",
+                    Map.of(
+                            "takenAt",
+                            "2026-08-24T10:0" + run + ":00+03:00",
+                            "campsite",
+                            "Quarry Lake",
+                            "setup",
+                            setup,
+                            "carrier",
+                            "Tarnwave",
+                            "outcome",
+                            run == 0 ? "failed" : "ok",
+                            "upMbps",
+                            run == 0 ? "" : "4",
+                            "trial",
+                            "Led",
+                            "round",
+                            "1"));
+        }
+        JsonNode now = requests.read("/api/trials/sheet?campsite={place}&trial=Led", "Quarry Lake")
+                .json();
+        assertEquals(1, now.get("next").asInt(), now.toString());
+        assertEquals(runs, now.at("/made/0").asInt(), "a run that failed was made");
+        assertTrue(now.get("minutesLeft").asDouble() < sheet.get("minutesLeft").asDouble());
+        assertEquals(
+                404,
+                requests.read("/api/trials/sheet?campsite={place}&trial=None", "Quarry Lake")
+                        .status());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "contenders|{\"contenders\":[{\"setup\":\"Roof dome\"}]}",
+                "contenders|{}",
+                "contenders|{\"contenders\":[{\"setup\":\"Roof dome\"},{\"setup\":\"Roof dome\"}]}",
+                "contenders[1].setup|{\"contenders\":[{\"setup\":\"Roof dome\"},{}]}",
+                "minutes|{\"contenders\":%s,\"minutes\":0}",
+                "gb|{\"contenders\":%s,\"gb\":-1}",
+                "difference|{\"contenders\":%s,\"difference\":1}",
+                "kind|{\"contenders\":%s,\"kind\":\"best\"}",
+                "saving|{\"contenders\":%s,\"saving\":\"face\"}",
+                "order|{\"contenders\":%s,\"order\":\"tidy\"}"
+            })
+    void what_is_asked_wrongly_is_refused_by_its_field(String field, String body) throws Exception {
+        Requests.Answer refused = send("/api/trials/design", body.replace("%s", TWO));
+        assertEquals(400, refused.status(), refused.text());
+        assertEquals(field, refused.json().at("/errors/0/field").asText(), refused.text());
+    }
+}

@@ -1,0 +1,57 @@
+package syntoma.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import syntoma.core.run.RunKind;
+import syntoma.core.verdict.Looks;
+
+/** The visits of a trial in their order, as far as any trial goes; what so many rounds of them take. */
+final class Course {
+    /** After a change-over the device finds its cells again. */
+    private static final int SETTLE_S = 60;
+
+    /** A booster sets its gain by itself, which takes longer. */
+    private static final int BOOSTER_SETTLE_S = 90;
+
+    private static final double BYTES_PER_GB = 1e9;
+
+    private final Question question;
+    private final List<Visit> visits = new ArrayList<>();
+
+    Course(Question question) {
+        this.question = question;
+        Standing standing = question.up().map(Standing::with).orElseGet(Standing::nothing);
+        List<List<Integer>> order =
+                question.order().rounds(question.contenders().size(), Looks.MOST, question.seed());
+        for (int round = 0; round < order.size(); round++) {
+            for (int place : order.get(round)) {
+                Contender contender = question.contenders().get(place);
+                List<Move> moves = standing.putUp(contender);
+                visits.add(new Visit(round + 1, place, moves, settleS(contender, moves)));
+            }
+        }
+    }
+
+    private static int settleS(Contender contender, List<Move> moves) {
+        return moves.isEmpty() ? 0 : contender.booster().isPresent() ? BOOSTER_SETTLE_S : SETTLE_S;
+    }
+
+    /** What so many rounds with so many runs at each visit take. */
+    Effort effort(int rounds, int runs) {
+        List<Visit> made = visits.subList(0, rounds * question.contenders().size());
+        double hands = made.stream()
+                .mapToDouble(visit -> visit.handsMinutes(question.work()))
+                .sum();
+        double settling = made.stream().mapToDouble(Visit::settleS).sum() / 60;
+        double measuring = made.size() * runs * question.kind().usualSeconds() / 60;
+        return new Effort(
+                rounds, runs, made, hands + settling + measuring, hands, rounds * runs * bytesOfRound() / BYTES_PER_GB);
+    }
+
+    private double bytesOfRound() {
+        RunKind kind = question.kind();
+        return question.rates().stream()
+                .mapToDouble(r -> kind.usualBytes(r.downMbps()) + kind.usualBytes(r.upMbps()))
+                .sum();
+    }
+}

@@ -1,0 +1,66 @@
+package syntoma.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import syntoma.core.run.RunKind;
+import syntoma.core.unit.Values;
+
+/** What a trial cannot answer. */
+final class Limits {
+    private Limits() {}
+
+    static List<String> of(Question question, double seen) {
+        List<String> cannot = new ArrayList<>();
+        cannot.add("Whether there is a difference under ×" + Values.rounded(seen, 2)
+                + ": one that small is seen by luck only.");
+        changesAtOnce(question).ifPresent(cannot::add);
+        if (question.kind() == RunKind.LATENCY) {
+            cannot.add("Which is faster: runs for the latency alone measure no rate.");
+        }
+        cannot.add(
+                "What it would be at another hour or another campsite: cells are busier in the evening, and the next place has others.");
+        return cannot;
+    }
+
+    /** Where more than one thing differs between contenders, and never one alone, it is not told which one does it. */
+    private static Optional<String> changesAtOnce(Question question) {
+        List<Contender> all = question.contenders();
+        Contender first = all.get(0);
+        Set<String> together = new TreeSet<>();
+        for (Contender other : all.subList(1, all.size())) {
+            List<String> changed = changed(first, other);
+            boolean alone = all.stream()
+                    .anyMatch(c -> changed(first, c).size() == 1
+                            && changed.contains(changed(first, c).get(0)));
+            if (changed.size() > 1 && !alone) {
+                together.add(String.join(" and ", changed));
+            }
+        }
+        return together.isEmpty()
+                ? Optional.empty()
+                : Optional.of("Which of the changes does it, where several are made at once: "
+                        + together.stream().collect(Collectors.joining("; ")) + ".");
+    }
+
+    private static List<String> changed(Contender one, Contender other) {
+        List<String> changed = new ArrayList<>();
+        note(changed, "the carrier", one, other, Contender::carrier);
+        note(changed, "the device", one, other, Contender::device);
+        note(changed, "the antennas", one, other, Contender::antennas);
+        note(changed, "the booster", one, other, Contender::booster);
+        note(changed, "the bands", one, other, Contender::bands);
+        return changed;
+    }
+
+    private static void note(
+            List<String> changed, String what, Contender one, Contender other, Function<Contender, Object> part) {
+        if (!part.apply(one).equals(part.apply(other))) {
+            changed.add(what);
+        }
+    }
+}

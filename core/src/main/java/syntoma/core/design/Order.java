@@ -1,0 +1,57 @@
+package syntoma.core.design;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.SplittableRandom;
+import java.util.stream.IntStream;
+import syntoma.core.unit.Labels;
+
+/**
+ * In which order the contenders of each round are measured.
+ */
+public enum Order {
+    /** Forward, then backward: over two rounds a steady drift cancels, and the turn needs no change-over. */
+    TURNING,
+    /** Drawn anew for each round: more change-overs, and no pattern that anything could keep step with. */
+    DRAWN;
+
+    /** The name in the API. */
+    public String label() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * The order of a name in the API.
+     *
+     * @throws IllegalArgumentException naming the text and the orders there are
+     */
+    public static Order labelled(String text) {
+        return Labels.find("order", text, values(), Order::label);
+    }
+
+    /**
+     * The order of each round, by the contenders' places.
+     *
+     * @param seed from which it is drawn; the same seed gives the same order
+     */
+    public List<List<Integer>> rounds(int contenders, int rounds, long seed) {
+        // seeds that follow one another give a plain Random much the same first draw
+        Random random = new Random(new SplittableRandom(seed).nextLong());
+        List<Integer> places =
+                new ArrayList<>(IntStream.range(0, contenders).boxed().toList());
+        Collections.shuffle(places, random);
+        List<List<Integer>> all = new ArrayList<>();
+        for (int round = 0; round < rounds; round++) {
+            all.add(List.copyOf(places));
+            if (this == TURNING) {
+                Collections.reverse(places);
+            } else {
+                Collections.shuffle(places, random);
+            }
+        }
+        return List.copyOf(all);
+    }
+}

@@ -1,0 +1,111 @@
+package syntoma.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import syntoma.core.run.RunKind;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/**
+ * What a trial is to answer, and with what.
+ *
+ * @param contenders two to eight, the first of them the baseline
+ * @param difference the ratio that is worth knowing, above 1
+ * @param noise as the figure that matters scatters here
+ * @param rates what each contender is expected to bring, in their order
+ * @param work the minutes of each kind of work
+ * @param up what stands already
+ * @param minutes that there are
+ * @param gb that may be used
+ * @param saving what is to be saved where there is a choice
+ */
+public record Question(
+        List<Contender> contenders,
+        double difference,
+        Noise noise,
+        RunKind kind,
+        List<Rates> rates,
+        Map<Work, Double> work,
+        Optional<Contender> up,
+        Order order,
+        long seed,
+        OptionalDouble minutes,
+        OptionalDouble gb,
+        Saving saving) {
+    /** More of them no day is long enough for. */
+    public static final int MOST_CONTENDERS = 8;
+
+    private static final double SMALLEST_DIFFERENCE = 1.05;
+    private static final double LARGEST_DIFFERENCE = 10;
+    private static final double LONGEST_MINUTES = 7 * 24 * 60;
+    private static final double MOST_GB = 10_000;
+
+    /**
+     * What a contender is expected to bring, in Mb/s.
+     *
+     * @param known whether it was measured, or is only what is usual
+     */
+    public record Rates(double downMbps, double upMbps, boolean known) {}
+
+    /** What is to be saved. */
+    public enum Saving {
+        TIME,
+        DATA;
+
+        /** The name in the API. */
+        public String label() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /**
+     * @throws IllegalArgumentException naming what is wrong, and what is allowed
+     */
+    public Question {
+        contenders = List.copyOf(contenders);
+        rates = List.copyOf(rates);
+        if (contenders.size() < 2 || contenders.size() > MOST_CONTENDERS) {
+            throw new IllegalArgumentException("contenders are " + contenders.size() + "; allowed are 2 to "
+                    + MOST_CONTENDERS + ", to be compared with one another");
+        }
+        List<String> names = contenders.stream().map(c -> c.name(true)).toList();
+        names.stream()
+                .collect(Collectors.groupingBy(name -> name, Collectors.counting()))
+                .forEach((name, times) -> {
+                    if (times > 1) {
+                        throw new IllegalArgumentException("contenders have " + Text.quoted(name) + " " + times
+                                + " times; each can be in a trial once");
+                    }
+                });
+        Values.within("difference", difference, SMALLEST_DIFFERENCE, LARGEST_DIFFERENCE, "times");
+        minutes.ifPresent(m -> Values.within("minutes", m, 1, LONGEST_MINUTES, "min"));
+        gb.ifPresent(g -> Values.within("gb", g, 0.001, MOST_GB, "GB"));
+    }
+
+    /** How many pairs are judged together. */
+    int family() {
+        return contenders.size() * (contenders.size() - 1) / 2;
+    }
+
+    /** Whether they are on several carriers. */
+    public boolean hasSeveralCarriers() {
+        return contenders.stream().map(Contender::carrier).distinct().count() > 1;
+    }
+
+    Question without(int place) {
+        List<Contender> fewer = new ArrayList<>(contenders);
+        List<Rates> fewerRates = new ArrayList<>(rates);
+        fewer.remove(place);
+        fewerRates.remove(place);
+        return new Question(fewer, difference, noise, kind, fewerRates, work, up, order, seed, minutes, gb, saving);
+    }
+
+    Question with(RunKind other) {
+        return new Question(contenders, difference, noise, other, rates, work, up, order, seed, minutes, gb, saving);
+    }
+}

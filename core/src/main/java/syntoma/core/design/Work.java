@@ -1,0 +1,37 @@
+package syntoma.core.design;
+
+import java.util.EnumMap;
+import java.util.Map;
+
+/** What hands do between two visits, with the minutes it usually takes (rules of thumb, to be learned from the run sheet). */
+public enum Work {
+    DEVICE("another device", 5),
+    SIM("another SIM, with the power off", 3),
+    MAST_DOWN("a mast down", 6),
+    MAST_UP("a mast up", 10),
+    LEADS("other antenna leads", 4),
+    BOOSTER("the booster on or off", 1),
+    PLACE("the device in another place", 1),
+    BANDS("other bands", 1);
+
+    private final String says;
+    private final double usualMinutes;
+
+    Work(String says, double usualMinutes) {
+        this.says = says;
+        this.usualMinutes = usualMinutes;
+    }
+
+    public String says() {
+        return says;
+    }
+
+    /** The minutes of each, as they usually are. */
+    public static Map<Work, Double> usual() {
+        Map<Work, Double> minutes = new EnumMap<>(Work.class);
+        for (Work work : values()) {
+            minutes.put(work, work.usualMinutes);
+        }
+        return minutes;
+    }
+}
