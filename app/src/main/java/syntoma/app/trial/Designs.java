@@ -16,6 +16,8 @@ import syntoma.app.campsite.StandingService.StandingLine;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.need.Needs;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.app.platform.Register;
 import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.SetupService;
@@ -34,6 +36,7 @@ import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.RunKind;
 import syntoma.core.unit.Labels;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /** Designs trials: gathers what is known of the contenders, lets the core reckon. */
@@ -155,8 +158,11 @@ class Designs {
         if (asked == null || asked.setup() == null) {
             throw new InvalidInput(field + ".setup", field + ".setup is missing");
         }
-        SetupName setup = setups.of(asked.setup());
-        String carrier = asked.carrier() == null ? line.carrier() : asked.carrier();
+        SetupName setup = setup(field + ".setup", asked.setup());
+        String carrier = asked.carrier() == null
+                ? line.carrier()
+                : InvalidInput.naming(
+                        field + ".carrier", () -> Text.name("carrier", asked.carrier(), Register.LONGEST_NAME));
         String on = carrier == null ? "" : carrier;
         SetupService.Planned plan = plans.get(setup.id());
         if (plan == null || plan.plan().device() == null) {
@@ -167,6 +173,14 @@ class Designs {
                 .map(b -> setup.name() + ": " + b.says())
                 .toList();
         return new Named(setup, carrier, Contender.of(setup.name(), on, fit.chain()), blockers);
+    }
+
+    private SetupName setup(String field, String name) {
+        try {
+            return setups.of(name);
+        } catch (NotFound none) {
+            throw new InvalidInput(field, none.getMessage());
+        }
     }
 
     private static Question question(

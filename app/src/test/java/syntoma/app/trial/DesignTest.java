@@ -121,6 +121,7 @@ class DesignTest {
                 "contenders|{}",
                 "contenders|{\"contenders\":[{\"setup\":\"Roof dome\"},{\"setup\":\"Roof dome\"}]}",
                 "contenders[1].setup|{\"contenders\":[{\"setup\":\"Roof dome\"},{}]}",
+                "contenders[0].setup|{\"contenders\":[{\"setup\":\"Nothing\"},{\"setup\":\"Roof dome\"}]}",
                 "minutes|{\"contenders\":%s,\"minutes\":0}",
                 "gb|{\"contenders\":%s,\"gb\":-1}",
                 "difference|{\"contenders\":%s,\"difference\":1}",
