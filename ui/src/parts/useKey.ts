@@ -7,12 +7,21 @@ function typing(target: EventTarget | null) {
   );
 }
 
-/** Runs an action on a key, never while typing in a field or while a dialog is open. */
+/** What a press on Enter is for already. */
+const isPressed = (target: EventTarget | null) =>
+  target instanceof HTMLElement && ['BUTTON', 'A', 'SUMMARY'].includes(target.tagName);
+
+/**
+ * Runs an action on a key, never while typing in a field or while a dialog is open.
+ *
+ * Keys are single characters in a row, or the one name of another key, such as Enter.
+ */
 export function useKey(keys: string, action: (key: string) => void) {
   const pressed = useEffectEvent((event: KeyboardEvent) => {
     const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    if (plain && key.length === 1 && keys.includes(key) && !typing(event.target) && !dialogOpen()) {
+    const meant = key.length === 1 ? keys.includes(key) : keys === key && !isPressed(event.target);
+    if (plain && meant && !typing(event.target) && !dialogOpen()) {
       event.preventDefault();
       action(key);
     }

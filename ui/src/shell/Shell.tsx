@@ -40,6 +40,7 @@ export function Shell() {
   useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
   useKey('r', () => setLogging(true));
   useKey('m', () => void navigate('/measure'));
+  useKey('t', () => void navigate('/trials?plan'));
   useKey('?', () => setHelp(true));
   useKey('/', () => setFinding(true));
   return (

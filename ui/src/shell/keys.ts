@@ -3,6 +3,7 @@ export const KEYS = [
   ['1 to 7', 'the views'],
   ['R', 'log a reading'],
   ['M', 'measure now'],
+  ['T', 'plan a trial'],
   ['K', 'log what is live'],
   ['/', 'find in everything'],
   ['?', 'all keys'],

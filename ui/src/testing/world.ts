@@ -114,3 +114,40 @@ export const FORMS: Schemas['GearFormsView'] = {
     { kind: 'antenna', fields: [] },
   ],
 };
+
+const LEADS = {
+  says: 'Take the leads of Rowan off, put the leads of Alder on Curlew.',
+  caution: 'Keep clear of the antenna while it transmits.',
+};
+/** A trial of the two, designed. */
+export const DESIGN: Schemas['DesignView'] = {
+  sentence: '3 rounds with one light run at each visit: about 18 min and 0.1 GB.',
+  contenders: [PANEL, DOME].map((setup) => ({
+    setup,
+    carrier: 'Tarnwave',
+    downMbps: 20,
+    upMbps: 5,
+    known: true,
+  })),
+  rounds: 3,
+  runs: 1,
+  kind: 'light',
+  minutes: 18,
+  handsMinutes: 12,
+  gb: 0.1,
+  chance: 0.84,
+  seen: 1.9,
+  fits: true,
+  enough: true,
+  advice: [],
+  warnings: ['Roof dome: its lead is too short.'],
+  cannot: ['Whether there is a difference under ×1.9: one that small may well be missed.'],
+  restsOn: ['In your own trials upload scatters by about 40 %.'],
+  seed: 77,
+  visits: [
+    { round: 1, contender: 0, moves: [], minutes: 0, settleS: 0 },
+    { round: 1, contender: 1, moves: [LEADS], minutes: 4, settleS: 60 },
+    { round: 2, contender: 1, moves: [], minutes: 0, settleS: 0 },
+    { round: 2, contender: 0, moves: [LEADS], minutes: 4, settleS: 60 },
+  ],
+};

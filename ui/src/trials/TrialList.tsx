@@ -1,7 +1,8 @@
-import { Select } from 'antd';
+import { Button, Select } from 'antd';
 import type { ReactNode } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../data/client';
+import { useRunSheets } from '../data/design';
 import { stateOf } from '../data/state';
 import { useTrialResults, useTrials } from '../data/trials';
 import { SetupLabel } from '../draw/Pennant';
@@ -9,7 +10,7 @@ import { clock, span } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
 import { OfferDemo } from '../parts/OfferDemo';
 import { Loaded } from '../parts/Loaded';
-import { Sheet } from '../parts/Sheet';
+import { Part, Sheet } from '../parts/Sheet';
 import { SamePair } from './SamePair';
 import { TwoAtAStay } from './TwoAtAStay';
 
@@ -27,10 +28,28 @@ export interface Row {
 export const trialAddress = (trial: Schemas['TrialSpan']) =>
   `/trials?${new URLSearchParams({ campsite: trial.campsite, trial: trial.name })}`;
 
+/** Trials that are designed and not made yet. */
+function OpenSheets() {
+  const sheets = useRunSheets().data ?? [];
+  return sheets.length === 0 ? null : (
+    <Part title="To be made">
+      {sheets.map((s) => (
+        <div className="note" key={`${s.campsite} ${s.trial}`}>
+          <Link to={`/trials?${new URLSearchParams({ campsite: s.campsite, sheet: s.trial })}`}>
+            {s.trial}
+          </Link>
+          , {s.campsite}: {s.made} of {s.visits} visits made
+        </div>
+      ))}
+    </Part>
+  );
+}
+
 /** All trials with what each came to, and the choice of any two setups at a stay. */
 export function TrialList() {
   const trials = useTrials();
   const results = useTrialResults();
+  const navigate = useNavigate();
   const [query, setQuery] = useSearchParams();
   const setup = query.get('setup') ?? undefined;
   const at = query.get('at') ?? undefined;
@@ -54,8 +73,14 @@ export function TrialList() {
     <Sheet
       title="Trials"
       headline="Pick a trial to read its verdict, or any two setups at a stay."
+      findings={<OpenSheets />}
       margin={<TwoAtAStay />}
     >
+      <div className="buttons">
+        <Button type="primary" onClick={() => void navigate('/trials?plan')}>
+          Plan a trial <kbd className="wide-only">T</kbd>
+        </Button>
+      </div>
       <Loaded state={stateOf(trials)}>
         {(list) => {
           const all = rowsOf(list);

@@ -1,5 +1,6 @@
 package syntoma.app.trial;
 
+import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,7 +39,7 @@ class DesignController {
     /** Keeps a trial as it is designed, before its first measurement. */
     @PostMapping("/designed")
     @ResponseStatus(HttpStatus.CREATED)
-    Sheets.SheetView keep(@RequestBody DesignedRequest asked) {
+    Sheets.SheetView keepDesigned(@RequestBody DesignedRequest asked) {
         if (asked.campsite() == null) {
             throw new InvalidInput("campsite", "campsite is missing; a trial is made at one");
         }
@@ -49,6 +50,12 @@ class DesignController {
         DesignView design = designs.design(asked.design());
         plans.plan(asked.campsite(), name, design, asked.design());
         return sheets.of(asked.campsite(), name);
+    }
+
+    /** The designed trials that are not made yet, the latest first. */
+    @GetMapping("/sheets")
+    List<Sheets.SheetRow> sheets() {
+        return sheets.open();
     }
 
     /** How far a designed trial is, and what comes next. */

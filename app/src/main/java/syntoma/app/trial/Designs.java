@@ -90,16 +90,23 @@ class Designs {
      * A trial that was designed before, with its visits as they are by now.
      *
      * @param minutesOfRun what one run takes
+     * @param gbOfRun what one run of each contender takes
      */
     record Made(
             List<DesignView.ContenderView> contenders,
             List<Visit> visits,
             List<DesignView.VisitView> views,
-            double minutesOfRun) {
+            double minutesOfRun,
+            List<Double> gbOfRun) {
         /** What the rest of a visit takes, with so many runs. */
         double minutes(int visit, int runs) {
             DesignView.VisitView view = views.get(visit);
             return view.minutes() + view.settleS() / 60.0 + runs * minutesOfRun;
+        }
+
+        /** What so many runs of a visit take of the plan. */
+        double gb(int visit, int runs) {
+            return runs * gbOfRun.get(views.get(visit).contender());
         }
     }
 
@@ -111,7 +118,10 @@ class Designs {
                 contenders(question),
                 visits,
                 visits.stream().map(v -> visit(v, question.question)).toList(),
-                question.question.kind().usualSeconds() / 60);
+                question.question.kind().usualSeconds() / 60,
+                question.question.rates().stream()
+                        .map(rates -> rates.gbOfRun(question.question.kind()))
+                        .toList());
     }
 
     private Asked asked(DesignRequest asked, Optional<Noise> known) {

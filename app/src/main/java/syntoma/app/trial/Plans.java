@@ -28,6 +28,8 @@ import syntoma.core.verdict.Looks;
 @Service
 @Transactional
 public class Plans implements PlannedTrials {
+    private static final int MOST_SHEETS = 20;
+
     private final EntityManager entities;
     private final Campsites campsites;
     private final Measurements measurements;
@@ -92,6 +94,16 @@ public class Plans implements PlannedTrials {
      */
     void plan(String campsite, String name, DesignView design, DesignRequest asked) {
         keep(campsite, name, design.rounds()).designed(design, asked);
+    }
+
+    /** The latest plans that were designed, the last first. */
+    @Transactional(readOnly = true)
+    List<TrialPlan> designed() {
+        return entities.createQuery(
+                        "from TrialPlan p where p.runs is not null order by p.plannedAt desc, p.id desc",
+                        TrialPlan.class)
+                .setMaxResults(MOST_SHEETS)
+                .getResultList();
     }
 
     /** The plan of a trial that was designed; empty where it was not. */

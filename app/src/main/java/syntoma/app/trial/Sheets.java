@@ -1,7 +1,9 @@
 package syntoma.app.trial;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.function.ToDoubleBiFunction;
 import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -38,6 +40,8 @@ class Sheets {
      * @param made how many runs of each visit there are
      * @param next the place of the visit that comes next; null when all are made
      * @param minutesLeft of the whole
+     * @param gbLeft that the runs to come take
+     * @param minutesOfRun what one run takes
      */
     record SheetView(
             String campsite,
@@ -49,7 +53,28 @@ class Sheets {
             List<DesignView.VisitView> visits,
             List<Integer> made,
             @Nullable Integer next,
-            double minutesLeft) {}
+            double minutesLeft,
+            double gbLeft,
+            double minutesOfRun) {}
+
+    /** A designed trial in a list, with how many of its visits are made. */
+    record SheetRow(String campsite, String trial, int made, int visits) {}
+
+    /** The designed trials that are not made yet, the latest first. */
+    List<SheetRow> open() {
+        Map<Long, String> places = campsites.names();
+        return plans.designed().stream()
+                .map(plan -> of(places.get(plan.campsiteId), plan.name))
+                .filter(sheet -> sheet.next() != null)
+                .map(sheet -> new SheetRow(
+                        sheet.campsite(),
+                        sheet.trial(),
+                        (int) sheet.made().stream()
+                                .filter(m -> m >= sheet.runs())
+                                .count(),
+                        sheet.visits().size()))
+                .toList();
+    }
 
     /**
      * The run sheet of a trial.
@@ -80,7 +105,9 @@ class Sheets {
                 made.views(),
                 remaining.made(),
                 remaining.next().orElse(null),
-                minutesLeft(made, remaining));
+                left(remaining, made::minutes),
+                left(remaining, made::gb),
+                made.minutesOfRun());
     }
 
     private static int contender(List<DesignView.ContenderView> contenders, LoggedMeasurement m) {
@@ -91,11 +118,12 @@ class Sheets {
                 .orElse(-1);
     }
 
-    private static double minutesLeft(Designs.Made made, Remaining remaining) {
+    /** What the visits that lack runs take, by visit and the number of runs that it lacks. */
+    private static double left(Remaining remaining, ToDoubleBiFunction<Integer, Integer> takes) {
         return IntStream.range(0, remaining.visits().size())
                 .filter(i -> remaining.made().get(i) < remaining.runs())
-                .mapToDouble(
-                        i -> made.minutes(i, remaining.runs() - remaining.made().get(i)))
+                .mapToDouble(i -> takes.applyAsDouble(
+                        i, remaining.runs() - remaining.made().get(i)))
                 .sum();
     }
 }

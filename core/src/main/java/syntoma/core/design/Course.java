@@ -2,7 +2,6 @@ package syntoma.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
-import syntoma.core.run.RunKind;
 import syntoma.core.verdict.Looks;
 
 /** The visits of a trial in their order, as far as any trial goes; what so many rounds of them take. */
@@ -12,8 +11,6 @@ final class Course {
 
     /** A booster sets its gain by itself, which takes longer. */
     private static final int BOOSTER_SETTLE_S = 90;
-
-    private static final double BYTES_PER_GB = 1e9;
 
     private final Question question;
     private final List<Visit> visits = new ArrayList<>();
@@ -44,14 +41,12 @@ final class Course {
                 .sum();
         double settling = made.stream().mapToDouble(Visit::settleS).sum() / 60;
         double measuring = made.size() * runs * question.kind().usualSeconds() / 60;
-        return new Effort(
-                rounds, runs, made, hands + settling + measuring, hands, rounds * runs * bytesOfRound() / BYTES_PER_GB);
+        return new Effort(rounds, runs, made, hands + settling + measuring, hands, rounds * runs * gbOfRound());
     }
 
-    private double bytesOfRound() {
-        RunKind kind = question.kind();
+    private double gbOfRound() {
         return question.rates().stream()
-                .mapToDouble(r -> kind.usualBytes(r.downMbps()) + kind.usualBytes(r.upMbps()))
+                .mapToDouble(rates -> rates.gbOfRun(question.kind()))
                 .sum();
     }
 }

@@ -17,7 +17,7 @@ final class Limits {
     static List<String> of(Question question, double seen) {
         List<String> cannot = new ArrayList<>();
         cannot.add("Whether there is a difference under ×" + Values.rounded(seen, 2)
-                + ": one that small is seen by luck only.");
+                + ": one that small may well be missed.");
         changesAtOnce(question).ifPresent(cannot::add);
         if (question.kind() == RunKind.LATENCY) {
             cannot.add("Which is faster: runs for the latency alone measure no rate.");

@@ -50,7 +50,14 @@ public record Question(
      *
      * @param known whether it was measured, or is only what is usual
      */
-    public record Rates(double downMbps, double upMbps, boolean known) {}
+    public record Rates(double downMbps, double upMbps, boolean known) {
+        private static final double BYTES_PER_GB = 1e9;
+
+        /** What a run of a kind takes of the plan, in GB. */
+        public double gbOfRun(RunKind kind) {
+            return (kind.usualBytes(downMbps) + kind.usualBytes(upMbps)) / BYTES_PER_GB;
+        }
+    }
 
     /** What is to be saved. */
     public enum Saving {

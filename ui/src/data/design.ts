@@ -1,0 +1,37 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, type Schemas, unwrap } from './client';
+import { keys } from './keys';
+
+export type Design = Schemas['DesignView'];
+export type RunSheet = Schemas['SheetView'];
+export type DesignRequest = Schemas['DesignRequest'];
+
+/** What a trial would take and could show, as what is asked of it changes; nothing is asked while there is nothing to compare. */
+export const useDesign = (asked: DesignRequest | null) =>
+  useQuery({
+    queryKey: keys.design(asked),
+    queryFn: () => unwrap(api.POST('/api/trials/design', { body: asked as DesignRequest })),
+    enabled: asked !== null,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+/** Keeps a trial as it is designed. */
+export function useKeepDesign() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas['DesignedRequest']) => unwrap(api.POST('/api/trials/designed', { body })),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.trials }),
+  });
+}
+
+/** How far a designed trial is, and what comes next. */
+export const useRunSheet = (campsite: string, trial: string) =>
+  useQuery({
+    queryKey: keys.runSheet(campsite, trial),
+    queryFn: () => unwrap(api.GET('/api/trials/sheet', { params: { query: { campsite, trial } } })),
+  });
+
+/** The designed trials that are not made yet, the latest first. */
+export const useRunSheets = () =>
+  useQuery({ queryKey: keys.runSheets, queryFn: () => unwrap(api.GET('/api/trials/sheets')) });

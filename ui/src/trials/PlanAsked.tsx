@@ -1,0 +1,98 @@
+import { Segmented } from 'antd';
+import { useRunKinds } from '../data/measure';
+import { Field, FieldFrame } from '../parts/Field';
+import { Part } from '../parts/Sheet';
+import type { Asked } from './planAddress';
+
+const SAVING = [
+  { value: 'time', label: 'time' },
+  { value: 'data', label: 'data' },
+];
+
+const ORDER = [
+  { value: 'turning', label: 'there and back' },
+  { value: 'drawn', label: 'drawn each round' },
+];
+
+const ORDER_SAYS: Record<string, string> = {
+  turning: 'A B, then B A: what drifts hits both alike, and at the turn nothing is changed.',
+  drawn: 'A new order each round: more to change, and nothing can keep step with it.',
+};
+
+/** What the trial is to show, and with what. */
+export function PlanAsked(props: {
+  asked: Asked;
+  problem: (field: string) => string | undefined;
+  change: (part: Partial<Asked>) => void;
+}) {
+  const { asked, problem, change } = props;
+  const kinds = useRunKinds().data ?? [];
+  return (
+    <Part title="What it is to show">
+      <div className="plan-asked">
+        <Field
+          name="difference"
+          label="A difference of"
+          unit="times"
+          numeric
+          value={asked.difference}
+          onChange={(difference) => change({ difference })}
+          problem={problem('difference')}
+          hint="1.5: half as fast again is worth knowing, less is not. The smaller, the more rounds."
+        />
+        <Field
+          name="minutes"
+          label="Time there is"
+          unit="min"
+          numeric
+          value={asked.minutes}
+          onChange={(minutes) => change({ minutes })}
+          placeholder="as long as it takes"
+          problem={problem('minutes')}
+        />
+        <Field
+          name="gb"
+          label="Data it may take"
+          unit="GB"
+          numeric
+          value={asked.gb}
+          onChange={(gb) => change({ gb })}
+          placeholder="as much as it takes"
+          problem={problem('gb')}
+        />
+        <FieldFrame
+          id="field-plan-kind"
+          label="Runs"
+          className="whole"
+          hint={kinds.find((k) => k.kind === asked.kind)?.says}
+        >
+          <Segmented
+            id="field-plan-kind"
+            block
+            options={kinds.map((k) => ({ value: k.kind, label: k.kind }))}
+            value={asked.kind}
+            onChange={(kind) => change({ kind })}
+          />
+        </FieldFrame>
+        <FieldFrame id="field-saving" label="Save">
+          <Segmented
+            id="field-saving"
+            block
+            options={SAVING}
+            value={asked.saving}
+            onChange={(saving) => change({ saving })}
+          />
+        </FieldFrame>
+        <FieldFrame id="field-order" label="Order" className="wide" hint={ORDER_SAYS[asked.order]}>
+          <Segmented
+            id="field-order"
+            block
+            options={ORDER}
+            value={asked.order}
+            onChange={(order) => change({ order })}
+          />
+        </FieldFrame>
+      </div>
+    </Part>
+  );
+}

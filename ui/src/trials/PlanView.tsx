@@ -1,0 +1,166 @@
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Refusal } from '../data/client';
+import { type Design, useDesign, useKeepDesign } from '../data/design';
+import { useCarriers, useSetups, useStanding } from '../data/names';
+import { useStored } from '../data/useStored';
+import { Field } from '../parts/Field';
+import { Failed } from '../parts/Loaded';
+import { Notes, Part, Sheet } from '../parts/Sheet';
+import { useSettled } from '../parts/useSettled';
+import { Contenders } from './Contenders';
+import { Course } from './Course';
+import { type Asked, addressOf, askedIn, requestOf } from './planAddress';
+import { PlanAsked } from './PlanAsked';
+
+/** So long what is typed stands still before it is reckoned anew. */
+const SETTLED_MS = 200;
+
+/** Plans a trial for the time and the data there is: what it takes, what it can show, and what it cannot. */
+export function PlanView() {
+  const [query, setQuery] = useSearchParams();
+  const setups = useSetups().data;
+  const carriers = useCarriers().data;
+  const line = useStanding().data;
+  const asked = askedIn(query);
+  const change = (part: Partial<Asked>) => setQuery(addressOf({ ...asked, ...part }), { replace: true });
+  const isEmpty = asked.contenders.length === 0;
+  useEffect(() => {
+    if (isEmpty && setups && carriers && line) {
+      const first = line.setup ?? setups[0];
+      const second = setups.find((s) => !s.retired && s.id !== first?.id);
+      const carrier = line.carrier ?? carriers[0]?.name ?? '';
+      if (first && second) {
+        const pair = [first, second].map((s) => ({ setup: s.name, carrier }));
+        setQuery((before) => addressOf({ ...askedIn(before), contenders: pair }), { replace: true });
+      }
+    }
+  }, [isEmpty, setups, carriers, line, setQuery]);
+  const settled = useSettled(JSON.stringify(requestOf(asked)), SETTLED_MS);
+  const design = useDesign(JSON.parse(settled) as ReturnType<typeof requestOf>);
+  // the order that is shown is the one that is kept
+  const seed = design.data?.seed;
+  const unset = asked.seed === '';
+  useEffect(() => {
+    if (unset && seed !== undefined) {
+      setQuery((before) => addressOf({ ...askedIn(before), seed: String(seed) }), { replace: true });
+    }
+  }, [unset, seed, setQuery]);
+  const refusal = design.error instanceof Refusal ? design.error : null;
+  const problem = (field: string) => refusal?.errors.find((e) => e.field === field)?.message;
+  const shown = refusal ? undefined : design.data;
+  if (setups && setups.length < 2) {
+    return (
+      <Sheet title="Plan a trial" over={<Over />} headline="A trial compares two setups or more.">
+        <p>
+          Put a second one together in <Link to="/rig">Rig</Link>; it may be no more than a name.
+        </p>
+      </Sheet>
+    );
+  }
+  return (
+    <Sheet
+      title="Plan a trial"
+      over={<Over />}
+      headline={shown?.sentence ?? (refusal ? 'This cannot be planned as it is.' : 'What is to be compared?')}
+      findings={shown && <Findings design={shown} />}
+      margin={
+        shown && (
+          <>
+            <Part title="It cannot answer">
+              <Notes notes={shown.cannot} shown={4} more="More" />
+            </Part>
+            <Part title="What this rests on">
+              <Notes notes={shown.restsOn} shown={3} more="More" />
+            </Part>
+          </>
+        )
+      }
+    >
+      <Contenders
+        contenders={asked.contenders}
+        setups={setups ?? []}
+        carriers={carriers?.map((c) => c.name) ?? []}
+        change={(contenders) => change({ contenders })}
+      />
+      {refusal && problem('contenders') !== undefined && (
+        <p className="loss" role="alert">
+          {problem('contenders')}
+        </p>
+      )}
+      <PlanAsked asked={asked} problem={problem} change={change} />
+      {shown && (
+        <Part title="How it goes" small="minutes: what hands take before a visit">
+          <Course contenders={shown.contenders} visits={shown.visits} runs={shown.runs} />
+        </Part>
+      )}
+      {shown && <Keep asked={asked} campsite={line?.campsite ?? null} />}
+    </Sheet>
+  );
+}
+
+const Over = () => <Link to="/trials">Trials</Link>;
+
+function Findings({ design }: { design: Design }) {
+  const notes = [...design.warnings, ...design.advice];
+  return notes.length === 0 ? null : (
+    <Part title={design.enough ? 'Before you begin' : 'What would help'}>
+      <Notes notes={notes} shown={4} more="More" />
+    </Part>
+  );
+}
+
+/** Keeps the plan under a name, and leads to its run sheet. */
+function Keep({ asked, campsite }: { asked: Asked; campsite: string | null }) {
+  const [name, setName, clear] = useStored('trials.name', '');
+  const [missing, setMissing] = useState(false);
+  const keep = useKeepDesign();
+  const navigate = useNavigate();
+  const problem =
+    keep.error instanceof Refusal
+      ? (keep.error.errors.find((e) => e.field === 'name')?.message ?? undefined)
+      : undefined;
+  if (campsite === null) {
+    return <p>Say where you stand, in the line above; a trial is made at a campsite.</p>;
+  }
+  return (
+    <form
+      className="keep-plan"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const design = requestOf(asked);
+        setMissing(name.trim() === '');
+        if (name.trim() !== '' && design) {
+          keep.mutate(
+            { campsite, name: name.trim(), design },
+            {
+              onSuccess: (sheet) => {
+                clear();
+                void navigate(
+                  `/trials?${new URLSearchParams({ campsite: sheet.campsite, sheet: sheet.trial })}`,
+                );
+              },
+            },
+          );
+        }
+      }}
+    >
+      <Field
+        name="trial-name"
+        label="Name of the trial"
+        value={name}
+        onChange={setName}
+        placeholder="Is the mast worth raising?"
+        problem={problem ?? (missing && name.trim() === '' ? 'a trial needs a name' : undefined)}
+        hint={`At ${campsite}.`}
+      />
+      <div className="buttons">
+        <Button type="primary" size="large" htmlType="submit" loading={keep.isPending}>
+          Keep it, and begin
+        </Button>
+      </div>
+      {keep.error && problem === undefined && <Failed error={keep.error} />}
+    </form>
+  );
+}

@@ -1,0 +1,155 @@
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import type { Schemas } from '../data/client';
+import { type RunSheet, useRunSheet } from '../data/design';
+import { useRemove } from '../data/log';
+import { useStanding } from '../data/names';
+import { stateOf } from '../data/state';
+import { useResult } from '../data/trials';
+import { fixed } from '../format/numbers';
+import { Failed, Loaded } from '../parts/Loaded';
+import { Notes, Part, Sheet } from '../parts/Sheet';
+import { useKeptAwake } from '../parts/useAwake';
+import { useKey } from '../parts/useKey';
+import { Course } from './Course';
+import { FailedRun } from './FailedRun';
+import { FromTo, Steps } from './Steps';
+import { StepNow } from './StepNow';
+import { trialAddress } from './TrialList';
+import { useVisit } from './useVisit';
+
+/** Rounds under which nothing is said of a verdict. */
+const FEWEST_ROUNDS = 3;
+
+/** A trial as hands make it: one next step at a time, readable at arm's length. */
+export function RunSheetView({ campsite, trial }: { campsite: string; trial: string }) {
+  const sheet = useRunSheet(campsite, trial);
+  if (sheet.data) {
+    return <OfSheet sheet={sheet.data} />;
+  }
+  return (
+    <Sheet title={trial} over={<Link to="/trials">Trials</Link>} headline="Run sheet">
+      <Loaded state={stateOf(sheet)}>{() => null}</Loaded>
+    </Sheet>
+  );
+}
+
+function OfSheet({ sheet }: { sheet: RunSheet }) {
+  const leading = useVisit(sheet);
+  const { visit, doing, error, stands, last } = leading;
+  useKeptAwake(visit !== undefined);
+  useKey('Enter', () => {
+    if (doing.is === 'changing') {
+      stands();
+    }
+  });
+  const verdictAt = trialAddress({ campsite: sheet.campsite, name: sheet.trial } as Schemas['TrialSpan']);
+  return (
+    <Sheet
+      title={sheet.trial}
+      over={
+        <>
+          <Link to="/trials">Trials</Link> · {sheet.trial}, {sheet.campsite}
+          {visit &&
+            ` · about ${fixed(sheet.minutesLeft, 0)} min and ${fixed(sheet.gbLeft, sheet.gbLeft < 1 ? 2 : 1)} GB to go`}
+        </>
+      }
+      headline={headline(sheet)}
+      findings={roundsMade(sheet) >= FEWEST_ROUNDS ? <SoFar sheet={sheet} at={verdictAt} /> : undefined}
+    >
+      <Steps sheet={sheet} />
+      {sheet.next !== null && <FromTo sheet={sheet} place={sheet.next} />}
+      <div className="step" aria-live="polite">
+        {visit ? (
+          <StepNow sheet={sheet} leading={leading} visit={visit} />
+        ) : (
+          <Link className="ant-btn ant-btn-primary ant-btn-lg" to={verdictAt}>
+            Read the verdict
+          </Link>
+        )}
+        {error && <Failed error={error} />}
+        <div className="buttons">
+          {visit && doing.is !== 'measuring' && <ByHand sheet={sheet} visit={visit} />}
+          {last !== null && <UndoLast key={last} measurement={last} />}
+        </div>
+      </div>
+      <Part title="All steps" small="minutes: what hands take before a visit">
+        <Course {...sheet} />
+      </Part>
+    </Sheet>
+  );
+}
+
+/** The next thing to do, in words. */
+function headline(sheet: RunSheet) {
+  const visit = sheet.next === null ? undefined : sheet.visits[sheet.next];
+  if (!visit) {
+    return 'All rounds are made.';
+  }
+  const name = sheet.contenders[visit.contender]?.setup.name ?? '';
+  switch (visit.moves.length) {
+    case 0:
+      return `${name} stands already: change nothing.`;
+    case 1:
+      return visit.moves[0]?.says;
+    default:
+      return `Put up ${name}.`;
+  }
+}
+
+/** How many rounds every contender has. */
+const roundsMade = (sheet: RunSheet) =>
+  Math.min(
+    ...sheet.contenders.map(
+      (_, i) =>
+        sheet.visits.filter((v, at) => v.contender === i && (sheet.made[at] ?? 0) >= sheet.runs).length,
+    ),
+  );
+
+/** A run that failed is logged by hand, with the moment of now. */
+function ByHand({ sheet, visit }: { sheet: RunSheet; visit: Schemas['VisitView'] }) {
+  const line = useStanding().data;
+  const contender = sheet.contenders[visit.contender];
+  return line && contender ? (
+    <FailedRun
+      figures={{
+        takenAt: line.now,
+        campsite: sheet.campsite,
+        setup: contender.setup.name,
+        carrier: contender.carrier ?? '',
+        trial: sheet.trial,
+        round: String(visit.round),
+      }}
+    />
+  ) : null;
+}
+
+/** Takes the last run out of the log again. */
+function UndoLast({ measurement }: { measurement: number }) {
+  const remove = useRemove();
+  return remove.isSuccess ? null : (
+    <>
+      <Button size="large" loading={remove.isPending} onClick={() => remove.mutate(measurement)}>
+        Undo the last run
+      </Button>
+      {remove.error && <Failed error={remove.error} />}
+    </>
+  );
+}
+
+/** What can be said so far, at its honest level. */
+function SoFar({ sheet, at }: { sheet: RunSheet; at: string }) {
+  const result = useResult({
+    kind: 'trial',
+    trial: sheet.trial,
+    campsite: sheet.campsite,
+    baseline: undefined,
+  });
+  const first = result.data?.contrasts[0];
+  return first ? (
+    <Part title="So far">
+      <Notes notes={[first.headline]} more="More" />
+      <Link to={at}>All of it</Link>
+    </Part>
+  ) : null;
+}

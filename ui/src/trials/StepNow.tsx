@@ -1,0 +1,113 @@
+import { Button } from 'antd';
+import type { Schemas } from '../data/client';
+import type { RunSheet } from '../data/design';
+import { useCancelRun } from '../data/measure';
+import { count, fixed, short } from '../format/numbers';
+import type { useVisit } from './useVisit';
+
+const BYTES_PER_MB = 1e6;
+const S_PER_MIN = 60;
+
+/** What is to be done at this moment of a visit. */
+export function StepNow(props: {
+  sheet: RunSheet;
+  visit: Schemas['VisitView'];
+  leading: ReturnType<typeof useVisit>;
+}) {
+  const { sheet, visit } = props;
+  const { doing, made, stands, measure, back } = props.leading;
+  const cancel = useCancelRun();
+  switch (doing.is) {
+    case 'changing':
+      return (
+        <>
+          <Moves visit={visit} />
+          <p className="then">
+            {visit.settleS > 0 && (
+              <>
+                <b>Then wait {visit.settleS} s.</b>{' '}
+              </>
+            )}
+            {count(sheet.runs - made, 'run')} start{sheet.runs - made === 1 ? 's' : ''} by{' '}
+            {sheet.runs - made === 1 ? 'itself' : 'themselves'}: about{' '}
+            {fixed((sheet.runs - made) * sheet.minutesOfRun * S_PER_MIN, 0)} s.
+          </p>
+          <Button type="primary" size="large" onClick={stands}>
+            {visit.settleS > 0 ? 'Done, start the wait' : 'Start the run'}{' '}
+            <kbd className="wide-only">Enter</kbd>
+          </Button>
+        </>
+      );
+    case 'settling':
+      return (
+        <>
+          <p className="step-number">
+            <b>{doing.leftS}</b> s
+          </p>
+          <p>It settles: the device finds its cells again. Touch nothing.</p>
+          <div className="buttons">
+            <Button size="large" onClick={measure}>
+              Do not wait
+            </Button>
+            <Button size="large" type="text" onClick={back}>
+              It does not stand yet
+            </Button>
+          </div>
+        </>
+      );
+    case 'measuring':
+      return (
+        <>
+          <p className="step-number">
+            <b>{short(doing.run.series.findLast((p) => p.mbps !== null)?.mbps)}</b> Mb/s{' '}
+            {doing.run.state === 'up' ? 'up' : 'down'}
+          </p>
+          <p>
+            Run {made + 1} of {sheet.runs}; {fixed(doing.run.bytesUsed / BYTES_PER_MB, 1)} MB taken. Touch
+            nothing.
+          </p>
+          <Button size="large" loading={cancel.isPending} onClick={() => cancel.mutate(doing.run.id)}>
+            Cancel
+          </Button>
+        </>
+      );
+    case 'stopped':
+      return (
+        <>
+          <p className="loss">The run was not logged{doing.why ? `: ${doing.why}` : ''}.</p>
+          <div className="buttons">
+            <Button type="primary" size="large" onClick={measure}>
+              Measure it again
+            </Button>
+            <Button size="large" type="text" onClick={back}>
+              Back to the change
+            </Button>
+          </div>
+        </>
+      );
+  }
+}
+
+/** What to do, each with what to mind; and that the rest stays. One alone is the headline. */
+function Moves({ visit }: { visit: Schemas['VisitView'] }) {
+  if (visit.moves.length === 0) {
+    return null;
+  }
+  return (
+    <>
+      {visit.moves.length > 1 ? (
+        <ol className="step-moves">
+          {visit.moves.map((move) => (
+            <li key={move.says}>
+              <span className="step-move">{move.says}</span>
+              {move.caution && <span className="caution">{move.caution}</span>}
+            </li>
+          ))}
+        </ol>
+      ) : (
+        visit.moves[0]?.caution && <p className="caution">{visit.moves[0].caution}</p>
+      )}
+      <p className="step-move">Leave everything else as it is.</p>
+    </>
+  );
+}

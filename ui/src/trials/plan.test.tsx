@@ -1,0 +1,83 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, expect, test } from 'vitest';
+import { bodies, Refused, serve } from '../testing/server';
+import { show } from '../testing/show';
+import { DESIGN, NAMES } from '../testing/world';
+import { addressOf, askedIn, requestOf } from './planAddress';
+import { TrialsView } from './TrialsView';
+
+const SERVED = {
+  ...NAMES,
+  'GET /api/measure/kinds': [{ kind: 'light', says: 'Ends early.' }],
+  'POST /api/trials/design': DESIGN,
+};
+
+beforeEach(() => localStorage.clear());
+
+test('begins with what is up, shows what it takes, and is kept with the order that was shown', async () => {
+  const user = userEvent.setup();
+  serve({
+    ...SERVED,
+    'POST /api/trials/designed': { campsite: 'Lighthouse Meadow', trial: 'Mast', visits: [] },
+    'GET /api/trials/sheet': new Refused(404, { detail: 'none' }),
+  });
+  show(<TrialsView />, '/trials?plan');
+  await screen.findByText(DESIGN.sentence);
+  expect(screen.getByText(/its lead is too short/)).toBeTruthy();
+  expect(screen.getByText(/under ×1\.9/)).toBeTruthy();
+  expect(screen.getAllByText('4 min')).toHaveLength(2);
+  await user.click(screen.getByRole('button', { name: 'Keep it, and begin' }));
+  await screen.findByText('a trial needs a name');
+  await user.type(screen.getByLabelText('Name of the trial'), 'Mast');
+  await user.click(screen.getByRole('button', { name: 'Keep it, and begin' }));
+  await waitFor(() => expect(bodies('POST /api/trials/designed')).toHaveLength(1));
+  expect(bodies('POST /api/trials/designed')[0]).toMatchObject({
+    campsite: 'Lighthouse Meadow',
+    name: 'Mast',
+    design: {
+      contenders: [
+        { setup: 'Mast panel', carrier: 'Tarnwave' },
+        { setup: 'Roof dome', carrier: 'Tarnwave' },
+      ],
+      seed: 77,
+    },
+  });
+});
+
+test('a wrong number is said at its field', async () => {
+  const user = userEvent.setup();
+  serve({
+    ...SERVED,
+    'POST /api/trials/design': (body) =>
+      (body as { minutes: number | null }).minutes === 0
+        ? new Refused(400, { detail: 'no', errors: [{ field: 'minutes', message: 'minutes is 0 min' }] })
+        : DESIGN,
+  });
+  show(<TrialsView />, '/trials?plan');
+  await screen.findByText(DESIGN.sentence);
+  await user.type(screen.getByLabelText('Time there is'), '0');
+  await screen.findByText('minutes is 0 min');
+  expect(screen.getByText('This cannot be planned as it is.')).toBeTruthy();
+});
+
+test('what is asked stands in the address, and comes back out of it', () => {
+  const asked = {
+    contenders: [
+      { setup: 'Mast panel', carrier: 'Tarnwave' },
+      { setup: 'Roof dome', carrier: 'Ostrel' },
+    ],
+    difference: '1,4',
+    kind: 'full',
+    minutes: '90',
+    gb: '',
+    saving: 'data',
+    order: 'drawn',
+    seed: '5',
+  };
+  expect(askedIn(addressOf(asked))).toEqual(asked);
+  expect(requestOf(asked)).toMatchObject({ difference: 1.4, minutes: 90, gb: null, seed: 5, order: 'drawn' });
+  expect(requestOf({ ...asked, minutes: 'long' })).toBeNull();
+  expect(requestOf({ ...asked, contenders: asked.contenders.slice(1) })).toBeNull();
+});

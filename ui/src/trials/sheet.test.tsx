@@ -1,0 +1,160 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, expect, test, vi } from 'vitest';
+import { Events, tell } from '../testing/events';
+import { bodies, serve } from '../testing/server';
+import { show } from '../testing/show';
+import { DESIGN, NAMES, STANDING } from '../testing/world';
+import { TrialsView } from './TrialsView';
+
+const SHEET = {
+  campsite: 'Lighthouse Meadow',
+  trial: 'Mast',
+  rounds: 3,
+  runs: 1,
+  kind: 'light',
+  contenders: DESIGN.contenders,
+  visits: DESIGN.visits,
+  made: [1, 0, 0, 0],
+  next: 1 as number | null,
+  minutesLeft: 12,
+  gbLeft: 0.3,
+  minutesOfRun: 0.2,
+};
+const RUN = {
+  id: 7,
+  kind: 'light',
+  state: 'down',
+  setup: 'Roof dome',
+  carrier: 'Tarnwave',
+  campsite: 'Lighthouse Meadow',
+  trial: 'Mast',
+  round: 1,
+  flat: { down: null, up: null },
+  bytesUsed: 2_000_000,
+  seconds: 2,
+  endedBecause: null,
+  sentence: null,
+  series: [{ atMs: 2_600, phase: 'down', mbps: 12.34, latencyMs: null }],
+  measurementId: null,
+};
+const ADDRESS = '/trials?campsite=Lighthouse+Meadow&sheet=Mast';
+
+let sheet = SHEET;
+let runs: object[] = [];
+
+beforeEach(() => {
+  localStorage.clear();
+  sheet = { ...SHEET, visits: SHEET.visits.map((v) => ({ ...v, settleS: 0 })) };
+  runs = [];
+  vi.stubGlobal('EventSource', Events);
+});
+
+const begun = () => {
+  runs = [RUN];
+  return RUN;
+};
+
+const served = () => ({
+  ...NAMES,
+  'PUT /api/standing': STANDING,
+  'GET /api/trials/sheet': () => sheet,
+  'GET /api/runs': () => runs,
+  'GET /api/runs/7': () => runs[0] ?? RUN,
+  'POST /api/runs': begun,
+  'DELETE /api/runs/7': () => ({ ...RUN, state: 'cancelled' }),
+});
+
+test('says what to change and what to mind, measures by itself, and goes on when it is logged', async () => {
+  const user = userEvent.setup();
+  serve(served());
+  show(<TrialsView />, ADDRESS);
+  await screen.findByRole('heading', { name: /put the leads of Alder on Curlew/ });
+  expect(screen.getByText(/Step 2 of 4, round 1/)).toBeTruthy();
+  expect(screen.getByText('Leave everything else as it is.')).toBeTruthy();
+  expect(screen.getByText(/Keep clear of the antenna/)).toBeTruthy();
+  await user.keyboard('{Enter}');
+  await screen.findByText(/Run 1 of 1; 2\.0 MB taken/);
+  expect(bodies('PUT /api/standing')).toEqual([
+    { campsite: 'Lighthouse Meadow', setup: 'Roof dome', carrier: 'Tarnwave' },
+  ]);
+  expect(bodies('POST /api/runs')).toEqual([
+    {
+      setup: 'Roof dome',
+      carrier: 'Tarnwave',
+      campsite: 'Lighthouse Meadow',
+      trial: 'Mast',
+      round: 1,
+      kind: 'light',
+    },
+  ]);
+  runs = [{ ...RUN, state: 'done', sentence: 'Done.', measurementId: 9 }];
+  sheet = { ...sheet, made: [1, 1, 0, 0], next: 2 };
+  tell(runs[0] ?? {});
+  await screen.findByText('Roof dome stands already: change nothing.');
+  expect(bodies('POST /api/runs')).toHaveLength(1);
+});
+
+test('a run that is cancelled is not made again by itself', async () => {
+  const user = userEvent.setup();
+  serve(served());
+  show(<TrialsView />, ADDRESS);
+  await user.click(await screen.findByRole('button', { name: /Done, start the wait|Start the run/ }));
+  await user.click(await screen.findByRole('button', { name: 'Cancel' }));
+  runs = [{ ...RUN, state: 'cancelled' }];
+  tell(runs[0] ?? {});
+  await screen.findByText('The run was not logged: cancelled.');
+  expect(bodies('POST /api/runs')).toHaveLength(1);
+  await user.click(screen.getByRole('button', { name: 'Measure it again' }));
+  await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(2));
+});
+
+test('waits until it has settled, also after a reload', async () => {
+  const user = userEvent.setup();
+  sheet = { ...SHEET };
+  serve(served());
+  show(<TrialsView />, ADDRESS).unmount();
+  const shown = show(<TrialsView />, ADDRESS);
+  await user.click(await screen.findByRole('button', { name: /Done, start the wait|Start the run/ }));
+  await screen.findByText(/It settles/);
+  shown.unmount();
+  show(<TrialsView />, ADDRESS);
+  await screen.findByText(/It settles/);
+  expect(bodies('POST /api/runs')).toHaveLength(0);
+  await user.click(screen.getByRole('button', { name: 'Do not wait' }));
+  await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
+});
+
+test('a run that failed is logged with why, and the last one is taken out again', async () => {
+  const user = userEvent.setup();
+  runs = [{ ...RUN, state: 'done', sentence: 'Done.', measurementId: 9 }];
+  serve({
+    ...served(),
+    'GET /api/runs/7': () => runs[0] ?? RUN,
+    'POST /api/measurements': { id: 10 },
+    'DELETE /api/measurements/9': {},
+  });
+  show(<TrialsView />, ADDRESS);
+  await user.click(await screen.findByRole('button', { name: /Run failed/ }));
+  await user.type(screen.getByLabelText('Why it failed'), 'no service');
+  await user.click(screen.getByRole('button', { name: 'Log it as failed' }));
+  await waitFor(() => expect(bodies('POST /api/measurements')).toHaveLength(1));
+  expect(bodies('POST /api/measurements')[0]).toMatchObject({
+    setup: 'Roof dome',
+    outcome: 'failed',
+    note: 'no service',
+    trial: 'Mast',
+    round: '1',
+  });
+  await user.click(await screen.findByRole('button', { name: 'Undo the last run' }));
+  await waitFor(() => expect(bodies('DELETE /api/measurements/9')).toHaveLength(1));
+});
+
+test('when all is made it leads to the verdict', async () => {
+  sheet = { ...SHEET, made: [1, 1, 1, 1], next: null, minutesLeft: 0 };
+  serve(served());
+  show(<TrialsView />, ADDRESS);
+  await screen.findByText('All rounds are made.');
+  expect(screen.getByRole('link', { name: 'Read the verdict' }).getAttribute('href')).toContain('trial=Mast');
+});
