@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { Refusal } from '../data/client';
+import { Refusal, type Schemas } from '../data/client';
 import { type Design, useDesign, useKeepDesign } from '../data/design';
 import { useCarriers, useSetups, useStanding } from '../data/names';
 import { useStored } from '../data/useStored';
@@ -11,8 +11,31 @@ import { Notes, Part, Sheet } from '../parts/Sheet';
 import { useSettled } from '../parts/useSettled';
 import { Contenders } from './Contenders';
 import { Course } from './Course';
-import { type Asked, addressOf, askedIn, requestOf } from './planAddress';
+import { type Asked, addressOf, askedIn, type Contender, requestOf } from './planAddress';
 import { PlanAsked } from './PlanAsked';
+
+const MOST_SEED = 1e9;
+
+/** What the address asks for; the order is drawn once, so that the one that is shown is the one that is kept. */
+function begun(query: URLSearchParams): Asked {
+  const asked = askedIn(query);
+  return asked.seed === '' ? { ...asked, seed: String(Math.floor(Math.random() * MOST_SEED)) } : asked;
+}
+
+/** What is up and another setup, both on the carrier in use. */
+function usual(
+  setups: Schemas['SetupName'][] | undefined,
+  carriers: { name: string }[] | undefined,
+  line: Schemas['StandingLine'] | undefined,
+): Contender[] {
+  if (!setups || !carriers || !line) {
+    return [];
+  }
+  const first = line.setup ?? setups[0];
+  const second = setups.find((s) => !s.retired && s.id !== first?.id);
+  const carrier = line.carrier ?? carriers[0]?.name ?? '';
+  return first && second ? [first, second].map((s) => ({ setup: s.name, carrier })) : [];
+}
 
 /** So long what is typed stands still before it is reckoned anew. */
 const SETTLED_MS = 200;
@@ -23,30 +46,15 @@ export function PlanView() {
   const setups = useSetups().data;
   const carriers = useCarriers().data;
   const line = useStanding().data;
-  const asked = askedIn(query);
-  const change = (part: Partial<Asked>) => setQuery(addressOf({ ...asked, ...part }), { replace: true });
-  const isEmpty = asked.contenders.length === 0;
+  const [typed, setTyped] = useState(() => begun(query));
+  const asked = typed.contenders.length > 0 ? typed : { ...typed, contenders: usual(setups, carriers, line) };
+  const change = (part: Partial<Asked>) => setTyped({ ...asked, ...part });
   useEffect(() => {
-    if (isEmpty && setups && carriers && line) {
-      const first = line.setup ?? setups[0];
-      const second = setups.find((s) => !s.retired && s.id !== first?.id);
-      const carrier = line.carrier ?? carriers[0]?.name ?? '';
-      if (first && second) {
-        const pair = [first, second].map((s) => ({ setup: s.name, carrier }));
-        setQuery((before) => addressOf({ ...askedIn(before), contenders: pair }), { replace: true });
-      }
-    }
-  }, [isEmpty, setups, carriers, line, setQuery]);
+    setQuery(addressOf(typed), { replace: true });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the address follows what is asked, and nothing else
+  }, [typed]);
   const settled = useSettled(JSON.stringify(requestOf(asked)), SETTLED_MS);
   const design = useDesign(JSON.parse(settled) as ReturnType<typeof requestOf>);
-  // the order that is shown is the one that is kept
-  const seed = design.data?.seed;
-  const unset = asked.seed === '';
-  useEffect(() => {
-    if (unset && seed !== undefined) {
-      setQuery((before) => addressOf({ ...askedIn(before), seed: String(seed) }), { replace: true });
-    }
-  }, [unset, seed, setQuery]);
   const refusal = design.error instanceof Refusal ? design.error : null;
   const problem = (field: string) => refusal?.errors.find((e) => e.field === field)?.message;
   const shown = refusal ? undefined : design.data;

@@ -16,7 +16,7 @@ import { FailedRun } from './FailedRun';
 import { FromTo, Steps } from './Steps';
 import { StepNow } from './StepNow';
 import { trialAddress } from './TrialList';
-import { useVisit } from './useVisit';
+import { type Doing, useVisit } from './useVisit';
 
 /** Rounds under which nothing is said of a verdict. */
 const FEWEST_ROUNDS = 3;
@@ -54,7 +54,7 @@ function OfSheet({ sheet }: { sheet: RunSheet }) {
             ` · about ${fixed(sheet.minutesLeft, 0)} min and ${fixed(sheet.gbLeft, sheet.gbLeft < 1 ? 2 : 1)} GB to go`}
         </>
       }
-      headline={headline(sheet)}
+      headline={headline(sheet, doing)}
       findings={roundsMade(sheet) >= FEWEST_ROUNDS ? <SoFar sheet={sheet} at={verdictAt} /> : undefined}
     >
       <Steps sheet={sheet} />
@@ -68,10 +68,12 @@ function OfSheet({ sheet }: { sheet: RunSheet }) {
           </Link>
         )}
         {error && <Failed error={error} />}
-        <div className="buttons">
-          {visit && doing.is !== 'measuring' && <ByHand sheet={sheet} visit={visit} />}
-          {last !== null && <UndoLast key={last} measurement={last} />}
-        </div>
+        {(doing.is === 'changing' || doing.is === 'stopped') && (
+          <div className="buttons beside">
+            {visit && <ByHand sheet={sheet} visit={visit} />}
+            {last !== null && <UndoLast key={last} measurement={last} />}
+          </div>
+        )}
       </div>
       <Part title="All steps" small="minutes: what hands take before a visit">
         <Course {...sheet} />
@@ -81,12 +83,18 @@ function OfSheet({ sheet }: { sheet: RunSheet }) {
 }
 
 /** The next thing to do, in words. */
-function headline(sheet: RunSheet) {
+function headline(sheet: RunSheet, doing: Doing) {
   const visit = sheet.next === null ? undefined : sheet.visits[sheet.next];
   if (!visit) {
     return 'All rounds are made.';
   }
   const name = sheet.contenders[visit.contender]?.setup.name ?? '';
+  if (doing.is === 'settling') {
+    return `${name} settles: touch nothing.`;
+  }
+  if (doing.is === 'measuring') {
+    return `${name} is measured: touch nothing.`;
+  }
   switch (visit.moves.length) {
     case 0:
       return `${name} stands already: change nothing.`;
@@ -130,7 +138,7 @@ function UndoLast({ measurement }: { measurement: number }) {
   return remove.isSuccess ? null : (
     <>
       <Button size="large" loading={remove.isPending} onClick={() => remove.mutate(measurement)}>
-        Undo the last run
+        Undo the last
       </Button>
       {remove.error && <Failed error={remove.error} />}
     </>

@@ -44,7 +44,7 @@ export function StepNow(props: {
           <p className="step-number">
             <b>{doing.leftS}</b> s
           </p>
-          <p>It settles: the device finds its cells again. Touch nothing.</p>
+          <p>until it has settled: the device finds its cells again.</p>
           <div className="buttons">
             <Button size="large" onClick={measure}>
               Do not wait
@@ -63,8 +63,7 @@ export function StepNow(props: {
             {doing.run.state === 'up' ? 'up' : 'down'}
           </p>
           <p>
-            Run {made + 1} of {sheet.runs}; {fixed(doing.run.bytesUsed / BYTES_PER_MB, 1)} MB taken. Touch
-            nothing.
+            Run {made + 1} of {sheet.runs}; {fixed(doing.run.bytesUsed / BYTES_PER_MB, 1)} MB taken.
           </p>
           <Button size="large" loading={cancel.isPending} onClick={() => cancel.mutate(doing.run.id)}>
             Cancel

@@ -117,10 +117,10 @@ test('waits until it has settled, also after a reload', async () => {
   show(<TrialsView />, ADDRESS).unmount();
   const shown = show(<TrialsView />, ADDRESS);
   await user.click(await screen.findByRole('button', { name: /Done, start the wait|Start the run/ }));
-  await screen.findByText(/It settles/);
+  await screen.findByText('Roof dome settles: touch nothing.');
   shown.unmount();
   show(<TrialsView />, ADDRESS);
-  await screen.findByText(/It settles/);
+  await screen.findByText('Roof dome settles: touch nothing.');
   expect(bodies('POST /api/runs')).toHaveLength(0);
   await user.click(screen.getByRole('button', { name: 'Do not wait' }));
   await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
@@ -147,7 +147,7 @@ test('a run that failed is logged with why, and the last one is taken out again'
     trial: 'Mast',
     round: '1',
   });
-  await user.click(await screen.findByRole('button', { name: 'Undo the last run' }));
+  await user.click(await screen.findByRole('button', { name: 'Undo the last' }));
   await waitFor(() => expect(bodies('DELETE /api/measurements/9')).toHaveLength(1));
 });
 

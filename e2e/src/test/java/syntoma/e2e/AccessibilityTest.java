@@ -30,6 +30,7 @@ class AccessibilityTest {
             "/rig?part=candidates",
             "/fit-out",
             "/trials",
+            "/trials?plan",
             TRIAL,
             "/logbook",
             "/logbook?stay=8",

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -126,6 +127,45 @@ class MeasureTest {
             assertThat(phone.locator("h1")).containsText("Mb/s up, ");
             String note = newest("/api/measurements?limit=1").toString();
             assertTrue(note.contains("light run by a browser on its own SIM"), note);
+            assertEquals(List.of(), chromium.complaints());
+        }
+    }
+
+    @Test
+    void a_trial_is_planned_and_its_steps_are_led_and_measured() throws Exception {
+        try (Chromium chromium = new Chromium()) {
+            Page desk = chromium.open(Chromium.Look.DESK_PAPER);
+            Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
+            desk.navigate(app.address("/trials"));
+            assertThat(desk.locator("h1")).containsText("Pick a trial");
+            desk.keyboard().press("t");
+            assertThat(desk.locator("h1")).containsText(" rounds with ");
+            desk.locator("#field-difference").fill("3");
+            desk.locator("#field-gb").fill("0,0001");
+            assertThat(desk.getByText("gb is 0.0001 GB; allowed is 0.001 to 10000 GB"))
+                    .isVisible();
+            desk.locator("#field-gb").fill("0,01");
+            assertThat(desk.locator("h1")).containsText("no room for three rounds");
+            desk.locator("#field-gb").fill("");
+            assertThat(desk.locator("h1")).containsText("A difference of ×3 is seen");
+            desk.locator("#field-trial-name").fill("Mast or dome");
+            button(desk, "Keep it, and begin").click();
+            assertThat(desk.getByText("Step 1 of ")).isVisible();
+            phone.navigate(desk.url());
+            phone.locator(".step .ant-btn-primary").click();
+            Locator settled = button(phone, "Do not wait");
+            Locator measured = phone.getByText("Run 1 of ");
+            assertThat(settled.or(measured)).isVisible();
+            if (settled.isVisible()) {
+                settled.click();
+            }
+            assertThat(phone.getByText("Step 2 of "))
+                    .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(90_000));
+            assertThat(desk.getByText("Step 2 of ")).isVisible();
+            String made = newest("/api/measurements?limit=1").toString();
+            assertTrue(made.contains("Mast or dome") && made.contains("\"round\":1"), made);
+            desk.navigate(app.address("/trials"));
+            assertThat(desk.getByText(" visits made")).containsText("1 of ");
             assertEquals(List.of(), chromium.complaints());
         }
     }

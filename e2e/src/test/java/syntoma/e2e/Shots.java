@@ -36,9 +36,7 @@ class Shots {
             take(desk, app.address("/rig?setup=3"), "rig-chain");
             take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
             take(desk, app.address("/rig?part=candidates"), "rig-candidates", "table.candidates");
-            take(desk, app.address("/rig?part=need"), "rig-need");
             take(desk, app.address("/rig?part=shelf"), "rig-shelf");
-            take(chromium.open(Chromium.Look.PHONE_PAPER), app.address("/rig?part=shelf"), "rig-shelf-phone");
             take(chromium.open(Chromium.Look.DESK_LAMP), app.address(TRIAL), "verdict-lamp");
             desk.navigate(app.address("/measure"));
             desk.locator(".start-run button").click();
@@ -51,9 +49,19 @@ class Shots {
             assertThat(phone.locator("#field-rsrpDbm")).isVisible();
             shoot(phone, "log-phone");
             walk(phone, app);
+            trial(desk, phone, app);
             onTheNetwork(desk, chromium, app);
             assertEquals(List.of(), chromium.complaints());
         }
+    }
+
+    /** A trial as it is planned, and its run sheet in the hand. */
+    private static void trial(Page desk, Page phone, RunningApp app) {
+        take(desk, app.address("/trials?plan&seed=3"), "trial-plan", ".course");
+        desk.locator("#field-trial-name").fill("Is the mast worth raising?");
+        desk.locator(".keep-plan button").click();
+        assertThat(desk.locator(".steps")).isVisible();
+        take(phone, desk.url(), "run-sheet-phone", ".steps");
     }
 
     /** What the router says while a run goes on. */

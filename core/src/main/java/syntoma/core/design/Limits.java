@@ -8,7 +8,6 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import syntoma.core.run.RunKind;
-import syntoma.core.unit.Values;
 
 /** What a trial cannot answer. */
 final class Limits {
@@ -16,8 +15,8 @@ final class Limits {
 
     static List<String> of(Question question, double seen) {
         List<String> cannot = new ArrayList<>();
-        cannot.add("Whether there is a difference under ×" + Values.rounded(seen, 2)
-                + ": one that small may well be missed.");
+        cannot.add(
+                "Whether there is a difference under " + Planner.times(seen) + ": one that small may well be missed.");
         changesAtOnce(question).ifPresent(cannot::add);
         if (question.kind() == RunKind.LATENCY) {
             cannot.add("Which is faster: runs for the latency alone measure no rate.");

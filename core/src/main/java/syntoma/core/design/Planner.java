@@ -63,8 +63,9 @@ public final class Planner {
         }
     }
 
-    private static String times(double ratio) {
-        return "×" + Values.rounded(ratio, 2).replaceAll("0$", "");
+    /** A ratio as one says it: ×1.5, ×3. */
+    static String times(double ratio) {
+        return "×" + Values.plain(Math.round(ratio * 100) / 100.0);
     }
 
     private static String gigabytes(double gb) {

@@ -25,9 +25,12 @@ public final class Values {
 
     /** Returns the number without a needless fraction, with the typographic minus: −97, 12.5. */
     public static String plain(double value) {
-        String text = value == Math.rint(value) && Math.abs(value) < 1e15
+        double size = Math.abs(value);
+        String text = value == Math.rint(value) && size < 1e15
                 ? Long.toString((long) value)
-                : Double.toString(value);
+                : size >= 1e-6 && size < 1e15
+                        ? BigDecimal.valueOf(value).stripTrailingZeros().toPlainString()
+                        : Double.toString(value);
         return text.replace('-', '−');
     }
 

@@ -62,6 +62,7 @@ class UnitTest {
     void numbers_carry_the_typographic_minus_and_no_negative_zero() {
         assertEquals("−97", Values.plain(-97));
         assertEquals("2.5", Values.plain(2.5));
+        assertEquals("0.0001", Values.plain(1e-4));
         assertEquals("−0.5", Values.rounded(-0.46, 1));
         assertEquals("0.0", Values.rounded(-0.04, 1));
     }
