@@ -61,7 +61,7 @@ class Shots {
         desk.locator("#field-trial-name").fill("Is the mast worth raising?");
         desk.locator(".keep-plan button").click();
         assertThat(desk.locator(".steps")).isVisible();
-        take(phone, desk.url(), "run-sheet-phone", ".steps");
+        take(phone, desk.url(), "run-sheet-phone", ".from-to");
     }
 
     /** What the router says while a run goes on. */
