@@ -19,6 +19,7 @@ export const keys = {
   router: ['router'],
   runs: ['runs'],
   run: (id: number) => ['runs', id],
+  planUse: (carrier: string) => ['runs', 'plan', carrier],
   walks: ['walks'],
   walk: (id: number, metric: string) => ['walks', id, metric],
   demo: ['demo'],

@@ -53,6 +53,13 @@ export function useRun(id: number | null) {
   return query;
 }
 
+/** What runs have taken of a carrier's plan this month. */
+export const usePlanUse = (carrier: string) =>
+  useQuery({
+    queryKey: keys.planUse(carrier),
+    queryFn: () => unwrap(api.GET('/api/measure/plan', { params: { query: { carrier } } })),
+  });
+
 export function useStartRun() {
   const client = useQueryClient();
   return useMutation({

@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import { isOver, type Run, useCancelRun } from '../data/measure';
+import { isOver, type Run, useCancelRun, usePlanUse } from '../data/measure';
 import { RunCurve } from '../draw/RunCurve';
 import { useWidth } from '../draw/useWidth';
 import { fixed, short } from '../format/numbers';
@@ -29,6 +29,7 @@ export function RunShown({ run }: { run: Run }) {
           run.state === 'done' &&
           `; it ended because ${run.endedBecause}`}
       </p>
+      <PlanLeft carrier={run.carrier} />
       {goesOn && (
         <div className="buttons">
           <Button size="large" loading={cancel.isPending} onClick={() => cancel.mutate(run.id)}>
@@ -38,6 +39,12 @@ export function RunShown({ run }: { run: Run }) {
       )}
     </Part>
   );
+}
+
+/** What runs have taken of the plan; nothing is said until it is known. */
+export function PlanLeft({ carrier }: { carrier: string }) {
+  const use = usePlanUse(carrier).data;
+  return use ? <p className="small plan-left">{use.sentence}</p> : null;
 }
 
 /** What a run came to, in numbers. */

@@ -9,6 +9,7 @@ import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
 import { usePhone } from '../parts/useNarrow';
 import { useTheme } from '../theme/useTheme';
+import { PlanLeft } from './RunShown';
 
 const MACHINE = 'machine';
 const WIFI = 'wifi';
@@ -117,6 +118,7 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
             {hand.isPending && by === WIFI ? 'Looking at the Wi-Fi first' : 'Measure now'}
           </Button>
         </div>
+        {!again && <PlanLeft carrier={asked.carrier ?? ''} />}
         {error && <Failed error={error} />}
       </form>
     </Part>

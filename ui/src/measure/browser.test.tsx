@@ -41,6 +41,7 @@ const SERVED = {
   'GET /api/measure/kinds': [{ kind: 'light', says: 'Ends early.' }],
   'GET /api/standing': STANDING,
   'GET /api/runs': [],
+  'GET /api/measure/plan': { sentence: 'Runs have taken 0.25 of the 40 GB on Tarnwave since 1 Sep.' },
 };
 
 beforeEach(() => {

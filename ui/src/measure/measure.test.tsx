@@ -41,6 +41,7 @@ const SERVED = {
   ],
   'GET /api/standing': STANDING,
   'GET /api/runs': [],
+  'GET /api/measure/plan': { sentence: 'Runs have taken 0.25 of the 40 GB on Tarnwave since 1 Sep.' },
 };
 
 /** The run as the server knows it. */
@@ -87,6 +88,7 @@ test('a run is begun with what the line says, followed, and said when it is over
   ]);
   await screen.findByText('Measuring Mast panel: 12.3 Mb/s down.');
   expect(screen.getByText('2.3 MB taken so far in 3 s')).toBeTruthy();
+  expect(screen.getByText(/0\.25 of the 40 GB/)).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Measure now' })).toBeNull();
   await waitFor(() => expect(Events.last?.address).toBe('/api/runs/7/events'));
   Events.last?.tell({

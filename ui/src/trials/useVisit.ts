@@ -80,7 +80,8 @@ export function useVisit(sheet: RunSheet) {
     contender,
     made,
     doing: doing(),
-    error: start.error ?? standing.error,
+    // another device may have begun the run first
+    error: goesOn ? null : (start.error ?? standing.error),
     /** The measurement of the last run of this trial; null where there is none, or it goes on. */
     last: over ? run.measurementId : null,
     /** It stands: says so in the standing line, and lets it settle. */

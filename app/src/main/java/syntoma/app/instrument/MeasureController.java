@@ -29,8 +29,10 @@ class MeasureController {
     private final ServerProbe probe;
     private final Runs runs;
     private final RunFeed feed;
+    private final PlanUse plans;
 
-    MeasureController(SpeedServers servers, ServerProbe probe, Runs runs, RunFeed feed) {
+    MeasureController(SpeedServers servers, ServerProbe probe, Runs runs, RunFeed feed, PlanUse plans) {
+        this.plans = plans;
         this.servers = servers;
         this.probe = probe;
         this.runs = runs;
@@ -68,6 +70,12 @@ class MeasureController {
     @PostMapping("/measure/server/probe")
     Reach tryServer() {
         return probe.reach();
+    }
+
+    /** What runs have taken of a carrier's plan this month. */
+    @GetMapping("/measure/plan")
+    PlanUse.PlanUseView plan(@RequestParam String carrier) {
+        return plans.of(carrier);
     }
 
     /** Begins a run; one at a time. */

@@ -1,8 +1,10 @@
 package syntoma.app.trial;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.lang.Nullable;
 import syntoma.app.setup.SetupName;
+import syntoma.core.trial.NextStep;
 
 /**
  * A trial as it would be made.
@@ -53,7 +55,12 @@ record DesignView(
      * @param contender its place among them
      * @param minutes what hands take for it
      */
-    record VisitView(int round, int contender, List<MoveView> moves, double minutes, int settleS) {}
+    record VisitView(int round, int contender, List<MoveView> moves, double minutes, int settleS) {
+        NextStep step(List<ContenderView> contenders) {
+            return new NextStep(
+                    round, Optional.of(contenders.get(contender).setup().name()));
+        }
+    }
 
     /** One thing that hands do. */
     record MoveView(String says, @Nullable String caution) {}

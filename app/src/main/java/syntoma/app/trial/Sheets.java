@@ -3,6 +3,7 @@ package syntoma.app.trial;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
@@ -15,6 +16,7 @@ import syntoma.app.measurement.Selection;
 import syntoma.app.platform.NotFound;
 import syntoma.core.design.Remaining;
 import syntoma.core.design.Visit;
+import syntoma.core.trial.NextStep;
 import syntoma.core.unit.Text;
 
 /** Run sheets of designed trials: how far each is, by what was logged of it, and what comes next. */
@@ -108,6 +110,14 @@ class Sheets {
                 left(remaining, made::minutes),
                 left(remaining, made::gb),
                 made.minutesOfRun());
+    }
+
+    /** What to measure next in a designed trial; empty where it was not designed, or all of it is made. */
+    Optional<NextStep> next(String campsite, String trial) {
+        return plans.designed(campsites.of(campsite).id(), trial)
+                .map(plan -> of(campsite, trial))
+                .filter(sheet -> sheet.next() != null)
+                .map(sheet -> sheet.visits().get(sheet.next()).step(sheet.contenders()));
     }
 
     private static int contender(List<DesignView.ContenderView> contenders, LoggedMeasurement m) {

@@ -26,9 +26,17 @@ class TrialController {
     private final Comparisons comparisons;
     private final Gains gains;
     private final TrialResults trialResults;
+    private final Sheets sheets;
 
-    TrialController(Plans plans, Results results, Comparisons comparisons, Gains gains, TrialResults trialResults) {
+    TrialController(
+            Plans plans,
+            Results results,
+            Comparisons comparisons,
+            Gains gains,
+            TrialResults trialResults,
+            Sheets sheets) {
         this.plans = plans;
+        this.sheets = sheets;
         this.results = results;
         this.comparisons = comparisons;
         this.gains = gains;
@@ -69,7 +77,7 @@ class TrialController {
 
     @GetMapping("/trials/next")
     Next next(@RequestParam String campsite, @RequestParam String trial) {
-        NextStep next = plans.next(campsite, trial);
+        NextStep next = sheets.next(campsite, trial).orElseGet(() -> plans.next(campsite, trial));
         return new Next(next.round(), next.setup().orElse(null));
     }
 

@@ -14,6 +14,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Collections;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -144,6 +145,32 @@ class BrowserRunsTest {
         assertEquals(5_600_000, run.get("bytesUsed").asLong());
         assertTrue(run.get("measurementId").isNull());
         assertTrue(requests.read("/api/runs/" + id + "/plan").json().get("plan").isNull());
+    }
+
+    @Test
+    void what_runs_take_is_counted_against_the_plan() throws Exception {
+        String carrier = "Counted";
+        String run = RUN.formatted("light").replace("Tarnwave", carrier);
+        long id = json(post("/api/runs/by-browser"), "{\"run\":" + run + "}")
+                .json()
+                .get("id")
+                .asLong();
+        bring(id, brought("lost", way(12, 15, 250_000_000), "null").replace("61500", "0"));
+        JsonNode before = requests.read("/api/measure/plan?carrier=" + carrier).json();
+        assertEquals(0.25, before.get("runsGb").asDouble());
+        assertTrue(before.get("allowanceGb").isNull(), before.toString());
+        requests.send(
+                "/api/gear",
+                Map.of(
+                        "kind", "SIM",
+                        "name", "Counted card",
+                        "state", "owned",
+                        "sheet", Map.of("carrier", carrier, "allowanceGb", 40)));
+        String said = requests.read("/api/measure/plan?carrier=" + carrier)
+                .json()
+                .get("sentence")
+                .asText();
+        assertTrue(said.startsWith("Runs have taken 0.25 of the 40 GB on Counted since 1 "), said);
     }
 
     @Test

@@ -107,6 +107,14 @@ class DesignTest {
         assertEquals(1, now.get("next").asInt(), now.toString());
         assertEquals(runs, now.at("/made/0").asInt(), "a run that failed was made");
         assertTrue(now.get("minutesLeft").asDouble() < sheet.get("minutesLeft").asDouble());
+        int second = now.at("/visits/1/contender").asInt();
+        JsonNode next = requests.read("/api/trials/next?campsite={place}&trial=Led", "Quarry Lake")
+                .json();
+        assertEquals(
+                now.at("/contenders/" + second + "/setup/name").asText(),
+                next.get("setup").asText(),
+                "who logs by hand is led by the same sheet");
+        assertEquals(1, next.get("round").asInt());
         assertEquals(
                 404,
                 requests.read("/api/trials/sheet?campsite={place}&trial=None", "Quarry Lake")
