@@ -18,10 +18,14 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The program measures: a run from one key, seen from everywhere, through a reload. */
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class MeasureTest {
     private static final ObjectMapper JSON = new ObjectMapper();
 
@@ -51,7 +55,9 @@ class MeasureTest {
         return JSON.readTree(app.read(list)).get(0);
     }
 
+    /** Before the trial, which leaves another setup up. */
     @Test
+    @Order(1)
     void a_run_takes_one_key_and_goes_on_through_a_reload_and_on_a_second_device() {
         try (Chromium chromium = new Chromium()) {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
@@ -113,7 +119,7 @@ class MeasureTest {
             assertThat(phone.locator("h1")).containsText("Mb/s up, ");
             assertThat(phone.locator(".run-curve")).isVisible();
             assertThat(phone.getByText("In the log.")).isVisible();
-            assertTrue(phone.url().matches(".*/measure\\?run=[0-9]+"), phone.url());
+            phone.waitForCondition(() -> phone.url().matches(".*/measure\\?run=[0-9]+"));
 
             phone.getByText("this device, own SIM").click();
             button(phone, "Measure now").click();
