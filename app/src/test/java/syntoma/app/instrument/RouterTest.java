@@ -227,6 +227,9 @@ class RouterTest {
         assertEquals(field, refused.json().at("/errors/0/field").asText());
     }
 
+    /** So many threads may come of what else is in this machine; a thread for each look would be thousands. */
+    private static final int OTHERS = 10;
+
     /** An hour in a few seconds: each answer makes it a second later, half of one as late as the watch waits after it. */
     @Test
     void an_hour_of_watching_takes_no_more_threads_and_keeps_five_minutes(
@@ -245,7 +248,8 @@ class RouterTest {
                 watch(hour, () -> nowNs.get() - beganNs > 360_000_000_000L);
                 int threads = Thread.activeCount();
                 watch(hour, () -> nowNs.get() - beganNs > 3_600_000_000_000L);
-                assertTrue(Thread.activeCount() <= threads + 1, Thread.activeCount() + " threads after " + threads);
+                assertTrue(
+                        Thread.activeCount() <= threads + OTHERS, Thread.activeCount() + " threads after " + threads);
                 int kept = hour.recent().heard().size();
                 assertTrue(kept > 60 && kept <= 301, kept + " readings are kept");
             } finally {
