@@ -3,31 +3,19 @@ package syntoma.standin.speed;
 import java.net.BindException;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
-import org.eclipse.jetty.server.HttpConfiguration;
-import org.eclipse.jetty.server.HttpConnectionFactory;
-import org.eclipse.jetty.server.Server;
-import org.eclipse.jetty.server.ServerConnector;
-import org.eclipse.jetty.util.component.LifeCycle;
+import syntoma.standin.port.LocalServer;
 
 /** A speed server on a socket of its own. */
 public final class SpeedServer implements AutoCloseable {
-    private final Server server = new Server();
-    private final ServerConnector connector;
     private final ScheduledExecutorService clock = Executors.newScheduledThreadPool(2, work -> {
         Thread thread = new Thread(work, "speed-clock");
         thread.setDaemon(true);
         return thread;
     });
+    private final LocalServer server;
 
-    private SpeedServer(String bind, int port, String key, Limits limits, Link link) {
-        HttpConfiguration http = new HttpConfiguration();
-        http.setSendServerVersion(false);
-        http.setSendDateHeader(false);
-        connector = new ServerConnector(server, 1, 1, new HttpConnectionFactory(http));
-        connector.setHost(bind);
-        connector.setPort(port);
-        server.addConnector(connector);
-        server.setHandler(new SpeedHandler(key, limits, link, clock));
+    private SpeedServer(String bind, int port, String key, Limits limits, Link link) throws Exception {
+        server = LocalServer.start(bind, port, new SpeedHandler(key, limits, link, clock));
     }
 
     /**
@@ -38,18 +26,16 @@ public final class SpeedServer implements AutoCloseable {
      * @throws Exception when the port is taken, or the address is none of this machine's
      */
     public static SpeedServer start(String bind, int port, String key, Limits limits, Link link) throws Exception {
-        SpeedServer made = new SpeedServer(bind, port, key, limits, link);
-        made.server.start();
-        return made;
+        return new SpeedServer(bind, port, key, limits, link);
     }
 
     public int port() {
-        return connector.getLocalPort();
+        return server.port();
     }
 
     @Override
     public void close() {
-        LifeCycle.stop(server);
+        server.close();
         clock.shutdownNow();
     }
 
