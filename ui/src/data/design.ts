@@ -4,6 +4,7 @@ import { keys } from './keys';
 
 export type Design = Schemas['DesignView'];
 export type RunSheet = Schemas['SheetView'];
+export type Template = Schemas['TemplateView'];
 export type DesignRequest = Schemas['DesignRequest'];
 
 /** What a trial would take and could show, as what is asked of it changes; nothing is asked while there is nothing to compare. */
@@ -35,3 +36,15 @@ export const useRunSheet = (campsite: string, trial: string) =>
 /** The designed trials that are not made yet, the latest first. */
 export const useRunSheets = () =>
   useQuery({ queryKey: keys.runSheets, queryFn: () => unwrap(api.GET('/api/trials/sheets')) });
+
+/** Trials that are made again and again, filled in from what is on board. */
+export const useTemplates = () =>
+  useQuery({ queryKey: keys.templates, queryFn: () => unwrap(api.GET('/api/trials/templates')) });
+
+/** What may be changed about a setup while it is tried. */
+export const useChangeKinds = () =>
+  useQuery({
+    queryKey: keys.changeKinds,
+    queryFn: () => unwrap(api.GET('/api/trials/changes')),
+    staleTime: Infinity,
+  });

@@ -37,6 +37,8 @@ export const keys = {
   trials: ['trials'],
   trialResults: ['trials', 'results'],
   design: (asked: Schemas['DesignRequest'] | null) => ['design', asked],
+  templates: ['rig', 'templates'],
+  changeKinds: ['change-kinds'],
   runSheets: ['trials', 'sheets'],
   runSheet: (campsite: string, trial: string) => ['trials', 'sheet', campsite, trial],
   result: (of: unknown) => ['result', of],

@@ -144,6 +144,8 @@ export const DESIGN: Schemas['DesignView'] = {
   cannot: ['Whether there is a difference under ×1.9: one that small may well be missed.'],
   restsOn: ['In your own trials upload scatters by about 40 %.'],
   seed: 77,
+  left: [{ carrier: 'Tarnwave', gb: 0.1, leftGb: 38.24 }],
+  sessions: [],
   visits: [
     { round: 1, contender: 0, moves: [], minutes: 0, settleS: 0 },
     { round: 1, contender: 1, moves: [LEADS], minutes: 4, settleS: 60 },

@@ -74,6 +74,16 @@ export function PlanAsked(props: {
             onChange={(kind) => change({ kind })}
           />
         </FieldFrame>
+        <Field
+          name="spread"
+          label="Times of day"
+          className="whole"
+          value={asked.spread}
+          onChange={(spread) => change({ spread })}
+          placeholder="all at once"
+          problem={[0, 1, 2, 3, 4, 5].map((i) => problem(`spread[${i}]`)).find(Boolean) ?? problem('spread')}
+          hint="08:00, 13:00, 20:00 shares the rounds out over the day, so that it does not tell of one hour alone."
+        />
         <FieldFrame id="field-saving" label="Save">
           <Segmented
             id="field-saving"

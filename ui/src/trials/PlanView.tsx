@@ -5,14 +5,25 @@ import { Refusal, type Schemas } from '../data/client';
 import { type Design, useDesign, useKeepDesign } from '../data/design';
 import { useCarriers, useSetups, useStanding } from '../data/names';
 import { useStored } from '../data/useStored';
+import { fixed } from '../format/numbers';
 import { Field } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { Notes, Part, Sheet } from '../parts/Sheet';
 import { useSettled } from '../parts/useSettled';
 import { Contenders } from './Contenders';
 import { Course } from './Course';
-import { type Asked, addressOf, askedIn, type Contender, requestOf } from './planAddress';
+import {
+  asItIs,
+  type Asked,
+  addressOf,
+  askedIn,
+  type Contender,
+  contenderOf,
+  requestOf,
+} from './planAddress';
 import { PlanAsked } from './PlanAsked';
+import { StartFrom } from './StartFrom';
+import { WhenMade } from './WhenMade';
 
 const MOST_SEED = 1e9;
 
@@ -34,7 +45,7 @@ function usual(
   const first = line.setup ?? setups[0];
   const second = setups.find((s) => !s.retired && s.id !== first?.id);
   const carrier = line.carrier ?? carriers[0]?.name ?? '';
-  return first && second ? [first, second].map((s) => ({ setup: s.name, carrier })) : [];
+  return first && second ? [first, second].map((s) => asItIs(s.name, carrier)) : [];
 }
 
 /** So long what is typed stands still before it is reckoned anew. */
@@ -48,6 +59,7 @@ export function PlanView() {
   const line = useStanding().data;
   const [typed, setTyped] = useState(() => begun(query));
   const asked = typed.contenders.length > 0 ? typed : { ...typed, contenders: usual(setups, carriers, line) };
+  const [template, setTemplate] = useState('');
   const change = (part: Partial<Asked>) => setTyped({ ...asked, ...part });
   useEffect(() => {
     setQuery(addressOf(typed), { replace: true });
@@ -76,6 +88,18 @@ export function PlanView() {
       margin={
         shown && (
           <>
+            <Part title="Data">
+              {shown.left.map((plan) => (
+                <div className="note" key={plan.carrier}>
+                  <b>{fixed(plan.gb, plan.gb < 1 ? 2 : 1)} GB</b> of {plan.carrier}
+                  {plan.leftGb === null
+                    ? '; what its plan allows is not in Rig.'
+                    : plan.leftGb < 0
+                      ? `: ${fixed(-plan.leftGb, 1)} GB more than is left.`
+                      : `; ${fixed(plan.leftGb, 1)} GB left of the month after it.`}
+                </div>
+              ))}
+            </Part>
             <Part title="It cannot answer">
               <Notes notes={shown.cannot} shown={4} more="More" />
             </Part>
@@ -86,7 +110,19 @@ export function PlanView() {
         )
       }
     >
+      <StartFrom
+        chosen={template}
+        choose={(t) => {
+          setTemplate(t.key);
+          change({
+            contenders: t.contenders.map(contenderOf),
+            spread: t.spread.join(', '),
+            ...(t.seed === null ? {} : { seed: String(t.seed) }),
+          });
+        }}
+      />
       <Contenders
+        problem={problem}
         contenders={asked.contenders}
         setups={setups ?? []}
         carriers={carriers?.map((c) => c.name) ?? []}
@@ -100,6 +136,7 @@ export function PlanView() {
       <PlanAsked asked={asked} problem={problem} change={change} />
       {shown && (
         <Part title="How it goes" small="minutes: what hands take before a visit">
+          <WhenMade sessions={shown.sessions} />
           <Course contenders={shown.contenders} visits={shown.visits} runs={shown.runs} />
         </Part>
       )}

@@ -12,6 +12,35 @@ const SERVED = {
   ...NAMES,
   'GET /api/measure/kinds': [{ kind: 'light', says: 'Ends early.' }],
   'POST /api/trials/design': DESIGN,
+  'GET /api/trials/changes': [
+    { kind: 'bands', label: 'bands held', allowed: 'bands such as B3' },
+    { kind: 'place', label: 'place', allowed: 'a place such as on the table' },
+  ],
+  'GET /api/trials/templates': [
+    {
+      key: 'bands',
+      label: 'Band sweep',
+      question: 'Is any band better held?',
+      contenders: [
+        { setup: 'Roof dome', carrier: 'Tarnwave', change: null },
+        { setup: 'Roof dome', carrier: 'Tarnwave', change: { kind: 'bands', value: 'B3' } },
+      ],
+      lacking: null,
+      notes: ['Give the device its bands back at the end.'],
+      spread: ['08:00', '20:00'],
+      seed: 5,
+    },
+    {
+      key: 'booster',
+      label: 'Booster off and on',
+      question: 'Does it help?',
+      contenders: [],
+      lacking: 'No setup in Rig has a booster.',
+      notes: [],
+      spread: [],
+      seed: null,
+    },
+  ],
 };
 
 beforeEach(() => localStorage.clear());
@@ -46,6 +75,29 @@ test('begins with what is up, shows what it takes, and is kept with the order th
   });
 });
 
+test('a usual trial is filled in from the rig, and one that cannot be made says why', async () => {
+  const user = userEvent.setup();
+  serve(SERVED);
+  show(<TrialsView />, '/trials?plan');
+  await screen.findByText(DESIGN.sentence);
+  expect(screen.getByText(/38\.2 GB left of the month/)).toBeTruthy();
+  await user.click(screen.getByRole('combobox', { name: 'Begin with a usual trial' }));
+  await screen.findByText('No setup in Rig has a booster.');
+  await user.click(await screen.findByText('Is any band better held?'));
+  await screen.findByText('Give the device its bands back at the end.');
+  expect(screen.getByLabelText('Setup 2: bands held')).toHaveProperty('value', 'B3');
+  await waitFor(() =>
+    expect(bodies('POST /api/trials/design').at(-1)).toMatchObject({
+      contenders: [
+        { setup: 'Roof dome', change: null },
+        { setup: 'Roof dome', change: { kind: 'bands', value: 'B3' } },
+      ],
+      seed: 5,
+      spread: ['08:00', '20:00'],
+    }),
+  );
+});
+
 test('a wrong number is said at its field', async () => {
   const user = userEvent.setup();
   serve({
@@ -65,9 +117,10 @@ test('a wrong number is said at its field', async () => {
 test('what is asked stands in the address, and comes back out of it', () => {
   const asked = {
     contenders: [
-      { setup: 'Mast panel', carrier: 'Tarnwave' },
-      { setup: 'Roof dome', carrier: 'Ostrel' },
+      { setup: 'Mast panel', carrier: 'Tarnwave', kind: '', value: '' },
+      { setup: 'Roof dome', carrier: 'Ostrel', kind: 'place', value: 'on: the table' },
     ],
+    spread: '08:00, 20:00',
     difference: '1,4',
     kind: 'full',
     minutes: '90',
@@ -78,6 +131,8 @@ test('what is asked stands in the address, and comes back out of it', () => {
   };
   expect(askedIn(addressOf(asked))).toEqual(asked);
   expect(requestOf(asked)).toMatchObject({ difference: 1.4, minutes: 90, gb: null, seed: 5, order: 'drawn' });
+  expect(requestOf(asked)?.contenders?.[1]?.change).toEqual({ kind: 'place', value: 'on: the table' });
+  expect(requestOf(asked)?.spread).toEqual(['08:00', '20:00']);
   expect(requestOf({ ...asked, minutes: 'long' })).toBeNull();
   expect(requestOf({ ...asked, contenders: asked.contenders.slice(1) })).toBeNull();
 });

@@ -1,9 +1,13 @@
+import type { Schemas } from '../data/client';
 import type { DesignRequest } from '../data/design';
 
-/** A setup on a carrier, as the address has it. */
+/** A setup on a carrier, with what is changed about it, as the address has it. */
 export interface Contender {
   setup: string;
   carrier: string;
+  /** What is changed: nothing where it is empty. */
+  kind: string;
+  value: string;
 }
 
 /** What is asked of a trial, as it is typed; it stands in the address. */
@@ -16,31 +20,75 @@ export interface Asked {
   saving: string;
   order: string;
   seed: string;
+  /** Times of day such as 08:00, with commas between. */
+  spread: string;
 }
 
-const USUAL = { difference: '1.5', kind: 'light', minutes: '', gb: '', saving: 'time', order: 'turning' };
+const USUAL = {
+  difference: '1.5',
+  kind: 'light',
+  minutes: '',
+  gb: '',
+  saving: 'time',
+  order: 'turning',
+  spread: '',
+};
 
-const FIELDS = ['difference', 'kind', 'minutes', 'gb', 'saving', 'order', 'seed'] as const;
+const FIELDS = ['difference', 'kind', 'minutes', 'gb', 'saving', 'order', 'seed', 'spread'] as const;
+
+/** A setup as it is, on a carrier. */
+export const asItIs = (setup: string, carrier: string): Contender => ({
+  setup,
+  carrier,
+  kind: '',
+  value: '',
+});
+
+/** A contender as the server tells it. */
+export const contenderOf = (c: Schemas['ContenderRequest']): Contender => ({
+  setup: c.setup ?? '',
+  carrier: c.carrier ?? '',
+  kind: c.change?.kind ?? '',
+  value: c.change?.value ?? '',
+});
+
+/** A change in the address: its kind, a colon, its value; nothing for a setup as it is. */
+const changeText = (c: Contender) => (c.kind === '' ? '' : `${c.kind}:${c.value}`);
+
+function changeIn(text: string | undefined) {
+  const at = (text ?? '').indexOf(':');
+  return at < 0 || text === undefined
+    ? { kind: '', value: '' }
+    : { kind: text.slice(0, at), value: text.slice(at + 1) };
+}
 
 /** What the address asks for. */
 export function askedIn(query: URLSearchParams): Asked {
-  const [setups, carriers] = [query.getAll('setup'), query.getAll('carrier')];
+  const [setups, carriers, changes] = [
+    query.getAll('setup'),
+    query.getAll('carrier'),
+    query.getAll('change'),
+  ];
   return {
     ...USUAL,
     ...(Object.fromEntries(FIELDS.map((f) => [f, query.get(f) ?? (f === 'seed' ? '' : USUAL[f])])) as Omit<
       Asked,
       'contenders'
     >),
-    contenders: setups.map((setup, i) => ({ setup, carrier: carriers[i] ?? '' })),
+    contenders: setups.map((setup, i) => ({ setup, carrier: carriers[i] ?? '', ...changeIn(changes[i]) })),
   };
 }
 
 /** The address that asks for it. */
 export function addressOf(asked: Asked): URLSearchParams {
   const query = new URLSearchParams({ plan: '' });
-  for (const { setup, carrier } of asked.contenders) {
-    query.append('setup', setup);
-    query.append('carrier', carrier);
+  const changed = asked.contenders.some((c) => c.kind !== '');
+  for (const contender of asked.contenders) {
+    query.append('setup', contender.setup);
+    query.append('carrier', contender.carrier);
+    if (changed) {
+      query.append('change', changeText(contender));
+    }
   }
   for (const field of FIELDS) {
     if (asked[field] !== '' && (field === 'seed' || asked[field] !== USUAL[field])) {
@@ -52,16 +100,22 @@ export function addressOf(asked: Asked): URLSearchParams {
 
 const number = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')));
 
-/** As the server is asked; null while there are not two to compare, or a number is none. */
+/** As the server is asked; null while there are not two to compare, a change has no value yet, or a number is none. */
 export function requestOf(asked: Asked): DesignRequest | null {
   const numbers = [asked.difference, asked.minutes, asked.gb].map(number);
-  const whole = asked.contenders.length >= 2 && asked.contenders.every((c) => c.setup !== '');
+  const whole =
+    asked.contenders.length >= 2 &&
+    asked.contenders.every((c) => c.setup !== '' && (c.kind === '' || c.value.trim() !== ''));
   if (!whole || numbers.some((n) => n !== null && !Number.isFinite(n))) {
     return null;
   }
   const [difference, minutes, gb] = numbers as (number | null)[];
   return {
-    contenders: asked.contenders.map((c) => ({ setup: c.setup, carrier: c.carrier || null })),
+    contenders: asked.contenders.map((c) => ({
+      setup: c.setup,
+      carrier: c.carrier || null,
+      change: c.kind === '' ? null : { kind: c.kind, value: c.value.trim() },
+    })),
     difference: difference ?? null,
     kind: asked.kind,
     minutes: minutes ?? null,
@@ -69,5 +123,6 @@ export function requestOf(asked: Asked): DesignRequest | null {
     saving: asked.saving,
     order: asked.order,
     seed: number(asked.seed),
+    spread: asked.spread.split(/[ ,;]+/).filter((time) => time !== ''),
   };
 }

@@ -21,6 +21,7 @@ const SHEET = {
   minutesLeft: 12,
   gbLeft: 0.3,
   minutesOfRun: 0.2,
+  sessions: [],
 };
 const RUN = {
   id: 7,

@@ -18,7 +18,7 @@ import syntoma.core.unit.Values;
 /** What runs have taken of a carrier's plan this month. */
 @Service
 @Transactional(readOnly = true)
-class PlanUse {
+public class PlanUse {
     private static final double BYTES_PER_GB = 1e9;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
@@ -39,11 +39,11 @@ class PlanUse {
      * @param allowanceGb of a month, of all cards of the carrier that are owned; null where no sheet says
      * @param sentence the same in words, with what is not counted
      */
-    record PlanUseView(
+    public record PlanUseView(
             String carrier, OffsetDateTime since, double runsGb, @Nullable Double allowanceGb, String sentence) {}
 
     /** Of a carrier, by its name. */
-    PlanUseView of(String carrier) {
+    public PlanUseView of(String carrier) {
         OffsetDateTime since =
                 OffsetDateTime.now(clock).truncatedTo(ChronoUnit.DAYS).withDayOfMonth(1);
         Long bytes = entities.createQuery(

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.function.ToIntFunction;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.InvalidInput;
@@ -16,6 +17,7 @@ import syntoma.core.chain.Plugging;
 import syntoma.core.chain.RadioMode;
 import syntoma.core.chain.Settings;
 import syntoma.core.chain.Source;
+import syntoma.core.design.Variation;
 
 /**
  * A chain as it is put together: its parts by the number of their gear.
@@ -38,6 +40,9 @@ public record ChainPlan(
         String source) {
     private static final int MOST_PARTS = 40;
     private static final int MOST_BANDS = 300;
+
+    /** A plate of 20 × 20 cm, which is what most sheets ask for. */
+    private static final double USUAL_PLATE_CM2 = 400;
 
     /**
      * An antenna, what lengthens its leads, where it is, and how high.
@@ -69,6 +74,15 @@ public record ChainPlan(
 
         Run with(long otherAntenna) {
             return new Run(otherAntenna, cables, Map.of(), mount, placement, mastM, plateCm2);
+        }
+
+        Run raised(double metres) {
+            return new Run(antenna, cables, leadCables, mount, placement, metres, plateCm2);
+        }
+
+        Run onPlate(boolean with) {
+            Double plate = with ? Objects.requireNonNullElse(plateCm2, USUAL_PLATE_CM2) : null;
+            return new Run(antenna, cables, leadCables, mount, placement, mastM, plate);
         }
 
         Stream<Long> gear() {
@@ -212,5 +226,35 @@ public record ChainPlan(
         Run run = runs.isEmpty() ? Run.plain(other) : runs.get(0).with(other);
         return new ChainPlan(
                 device, devicePlacement, booster, List.of(run), adapters, sims, Map.of(), mode, lockedBands, source);
+    }
+
+    /** The same with one thing changed; what is no part of a chain leaves it as it is. */
+    public ChainPlan varied(Variation variation) {
+        return switch (variation.kind()) {
+            case BANDS ->
+                new ChainPlan(
+                        device,
+                        devicePlacement,
+                        booster,
+                        runs,
+                        adapters,
+                        sims,
+                        wiring,
+                        RadioMode.LOCKED.label(),
+                        variation.bands(),
+                        source);
+            case BOOSTER, ANTENNAS ->
+                new ChainPlan(
+                        device, devicePlacement, null, List.of(), List.of(), sims, Map.of(), mode, lockedBands, source);
+            case HEIGHT -> withRuns(run -> run.raised(variation.metres()));
+            case PLATE -> withRuns(run -> run.onPlate(variation.value().equals("with")));
+            case PLACE, SPACING -> this;
+        };
+    }
+
+    private ChainPlan withRuns(UnaryOperator<Run> change) {
+        List<Run> changed = runs.stream().map(change).toList();
+        return new ChainPlan(
+                device, devicePlacement, booster, changed, adapters, sims, wiring, mode, lockedBands, source);
     }
 }

@@ -1,7 +1,11 @@
 package syntoma.app.trial;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -18,17 +22,33 @@ import syntoma.app.platform.Register;
 @RequestMapping("/api/trials")
 class DesignController {
     private final Designs designs;
-    private final Plans plans;
+    private final Templates templates;
+    private final KeptDesigns kept;
     private final Sheets sheets;
+    private final TrialCalendar calendar;
 
-    DesignController(Designs designs, Plans plans, Sheets sheets) {
+    DesignController(Designs designs, Templates templates, KeptDesigns kept, Sheets sheets, TrialCalendar calendar) {
         this.designs = designs;
-        this.plans = plans;
+        this.templates = templates;
+        this.kept = kept;
         this.sheets = sheets;
+        this.calendar = calendar;
     }
 
     /** A trial to be kept as it is designed. */
     record DesignedRequest(@Nullable String campsite, @Nullable String name, @Nullable DesignRequest design) {}
+
+    /** Trials that are made again and again, filled in from what is on board. */
+    @GetMapping("/templates")
+    List<Templates.TemplateView> templates() {
+        return templates.all();
+    }
+
+    /** What may be changed about a setup while it is tried. */
+    @GetMapping("/changes")
+    List<Templates.ChangeKind> changes() {
+        return Templates.changes();
+    }
 
     /** What a trial would take and could show; keeps nothing. */
     @PostMapping("/design")
@@ -47,9 +67,7 @@ class DesignController {
             throw new InvalidInput("design", "design is missing");
         }
         String name = Register.name("name", asked.name());
-        DesignView design = designs.design(asked.design());
-        plans.plan(asked.campsite(), name, design, asked.design());
-        return sheets.of(asked.campsite(), name);
+        return kept.keep(asked.campsite(), name, asked.design());
     }
 
     /** The designed trials that are not made yet, the latest first. */
@@ -62,5 +80,14 @@ class DesignController {
     @GetMapping("/sheet")
     Sheets.SheetView sheet(@RequestParam String campsite, @RequestParam String trial) {
         return sheets.of(campsite, trial);
+    }
+
+    /** The times at which the rounds of a trial are made, for a calendar. */
+    @GetMapping(path = "/calendar", produces = "text/calendar")
+    ResponseEntity<String> calendar(@RequestParam String campsite, @RequestParam String trial) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"trial.ics\"")
+                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
+                .body(calendar.of(campsite, trial));
     }
 }

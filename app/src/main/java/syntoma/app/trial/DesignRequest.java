@@ -14,6 +14,7 @@ import org.springframework.lang.Nullable;
  * @param saving time or data; time where it is missing
  * @param order turning or drawn; turning where it is missing
  * @param seed from which the order is drawn; one is chosen where it is missing
+ * @param spread times of day such as 08:00 over which the rounds are shared out; made at once where there are none
  */
 record DesignRequest(
         @Nullable List<ContenderRequest> contenders,
@@ -23,12 +24,22 @@ record DesignRequest(
         @Nullable Double gb,
         @Nullable String saving,
         @Nullable String order,
-        @Nullable Integer seed) {
+        @Nullable Integer seed,
+        @Nullable List<String> spread) {
 
     /**
      * A setup on a carrier.
      *
      * @param carrier the one of the standing line where it is missing
+     * @param change what is different about the setup while it is tried; nothing where it is missing
      */
-    record ContenderRequest(@Nullable String setup, @Nullable String carrier) {}
+    record ContenderRequest(@Nullable String setup, @Nullable String carrier, @Nullable ChangeRequest change) {}
+
+    /**
+     * One thing changed about a setup.
+     *
+     * @param kind bands, booster, antennas, place, height, spacing or plate
+     * @param value as the kind allows
+     */
+    record ChangeRequest(@Nullable String kind, @Nullable String value) {}
 }

@@ -1,5 +1,6 @@
 package syntoma.app.trial;
 
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
@@ -21,6 +22,8 @@ import syntoma.core.trial.NextStep;
  * @param warnings what speaks against a contender, which is not forbidden all the same
  * @param cannot what it cannot answer
  * @param restsOn what the scatter and the rates are taken from, in words
+ * @param left what it takes of each carrier's plan, and what is left then
+ * @param sessions when its rounds are made, where it is spread over times of day
  */
 record DesignView(
         String sentence,
@@ -40,7 +43,19 @@ record DesignView(
         List<String> cannot,
         List<String> restsOn,
         int seed,
-        List<VisitView> visits) {
+        List<VisitView> visits,
+        List<PlanLeft> left,
+        List<TimeOfDay> sessions) {
+
+    /**
+     * What a trial takes of a plan.
+     *
+     * @param leftGb of the month's allowance, less what runs have taken of it; null where the allowance is not known
+     */
+    record PlanLeft(String carrier, double gb, @Nullable Double leftGb) {}
+
+    /** The rounds of one time of day, in the time of the place. */
+    record TimeOfDay(LocalDateTime at, int fromRound, int toRound) {}
 
     /**
      * A contender with what it is expected to bring.

@@ -1,8 +1,10 @@
 package syntoma.app.trial;
 
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -13,25 +15,22 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.campsite.StandingService.StandingLine;
+import syntoma.app.instrument.PlanUse;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.need.Needs;
 import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
-import syntoma.app.platform.Register;
-import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupName;
-import syntoma.app.setup.SetupService;
-import syntoma.app.setup.Setups;
+import syntoma.app.trial.Entrants.Entrant;
 import syntoma.core.design.Contender;
+import syntoma.core.design.Effort;
 import syntoma.core.design.Move;
 import syntoma.core.design.Noise;
 import syntoma.core.design.Order;
 import syntoma.core.design.Planner;
 import syntoma.core.design.Question;
+import syntoma.core.design.Sessions;
 import syntoma.core.design.Visit;
 import syntoma.core.design.Work;
-import syntoma.core.fit.FitCase;
-import syntoma.core.fit.FitCheck;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.RunKind;
@@ -46,31 +45,20 @@ class Designs {
     /** What is asked for where nothing was said: the usual difference that is worth an evening. */
     private static final double USUAL_DIFFERENCE = 1.4;
 
-    private final Setups setups;
-    private final SetupService chains;
-    private final FitService fits;
+    private final Entrants entrants;
+    private final PlanUse plans;
     private final StandingService standing;
     private final Needs needs;
     private final Expected expected;
     private final Random random = new Random();
 
-    Designs(
-            Setups setups,
-            SetupService chains,
-            FitService fits,
-            StandingService standing,
-            Needs needs,
-            Expected expected) {
-        this.setups = setups;
-        this.chains = chains;
-        this.fits = fits;
+    Designs(Entrants entrants, PlanUse plans, StandingService standing, Needs needs, Expected expected) {
+        this.entrants = entrants;
+        this.plans = plans;
         this.standing = standing;
         this.needs = needs;
         this.expected = expected;
     }
-
-    /** A contender as it was asked for, and as the core sees it. */
-    private record Named(SetupName setup, @Nullable String carrier, Contender contender, List<String> warnings) {}
 
     /**
      * Designs a trial.
@@ -78,13 +66,19 @@ class Designs {
      * @throws InvalidInput naming what is wrong with what was asked
      */
     DesignView design(DesignRequest asked) {
-        Asked question = asked(asked, Optional.empty());
+        Asked question = asked(asked);
         Planner.Design design = Planner.design(question.question);
         return view(question, design);
     }
 
     /** A question with what it was made of. */
-    private record Asked(Question question, List<Named> named, int seed, List<String> restsOn) {}
+    private record Asked(
+            Question question,
+            List<Entrant> named,
+            int seed,
+            List<String> restsOn,
+            List<LocalTime> spread,
+            LocalDateTime now) {}
 
     /**
      * A trial that was designed before, with its visits as they are by now.
@@ -111,9 +105,11 @@ class Designs {
     }
 
     /** A designed trial once more: its order is that of its seed. */
-    Made again(DesignRequest asked, int rounds, int runs) {
-        Asked question = asked(asked, Optional.of(Noise.USUAL));
-        List<Visit> visits = Planner.effort(question.question, rounds, runs).visits();
+    Made again(TrialPlan kept) {
+        StandingLine line = standing.line();
+        Asked question = asked(kept.request(), entrants.of(kept, line), line, Optional.of(Noise.USUAL));
+        List<Visit> visits =
+                Planner.effort(question.question, kept.plannedRounds, kept.runs).visits();
         return new Made(
                 contenders(question),
                 visits,
@@ -124,19 +120,28 @@ class Designs {
                         .toList());
     }
 
-    private Asked asked(DesignRequest asked, Optional<Noise> known) {
+    private Asked asked(DesignRequest asked) {
         StandingLine line = standing.line();
-        List<Named> named = named(asked, line);
+        return asked(asked, entrants.of(asked, line), line, Optional.empty());
+    }
+
+    private Asked asked(DesignRequest asked, List<Entrant> named, StandingLine line, Optional<Noise> known) {
         List<LoggedMeasurement> latest = expected.latest(
-                named.stream().map(n -> n.setup.name()).distinct().toList());
+                named.stream().map(n -> n.setup().name()).distinct().toList());
         List<Question.Rates> rates = named.stream()
-                .map(n -> Expected.rates(latest, n.setup.name(), n.carrier, line.campsite()))
+                .map(n -> Expected.rates(latest, n.setup().name(), n.carrier(), line.campsite()))
                 .toList();
         Figure metric = metric();
         Optional<Noise> own = known.or(() -> expected.noise(metric));
         int seed = asked.seed() == null ? random.nextInt(Integer.MAX_VALUE) : asked.seed();
         Question question = question(asked, named, rates, own.orElse(Noise.USUAL), line, seed);
-        return new Asked(question, named, seed, restsOn(metric, own, question.noise(), rates, named));
+        return new Asked(
+                question,
+                named,
+                seed,
+                restsOn(metric, own, question.noise(), rates, named),
+                times(asked),
+                line.now().toLocalDateTime());
     }
 
     /** The speed that the need asks for first. */
@@ -145,57 +150,9 @@ class Designs {
                 .get(0);
     }
 
-    private List<Named> named(DesignRequest asked, StandingLine line) {
-        List<DesignRequest.ContenderRequest> contenders = asked.contenders() == null ? List.of() : asked.contenders();
-        if (contenders.size() > Question.MOST_CONTENDERS) {
-            throw new InvalidInput(
-                    "contenders",
-                    "contenders are " + contenders.size() + "; allowed are 2 to " + Question.MOST_CONTENDERS);
-        }
-        Map<Long, SetupService.Planned> plans = chains.plans();
-        FitService.Ground ground = fits.ground();
-        return IntStream.range(0, contenders.size())
-                .mapToObj(i -> named("contenders[" + i + "]", contenders.get(i), line, plans, ground))
-                .toList();
-    }
-
-    private Named named(
-            String field,
-            @Nullable DesignRequest.ContenderRequest asked,
-            StandingLine line,
-            Map<Long, SetupService.Planned> plans,
-            FitService.Ground ground) {
-        if (asked == null || asked.setup() == null) {
-            throw new InvalidInput(field + ".setup", field + ".setup is missing");
-        }
-        SetupName setup = setup(field + ".setup", asked.setup());
-        String carrier = asked.carrier() == null
-                ? line.carrier()
-                : InvalidInput.naming(
-                        field + ".carrier", () -> Text.name("carrier", asked.carrier(), Register.LONGEST_NAME));
-        String on = carrier == null ? "" : carrier;
-        SetupService.Planned plan = plans.get(setup.id());
-        if (plan == null || plan.plan().device() == null) {
-            return new Named(setup, carrier, Contender.named(setup.name(), on), List.of());
-        }
-        FitCase fit = FitService.fit(plan.plan(), ground);
-        List<String> blockers = FitCheck.of(fit).blockers().stream()
-                .map(b -> setup.name() + ": " + b.says())
-                .toList();
-        return new Named(setup, carrier, Contender.of(setup.name(), on, fit.chain()), blockers);
-    }
-
-    private SetupName setup(String field, String name) {
-        try {
-            return setups.of(name);
-        } catch (NotFound none) {
-            throw new InvalidInput(field, none.getMessage());
-        }
-    }
-
     private static Question question(
             DesignRequest asked,
-            List<Named> named,
+            List<Entrant> named,
             List<Question.Rates> rates,
             Noise noise,
             StandingLine line,
@@ -213,12 +170,12 @@ class Designs {
                         () -> Labels.find("saving", asked.saving(), Question.Saving.values(), Question.Saving::label));
         Optional<Contender> up = named.stream()
                 .filter(n -> line.setup() != null
-                        && n.setup.id() == line.setup().id()
-                        && n.contender.carrier().equals(line.carrier()))
-                .map(Named::contender)
+                        && n.setup().id() == line.setup().id()
+                        && n.contender().carrier().equals(line.carrier()))
+                .map(Entrant::contender)
                 .findFirst();
         return byItsField(() -> new Question(
-                named.stream().map(Named::contender).toList(),
+                named.stream().map(Entrant::contender).toList(),
                 asked.difference() == null ? USUAL_DIFFERENCE : asked.difference(),
                 noise,
                 kind,
@@ -229,7 +186,27 @@ class Designs {
                 seed,
                 optional(asked.minutes()),
                 optional(asked.gb()),
-                saving));
+                saving,
+                Math.max(1, times(asked).size())));
+    }
+
+    /** The times of day over which it is spread; none where it is made at once. */
+    private static List<LocalTime> times(DesignRequest asked) {
+        List<String> spread = asked.spread() == null ? List.of() : asked.spread();
+        return IntStream.range(0, spread.size())
+                .mapToObj(i -> time("spread[" + i + "]", spread.get(i)))
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    private static LocalTime time(String field, @Nullable String text) {
+        try {
+            return LocalTime.parse(String.valueOf(text));
+        } catch (DateTimeParseException e) {
+            throw new InvalidInput(
+                    field, field + " is " + Text.quoted(String.valueOf(text)) + "; allowed is a time such as 08:00");
+        }
     }
 
     /** What core refuses of a question begins with the name of what is wrong. */
@@ -246,7 +223,7 @@ class Designs {
     }
 
     private static List<String> restsOn(
-            Figure metric, Optional<Noise> own, Noise noise, List<Question.Rates> rates, List<Named> named) {
+            Figure metric, Optional<Noise> own, Noise noise, List<Question.Rates> rates, List<Entrant> named) {
         List<String> said = new ArrayList<>();
         String share = Values.rounded(100 * (Math.exp(noise.ofRound(1)) - 1), 0);
         said.add(
@@ -258,7 +235,7 @@ class Designs {
                                 + " % from round to round, as is usual.");
         List<String> unknown = IntStream.range(0, rates.size())
                 .filter(i -> !rates.get(i).known())
-                .mapToObj(i -> named.get(i).setup.name())
+                .mapToObj(i -> named.get(i).setup().name())
                 .toList();
         if (!unknown.isEmpty()) {
             said.add("Not measured yet: " + String.join(", ", unknown)
@@ -267,8 +244,15 @@ class Designs {
         return said;
     }
 
-    private static DesignView view(Asked asked, Planner.Design design) {
+    private DesignView view(Asked asked, Planner.Design design) {
         Question question = asked.question;
+        Effort effort = design.effort();
+        List<DesignView.PlanLeft> left = question.contenders().stream()
+                .map(Contender::carrier)
+                .filter(carrier -> !carrier.isEmpty())
+                .distinct()
+                .map(carrier -> planLeft(carrier, effort.gbOn(carrier, question)))
+                .toList();
         return new DesignView(
                 design.sentence(question),
                 contenders(asked),
@@ -284,13 +268,39 @@ class Designs {
                 design.enough(),
                 design.advice(),
                 asked.named.stream()
-                        .flatMap(n -> n.warnings.stream())
+                        .flatMap(n -> n.warnings().stream())
                         .distinct()
                         .toList(),
                 design.cannot(),
                 asked.restsOn,
                 asked.seed,
-                design.effort().visits().stream().map(v -> visit(v, question)).toList());
+                design.effort().visits().stream().map(v -> visit(v, question)).toList(),
+                left,
+                sessions(effort.rounds(), asked.spread, asked.now));
+    }
+
+    static List<DesignView.TimeOfDay> sessions(int rounds, List<LocalTime> spread, LocalDateTime now) {
+        return spread.isEmpty()
+                ? List.of()
+                : Sessions.of(rounds, spread, now).stream()
+                        .map(s -> new DesignView.TimeOfDay(s.at(), s.fromRound(), s.toRound()))
+                        .toList();
+    }
+
+    private DesignView.PlanLeft planLeft(String carrier, double gb) {
+        PlanUse.PlanUseView use = plans.of(carrier);
+        Double left = use.allowanceGb() == null ? null : use.allowanceGb() - use.runsGb() - gb;
+        return new DesignView.PlanLeft(carrier, gb, left);
+    }
+
+    /**
+     * Keeps what a design changes about setups as setups of their own, so that they can be logged under their names.
+     *
+     * @return the names of the contenders, in their order
+     */
+    @Transactional
+    public List<SetupName> settled(DesignRequest asked) {
+        return entrants.settled(entrants.of(asked, standing.line()));
     }
 
     private static List<DesignView.ContenderView> contenders(Asked asked) {
@@ -300,9 +310,9 @@ class Designs {
                 .toList();
     }
 
-    private static DesignView.ContenderView contender(Named named, Question.Rates rates) {
+    private static DesignView.ContenderView contender(Entrant named, Question.Rates rates) {
         return new DesignView.ContenderView(
-                named.setup, named.carrier, rates.downMbps(), rates.upMbps(), rates.known());
+                named.setup(), named.carrier(), rates.downMbps(), rates.upMbps(), rates.known());
     }
 
     private static DesignView.VisitView visit(Visit visit, Question question) {

@@ -20,6 +20,7 @@ import syntoma.app.measurement.Selection;
 import syntoma.app.measurement.TrialSpan;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.setup.SetupName;
 import syntoma.core.trial.NextStep;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Looks;
@@ -92,8 +93,8 @@ public class Plans implements PlannedTrials {
      * @throws InvalidInput when it has measurements already
      * @throws Conflict when it is planned already
      */
-    void plan(String campsite, String name, DesignView design, DesignRequest asked) {
-        keep(campsite, name, design.rounds()).designed(design, asked);
+    void plan(String campsite, String name, DesignView design, DesignRequest asked, List<SetupName> names) {
+        keep(campsite, name, design.rounds()).designed(design, asked, names);
     }
 
     /** The latest plans that were designed, the last first. */

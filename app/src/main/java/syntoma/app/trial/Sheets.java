@@ -44,6 +44,7 @@ class Sheets {
      * @param minutesLeft of the whole
      * @param gbLeft that the runs to come take
      * @param minutesOfRun what one run takes
+     * @param sessions when its rounds are made, where it is spread over times of day
      */
     record SheetView(
             String campsite,
@@ -57,7 +58,17 @@ class Sheets {
             @Nullable Integer next,
             double minutesLeft,
             double gbLeft,
-            double minutesOfRun) {}
+            double minutesOfRun,
+            List<DesignView.TimeOfDay> sessions) {
+
+        /** What the rounds of one time of day take. */
+        double minutes(DesignView.TimeOfDay session) {
+            return visits.stream()
+                    .filter(v -> v.round() >= session.fromRound() && v.round() <= session.toRound())
+                    .mapToDouble(v -> v.minutes() + v.settleS() / 60.0 + runs * minutesOfRun)
+                    .sum();
+        }
+    }
 
     /** A designed trial in a list, with how many of its visits are made. */
     record SheetRow(String campsite, String trial, int made, int visits) {}
@@ -88,7 +99,7 @@ class Sheets {
         TrialPlan plan = plans.designed(place, trial)
                 .orElseThrow(() ->
                         new NotFound("no trial that was designed is named " + Text.quoted(trial) + " at " + campsite));
-        Designs.Made made = designs.again(plan.request(), plan.plannedRounds, plan.runs);
+        Designs.Made made = designs.again(plan);
         List<Visit> visits = made.visits();
         Remaining remaining = Remaining.of(
                 visits,
@@ -109,7 +120,8 @@ class Sheets {
                 remaining.next().orElse(null),
                 left(remaining, made::minutes),
                 left(remaining, made::gb),
-                made.minutesOfRun());
+                made.minutesOfRun(),
+                Designs.sessions(plan.plannedRounds, plan.times(), plan.plannedAt.toLocalDateTime()));
     }
 
     /** What to measure next in a designed trial; empty where it was not designed, or all of it is made. */

@@ -8,11 +8,14 @@ import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.OneToMany;
 import jakarta.persistence.OrderBy;
+import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
+import syntoma.app.setup.SetupName;
 import syntoma.core.design.Order;
 
 /** A trial known before its measurements: how many rounds it was planned for, and how it was designed. */
@@ -43,6 +46,10 @@ class TrialPlan {
     @Nullable
     Double difference;
 
+    /** Times of day, with commas between; null where it is made at once. */
+    @Nullable
+    String spread;
+
     @OneToMany(cascade = CascadeType.ALL, orphanRemoval = true)
     @JoinColumn(name = "plan_id", nullable = false)
     @OrderBy("place")
@@ -58,34 +65,38 @@ class TrialPlan {
     }
 
     /** Keeps how it was designed. */
-    void designed(DesignView design, DesignRequest asked) {
+    void designed(DesignView design, DesignRequest asked, List<SetupName> names) {
         runs = design.runs();
         kind = design.kind();
         visitOrder = Optional.ofNullable(asked.order()).orElse(Order.TURNING.label());
         seed = design.seed();
         difference = asked.difference();
-        for (DesignView.ContenderView contender : design.contenders()) {
-            contenders.add(
-                    new TrialContender(contenders.size(), contender.setup().name(), contender.carrier()));
+        spread = asked.spread() == null || asked.spread().isEmpty() ? null : String.join(",", asked.spread());
+        for (int i = 0; i < names.size(); i++) {
+            contenders.add(new TrialContender(
+                    i,
+                    names.get(i).name(),
+                    asked.contenders().get(i),
+                    design.contenders().get(i).carrier()));
         }
+    }
+
+    List<LocalTime> times() {
+        return spread == null
+                ? List.of()
+                : Arrays.stream(spread.split(","))
+                        .map(LocalTime::parse)
+                        .distinct()
+                        .sorted()
+                        .toList();
     }
 
     boolean isDesigned() {
         return runs != null;
     }
 
-    /** The design, as it would be asked for again. */
+    /** The design, as it would be asked for again; its contenders are told from here. */
     DesignRequest request() {
-        return new DesignRequest(
-                contenders.stream()
-                        .map(c -> new DesignRequest.ContenderRequest(c.setup, c.carrier))
-                        .toList(),
-                difference,
-                kind,
-                null,
-                null,
-                null,
-                visitOrder,
-                seed);
+        return new DesignRequest(null, difference, kind, null, null, null, visitOrder, seed, null);
     }
 }

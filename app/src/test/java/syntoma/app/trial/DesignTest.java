@@ -135,11 +135,84 @@ class DesignTest {
                 "difference|{\"contenders\":%s,\"difference\":1}",
                 "kind|{\"contenders\":%s,\"kind\":\"best\"}",
                 "saving|{\"contenders\":%s,\"saving\":\"face\"}",
-                "order|{\"contenders\":%s,\"order\":\"tidy\"}"
+                "order|{\"contenders\":%s,\"order\":\"tidy\"}",
+                "spread[0]|{\"contenders\":%s,\"spread\":[\"noon\"]}",
+                "spread|{\"contenders\":%s,\"spread\":[\"01:00\",\"02:00\",\"03:00\",\"04:00\",\"05:00\",\"06:00\",\"07:00\"]}",
+                "contenders[0].change|{\"contenders\":[{\"setup\":\"Roof dome\",\"change\":{\"kind\":\"bands\",\"value\":\"B999\"}},{\"setup\":\"Roof dome\"}]}",
+                "contenders[0].change|{\"contenders\":[{\"setup\":\"Roof dome\",\"change\":{\"kind\":\"tune\",\"value\":\"on\"}},{\"setup\":\"Roof dome\"}]}"
             })
     void what_is_asked_wrongly_is_refused_by_its_field(String field, String body) throws Exception {
         Requests.Answer refused = send("/api/trials/design", body.replace("%s", TWO));
         assertEquals(400, refused.status(), refused.text());
         assertEquals(field, refused.json().at("/errors/0/field").asText(), refused.text());
+    }
+
+    @Test
+    void a_band_sweep_is_filled_in_from_the_rig_and_kept_with_setups_of_its_own() throws Exception {
+        JsonNode sweep = template("bands");
+        assertTrue(sweep.get("contenders").size() >= 3, sweep.toString());
+        JsonNode third = sweep.at("/contenders/2");
+        assertEquals("bands", third.at("/change/kind").asText());
+        Requests.Answer kept = send(
+                "/api/trials/designed",
+                "{\"campsite\":\"Quarry Lake\",\"name\":\"Sweep\",\"design\":{\"difference\":2,\"contenders\":"
+                        + sweep.get("contenders") + "}}");
+        assertEquals(201, kept.status(), kept.text());
+        String name = kept.json().at("/contenders/2/setup/name").asText();
+        String band = third.at("/change/value").asText();
+        assertEquals(third.get("setup").asText() + ", " + band + " alone", name);
+        JsonNode setup = requests.read("/api/setups/"
+                        + kept.json().at("/contenders/2/setup/id").asLong())
+                .json();
+        assertEquals(band, setup.at("/plan/lockedBands/0").asText(), "what is tried stands in Rig as it was tried");
+        assertTrue(kept.text().contains("Hold Curlew to " + band), kept.text());
+    }
+
+    private JsonNode template(String key) throws Exception {
+        for (JsonNode template : requests.read("/api/trials/templates").json()) {
+            if (template.get("key").asText().equals(key)) {
+                return template;
+            }
+        }
+        throw new AssertionError(key);
+    }
+
+    @Test
+    void a_roof_test_begins_with_what_one_has() throws Exception {
+        JsonNode roof = template("roof_test");
+        JsonNode design = send(
+                        "/api/trials/design",
+                        "{\"seed\":" + roof.get("seed") + ",\"contenders\":" + roof.get("contenders") + "}")
+                .json();
+        assertEquals(0, design.at("/visits/0/contender").asInt(), design.toString());
+    }
+
+    @Test
+    void a_trial_is_spread_over_the_day_with_a_calendar() throws Exception {
+        String asked = "{\"campsite\":\"Quarry Lake\",\"name\":\"Spread\",\"design\":{\"contenders\":" + TWO
+                + ",\"difference\":2,\"seed\":3,\"spread\":[\"20:00\",\"08:00\"]}}";
+        JsonNode kept = send("/api/trials/designed", asked).json();
+        assertEquals(2, kept.get("sessions").size(), kept.toString());
+        assertEquals(0, kept.get("rounds").asInt() % 2, "as many rounds at each time of day");
+        Requests.Answer calendar = requests.read("/api/trials/calendar?campsite={place}&trial=Spread", "Quarry Lake");
+        assertEquals(200, calendar.status(), calendar.text());
+        assertEquals(2, calendar.text().split("BEGIN:VEVENT", -1).length - 1, calendar.text());
+        assertTrue(calendar.text().contains("SUMMARY:Spread: rounds 1 to "), calendar.text());
+        assertTrue(calendar.text().contains("LOCATION:Quarry Lake"), calendar.text());
+        assertEquals(
+                404,
+                requests.read("/api/trials/calendar?campsite={place}&trial=Saturday evening", "Lighthouse Meadow")
+                        .status(),
+                "a trial that was not designed has no times");
+    }
+
+    @Test
+    void what_a_carrier_s_plan_is_left_with_is_said() throws Exception {
+        JsonNode left = design(",\"difference\":2,\"seed\":3").at("/left/0");
+        assertEquals("Tarnwave", left.get("carrier").asText());
+        assertTrue(
+                left.get("gb").asDouble() > 0
+                        && left.get("leftGb").asDouble() + left.get("gb").asDouble() <= 500,
+                left.toString());
     }
 }

@@ -18,6 +18,7 @@ import syntoma.core.chain.RadioMode;
  * @param antennas by name, with the height of each above the roof in m
  * @param booster empty where there is none
  * @param bands locked to, with the mode; “automatic” where the device chooses
+ * @param arranged what else hands arrange for it
  */
 public record Contender(
         String setup,
@@ -26,10 +27,19 @@ public record Contender(
         String place,
         SortedMap<String, Double> antennas,
         Optional<String> booster,
-        String bands) {
+        String bands,
+        Optional<Variation.Arranged> arranged) {
     /** A setup of which nothing is known but its name. */
     public static Contender named(String setup, String carrier) {
-        return new Contender(setup, carrier, "", "", new TreeMap<>(), Optional.empty(), RadioMode.AUTOMATIC.label());
+        return new Contender(
+                setup,
+                carrier,
+                "",
+                "",
+                new TreeMap<>(),
+                Optional.empty(),
+                RadioMode.AUTOMATIC.label(),
+                Optional.empty());
     }
 
     public Contender {
@@ -47,11 +57,17 @@ public record Contender(
                 chain.devicePlacement().label(),
                 antennas,
                 chain.booster().map(Booster::name),
-                bands(chain.settings().lockedBands(), chain.settings().mode()));
+                bands(chain.settings().lockedBands(), chain.settings().mode()),
+                Optional.empty());
     }
 
     private static String bands(List<String> locked, RadioMode mode) {
         return locked.isEmpty() || mode == RadioMode.AUTOMATIC ? mode.label() : String.join(" + ", locked);
+    }
+
+    /** The same with something arranged that is no part of its chain. */
+    public Contender arranged(Optional<Variation.Arranged> how) {
+        return new Contender(setup, carrier, device, place, antennas, booster, bands, how);
     }
 
     /** As a person would call it beside others: with its carrier where they are on several. */

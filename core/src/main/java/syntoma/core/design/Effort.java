@@ -1,6 +1,7 @@
 package syntoma.core.design;
 
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * What a trial takes.
@@ -21,5 +22,13 @@ public record Effort(int rounds, int runs, List<Visit> visits, double minutes, d
     public boolean fits(Question question) {
         return minutes <= question.minutes().orElse(Double.POSITIVE_INFINITY)
                 && gb <= question.gb().orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /** What the runs on one carrier take, in GB. */
+    public double gbOn(String carrier, Question question) {
+        return IntStream.range(0, question.contenders().size())
+                .filter(i -> question.contenders().get(i).carrier().equals(carrier))
+                .mapToDouble(i -> rounds * runs * question.rates().get(i).gbOfRun(question.kind()))
+                .sum();
     }
 }

@@ -22,7 +22,9 @@ final class Limits {
             cannot.add("Which is faster: runs for the latency alone measure no rate.");
         }
         cannot.add(
-                "What it would be at another hour or another campsite: cells are busier in the evening, and the next place has others.");
+                question.sessions() > 1
+                        ? "What it would be at another campsite, which has other cells."
+                        : "What it would be at another hour or another campsite: cells are busier in the evening, and the next place has others.");
         return cannot;
     }
 
@@ -53,6 +55,7 @@ final class Limits {
         note(changed, "the antennas", one, other, Contender::antennas);
         note(changed, "the booster", one, other, Contender::booster);
         note(changed, "the bands", one, other, Contender::bands);
+        note(changed, "how it is arranged", one, other, Contender::arranged);
         return changed;
     }
 

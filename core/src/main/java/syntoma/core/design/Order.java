@@ -54,4 +54,13 @@ public enum Order {
         }
         return List.copyOf(all);
     }
+
+    /** The first seed from another on with which the baseline comes first. */
+    public static long seedWithBaselineFirst(int contenders, long from) {
+        long seed = from;
+        while (TURNING.rounds(contenders, 1, seed).get(0).get(0) != 0) {
+            seed++;
+        }
+        return seed;
+    }
 }

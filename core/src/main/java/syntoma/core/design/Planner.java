@@ -93,7 +93,7 @@ public final class Planner {
                 .mapToObj(this::mostRounds)
                 .flatMap(Optional::stream)
                 .max(Comparator.comparingDouble(this::chance));
-        Effort made = room.orElseGet(() -> course.effort(Looks.FEWEST, 1));
+        Effort made = room.orElseGet(() -> course.effort(Sessions.rounds(Looks.FEWEST, question.sessions()), 1));
         return design(
                 made, room.isPresent(), false, advice(wanted.stream().min(cheapest()), rounds, made, room.isPresent()));
     }
@@ -117,7 +117,8 @@ public final class Planner {
                 .map(runs -> {
                     OptionalInt rounds = RoundsWanted.planned(
                             Math.log(question.difference()), question.noise().ofRound(runs), question.family());
-                    return rounds.orElse(0);
+                    int even = Sessions.rounds(rounds.orElse(0), question.sessions());
+                    return even > Looks.MOST ? 0 : even;
                 })
                 .toArray();
     }
@@ -137,7 +138,9 @@ public final class Planner {
 
     /** As many rounds as there is room for; empty where there is none for three. */
     private Optional<Effort> mostRounds(int runs) {
+        int sessions = question.sessions();
         return IntStream.iterate(Looks.MOST, rounds -> rounds >= Looks.FEWEST, rounds -> rounds - 1)
+                .filter(rounds -> rounds % sessions == 0)
                 .mapToObj(rounds -> course.effort(rounds, runs))
                 .filter(effort -> effort.fits(question))
                 .findFirst();

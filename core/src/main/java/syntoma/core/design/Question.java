@@ -23,6 +23,7 @@ import syntoma.core.unit.Values;
  * @param minutes that there are
  * @param gb that may be used
  * @param saving what is to be saved where there is a choice
+ * @param sessions over how many times of day it is spread; 1 for all at once
  */
 public record Question(
         List<Contender> contenders,
@@ -36,7 +37,8 @@ public record Question(
         long seed,
         OptionalDouble minutes,
         OptionalDouble gb,
-        Saving saving) {
+        Saving saving,
+        int sessions) {
     /** More of them no day is long enough for. */
     public static final int MOST_CONTENDERS = 8;
 
@@ -91,6 +93,7 @@ public record Question(
                 });
         Values.within("difference", difference, SMALLEST_DIFFERENCE, LARGEST_DIFFERENCE, "times");
         minutes.ifPresent(m -> Values.within("minutes", m, 1, LONGEST_MINUTES, "min"));
+        Values.within("spread", sessions, 1, Sessions.MOST, "times of day");
         gb.ifPresent(g -> Values.within("gb", g, 0.001, MOST_GB, "GB"));
     }
 
@@ -109,10 +112,12 @@ public record Question(
         List<Rates> fewerRates = new ArrayList<>(rates);
         fewer.remove(place);
         fewerRates.remove(place);
-        return new Question(fewer, difference, noise, kind, fewerRates, work, up, order, seed, minutes, gb, saving);
+        return new Question(
+                fewer, difference, noise, kind, fewerRates, work, up, order, seed, minutes, gb, saving, sessions);
     }
 
     Question with(RunKind other) {
-        return new Question(contenders, difference, noise, other, rates, work, up, order, seed, minutes, gb, saving);
+        return new Question(
+                contenders, difference, noise, other, rates, work, up, order, seed, minutes, gb, saving, sessions);
     }
 }

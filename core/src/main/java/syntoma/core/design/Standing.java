@@ -30,6 +30,7 @@ public final class Standing {
     private final Map<String, Set<String>> leads = new HashMap<>();
     private final Map<String, String> bands = new HashMap<>();
     private final Map<String, Double> heights = new HashMap<>();
+    private Optional<Variation.Arranged> arranged = Optional.empty();
 
     private Standing() {}
 
@@ -69,7 +70,7 @@ public final class Standing {
                     next.booster().map(b -> "Switch " + b + " on.").orElse("Switch the booster off.")));
         }
         String place = places.get(next.device());
-        if (place != null && !place.equals(next.place())) {
+        if (place != null && !place.equals(next.place()) && next.arranged().isEmpty()) {
             moves.add(Move.of(Work.PLACE, "Put " + name + " in its place: " + next.place() + "."));
         }
         if (!next.bands().equals(bands.getOrDefault(next.device(), "automatic"))) {
@@ -78,6 +79,12 @@ public final class Standing {
                     next.bands().equals("automatic")
                             ? "Let " + name + " choose its bands."
                             : "Hold " + name + " to " + next.bands() + "."));
+        }
+        if (!next.arranged().equals(arranged)) {
+            moves.add(next.arranged()
+                    .map(how -> how.move(name))
+                    .orElseGet(() -> Move.of(Work.PLACE, "Put things back as they are otherwise.")));
+            arranged = next.arranged();
         }
         known = true;
         device = next.device();

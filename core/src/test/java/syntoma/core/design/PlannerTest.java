@@ -29,7 +29,8 @@ class PlannerTest {
                 "inside",
                 new TreeMap<>(Map.of(antenna, heightM)),
                 Optional.empty(),
-                "automatic");
+                "automatic",
+                Optional.empty());
     }
 
     /** Of which the difference in a round scatters by so much, however many runs there are. */
@@ -56,7 +57,8 @@ class PlannerTest {
                 7,
                 minutes,
                 gb,
-                Question.Saving.TIME);
+                Question.Saving.TIME,
+                1);
     }
 
     private static Question free(double difference, Noise noise, Contender... contenders) {
@@ -106,7 +108,8 @@ class PlannerTest {
                 7,
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
-                Question.Saving.DATA);
+                Question.Saving.DATA,
+                1);
         Effort thrifty = Planner.design(cheap).effort();
         assertEquals(1, thrifty.runs(), "to save data a round more is cheaper than a second run");
         assertTrue(thrifty.rounds() > dear.rounds());
@@ -169,8 +172,15 @@ class PlannerTest {
 
     @Test
     void it_says_what_it_cannot_answer() {
-        Contender both =
-                new Contender("Hotspot", "Brissa", "Plover", "inside", new TreeMap<>(), Optional.empty(), "automatic");
+        Contender both = new Contender(
+                "Hotspot",
+                "Brissa",
+                "Plover",
+                "inside",
+                new TreeMap<>(),
+                Optional.empty(),
+                "automatic",
+                Optional.empty());
         List<String> cannot = Planner.design(free(2, Noise.USUAL, DOME, both)).cannot();
         assertTrue(
                 cannot.stream().anyMatch(c -> c.contains("the carrier and the device and the antennas")),

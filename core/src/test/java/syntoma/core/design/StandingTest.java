@@ -16,7 +16,15 @@ class StandingTest {
     private static final Contender BARE = on("Hotspot", "Tarnwave", "Plover", Map.of());
 
     private static Contender on(String setup, String carrier, String device, Map<String, Double> antennas) {
-        return new Contender(setup, carrier, device, "inside", new TreeMap<>(antennas), Optional.empty(), AUTOMATIC);
+        return new Contender(
+                setup,
+                carrier,
+                device,
+                "inside",
+                new TreeMap<>(antennas),
+                Optional.empty(),
+                AUTOMATIC,
+                Optional.empty());
     }
 
     private static List<Work> works(List<Move> moves) {
@@ -77,8 +85,15 @@ class StandingTest {
     @Test
     void bands_booster_and_place_are_a_hand_each() {
         Standing standing = Standing.with(BARE);
-        Contender held =
-                new Contender("Held", "Tarnwave", "Plover", "window", new TreeMap<>(), Optional.of("Bittern"), "B3");
+        Contender held = new Contender(
+                "Held",
+                "Tarnwave",
+                "Plover",
+                "window",
+                new TreeMap<>(),
+                Optional.of("Bittern"),
+                "B3",
+                Optional.empty());
         List<Move> moves = standing.putUp(held);
         assertEquals(List.of(Work.BOOSTER, Work.PLACE, Work.BANDS), works(moves));
         assertEquals("Hold Plover to B3.", moves.get(2).says());

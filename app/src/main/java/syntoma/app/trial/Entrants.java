@@ -1,0 +1,169 @@
+package syntoma.app.trial;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Component;
+import syntoma.app.campsite.StandingService.StandingLine;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.app.platform.Register;
+import syntoma.app.setup.ChainPlan;
+import syntoma.app.setup.FitService;
+import syntoma.app.setup.SetupName;
+import syntoma.app.setup.SetupService;
+import syntoma.app.setup.Setups;
+import syntoma.core.design.Contender;
+import syntoma.core.design.Question;
+import syntoma.core.design.Variation;
+import syntoma.core.fit.FitCase;
+import syntoma.core.fit.FitCheck;
+import syntoma.core.unit.Text;
+
+/** Who is in a trial: setups on carriers, some of them with one thing changed, as they were asked for and as the core sees them. */
+@Component
+class Entrants {
+    private final Setups setups;
+    private final SetupService chains;
+    private final FitService fits;
+
+    Entrants(Setups setups, SetupService chains, FitService fits) {
+        this.setups = setups;
+        this.chains = chains;
+        this.fits = fits;
+    }
+
+    /**
+     * One of them.
+     *
+     * @param setup of which it is, with the name under which it is tried
+     * @param plan its chain with the change
+     */
+    record Entrant(
+            SetupName setup,
+            @Nullable String carrier,
+            Contender contender,
+            List<String> warnings,
+            @Nullable Variation variation,
+            ChainPlan plan) {}
+
+    /** What is known of all setups at one moment. */
+    private record Known(Map<Long, SetupService.Planned> plans, FitService.Ground ground, @Nullable String carrier) {}
+
+    /**
+     * Those that a design asks for.
+     *
+     * @throws InvalidInput naming the contender that cannot be
+     */
+    List<Entrant> of(DesignRequest asked, StandingLine line) {
+        List<DesignRequest.ContenderRequest> contenders = asked.contenders() == null ? List.of() : asked.contenders();
+        if (contenders.size() > Question.MOST_CONTENDERS) {
+            throw new InvalidInput(
+                    "contenders",
+                    "contenders are " + contenders.size() + "; allowed are 2 to " + Question.MOST_CONTENDERS);
+        }
+        Known known = known(line);
+        return IntStream.range(0, contenders.size())
+                .mapToObj(i -> entrant("contenders[" + i + "]", contenders.get(i), known))
+                .toList();
+    }
+
+    private Known known(StandingLine line) {
+        return new Known(chains.plans(), fits.ground(), line.carrier());
+    }
+
+    private Entrant entrant(String field, @Nullable DesignRequest.ContenderRequest asked, Known known) {
+        if (asked == null || asked.setup() == null) {
+            throw new InvalidInput(field + ".setup", field + ".setup is missing");
+        }
+        SetupName setup = setup(field + ".setup", asked.setup());
+        String carrier = asked.carrier() == null
+                ? known.carrier
+                : InvalidInput.naming(
+                        field + ".carrier", () -> Text.name("carrier", asked.carrier(), Register.LONGEST_NAME));
+        Variation variation = asked.change() == null ? null : variation(field + ".change", asked.change());
+        return entrant(setup, carrier, variation, known);
+    }
+
+    private static Variation variation(String field, DesignRequest.ChangeRequest asked) {
+        return InvalidInput.naming(field, () -> {
+            if (asked.kind() == null || asked.value() == null) {
+                throw new IllegalArgumentException("change wants a kind and a value");
+            }
+            return new Variation(Variation.Kind.labelled(asked.kind()), asked.value());
+        });
+    }
+
+    private static Entrant entrant(
+            SetupName setup, @Nullable String carrier, @Nullable Variation variation, Known known) {
+        String name = variation == null ? setup.name() : setup.name() + ", " + variation.phrase();
+        SetupService.Planned planned = known.plans.get(setup.id());
+        ChainPlan base = planned == null ? ChainPlan.EMPTY : planned.plan();
+        ChainPlan plan = variation == null ? base : base.varied(variation);
+        SetupName called = new SetupName(setup.id(), name, setup.pennant(), setup.retired());
+        return entrant(called, carrier, Optional.ofNullable(variation), plan, known.ground);
+    }
+
+    private static Entrant entrant(
+            SetupName setup,
+            @Nullable String carrier,
+            Optional<Variation> variation,
+            ChainPlan plan,
+            FitService.Ground ground) {
+        String on = carrier == null ? "" : carrier;
+        boolean hasChain = plan.device() != null;
+        Optional<Variation.Arranged> arranged = variation.flatMap(v -> v.arranged(hasChain));
+        if (!hasChain) {
+            Contender contender = Contender.named(setup.name(), on).arranged(arranged);
+            return new Entrant(setup, carrier, contender, List.of(), variation.orElse(null), plan);
+        }
+        FitCase fit = FitService.fit(plan, ground);
+        List<String> blockers = FitCheck.of(fit).blockers().stream()
+                .map(b -> setup.name() + ": " + b.says())
+                .toList();
+        Contender contender = Contender.of(setup.name(), on, fit.chain()).arranged(arranged);
+        return new Entrant(setup, carrier, contender, blockers, variation.orElse(null), plan);
+    }
+
+    /** Those of a trial that was designed: a change stands in the chain of its setup by now, or is arranged. */
+    List<Entrant> of(TrialPlan kept, StandingLine line) {
+        Known known = known(line);
+        return kept.contenders.stream()
+                .map(c -> {
+                    SetupName setup = setups.of(c.setup);
+                    SetupService.Planned planned = known.plans.get(setup.id());
+                    return entrant(
+                            setup,
+                            c.carrier,
+                            c.variation(),
+                            planned == null ? ChainPlan.EMPTY : planned.plan(),
+                            known.ground);
+                })
+                .toList();
+    }
+
+    /** Sees to it that each has a setup to be logged under: a change makes one of its own, with its chain. */
+    List<SetupName> settled(List<Entrant> entrants) {
+        return entrants.stream()
+                .map(e -> e.variation == null ? e.setup : settled(e))
+                .toList();
+    }
+
+    private SetupName settled(Entrant entrant) {
+        long id = setups.number(entrant.setup.name());
+        if (entrant.plan.device() != null) {
+            chains.put(id, entrant.plan, null);
+        }
+        return setups.of(id);
+    }
+
+    private SetupName setup(String field, String name) {
+        try {
+            return setups.of(name);
+        } catch (NotFound none) {
+            throw new InvalidInput(field, none.getMessage());
+        }
+    }
+}

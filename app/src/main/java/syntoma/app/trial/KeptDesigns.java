@@ -1,0 +1,29 @@
+package syntoma.app.trial;
+
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.setup.SetupName;
+
+/** Keeps designs before their first measurement. */
+@Service
+@Transactional
+class KeptDesigns {
+    private final Designs designs;
+    private final Plans plans;
+    private final Sheets sheets;
+
+    KeptDesigns(Designs designs, Plans plans, Sheets sheets) {
+        this.designs = designs;
+        this.plans = plans;
+        this.sheets = sheets;
+    }
+
+    /** Keeps a trial as it is designed; what it changes about setups becomes setups of their own. */
+    Sheets.SheetView keep(String campsite, String name, DesignRequest asked) {
+        DesignView design = designs.design(asked);
+        List<SetupName> names = designs.settled(asked);
+        plans.plan(campsite, name, design, asked, names);
+        return sheets.of(campsite, name);
+    }
+}

@@ -1,0 +1,128 @@
+package syntoma.app.trial;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.campsite.StandingService.StandingLine;
+import syntoma.app.need.Carriers;
+import syntoma.app.setup.FitService;
+import syntoma.app.setup.SetupName;
+import syntoma.app.setup.SetupService;
+import syntoma.core.band.Coverage;
+import syntoma.core.design.Contender;
+import syntoma.core.design.Order;
+import syntoma.core.design.Template;
+import syntoma.core.design.Variation;
+import syntoma.core.fit.FitCase;
+
+/** Trials that are made again and again, filled in from what is on board. */
+@Service
+@Transactional(readOnly = true)
+class Templates {
+    private final SetupService chains;
+    private final FitService fits;
+    private final Carriers carriers;
+    private final StandingService standing;
+    private final Random random = new Random();
+
+    Templates(SetupService chains, FitService fits, Carriers carriers, StandingService standing) {
+        this.chains = chains;
+        this.fits = fits;
+        this.carriers = carriers;
+        this.standing = standing;
+    }
+
+    /**
+     * A trial filled in.
+     *
+     * @param lacking why it cannot be made, and what would do; null where it can
+     * @param seed from which its order is drawn, where that matters; null where any will do
+     */
+    record TemplateView(
+            String key,
+            String label,
+            String question,
+            List<DesignRequest.ContenderRequest> contenders,
+            @Nullable String lacking,
+            List<String> notes,
+            List<String> spread,
+            @Nullable Integer seed) {}
+
+    /** What may be changed about a setup while it is tried. */
+    record ChangeKind(String kind, String label, String allowed) {}
+
+    static List<ChangeKind> changes() {
+        return Arrays.stream(Variation.Kind.values())
+                .map(kind -> new ChangeKind(kind.label(), kind.says(), kind.allowed()))
+                .toList();
+    }
+
+    List<TemplateView> all() {
+        StandingLine line = standing.line();
+        String carrier = line.carrier() == null ? "" : line.carrier();
+        FitService.Ground ground = fits.ground();
+        Map<String, FitCase> cases = chains.plans().values().stream()
+                .filter(p -> !p.setup().retired() && p.plan().device() != null)
+                .collect(Collectors.toMap(p -> p.setup().name(), p -> FitService.fit(p.plan(), ground)));
+        List<Contender> setups = chains.plans().values().stream()
+                .map(SetupService.Planned::setup)
+                .filter(setup -> !setup.retired())
+                .sorted(Comparator.comparing((SetupName s) -> !s.equals(line.setup()))
+                        .thenComparing(SetupName::id))
+                .map(setup -> contender(setup.name(), carrier, cases))
+                .toList();
+        Template.Board board =
+                new Template.Board(setups, List.copyOf(carriers.names().values()), c -> bands(cases.get(c.setup())));
+        return Arrays.stream(Template.values())
+                .map(template -> view(template, template.propose(board)))
+                .toList();
+    }
+
+    private static Contender contender(String setup, String carrier, Map<String, FitCase> cases) {
+        FitCase fit = cases.get(setup);
+        return fit == null ? Contender.named(setup, carrier) : Contender.of(setup, carrier, fit.chain());
+    }
+
+    private static List<String> bands(@Nullable FitCase fit) {
+        return fit == null
+                ? List.of()
+                : fit.reach().bands().stream()
+                        .filter(Coverage::works)
+                        .map(c -> c.band().name())
+                        .toList();
+    }
+
+    private TemplateView view(Template template, Template.Proposal proposal) {
+        int contenders = proposal.choices().size();
+        Integer seed = proposal.baselineFirst()
+                ? Integer.valueOf((int) Order.seedWithBaselineFirst(contenders, random.nextInt(1_000_000)))
+                : null;
+        return new TemplateView(
+                template.label(),
+                template.says(),
+                template.question(),
+                proposal.choices().stream().map(Templates::contender).toList(),
+                proposal.lacking().orElse(null),
+                proposal.notes(),
+                proposal.times(),
+                seed);
+    }
+
+    private static DesignRequest.ContenderRequest contender(Template.Choice choice) {
+        return new DesignRequest.ContenderRequest(
+                choice.setup(),
+                choice.carrier().isEmpty() ? null : choice.carrier(),
+                Stream.ofNullable(choice.variation().orElse(null))
+                        .map(v -> new DesignRequest.ChangeRequest(v.kind().label(), v.value()))
+                        .findFirst()
+                        .orElse(null));
+    }
+}

@@ -1,0 +1,39 @@
+import { Select } from 'antd';
+import { type Template, useTemplates } from '../data/design';
+import { Part } from '../parts/Sheet';
+
+/** A trial that is made again and again, filled in from what is on board. */
+export function StartFrom(props: { chosen: string; choose: (template: Template) => void }) {
+  const templates = useTemplates().data ?? [];
+  const chosen = templates.find((t) => t.key === props.chosen);
+  return (
+    <Part title="What do you want to know?" small="each is filled in from your rig; change what you like">
+      <Select
+        className="start-from"
+        aria-label="Begin with a usual trial"
+        placeholder="Begin with a usual trial, or put your own together below"
+        value={chosen?.key}
+        onChange={(key: string) => {
+          const template = templates.find((t) => t.key === key);
+          if (template) {
+            props.choose(template);
+          }
+        }}
+        options={templates.map((t) => ({
+          value: t.key,
+          disabled: t.lacking !== null,
+          label: (
+            <>
+              <b>{t.label}</b> <span className="small">{t.lacking ?? t.question}</span>
+            </>
+          ),
+        }))}
+      />
+      {chosen?.notes.map((note) => (
+        <p className="small" key={note}>
+          {note}
+        </p>
+      ))}
+    </Part>
+  );
+}
