@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, unwrap } from './client';
 import { keys } from './keys';
@@ -47,4 +48,59 @@ export const useChangeKinds = () =>
     queryKey: keys.changeKinds,
     queryFn: () => unwrap(api.GET('/api/trials/changes')),
     staleTime: Infinity,
+  });
+
+const LOOKS_MS = 1_000;
+const CHECKS_MS = 1_500;
+
+/** Asks for the sheet again whenever anything of it changed on any device. */
+export function useFollowedSheet(campsite: string, trial: string) {
+  const client = useQueryClient();
+  const sheet = useRunSheet(campsite, trial);
+  const query = { campsite, trial };
+  const mark = useQuery({
+    queryKey: keys.sheetMark(campsite, trial),
+    queryFn: () => unwrap(api.GET('/api/trials/sheet/mark', { params: { query } })),
+    enabled: sheet.data !== undefined,
+    refetchInterval: LOOKS_MS,
+    retry: false,
+  }).data?.mark;
+  const seen = useRef(mark);
+  useEffect(() => {
+    if (mark !== undefined && seen.current !== undefined && mark !== seen.current) {
+      void client.invalidateQueries({ queryKey: keys.trials });
+    }
+    seen.current = mark;
+  }, [mark, client]);
+  return sheet;
+}
+
+/** What is done on a sheet beside what is logged. */
+export function useEnter(sheet: RunSheet) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (entry: Omit<Schemas['EntryRequest'], 'campsite' | 'trial'>) =>
+      unwrap(
+        api.POST('/api/trials/sheet/entries', {
+          body: { campsite: sheet.campsite, trial: sheet.trial, ...entry },
+        }),
+      ),
+    onSuccess: (changed) => client.setQueryData(keys.runSheet(sheet.campsite, sheet.trial), changed),
+  });
+}
+
+/** Whether what the router says agrees with what is to be measured, while something stands that is not measured yet. */
+export const useSheetCheck = (sheet: RunSheet, asks: boolean) =>
+  useQuery({
+    queryKey: keys.sheetCheck(sheet.campsite, sheet.trial, sheet.next ?? -1),
+    queryFn: () =>
+      unwrap(
+        api.GET('/api/trials/sheet/check', {
+          params: { query: { campsite: sheet.campsite, trial: sheet.trial } },
+        }),
+      ),
+    enabled: asks,
+    refetchInterval: CHECKS_MS,
+    gcTime: 0,
+    retry: false,
   });

@@ -8,9 +8,10 @@ export function Course(props: {
   visits: Schemas['VisitView'][];
   runs: number;
   made?: number[];
+  skipped?: number[];
   next?: number | null;
 }) {
-  const { contenders, visits, runs, made, next } = props;
+  const { contenders, visits, runs, made, skipped, next } = props;
   const rounds = [...new Set(visits.map((v) => v.round))];
   return (
     <ol className="course">
@@ -23,7 +24,15 @@ export function Course(props: {
                 key={i}
                 visit={visit}
                 contender={contenders[visit.contender]}
-                state={i === next ? 'next' : (made?.[i] ?? 0) >= runs ? 'made' : 'to-come'}
+                state={
+                  i === next
+                    ? 'next'
+                    : (made?.[i] ?? 0) >= runs
+                      ? 'made'
+                      : skipped?.includes(i)
+                        ? 'left-out'
+                        : 'to-come'
+                }
                 several={new Set(contenders.map((c) => c.carrier)).size > 1}
               />
             ) : null,
@@ -34,7 +43,7 @@ export function Course(props: {
   );
 }
 
-const SAYS = { next: 'next', made: 'made', 'to-come': 'to come' };
+const SAYS = { next: 'next', made: 'made', 'left-out': 'left out', 'to-come': 'to come' };
 
 function Visit(props: {
   visit: Schemas['VisitView'];

@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
-import { type RunSheet, useRunSheet } from '../data/design';
+import { type RunSheet, useFollowedSheet } from '../data/design';
 import { useRemove } from '../data/log';
 import { useStanding } from '../data/names';
 import { stateOf } from '../data/state';
@@ -11,19 +11,23 @@ import { Failed, Loaded } from '../parts/Loaded';
 import { Notes, Part, Sheet } from '../parts/Sheet';
 import { useKeptAwake } from '../parts/useAwake';
 import { useKey } from '../parts/useKey';
+import { clock } from '../format/time';
+import { Aside } from './Aside';
 import { Course } from './Course';
+import { Doubts } from './Doubts';
 import { FailedRun } from './FailedRun';
 import { FromTo, Steps } from './Steps';
 import { StepNow } from './StepNow';
 import { trialAddress } from './TrialList';
 import { type Doing, useVisit } from './useVisit';
+import { WhenMade } from './WhenMade';
 
 /** Rounds under which nothing is said of a verdict. */
 const FEWEST_ROUNDS = 3;
 
 /** A trial as hands make it: one next step at a time, readable at arm's length. */
 export function RunSheetView({ campsite, trial }: { campsite: string; trial: string }) {
-  const sheet = useRunSheet(campsite, trial);
+  const sheet = useFollowedSheet(campsite, trial);
   if (sheet.data) {
     return <OfSheet sheet={sheet.data} />;
   }
@@ -36,10 +40,11 @@ export function RunSheetView({ campsite, trial }: { campsite: string; trial: str
 
 function OfSheet({ sheet }: { sheet: RunSheet }) {
   const leading = useVisit(sheet);
-  const { visit, doing, error, stands, last } = leading;
+  const { visit, doing, error, stands, last, enter } = leading;
+  const paused = sheet.pausedAt !== null && visit !== undefined;
   useKeptAwake(visit !== undefined);
   useKey('Enter', () => {
-    if (doing.is === 'changing') {
+    if (doing.is === 'changing' && !paused) {
       stands();
     }
   });
@@ -59,8 +64,17 @@ function OfSheet({ sheet }: { sheet: RunSheet }) {
     >
       <Steps sheet={sheet} />
       {sheet.next !== null && <FromTo sheet={sheet} place={sheet.next} />}
+      <Doubts sheet={sheet} enter={enter} />
       <div className="step" aria-live="polite">
-        {visit ? (
+        {paused ? (
+          <Button
+            type="primary"
+            size="large"
+            onClick={() => enter.mutate({ kind: 'resume', visit: null, measurement: null, text: null })}
+          >
+            Go on
+          </Button>
+        ) : visit ? (
           <StepNow sheet={sheet} leading={leading} visit={visit} />
         ) : (
           <Link className="ant-btn ant-btn-primary ant-btn-lg" to={verdictAt}>
@@ -68,14 +82,26 @@ function OfSheet({ sheet }: { sheet: RunSheet }) {
           </Link>
         )}
         {error && <Failed error={error} />}
-        {(doing.is === 'changing' || doing.is === 'stopped') && (
+        {!paused && (doing.is === 'changing' || doing.is === 'stopped') && (
           <div className="buttons beside">
             {visit && <ByHand sheet={sheet} visit={visit} />}
             {last !== null && <UndoLast key={last} measurement={last} />}
           </div>
         )}
       </div>
+      <Aside sheet={sheet} enter={enter} />
       <Part title="All steps" small="minutes: what hands take before a visit">
+        <WhenMade sessions={sheet.sessions} />
+        {sheet.sessions.length > 0 && (
+          <p>
+            <a
+              href={`/api/trials/calendar?${new URLSearchParams({ campsite: sheet.campsite, trial: sheet.trial })}`}
+              download="trial.ics"
+            >
+              Put these times into your calendar
+            </a>
+          </p>
+        )}
         <Course {...sheet} />
       </Part>
     </Sheet>
@@ -88,9 +114,15 @@ function headline(sheet: RunSheet, doing: Doing) {
   if (!visit) {
     return 'All rounds are made.';
   }
+  if (sheet.pausedAt !== null) {
+    return `Paused since ${clock(sheet.pausedAt)}.`;
+  }
   const name = sheet.contenders[visit.contender]?.setup.name ?? '';
   if (doing.is === 'settling') {
     return `${name} settles: touch nothing.`;
+  }
+  if (doing.is === 'asking') {
+    return `Is this ${name}?`;
   }
   if (doing.is === 'measuring') {
     return `${name} is measured: touch nothing.`;
@@ -156,7 +188,7 @@ function SoFar({ sheet, at }: { sheet: RunSheet; at: string }) {
   const first = result.data?.contrasts[0];
   return first ? (
     <Part title="So far">
-      <Notes notes={[first.headline]} more="More" />
+      <Notes notes={[first.headline, ...(sheet.goingOn === null ? [] : [sheet.goingOn])]} more="More" />
       <Link to={at}>All of it</Link>
     </Part>
   ) : null;

@@ -15,7 +15,7 @@ export function StepNow(props: {
   leading: ReturnType<typeof useVisit>;
 }) {
   const { sheet, visit } = props;
-  const { doing, made, stands, measure, back } = props.leading;
+  const { doing, made, stands, measure, confirm, back } = props.leading;
   const cancel = useCancelRun();
   switch (doing.is) {
     case 'changing':
@@ -39,12 +39,20 @@ export function StepNow(props: {
         </>
       );
     case 'settling':
+      if (doing.leftS === 0) {
+        return <p className="step-number">The router is asked whether this is it.</p>;
+      }
       return (
         <>
           <p className="step-number">
             <b>{doing.leftS}</b> s
           </p>
           <p>until it has settled: the device finds its cells again.</p>
+          {doing.says.map((say) => (
+            <p className="caution" role="alert" key={say}>
+              {say}
+            </p>
+          ))}
           <div className="buttons">
             <Button size="large" onClick={measure}>
               Do not wait
@@ -53,6 +61,34 @@ export function StepNow(props: {
               It does not stand yet
             </Button>
           </div>
+        </>
+      );
+    case 'asking':
+      return (
+        <>
+          {doing.says.map((say) => (
+            <p className="step-move" role="alert" key={say}>
+              {say}
+            </p>
+          ))}
+          <p>Nothing was measured yet. As soon as the router says what it should, it goes on by itself.</p>
+          <div className="buttons">
+            <Button type="primary" size="large" onClick={back}>
+              It does not stand yet
+            </Button>
+            <Button size="large" onClick={confirm}>
+              It is right, measure it
+            </Button>
+          </div>
+        </>
+      );
+    case 'waiting-for-another':
+      return (
+        <>
+          <p>The device that said that it stands begins the run. Where it is gone, this one can.</p>
+          <Button type="primary" size="large" onClick={measure}>
+            Measure from here
+          </Button>
         </>
       );
     case 'measuring':

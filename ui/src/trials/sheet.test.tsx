@@ -22,6 +22,13 @@ const SHEET = {
   gbLeft: 0.3,
   minutesOfRun: 0.2,
   sessions: [],
+  skipped: [] as number[],
+  now: '2026-09-05T18:40:00+02:00',
+  stoodAt: null as string | null,
+  pausedAt: null as string | null,
+  notes: [] as object[],
+  doubts: [] as object[],
+  goingOn: null as string | null,
 };
 const RUN = {
   id: 7,
@@ -44,11 +51,30 @@ const ADDRESS = '/trials?campsite=Lighthouse+Meadow&sheet=Mast';
 
 let sheet = SHEET;
 let runs: object[] = [];
+let check = { heard: true, says: [] as string[] };
+
+/** As the server takes what is entered. */
+function entered(body: unknown) {
+  const { kind, visit, text } = body as { kind: string; visit: number; text: string };
+  const now = new Date().toISOString();
+  const changes: Record<string, Partial<typeof SHEET>> = {
+    stands: { stoodAt: now },
+    back: { stoodAt: null },
+    skip: { skipped: [visit], next: visit + 1 },
+    pause: { pausedAt: SHEET.now },
+    resume: { pausedAt: null },
+    keep: { doubts: [] },
+    note: { notes: [{ at: SHEET.now, visit, text }] },
+  };
+  sheet = { ...sheet, now, ...changes[kind] };
+  return sheet;
+}
 
 beforeEach(() => {
   localStorage.clear();
   sheet = { ...SHEET, visits: SHEET.visits.map((v) => ({ ...v, settleS: 0 })) };
   runs = [];
+  check = { heard: true, says: [] };
   vi.stubGlobal('EventSource', Events);
 });
 
@@ -61,6 +87,9 @@ const served = () => ({
   ...NAMES,
   'PUT /api/standing': STANDING,
   'GET /api/trials/sheet': () => sheet,
+  'GET /api/trials/sheet/mark': { mark: '1' },
+  'GET /api/trials/sheet/check': () => check,
+  'POST /api/trials/sheet/entries': entered,
   'GET /api/runs': () => runs,
   'GET /api/runs/7': () => runs[0] ?? RUN,
   'POST /api/runs': begun,
@@ -150,6 +179,56 @@ test('a run that failed is logged with why, and the last one is taken out again'
   });
   await user.click(await screen.findByRole('button', { name: 'Undo the last' }));
   await waitFor(() => expect(bodies('DELETE /api/measurements/9')).toHaveLength(1));
+});
+
+test('what the router says is held against what is to be measured, and asked about', async () => {
+  const user = userEvent.setup();
+  check = { heard: true, says: ['The device is on Ostrel; Roof dome is to be measured on Tarnwave.'] };
+  serve(served());
+  show(<TrialsView />, ADDRESS);
+  await user.click(await screen.findByRole('button', { name: /Start the run/ }));
+  await screen.findByRole('heading', { name: 'Is this Roof dome?' });
+  expect(screen.getByText(/The device is on Ostrel/)).toBeTruthy();
+  expect(bodies('POST /api/runs')).toHaveLength(0);
+  await user.click(screen.getByRole('button', { name: 'It is right, measure it' }));
+  await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
+});
+
+test('a second device follows, and goes on where the first is gone', async () => {
+  const user = userEvent.setup();
+  sheet = { ...sheet, stoodAt: '2026-09-05T18:39:00+02:00' };
+  serve(served());
+  show(<TrialsView />, ADDRESS);
+  await user.click(await screen.findByRole('button', { name: 'Measure from here' }));
+  await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
+});
+
+test('a visit is left out, a note is kept, it is paused and goes on', async () => {
+  const user = userEvent.setup();
+  sheet = {
+    ...sheet,
+    goingOn: 'The rounds left take about 12 min.',
+    doubts: [{ measurement: 4, round: 1, setup: 'Mast panel', says: ['The device is on B20.'] }],
+  };
+  serve(served());
+  show(<TrialsView />, ADDRESS);
+  await screen.findByText('The device is on B20.', { exact: false });
+  await user.click(screen.getByRole('button', { name: 'Keep it all the same' }));
+  await user.type(screen.getByLabelText('Note'), 'a lorry');
+  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  await screen.findByText(/step 2: a lorry/);
+  await user.click(screen.getByRole('button', { name: 'Pause' }));
+  await screen.findByText('Paused since 18:40.');
+  await user.click(screen.getByRole('button', { name: 'Go on' }));
+  await user.click(await screen.findByRole('button', { name: 'Leave this visit out' }));
+  await screen.findByText(/Step 3 of 4/);
+  expect(bodies('POST /api/trials/sheet/entries').map((b) => (b as { kind: string }).kind)).toEqual([
+    'keep',
+    'note',
+    'pause',
+    'resume',
+    'skip',
+  ]);
 });
 
 test('when all is made it leads to the verdict', async () => {

@@ -1,42 +1,56 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../data/client';
-import type { RunSheet } from '../data/design';
+import { type RunSheet, useEnter, useSheetCheck } from '../data/design';
 import { keys } from '../data/keys';
 import { isOver, type Run, useRun, useRuns, useStartRun } from '../data/measure';
 import { useChangeStanding } from '../data/names';
 import { useStored } from '../data/useStored';
 
-/** What is done at the visit that comes next, on this device. */
+/** What is done at the visit that comes next. */
 export type Doing =
   | { is: 'changing' }
-  | { is: 'settling'; leftS: number }
+  | { is: 'settling'; leftS: number; says: string[] }
+  | { is: 'asking'; says: string[] }
+  | { is: 'waiting-for-another' }
   | { is: 'measuring'; run: Run }
   | { is: 'stopped'; why: string | null };
 
 const TICK_MS = 250;
 
-/** That a visit stands since a moment, and how many runs of it this device has begun. */
-interface Up {
+/** Longer than that after it is due, the device that said that it stands is taken to be gone. */
+const ANOTHER_MS = 4_000;
+
+/** The visit that this device said stands, and how many runs of it this device has begun. */
+interface Mine {
   visit: number;
-  at: number;
   begun: number;
 }
 
 /**
- * Leads through the visit that comes next: change, settle, measure as often as is wanted. What was made is what was logged; this
- * device only remembers since when it settles, and which runs it has begun.
+ * Leads through the visit that comes next: change, settle, measure as often as is wanted. What was made is what was logged, and
+ * since when something stands is known to the server: a reload, a second device or a power cut change nothing. The device that
+ * said that it stands begins the runs.
  */
 export function useVisit(sheet: RunSheet) {
   const place = sheet.next ?? -1;
   const visit: Schemas['VisitView'] | undefined = sheet.visits[place];
   const contender = visit && sheet.contenders[visit.contender];
   const made = sheet.made[place] ?? 0;
-  const [up, setUp, forget] = useStored<Up | null>(`sheet.${sheet.campsite}.${sheet.trial}`, null);
+  const [stored, setMine] = useStored<Mine | null>(`sheet.${sheet.campsite}.${sheet.trial}`, null);
+  const mine = stored?.visit === place ? stored : null;
+  const [confirmed, setConfirmed] = useState<number | null>(null);
   const client = useQueryClient();
   const standing = useChangeStanding();
   const start = useStartRun();
-  const now = useNow(up !== null);
+  const enter = useEnter(sheet);
+  const [ahead, setAhead] = useState(0);
+  useEffect(() => {
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- the device's clock may be off; what counts is the server's
+    setAhead(Date.parse(sheet.now) - Date.now());
+  }, [sheet.now]);
+  const isUp = sheet.stoodAt !== null;
+  const now = useNow(isUp) + ahead;
   const latest = useRuns().data?.[0];
   const isOurs = latest?.trial === sheet.trial && latest.campsite === sheet.campsite;
   const run = useRun(isOurs ? latest.id : null).data;
@@ -48,17 +62,22 @@ export function useVisit(sheet: RunSheet) {
       void client.invalidateQueries({ queryKey: keys.trials });
     }
   }, [over, runId, client]);
-  useEffect(() => {
-    if (up !== null && up.visit !== place) {
-      forget();
-    }
-  }, [up, place, forget]);
-  const isUp = up?.visit === place;
-  const dueAt = isUp ? up.at + (visit?.settleS ?? 0) * 1_000 : Infinity;
-  const due = isUp && !goesOn && now >= dueAt && up.begun <= made;
+  const check = useSheetCheck(sheet, isUp && !goesOn);
+  const says = confirmed === place ? [] : (check.data?.says ?? []);
+  const dueAt = sheet.stoodAt !== null ? Date.parse(sheet.stoodAt) + (visit?.settleS ?? 0) * 1_000 : Infinity;
+  const isChecked = check.data !== undefined || check.isError;
+  const due =
+    mine !== null &&
+    isUp &&
+    !goesOn &&
+    now >= dueAt &&
+    isChecked &&
+    says.length === 0 &&
+    mine.begun <= made &&
+    sheet.pausedAt === null;
   const measure = () => {
     if (visit && contender) {
-      setUp({ visit: place, at: up?.at ?? 0, begun: made + 1 });
+      setMine({ visit: place, begun: made + 1 });
       start.mutate({
         setup: contender.setup.name,
         carrier: contender.carrier ?? '',
@@ -80,11 +99,12 @@ export function useVisit(sheet: RunSheet) {
     contender,
     made,
     doing: doing(),
+    enter,
     // another device may have begun the run first
-    error: goesOn ? null : (start.error ?? standing.error),
+    error: goesOn ? null : (start.error ?? standing.error ?? enter.error),
     /** The measurement of the last run of this trial; null where there is none, or it goes on. */
     last: over ? run.measurementId : null,
-    /** It stands: says so in the standing line, and lets it settle. */
+    /** It stands: says so in the standing line and to every device, and lets it settle. */
     stands: () => {
       if (contender) {
         standing.mutate({
@@ -92,12 +112,18 @@ export function useVisit(sheet: RunSheet) {
           setup: contender.setup.name,
           carrier: contender.carrier,
         } as Schemas['StandingRequest']);
-        setUp({ visit: place, at: Date.now(), begun: made });
+        setMine({ visit: place, begun: made });
+        enter.mutate({ kind: 'stands', visit: place, measurement: null, text: null });
       }
     },
-    /** Does not wait any longer, or tries once more. */
+    /** It is as it is to be, whatever the router says. */
+    confirm: () => setConfirmed(place),
+    /** Does not wait any longer, tries once more, or goes on in place of another device. */
     measure,
-    back: forget,
+    back: () => {
+      setMine(null);
+      enter.mutate({ kind: 'back', visit: place, measurement: null, text: null });
+    },
   };
 
   function doing(): Doing {
@@ -108,10 +134,16 @@ export function useVisit(sheet: RunSheet) {
       return { is: 'changing' };
     }
     const isLost = over && run.measurementId === null && run.round === visit?.round;
-    if (up.begun > made && (isLost || start.isError)) {
+    if (mine !== null && mine.begun > made && (isLost || start.isError)) {
       return { is: 'stopped', why: run?.endedBecause ?? run?.state ?? null };
     }
-    return { is: 'settling', leftS: Math.max(0, Math.ceil((dueAt - now) / 1_000)) };
+    if (now >= dueAt && says.length > 0) {
+      return { is: 'asking', says };
+    }
+    if (mine === null && now >= dueAt + ANOTHER_MS) {
+      return { is: 'waiting-for-another' };
+    }
+    return { is: 'settling', leftS: Math.max(0, Math.ceil((dueAt - now) / 1_000)), says };
   }
 }
 

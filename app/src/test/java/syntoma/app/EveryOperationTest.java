@@ -136,6 +136,9 @@ class EveryOperationTest {
                 + "\"order\":\"turning\",\"seed\":3}";
         bodies.put("POST /api/trials/design", design);
         bodies.put(
+                "POST /api/trials/sheet/entries",
+                "{\"campsite\":\"Quarry Lake\",\"trial\":\"Designed\",\"kind\":\"note\",\"text\":\"%s\"}");
+        bodies.put(
                 "POST /api/trials/designed",
                 "{\"campsite\":\"Quarry Lake\",\"name\":\"Designed\",\"design\":" + design + "}");
         bodies.put("POST /api/trials", "{\"campsite\":\"Quarry Lake\",\"name\":\"Planned\",\"plannedRounds\":5}");

@@ -162,6 +162,7 @@ class MeasureTest {
             Locator settled = button(phone, "Do not wait");
             Locator measured = phone.getByText("Run 1 of ");
             assertThat(settled.or(measured)).isVisible();
+            assertThat(desk.locator("h1")).containsText(": touch nothing.");
             if (settled.isVisible()) {
                 settled.click();
             }

@@ -119,6 +119,24 @@ public class Watch {
         problem = null;
     }
 
+    /** What the router says of where it is; what it does not say is empty text. */
+    public record Heard(String carrier, String mode, String band, String cell) {}
+
+    /** Where the device is, as long as that is fresh; whoever asks keeps it watched for a few seconds. */
+    public synchronized Optional<Heard> heard() {
+        LiveReading now = look();
+        if (now.cells().isEmpty()) {
+            return Optional.empty();
+        }
+        LiveReading.CellView primary = now.cells().get(0);
+        return Optional.of(
+                new Heard(said(now.carrier()), said(now.mode()), said(primary.band()), said(primary.cellId())));
+    }
+
+    private static String said(@Nullable String text) {
+        return text == null ? "" : text;
+    }
+
     /** What was said in the last minutes. */
     public synchronized Recent recent() {
         long now = nanos.getAsLong();

@@ -166,6 +166,20 @@ public class Measurements {
                 .toList();
     }
 
+    /** How many measurements a trial has, and the number of the latest; 0 where there is none. */
+    public record Extent(long count, long last) {}
+
+    /** How far a trial is; cheap, for those who look all the time. */
+    public Extent extent(long campsite, String trial) {
+        return entities.createQuery(
+                        "select new syntoma.app.measurement.Measurements$Extent(count(m), coalesce(max(m.id), 0L))"
+                                + " from Measurement m where m.campsiteId = :campsite and m.trial = :trial",
+                        Extent.class)
+                .setParameter("campsite", campsite)
+                .setParameter("trial", trial)
+                .getSingleResult();
+    }
+
     /** The trials that measurements name, the latest first. */
     public List<TrialSpan> trials() {
         Map<Long, String> places = campsites.names();

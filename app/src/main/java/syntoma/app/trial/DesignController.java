@@ -1,17 +1,12 @@
 package syntoma.app.trial;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.InvalidInput;
@@ -24,15 +19,11 @@ class DesignController {
     private final Designs designs;
     private final Templates templates;
     private final KeptDesigns kept;
-    private final Sheets sheets;
-    private final TrialCalendar calendar;
 
-    DesignController(Designs designs, Templates templates, KeptDesigns kept, Sheets sheets, TrialCalendar calendar) {
+    DesignController(Designs designs, Templates templates, KeptDesigns kept) {
         this.designs = designs;
         this.templates = templates;
         this.kept = kept;
-        this.sheets = sheets;
-        this.calendar = calendar;
     }
 
     /** A trial to be kept as it is designed. */
@@ -59,7 +50,7 @@ class DesignController {
     /** Keeps a trial as it is designed, before its first measurement. */
     @PostMapping("/designed")
     @ResponseStatus(HttpStatus.CREATED)
-    Sheets.SheetView keepDesigned(@RequestBody DesignedRequest asked) {
+    SheetView keepDesigned(@RequestBody DesignedRequest asked) {
         if (asked.campsite() == null) {
             throw new InvalidInput("campsite", "campsite is missing; a trial is made at one");
         }
@@ -68,26 +59,5 @@ class DesignController {
         }
         String name = Register.name("name", asked.name());
         return kept.keep(asked.campsite(), name, asked.design());
-    }
-
-    /** The designed trials that are not made yet, the latest first. */
-    @GetMapping("/sheets")
-    List<Sheets.SheetRow> sheets() {
-        return sheets.open();
-    }
-
-    /** How far a designed trial is, and what comes next. */
-    @GetMapping("/sheet")
-    Sheets.SheetView sheet(@RequestParam String campsite, @RequestParam String trial) {
-        return sheets.of(campsite, trial);
-    }
-
-    /** The times at which the rounds of a trial are made, for a calendar. */
-    @GetMapping(path = "/calendar", produces = "text/calendar")
-    ResponseEntity<String> calendar(@RequestParam String campsite, @RequestParam String trial) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"trial.ics\"")
-                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
-                .body(calendar.of(campsite, trial));
     }
 }

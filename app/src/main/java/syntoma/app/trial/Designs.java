@@ -30,7 +30,6 @@ import syntoma.core.design.Planner;
 import syntoma.core.design.Question;
 import syntoma.core.design.Sessions;
 import syntoma.core.design.Visit;
-import syntoma.core.design.Work;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.RunKind;
@@ -49,14 +48,16 @@ class Designs {
     private final PlanUse plans;
     private final StandingService standing;
     private final Needs needs;
+    private final Pace pace;
     private final Expected expected;
     private final Random random = new Random();
 
-    Designs(Entrants entrants, PlanUse plans, StandingService standing, Needs needs, Expected expected) {
+    Designs(Entrants entrants, PlanUse plans, StandingService standing, Needs needs, Pace pace, Expected expected) {
         this.entrants = entrants;
         this.plans = plans;
         this.standing = standing;
         this.needs = needs;
+        this.pace = pace;
         this.expected = expected;
     }
 
@@ -83,11 +84,13 @@ class Designs {
     /**
      * A trial that was designed before, with its visits as they are by now.
      *
+     * @param entrants as the core sees them
      * @param minutesOfRun what one run takes
      * @param gbOfRun what one run of each contender takes
      */
     record Made(
             List<DesignView.ContenderView> contenders,
+            List<Contender> entrants,
             List<Visit> visits,
             List<DesignView.VisitView> views,
             double minutesOfRun,
@@ -112,6 +115,7 @@ class Designs {
                 Planner.effort(question.question, kept.plannedRounds, kept.runs).visits();
         return new Made(
                 contenders(question),
+                question.question.contenders(),
                 visits,
                 visits.stream().map(v -> visit(v, question.question)).toList(),
                 question.question.kind().usualSeconds() / 60,
@@ -126,10 +130,10 @@ class Designs {
     }
 
     private Asked asked(DesignRequest asked, List<Entrant> named, StandingLine line, Optional<Noise> known) {
-        List<LoggedMeasurement> latest = expected.latest(
-                named.stream().map(n -> n.setup().name()).distinct().toList());
+        List<LoggedMeasurement> latest =
+                expected.latest(named.stream().map(Entrant::base).distinct().toList());
         List<Question.Rates> rates = named.stream()
-                .map(n -> Expected.rates(latest, n.setup().name(), n.carrier(), line.campsite()))
+                .map(n -> Expected.rates(latest, n.base(), n.carrier(), line.campsite()))
                 .toList();
         Figure metric = metric();
         Optional<Noise> own = known.or(() -> expected.noise(metric));
@@ -150,7 +154,7 @@ class Designs {
                 .get(0);
     }
 
-    private static Question question(
+    private Question question(
             DesignRequest asked,
             List<Entrant> named,
             List<Question.Rates> rates,
@@ -180,7 +184,7 @@ class Designs {
                 noise,
                 kind,
                 rates,
-                Work.usual(),
+                pace.minutes(),
                 up,
                 order,
                 seed,
@@ -235,7 +239,8 @@ class Designs {
                                 + " % from round to round, as is usual.");
         List<String> unknown = IntStream.range(0, rates.size())
                 .filter(i -> !rates.get(i).known())
-                .mapToObj(i -> named.get(i).setup().name())
+                .mapToObj(i -> named.get(i).base())
+                .distinct()
                 .toList();
         if (!unknown.isEmpty()) {
             said.add("Not measured yet: " + String.join(", ", unknown)

@@ -39,10 +39,12 @@ class Entrants {
      * One of them.
      *
      * @param setup of which it is, with the name under which it is tried
+     * @param base the name of the setup that is changed; the same where nothing is
      * @param plan its chain with the change
      */
     record Entrant(
             SetupName setup,
+            String base,
             @Nullable String carrier,
             Contender contender,
             List<String> warnings,
@@ -103,11 +105,12 @@ class Entrants {
         ChainPlan base = planned == null ? ChainPlan.EMPTY : planned.plan();
         ChainPlan plan = variation == null ? base : base.varied(variation);
         SetupName called = new SetupName(setup.id(), name, setup.pennant(), setup.retired());
-        return entrant(called, carrier, Optional.ofNullable(variation), plan, known.ground);
+        return entrant(called, setup.name(), carrier, Optional.ofNullable(variation), plan, known.ground);
     }
 
     private static Entrant entrant(
             SetupName setup,
+            String base,
             @Nullable String carrier,
             Optional<Variation> variation,
             ChainPlan plan,
@@ -117,14 +120,14 @@ class Entrants {
         Optional<Variation.Arranged> arranged = variation.flatMap(v -> v.arranged(hasChain));
         if (!hasChain) {
             Contender contender = Contender.named(setup.name(), on).arranged(arranged);
-            return new Entrant(setup, carrier, contender, List.of(), variation.orElse(null), plan);
+            return new Entrant(setup, base, carrier, contender, List.of(), variation.orElse(null), plan);
         }
         FitCase fit = FitService.fit(plan, ground);
         List<String> blockers = FitCheck.of(fit).blockers().stream()
                 .map(b -> setup.name() + ": " + b.says())
                 .toList();
         Contender contender = Contender.of(setup.name(), on, fit.chain()).arranged(arranged);
-        return new Entrant(setup, carrier, contender, blockers, variation.orElse(null), plan);
+        return new Entrant(setup, base, carrier, contender, blockers, variation.orElse(null), plan);
     }
 
     /** Those of a trial that was designed: a change stands in the chain of its setup by now, or is arranged. */
@@ -136,6 +139,7 @@ class Entrants {
                     SetupService.Planned planned = known.plans.get(setup.id());
                     return entrant(
                             setup,
+                            setup.name(),
                             c.carrier,
                             c.variation(),
                             planned == null ? ChainPlan.EMPTY : planned.plan(),

@@ -20,7 +20,7 @@ class KeptDesigns {
     }
 
     /** Keeps a trial as it is designed; what it changes about setups becomes setups of their own. */
-    Sheets.SheetView keep(String campsite, String name, DesignRequest asked) {
+    SheetView keep(String campsite, String name, DesignRequest asked) {
         DesignView design = designs.design(asked);
         List<SetupName> names = designs.settled(asked);
         plans.plan(campsite, name, design, asked, names);

@@ -1,5 +1,8 @@
 package syntoma.app.trial;
 
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -10,68 +13,116 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
+import syntoma.app.instrument.Watch;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
+import syntoma.app.need.Needs;
+import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
+import syntoma.core.design.Contender;
+import syntoma.core.design.Doubts;
 import syntoma.core.design.Remaining;
 import syntoma.core.design.Visit;
 import syntoma.core.trial.NextStep;
 import syntoma.core.unit.Text;
+import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.GoingOn;
+import syntoma.core.verdict.Looks;
+import syntoma.core.verdict.Tonight;
 
 /** Run sheets of designed trials: how far each is, by what was logged of it, and what comes next. */
 @Service
 @Transactional(readOnly = true)
 class Sheets {
+    private static final int LONGEST_NOTE = 400;
+
+    /** What is said of going on is about the figure that matters most. */
+    private static final int SAID = 1;
+
     private final Plans plans;
     private final Designs designs;
     private final Campsites campsites;
     private final Measurements measurements;
+    private final SheetEntries entries;
+    private final PastTrials pastTrials;
+    private final Results results;
+    private final Needs needs;
+    private final Watch watch;
+    private final Clock clock;
 
-    Sheets(Plans plans, Designs designs, Campsites campsites, Measurements measurements) {
+    Sheets(
+            Plans plans,
+            Designs designs,
+            Campsites campsites,
+            Measurements measurements,
+            SheetEntries entries,
+            PastTrials pastTrials,
+            Results results,
+            Needs needs,
+            Watch watch,
+            Clock clock) {
         this.plans = plans;
         this.designs = designs;
         this.campsites = campsites;
         this.measurements = measurements;
-    }
-
-    /**
-     * A run sheet.
-     *
-     * @param visits all of them, in their order
-     * @param made how many runs of each visit there are
-     * @param next the place of the visit that comes next; null when all are made
-     * @param minutesLeft of the whole
-     * @param gbLeft that the runs to come take
-     * @param minutesOfRun what one run takes
-     * @param sessions when its rounds are made, where it is spread over times of day
-     */
-    record SheetView(
-            String campsite,
-            String trial,
-            int rounds,
-            int runs,
-            String kind,
-            List<DesignView.ContenderView> contenders,
-            List<DesignView.VisitView> visits,
-            List<Integer> made,
-            @Nullable Integer next,
-            double minutesLeft,
-            double gbLeft,
-            double minutesOfRun,
-            List<DesignView.TimeOfDay> sessions) {
-
-        /** What the rounds of one time of day take. */
-        double minutes(DesignView.TimeOfDay session) {
-            return visits.stream()
-                    .filter(v -> v.round() >= session.fromRound() && v.round() <= session.toRound())
-                    .mapToDouble(v -> v.minutes() + v.settleS() / 60.0 + runs * minutesOfRun)
-                    .sum();
-        }
+        this.entries = entries;
+        this.pastTrials = pastTrials;
+        this.results = results;
+        this.needs = needs;
+        this.watch = watch;
+        this.clock = clock;
     }
 
     /** A designed trial in a list, with how many of its visits are made. */
     record SheetRow(String campsite, String trial, int made, int visits) {}
+
+    /** Whether what the router says agrees with what is to be measured; {@code heard} is false while it says nothing. */
+    record SheetCheck(boolean heard, List<String> says) {}
+
+    /** A text that is another one as soon as anything of the sheet is. */
+    record SheetMark(String mark) {}
+
+    /** Something done on a sheet; the visit by its place, a measurement by its number. */
+    record EntryRequest(
+            @Nullable String campsite,
+            @Nullable String trial,
+            @Nullable String kind,
+            @Nullable Integer visit,
+            @Nullable Long measurement,
+            @Nullable String text) {}
+
+    /** A plan with its visits and what was logged of it. */
+    private record Open(TrialPlan plan, Designs.Made made, List<LoggedMeasurement> logged, SheetEntries.Entries done) {
+        Remaining remaining() {
+            return Remaining.of(
+                    made.visits(),
+                    plan.runs,
+                    logged.stream()
+                            .filter(m -> m.round() != null)
+                            .map(m -> new Remaining.Made(m.round(), contender(m)))
+                            .toList(),
+                    done.skipped());
+        }
+
+        int contender(LoggedMeasurement m) {
+            List<DesignView.ContenderView> contenders = made.contenders();
+            return IntStream.range(0, contenders.size())
+                    .filter(i -> contenders.get(i).setup().name().equals(m.setup())
+                            && Objects.equals(contenders.get(i).carrier(), m.carrier()))
+                    .findFirst()
+                    .orElse(-1);
+        }
+
+        /** The cells on which a contender was measured. */
+        List<String> cells(int contender) {
+            return logged.stream()
+                    .filter(m -> m.cellId() != null && contender(m) == contender)
+                    .map(LoggedMeasurement::cellId)
+                    .distinct()
+                    .toList();
+        }
+    }
 
     /** The designed trials that are not made yet, the latest first. */
     List<SheetRow> open() {
@@ -82,9 +133,7 @@ class Sheets {
                 .map(sheet -> new SheetRow(
                         sheet.campsite(),
                         sheet.trial(),
-                        (int) sheet.made().stream()
-                                .filter(m -> m >= sheet.runs())
-                                .count(),
+                        sheet.done(),
                         sheet.visits().size()))
                 .toList();
     }
@@ -95,33 +144,163 @@ class Sheets {
      * @throws NotFound when it was not designed
      */
     SheetView of(String campsite, String trial) {
-        long place = campsites.of(campsite).id();
-        TrialPlan plan = plans.designed(place, trial)
-                .orElseThrow(() ->
-                        new NotFound("no trial that was designed is named " + Text.quoted(trial) + " at " + campsite));
-        Designs.Made made = designs.again(plan);
-        List<Visit> visits = made.visits();
-        Remaining remaining = Remaining.of(
-                visits,
-                plan.runs,
-                measurements.list(Selection.at(place).ofTrial(trial)).stream()
-                        .filter(m -> m.round() != null)
-                        .map(m -> new Remaining.Made(m.round(), contender(made.contenders(), m)))
-                        .toList());
+        Open open = open(campsite, trial);
+        Remaining remaining = open.remaining();
+        Integer next = remaining.next().orElse(null);
+        double minutes = left(remaining, open.made::minutes);
+        double gb = left(remaining, open.made::gb);
+        TrialPlan plan = open.plan;
         return new SheetView(
                 campsite,
                 trial,
                 plan.plannedRounds,
                 plan.runs,
                 plan.kind,
-                made.contenders(),
-                made.views(),
+                open.made.contenders(),
+                open.made.views(),
                 remaining.made(),
-                remaining.next().orElse(null),
-                left(remaining, made::minutes),
-                left(remaining, made::gb),
-                made.minutesOfRun(),
-                Designs.sessions(plan.plannedRounds, plan.times(), plan.plannedAt.toLocalDateTime()));
+                List.copyOf(remaining.skipped()),
+                next,
+                OffsetDateTime.now(clock),
+                next == null ? null : open.done.stoodAt(next).orElse(null),
+                minutes,
+                gb,
+                open.made.minutesOfRun(),
+                Designs.sessions(plan.plannedRounds, plan.times(), plan.plannedAt.toLocalDateTime()),
+                open.done.pausedAt().orElse(null),
+                open.done.notes(),
+                doubts(open),
+                next == null ? null : goingOn(open, minutes, gb));
+    }
+
+    private Open open(String campsite, String trial) {
+        TrialPlan plan = plan(campsite, trial);
+        return new Open(plan, designs.again(plan), logged(plan), entries.of(plan.id));
+    }
+
+    private TrialPlan plan(String campsite, String trial) {
+        return plans.designed(campsites.of(campsite).id(), trial)
+                .orElseThrow(() ->
+                        new NotFound("no trial that was designed is named " + Text.quoted(trial) + " at " + campsite));
+    }
+
+    private List<LoggedMeasurement> logged(TrialPlan plan) {
+        return measurements.list(Selection.at(plan.campsiteId).ofTrial(plan.name));
+    }
+
+    /** What was logged and does not agree with what was to be measured, less what is kept all the same. */
+    private static List<SheetView.DoubtView> doubts(Open open) {
+        List<SheetView.DoubtView> doubts = new ArrayList<>();
+        for (LoggedMeasurement m : open.logged) {
+            int place = open.contender(m);
+            if (place < 0 || m.round() == null || open.done.kept().contains(m.id())) {
+                continue;
+            }
+            // what was said of the carrier is how it was logged; which cell it was is asked before it is measured
+            Doubts.Read read = new Doubts.Read("", text(m.rat()), text(m.band()), "");
+            List<String> says = Doubts.of(open.made.entrants().get(place), read, List.of());
+            if (!says.isEmpty()) {
+                doubts.add(new SheetView.DoubtView(m.id(), m.round(), m.setup(), says));
+            }
+        }
+        return doubts;
+    }
+
+    private static String text(@Nullable String text) {
+        return text == null ? "" : text;
+    }
+
+    /** Holds what the router says now against what is to be measured next. */
+    SheetCheck check(String campsite, String trial) {
+        Open open = open(campsite, trial);
+        Optional<Watch.Heard> heard = watch.heard();
+        Optional<Integer> next = open.remaining().next();
+        if (heard.isEmpty() || next.isEmpty()) {
+            return new SheetCheck(heard.isPresent(), List.of());
+        }
+        int place = open.made.visits().get(next.get()).contender();
+        Contender contender = open.made.entrants().get(place);
+        Watch.Heard said = heard.get();
+        return new SheetCheck(
+                true,
+                Doubts.of(
+                        contender,
+                        new Doubts.Read(said.carrier(), said.mode(), said.band(), said.cell()),
+                        open.cells(place)));
+    }
+
+    /** Where anything of a sheet changed, this did. */
+    SheetMark mark(String campsite, String trial) {
+        TrialPlan plan = plan(campsite, trial);
+        Measurements.Extent extent = measurements.extent(plan.campsiteId, plan.name);
+        return new SheetMark(entries.mark(plan.id) + "-" + extent.count() + "." + extent.last());
+    }
+
+    /** Whether the rounds left are worth it; null under three rounds of any two. */
+    @Nullable
+    private String goingOn(Open open, double minutes, double gb) {
+        PastTrials.Key key = new PastTrials.Key(open.plan.campsiteId, open.plan.name);
+        PastTrials.Reading trials = pastTrials.read();
+        if (trials.made(key).isEmpty()) {
+            return null;
+        }
+        Compared compared = results.compared(key, trials, needs.chosen(), SAID);
+        if (compared.contrasts().isEmpty()) {
+            return null;
+        }
+        Comparison leading = Tonight.leading(compared.firsts());
+        return leading.rounds().size() < Looks.FEWEST ? null : GoingOn.said(leading, minutes, gb);
+    }
+
+    /**
+     * Enters something on a sheet.
+     *
+     * @throws InvalidInput when there is no such visit or measurement, or a note says nothing
+     */
+    @Transactional
+    SheetView enter(EntryRequest asked) {
+        String campsite = required("campsite", asked.campsite());
+        String trial = required("trial", asked.trial());
+        SheetEntry.Kind kind =
+                InvalidInput.naming("kind", () -> SheetEntry.Kind.labelled(required("kind", asked.kind())));
+        Open open = open(campsite, trial);
+        switch (kind) {
+            case STANDS, BACK, SKIP, UNSKIP ->
+                visit(asked.visit(), open.made.visits().size());
+            case KEEP -> measurement(asked.measurement(), open.logged);
+            case NOTE -> InvalidInput.naming("text", () -> Text.name("text", text(asked.text()), LONGEST_NOTE));
+            case PAUSE, RESUME -> {}
+        }
+        boolean begins = kind == SheetEntry.Kind.STANDS
+                && open.done.stoodAt(asked.visit()).isEmpty();
+        entries.enter(open.plan, kind, asked.visit(), asked.measurement(), asked.text());
+        if (begins) {
+            open.logged.stream()
+                    .map(LoggedMeasurement::takenAt)
+                    .max(OffsetDateTime::compareTo)
+                    .ifPresent(before -> entries.learn(
+                            open.plan, open.made.visits().get(asked.visit()).moves(), before));
+        }
+        return of(campsite, trial);
+    }
+
+    private static String required(String field, @Nullable String text) {
+        if (text == null) {
+            throw new InvalidInput(field, field + " is missing");
+        }
+        return text;
+    }
+
+    private static void visit(@Nullable Integer visit, int visits) {
+        if (visit == null || visit < 0 || visit >= visits) {
+            throw new InvalidInput("visit", "visit is " + visit + "; allowed are 0 to " + (visits - 1));
+        }
+    }
+
+    private static void measurement(@Nullable Long measurement, List<LoggedMeasurement> logged) {
+        if (measurement == null || logged.stream().noneMatch(m -> m.id() == measurement)) {
+            throw new InvalidInput("measurement", "measurement is " + measurement + ", which is not of this trial");
+        }
     }
 
     /** What to measure next in a designed trial; empty where it was not designed, or all of it is made. */
@@ -132,18 +311,11 @@ class Sheets {
                 .map(sheet -> sheet.visits().get(sheet.next()).step(sheet.contenders()));
     }
 
-    private static int contender(List<DesignView.ContenderView> contenders, LoggedMeasurement m) {
-        return IntStream.range(0, contenders.size())
-                .filter(i -> contenders.get(i).setup().name().equals(m.setup())
-                        && Objects.equals(contenders.get(i).carrier(), m.carrier()))
-                .findFirst()
-                .orElse(-1);
-    }
-
     /** What the visits that lack runs take, by visit and the number of runs that it lacks. */
     private static double left(Remaining remaining, ToDoubleBiFunction<Integer, Integer> takes) {
-        return IntStream.range(0, remaining.visits().size())
-                .filter(i -> remaining.made().get(i) < remaining.runs())
+        List<Visit> visits = remaining.visits();
+        return IntStream.range(0, visits.size())
+                .filter(remaining::lacks)
                 .mapToDouble(i -> takes.applyAsDouble(
                         i, remaining.runs() - remaining.made().get(i)))
                 .sum();

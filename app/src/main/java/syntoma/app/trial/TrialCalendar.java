@@ -32,7 +32,7 @@ class TrialCalendar {
      * @throws InvalidInput when the trial is not spread over times of day
      */
     String of(String campsite, String trial) {
-        Sheets.SheetView sheet = sheets.of(campsite, trial);
+        SheetView sheet = sheets.of(campsite, trial);
         if (sheet.sessions().isEmpty()) {
             throw new InvalidInput("trial", "the trial is made at once; it is not spread over times of day");
         }

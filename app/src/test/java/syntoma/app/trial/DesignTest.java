@@ -215,4 +215,107 @@ class DesignTest {
                         && left.get("leftGb").asDouble() + left.get("gb").asDouble() <= 500,
                 left.toString());
     }
+
+    private JsonNode enter(String trial, String more) throws Exception {
+        Requests.Answer answer = send(
+                "/api/trials/sheet/entries", "{\"campsite\":\"Quarry Lake\",\"trial\":\"" + trial + "\"," + more + "}");
+        assertEquals(200, answer.status(), answer.text());
+        return answer.json();
+    }
+
+    private void plan(String trial) throws Exception {
+        Requests.Answer kept = send(
+                "/api/trials/designed",
+                "{\"campsite\":\"Quarry Lake\",\"name\":\"" + trial + "\",\"design\":{\"contenders\":" + TWO
+                        + ",\"difference\":3,\"seed\":3}}");
+        assertEquals(201, kept.status(), kept.text());
+    }
+
+    private String mark(String trial) throws Exception {
+        return requests.read("/api/trials/sheet/mark?campsite=Quarry Lake&trial=" + trial)
+                .json()
+                .get("mark")
+                .asText();
+    }
+
+    @Test
+    void what_is_done_on_a_sheet_is_seen_from_every_device_and_counts_once() throws Exception {
+        plan("Entered");
+        String before = mark("Entered");
+        JsonNode stands = enter("Entered", "\"kind\":\"stands\",\"visit\":0");
+        String since = stands.get("stoodAt").asText();
+        assertTrue(!mark("Entered").equals(before), "who looks all the time is told");
+        String marked = mark("Entered");
+        assertEquals(
+                since,
+                enter("Entered", "\"kind\":\"stands\",\"visit\":0")
+                        .get("stoodAt")
+                        .asText());
+        assertEquals(marked, mark("Entered"), "the same on a second device is nothing new");
+        assertTrue(
+                enter("Entered", "\"kind\":\"back\",\"visit\":0").get("stoodAt").isNull());
+        JsonNode skipped = enter("Entered", "\"kind\":\"skip\",\"visit\":0");
+        assertEquals(1, skipped.get("next").asInt());
+        assertEquals(
+                0,
+                enter("Entered", "\"kind\":\"unskip\",\"visit\":0").get("next").asInt());
+        assertTrue(enter("Entered", "\"kind\":\"pause\"").get("pausedAt").isTextual());
+        assertTrue(enter("Entered", "\"kind\":\"resume\"").get("pausedAt").isNull());
+        JsonNode noted = enter("Entered", "\"kind\":\"note\",\"visit\":0,\"text\":\"A lorry parked in front\"");
+        assertEquals("A lorry parked in front", noted.at("/notes/0/text").asText());
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "visit|\"kind\":\"stands\"",
+                "visit|\"kind\":\"skip\",\"visit\":99",
+                "visit|\"kind\":\"stands\",\"visit\":-1",
+                "measurement|\"kind\":\"keep\",\"measurement\":1",
+                "text|\"kind\":\"note\",\"text\":\" \"",
+                "kind|\"kind\":\"dance\""
+            })
+    void an_entry_that_says_nothing_is_refused_by_its_field(String field, String entry) throws Exception {
+        if (requests.read("/api/trials/sheet?campsite=Quarry Lake&trial=Refused")
+                        .status()
+                == 404) {
+            plan("Refused");
+        }
+        Requests.Answer refused =
+                send("/api/trials/sheet/entries", "{\"campsite\":\"Quarry Lake\",\"trial\":\"Refused\"," + entry + "}");
+        assertEquals(400, refused.status(), refused.text());
+        assertEquals(field, refused.json().at("/errors/0/field").asText(), refused.text());
+    }
+
+    @Test
+    void what_was_logged_under_another_band_than_was_to_be_held_is_asked_about() throws Exception {
+        String held = "[{\"setup\":\"Roof dome\",\"carrier\":\"Tarnwave\"},{\"setup\":\"Roof dome\",\"carrier\":"
+                + "\"Tarnwave\",\"change\":{\"kind\":\"bands\",\"value\":\"B3\"}}]";
+        send(
+                "/api/trials/designed",
+                "{\"campsite\":\"Quarry Lake\",\"name\":\"Held\",\"design\":{\"difference\":3,\"contenders\":" + held
+                        + "}}");
+        requests.send(
+                "/api/measurements",
+                Map.of(
+                        "takenAt", "2026-08-24T12:00:00+03:00",
+                        "campsite", "Quarry Lake",
+                        "setup", "Roof dome, B3 alone",
+                        "carrier", "Tarnwave",
+                        "outcome", "ok",
+                        "upMbps", "4",
+                        "band", "B20",
+                        "trial", "Held",
+                        "round", "1"));
+        JsonNode sheet = requests.read("/api/trials/sheet?campsite=Quarry Lake&trial=Held")
+                .json();
+        assertTrue(sheet.at("/doubts/0/says/0").asText().contains("on B20; it is to be held to B3"), sheet.toString());
+        long measurement = sheet.at("/doubts/0/measurement").asLong();
+        assertEquals(
+                0,
+                enter("Held", "\"kind\":\"keep\",\"measurement\":" + measurement)
+                        .get("doubts")
+                        .size());
+    }
 }

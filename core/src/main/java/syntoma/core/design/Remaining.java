@@ -1,9 +1,12 @@
 package syntoma.core.design;
 
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * How far a designed trial is, by what was logged of it. A run that failed was made: it is a result.
@@ -11,13 +14,18 @@ import java.util.Optional;
  * @param visits as designed, in their order
  * @param made how many runs of each visit there are
  * @param runs so many are wanted at each
+ * @param skipped the places of those that are left out
  */
-public record Remaining(List<Visit> visits, List<Integer> made, int runs) {
+public record Remaining(List<Visit> visits, List<Integer> made, int runs, Set<Integer> skipped) {
+    public Remaining {
+        skipped = Collections.unmodifiableSet(new TreeSet<>(skipped));
+    }
+
     /** A run that was logged: in which round, of which contender, by its place. */
     public record Made(int round, int contender) {}
 
     /** Counts what was logged. */
-    public static Remaining of(List<Visit> visits, int runs, List<Made> logged) {
+    public static Remaining of(List<Visit> visits, int runs, List<Made> logged, Set<Integer> skipped) {
         Map<Made, Integer> counts = new HashMap<>();
         logged.forEach(m -> counts.merge(m, 1, Integer::sum));
         return new Remaining(
@@ -25,13 +33,19 @@ public record Remaining(List<Visit> visits, List<Integer> made, int runs) {
                 visits.stream()
                         .map(v -> counts.getOrDefault(new Made(v.round(), v.contender()), 0))
                         .toList(),
-                runs);
+                runs,
+                skipped);
     }
 
-    /** The place of the visit that comes next: the first that lacks a run; empty when all are made. */
+    /** Whether a visit is still to be made. */
+    public boolean lacks(int visit) {
+        return made.get(visit) < runs && !skipped.contains(visit);
+    }
+
+    /** The place of the visit that comes next: the first that is still to be made; empty when there is none. */
     public Optional<Integer> next() {
         for (int i = 0; i < visits.size(); i++) {
-            if (made.get(i) < runs) {
+            if (lacks(i)) {
                 return Optional.of(i);
             }
         }

@@ -13,6 +13,8 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import syntoma.core.band.Band;
+import syntoma.core.band.Bands;
 
 /** Trials that travellers make again and again, filled in from what is on board. */
 public enum Template {
@@ -210,7 +212,10 @@ public enum Template {
 
     private static Proposal bands(Board board) {
         Contender base = board.setups.get(0);
-        List<String> bands = board.bands.apply(base);
+        // NR stands beside an LTE band; held alone it may have nothing to stand on
+        List<String> bands = board.bands.apply(base).stream()
+                .filter(name -> Bands.named(name).rat() == Band.Technology.LTE)
+                .toList();
         if (bands.size() < 2) {
             return Proposal.lacking("Rig does not know two bands of " + base.carrier() + " that " + base.setup()
                     + " works on; say the carrier’s bands there.");
