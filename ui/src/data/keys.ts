@@ -41,6 +41,7 @@ export const keys = {
   changeKinds: ['change-kinds'],
   runSheets: ['trials', 'sheets'],
   runSheet: (campsite: string, trial: string) => ['trials', 'sheet', campsite, trial],
+  trialRuns: (campsite: string, trial: string) => ['trials', 'runs', campsite, trial],
   sheetMark: (campsite: string, trial: string) => ['sheet-mark', campsite, trial],
   sheetCheck: (campsite: string, trial: string, visit: number) => ['sheet-check', campsite, trial, visit],
   result: (of: unknown) => ['result', of],

@@ -30,3 +30,10 @@ export const useResult = (of: ResultOf) =>
           );
     },
   });
+
+/** Every run of a trial, with its samples. */
+export const useTrialRuns = (campsite: string, trial: string) =>
+  useQuery({
+    queryKey: keys.trialRuns(campsite, trial),
+    queryFn: () => unwrap(api.GET('/api/results/trial/runs', { params: { query: { campsite, trial } } })),
+  });

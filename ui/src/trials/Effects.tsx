@@ -1,22 +1,11 @@
 import type { Schemas } from '../data/client';
 import { Part } from '../parts/Sheet';
+import { TONE } from './tones';
 import { type Interval, IntervalAxis, IntervalLine, intervalDomain } from '../draw/IntervalLine';
 import { useWidth } from '../draw/useWidth';
 import { effect as asText, type Scale } from '../format/numbers';
 
 type Effect = Schemas['Effect'];
-
-const TONE: Record<Effect['result']['verdict'], Interval['tone']> = {
-  better: 'better',
-  'slightly-better': 'better',
-  worse: 'worse',
-  'slightly-worse': 'worse',
-  'less-reliable': 'worse',
-  'no-difference': 'open',
-  'cannot-tell': 'open',
-  'too-few': 'open',
-  capped: 'open',
-};
 
 const toneClass = (verdict: Effect['result']['verdict']) =>
   TONE[verdict] === 'worse' ? 'loss' : TONE[verdict] === 'better' ? 'gain' : undefined;

@@ -11,7 +11,11 @@ import { SetupLabel } from '../draw/Pennant';
 import { count } from '../format/numbers';
 import { fullSpan } from '../format/time';
 import { Averages, Failed } from './Averages';
+import { Earlier } from './Earlier';
 import { Effects } from './Effects';
+import { EveryRun } from './EveryRun';
+import { GridOf } from './GridOf';
+import { OfBands } from './OfBands';
 import { RoundByRound } from './RoundByRound';
 
 type View = Schemas['ResultView'];
@@ -36,6 +40,7 @@ function useAddress() {
 /** The verdict of a trial, or of two setups at a stay; pair and figure stand in the address. */
 export function ResultSheet({ of }: { of: ResultOf }) {
   const [query] = useSearchParams();
+  const guest = useSession().data?.page != null;
   const result = useResult(of);
   const { data } = result;
   const title = of.kind === 'trial' ? `${of.trial}, ${of.campsite}` : 'Two setups at a stay';
@@ -67,10 +72,14 @@ export function ResultSheet({ of }: { of: ResultOf }) {
       over={<Over view={data} contrast={contrast} of={of} />}
       headline={contrast.headline}
       findings={<Findings view={data} contrast={contrast} />}
-      margin={<Margin view={data} contrast={contrast} />}
+      margin={<Margin view={data} contrast={contrast} of={of} />}
     >
+      <p className="action">{contrast.action}</p>
+      {data.grid && <GridOf grid={data.grid} />}
       {data.contrasts.length > 1 && <PairChoice view={data} contrast={contrast} />}
       <Measures contrast={contrast} />
+      {of.kind === 'trial' && <EveryRun campsite={of.campsite} trial={of.trial} />}
+      {!guest && <Earlier baseline={contrast.baseline.id} candidate={contrast.candidate.id} />}
     </Sheet>
   );
 }
@@ -113,6 +122,7 @@ function Measures({ contrast }: { contrast: Contrast }) {
         choose={(key) => change({ metric: key === shared[0]?.key ? undefined : key })}
       />
       {effect && effect.rounds.length > 0 && <RoundByRound contrast={contrast} effect={effect} />}
+      <OfBands contrast={contrast} />
       <Averages contrast={contrast} />
     </>
   );
@@ -182,7 +192,15 @@ export function NeedMet({ need, met }: { need: string | null; met: Schemas['Need
   );
 }
 
-function Margin({ view, contrast }: { view: View; contrast: Contrast }) {
+/** The address of the verdict as one page. */
+const pageOf = (of: Extract<ResultOf, { kind: 'trial' }>) =>
+  `/api/results/trial/page?${new URLSearchParams({
+    campsite: of.campsite,
+    trial: of.trial,
+    ...(of.baseline === undefined ? {} : { baseline: of.baseline }),
+  })}`;
+
+function Margin({ view, contrast, of }: { view: View; contrast: Contrast; of: ResultOf }) {
   const guest = useSession().data?.page != null;
   return (
     <>
@@ -208,6 +226,13 @@ function Margin({ view, contrast }: { view: View; contrast: Contrast }) {
               Print this verdict
             </button>
           </div>
+          {of.kind === 'trial' && !guest && (
+            <div className="note">
+              <a href={pageOf(of)} download="verdict.html">
+                One page to send or to keep
+              </a>
+            </div>
+          )}
           <GuestLink />
         </Part>
       </div>

@@ -34,7 +34,8 @@ export function SamePair({ rows }: { rows: Row[] }) {
   return pairs.map((told) => <Pair key={told.map((t) => t.trial.name).join()} told={told} />);
 }
 
-function Pair({ told }: { told: Told[] }) {
+/** Trials of one pair, a line for each. */
+export function Pair({ told }: { told: Told[] }) {
   const [ref, width] = useWidth<HTMLDivElement>(440);
   const first = (told[0] as Told).line;
   const intervals = told.map(({ line }) => interval(line));

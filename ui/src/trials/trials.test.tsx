@@ -112,6 +112,27 @@ const effect = (key: string, label: string, asked: boolean) => ({
   ],
 });
 
+const LEVEL = {
+  factor: 'the antennas',
+  level: 'Alder',
+  against: 'own',
+  where: null,
+  estimate: 1.3,
+  low: 1.1,
+  high: 1.6,
+  verdict: 'better',
+};
+const RUN = {
+  takenAt: '2026-09-05T18:00:00+02:00',
+  round: 1,
+  setup: DOME,
+  carrier: 'Tarnwave',
+  outcome: 'ok',
+  downMbps: 9,
+  upMbps: 2,
+  rates: [],
+};
+
 test('a verdict keeps its figure in the address, shows what the need asks for and folds the rest', async () => {
   const user = userEvent.setup();
   serve({
@@ -142,9 +163,59 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
           ],
           cautions: ['One.', 'Two.', 'Three.'],
           judged: ['By the rules.'],
+          action: 'Leave the mast down.',
+          bands: [
+            {
+              band: 'B20',
+              predictedDb: 8,
+              halfWidthDb: 2.5,
+              estimateDb: -1,
+              lowDb: -2,
+              highDb: 0.5,
+              blocks: 5,
+              fallsShort: true,
+              sentence: 'something in this chain is not doing its job',
+            },
+          ],
+          causes: 'Look for a bad crimp.',
         },
       ],
+      grid: {
+        across: 'the device',
+        columns: ['Curlew', 'Plover'],
+        down: 'the antennas',
+        rows: ['own', 'Alder'],
+        setups: [],
+        figures: [
+          {
+            key: 'up',
+            label: 'Upload',
+            rounds: 5,
+            depends: true,
+            level: 0.983,
+            scale: 'ratio',
+            margin: 1.2,
+            sentence: 'What the antennas do depends on the device.',
+            main: [LEVEL],
+            within: [{ ...LEVEL, where: 'Plover', verdict: 'worse' }],
+          },
+        ],
+      },
     },
+    'GET /api/results/trial/runs': [
+      {
+        ...RUN,
+        measurement: 1,
+        rates: [
+          { atMs: 100, phase: 'down', mbps: 9 },
+          { atMs: 900, phase: 'up', mbps: 2 },
+        ],
+      },
+      { ...RUN, measurement: 2, outcome: 'timed_out' },
+    ],
+    'GET /api/trials': [],
+    'GET /api/trials/results': [],
+    'GET /api/session': { needed: false, ok: true, page: null },
   });
   show(<TrialsView />, '/trials?campsite=A&trial=T&metric=up');
   expect(await screen.findByRole('heading', { level: 1, name: 'What is so, and what to do.' })).toBeDefined();
@@ -154,6 +225,12 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
   expect(screen.getByText('2 of 5 failed')).toBeDefined();
   expect(screen.getByText('The other figures (1)')).toBeDefined();
   expect(screen.getByText('More (1)')).toBeDefined();
+  expect(screen.getByText('Leave the mast down.')).toBeDefined();
+  expect(screen.getByText('Look for a bad crimp.')).toBeDefined();
+  expect(screen.getByText('Upload: depends on the device')).toBeDefined();
+  expect(screen.getByText('with Plover')).toBeDefined();
+  expect(await screen.findByText('timed out')).toBeDefined();
+  expect(screen.getByRole('img', { name: /Roof dome, round 1: 9 Mb\/s down/ })).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'Download' }));
   expect(await screen.findByText('Download, round by round')).toBeDefined();
   expect(screen.getByRole('button', { name: 'Download' }).getAttribute('aria-pressed')).toBe('true');

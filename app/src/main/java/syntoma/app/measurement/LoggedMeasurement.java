@@ -66,6 +66,13 @@ public record LoggedMeasurement(
         return numbers;
     }
 
+    /** The same with its setup called otherwise. */
+    public LoggedMeasurement called(String name) {
+        return new LoggedMeasurement(
+                id, takenAt, campsite, stay, name, carrier, rat, band, arfcn, cellId, numbers, server, outcome, trial,
+                round, note, version);
+    }
+
     /** Whether it is a measurement that came about. */
     public boolean ok() {
         return outcome.equals(Outcome.OK.label());

@@ -2,11 +2,14 @@ package syntoma.app.trial;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.campsite.StandingService.StandingLine;
+import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
 import syntoma.app.platform.Register;
@@ -128,6 +131,42 @@ class Entrants {
                 .toList();
         Contender contender = Contender.of(setup.name(), on, fit.chain()).arranged(arranged);
         return new Entrant(setup, base, carrier, contender, blockers, variation.orElse(null), plan);
+    }
+
+    /** The setups of a comparison by the names under which they stand in it. */
+    Map<String, Contender> of(Compared compared) {
+        Known known = new Known(chains.plans(), fits.ground(), null);
+        return compared.setups().stream()
+                .collect(Collectors.toMap(
+                        SetupName::name, s -> contender(s, carrier(s, compared), variation(s, compared), known)));
+    }
+
+    private static Contender contender(
+            SetupName setup, @Nullable String carrier, Optional<Variation> variation, Known known) {
+        SetupService.Planned planned = known.plans.get(setup.id());
+        ChainPlan plan = planned == null ? ChainPlan.EMPTY : planned.plan();
+        String name = planned == null ? setup.name() : planned.setup().name();
+        SetupName own = new SetupName(setup.id(), name, setup.pennant(), setup.retired());
+        return entrant(own, name, carrier, variation, plan, known.ground).contender();
+    }
+
+    /** What hands arrange for a setup, where the trial was designed so. */
+    private static Optional<Variation> variation(SetupName setup, Compared compared) {
+        return compared.cast().plan().stream()
+                .flatMap(plan -> plan.contenders.stream())
+                .filter(c -> setup.name().equals(c.setup) || setup.name().equals(c.setup + " on " + c.carrier))
+                .findFirst()
+                .flatMap(TrialContender::variation);
+    }
+
+    @Nullable
+    private static String carrier(SetupName setup, Compared compared) {
+        return compared.made().stream()
+                .filter(m -> m.setup().equals(setup.name()))
+                .map(LoggedMeasurement::carrier)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
     }
 
     /** Those of a trial that was designed: a change stands in the chain of its setup by now, or is arranged. */

@@ -111,10 +111,27 @@ class Gains {
 
     private List<MeasuredGain> gains(
             SetupName setup, ChainPlan plan, SetupName against, ChainPlan other, boolean bare) {
+        return gains(setup, plan, against, other, bare, samples(setup.name(), against.name()));
+    }
+
+    /** The bands on which two setups were measured side by side in a trial; none where a chain is not known. */
+    List<MeasuredGain> inTrial(SetupName setup, SetupName against, List<Sample> samples) {
+        Map<Long, Planned> plans = chains.plans();
+        ChainPlan own = plans.get(setup.id()).plan();
+        ChainPlan other = plans.get(against.id()).plan();
+        if (own.device() == null || other.device() == null) {
+            return List.of();
+        }
+        return gains(setup, own, against, other, other.isOwnAntennaOf(own), samples).stream()
+                .filter(gain -> !gain.measured().rounds().isEmpty())
+                .toList();
+    }
+
+    private List<MeasuredGain> gains(
+            SetupName setup, ChainPlan plan, SetupName against, ChainPlan other, boolean bare, List<Sample> samples) {
         FitService.Ground ground = fits.ground();
         FitCase own = FitService.fit(plan, ground);
         FitCase base = FitService.fit(other, ground);
-        List<Sample> samples = samples(setup.name(), against.name());
         return own.reach().working().stream()
                 .map(band -> {
                     Optional<Staircase> stairs = own.staircase(band);
@@ -158,7 +175,7 @@ class Gains {
                         : Math.hypot(own.get().chainHalfWidthDb(), base.get().chainHalfWidthDb());
     }
 
-    private static BandGainView view(MeasuredGain gain) {
+    static BandGainView view(MeasuredGain gain) {
         return new BandGainView(
                 gain.band(),
                 boxed(gain.predictedDb()),

@@ -22,6 +22,7 @@ import syntoma.core.verdict.PairedRound;
  * @param adjusted whether several comparisons were adjusted as one family
  * @param need the name of what the connection is for; null when nothing was chosen
  * @param met in how many runs each setup met it
+ * @param grid what each factor does where the setups cross two; null where they do not
  */
 public record ResultView(
         String campsite,
@@ -38,7 +39,8 @@ public record ResultView(
         boolean adjusted,
         @Nullable String need,
         List<NeedMet> met,
-        List<Contrast> contrasts) {
+        List<Contrast> contrasts,
+        @Nullable GridView grid) {
 
     /** In how many of a setup's runs that measured what it asks for the need was met. */
     public record NeedMet(SetupName setup, int runs, int met) {}
@@ -47,17 +49,26 @@ public record ResultView(
     static ResultView empty(String campsite, OffsetDateTime from, OffsetDateTime to) {
         return new ResultView(
                 campsite, null, from, to, 0, null, List.of(), List.of(), List.of(), null, null, false, null, List.of(),
-                List.of());
+                List.of(), null);
     }
 
-    /** One candidate against one baseline. */
+    /**
+     * One candidate against one baseline.
+     *
+     * @param action what to do with it
+     * @param bands RSRP by band, measured in the trial beside predicted
+     * @param causes what to look for where it falls short of what is predicted; empty text where it does not
+     */
     public record Contrast(
             SetupName baseline,
             SetupName candidate,
             String headline,
             List<Effect> effects,
             List<String> cautions,
-            List<String> judged) {}
+            List<String> judged,
+            String action,
+            List<Gains.BandGainView> bands,
+            String causes) {}
 
     /**
      * One metric of a contrast. Marginal differences on its scale are no difference that matters.

@@ -2,7 +2,6 @@ package syntoma.app.trial;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -25,15 +24,8 @@ import syntoma.app.platform.NotFound;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
 import syntoma.core.need.Need;
-import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
-import syntoma.core.trial.Blocks;
 import syntoma.core.unit.Text;
-import syntoma.core.verdict.Cautions;
-import syntoma.core.verdict.Circumstances;
-import syntoma.core.verdict.Comparison;
-import syntoma.core.verdict.Headline;
-import syntoma.core.verdict.Judged;
 import syntoma.core.verdict.Plan;
 import syntoma.core.verdict.Tonight;
 
@@ -44,26 +36,13 @@ public class Results {
     /** Every metric there is. */
     private static final int ALL = Integer.MAX_VALUE;
 
-    /**
-     * Within what a comparison stands.
-     *
-     * @param trial of which it is the result; empty when it is of a stay
-     * @param judgedBy the planned trial that a stay is judged by
-     * @param there all setups that were measured there
-     * @param aside measurements there that are not part of it
-     */
-    private record Setting(Optional<String> trial, Optional<String> judgedBy, List<SetupName> there, int aside) {
-        /** A comparison of all there is, in a trial or without one. */
-        static Setting own(Optional<PastTrials.Key> trial, Compared compared) {
-            return new Setting(trial.map(PastTrials.Key::name), Optional.empty(), compared.setups(), 0);
-        }
-    }
-
     private final Campsites campsites;
     private final Visits visits;
     private final Setups setups;
     private final Measurements measurements;
     private final PastTrials pastTrials;
+    private final Plans plans;
+    private final ResultViews views;
     private final Needs needs;
     private final Clock clock;
 
@@ -73,6 +52,8 @@ public class Results {
             Setups setups,
             Measurements measurements,
             PastTrials pastTrials,
+            Plans plans,
+            ResultViews views,
             Needs needs,
             Clock clock) {
         this.campsites = campsites;
@@ -80,6 +61,8 @@ public class Results {
         this.setups = setups;
         this.measurements = measurements;
         this.pastTrials = pastTrials;
+        this.plans = plans;
+        this.views = views;
         this.needs = needs;
         this.clock = clock;
     }
@@ -92,7 +75,7 @@ public class Results {
             throw new NotFound("no trial is named " + Text.quoted(trial) + " at " + campsite);
         }
         Compared compared = compared(key, trials, needs.chosen(), ALL, baseline);
-        return view(campsite, compared, trials.planned(key), Setting.own(Optional.of(key), compared));
+        return views.of(campsite, compared, trials.planned(key), ResultViews.Setting.own(Optional.of(key), compared));
     }
 
     /**
@@ -106,8 +89,8 @@ public class Results {
 
     private Compared compared(
             PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics, Optional<String> baseline) {
-        List<LoggedMeasurement> made = trials.made(trial);
-        return compared(made, setupsIn(made), baseline, asked, metrics, metric -> trials.plan(trial, metric), trials);
+        Cast cast = Cast.of(trials.made(trial), plans.designed(trial.campsite(), trial.name()), named());
+        return compared(cast, baseline, asked, metrics, metric -> trials.plan(trial, metric), trials);
     }
 
     /**
@@ -131,13 +114,14 @@ public class Results {
                 pair.size() < 2 ? Optional.empty() : trials.plannedAmong(made, visit.campsiteId(), names);
         Compared compared = judgedBy.map(trial -> compared(trial, trials, asked, ALL, Optional.of(names.get(0)))
                         .ofPair(pair.get(0), pair.get(1)))
-                .orElseGet(() ->
-                        compared(made, pair, Optional.of(names.get(0)), asked, ALL, m -> Optional.empty(), trials));
-        return view(
+                .orElseGet(() -> compared(
+                        Cast.of(made, pair), Optional.of(names.get(0)), asked, ALL, m -> Optional.empty(), trials));
+        return views.of(
                 visit.campsite(),
                 compared,
                 judgedBy.flatMap(trials::planned),
-                new Setting(Optional.empty(), judgedBy.map(PastTrials.Key::name), there, aside(made, compared.made())));
+                new ResultViews.Setting(
+                        Optional.empty(), judgedBy.map(PastTrials.Key::name), there, aside(made, compared.made())));
     }
 
     private static int aside(List<LoggedMeasurement> made, List<LoggedMeasurement> judged) {
@@ -197,9 +181,10 @@ public class Results {
                 .map(m -> new PastTrials.Key(place, m.trial()))
                 .reduce((earlier, later) -> later);
         Compared compared = trial.map(key -> compared(key, trials, asked, ALL))
-                .orElseGet(() ->
-                        compared(made, setupsIn(made), Optional.empty(), asked, ALL, m -> Optional.empty(), trials));
-        ResultView view = view(campsite, compared, trial.flatMap(trials::planned), Setting.own(trial, compared));
+                .orElseGet(() -> compared(
+                        Cast.of(made, setupsIn(made)), Optional.empty(), asked, ALL, m -> Optional.empty(), trials));
+        ResultView view =
+                views.of(campsite, compared, trial.flatMap(trials::planned), ResultViews.Setting.own(trial, compared));
         String headline = compared.contrasts().isEmpty()
                 ? Tonight.ofOne(compared.baseline(), asked, compared.met().get(compared.baseline()))
                 : Tonight.said(compared.firsts(), inUse, asked, compared.met());
@@ -207,82 +192,25 @@ public class Results {
     }
 
     private static Compared compared(
-            List<LoggedMeasurement> made,
-            List<SetupName> setups,
+            Cast cast,
             Optional<String> wantedBaseline,
             List<Need> asked,
             int metrics,
             Function<Figure, Optional<Plan>> plan,
             PastTrials.Reading trials) {
-        String baseline = wantedBaseline.orElseGet(() -> setups.get(0).name());
-        if (setups.stream().noneMatch(s -> s.name().equals(baseline))) {
+        String baseline = wantedBaseline.orElseGet(() -> cast.setups().get(0).name());
+        if (cast.setups().stream().noneMatch(s -> s.name().equals(baseline))) {
             throw new InvalidInput(
                     "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");
         }
-        return Compared.of(baseline, setups, made, asked, metrics, plan, metric -> trials.held(made, metric));
-    }
-
-    private static ResultView view(String campsite, Compared compared, Optional<Integer> planned, Setting setting) {
-        List<LoggedMeasurement> made = compared.made();
-        ZoneOffset offset = made.get(0).takenAt().getOffset();
-        Circumstances under = circumstances(made);
-        boolean inFamily = setting.judgedBy.isPresent();
-        int setups = inFamily
-                ? stated(made, LoggedMeasurement::setup).size()
-                : compared.setups().size();
-        Judged judged = new Judged(
-                planned.isPresent(),
-                setups * (setups - 1) / 2,
-                setting.aside,
-                inFamily ? 0 : setting.there.size() - setups);
-        List<ResultView.Contrast> contrasts = compared.contrasts().values().stream()
-                .map(all -> contrast(all, compared, under, judged, offset))
-                .toList();
-        return new ResultView(
-                campsite,
-                setting.trial.orElse(null),
-                made.get(0).takenAt(),
-                made.get(made.size() - 1).takenAt(),
-                Blocks.forOutcomes(Measurements.samples(made, Figure.UP_MBPS)).size(),
-                planned.orElse(null),
-                stated(made, LoggedMeasurement::carrier),
-                stated(made, LoggedMeasurement::server),
-                setting.there,
-                compared.baseline(),
-                setting.judgedBy.orElse(null),
-                contrasts.size() > 1,
-                compared.needName(),
-                compared.needMet(),
-                contrasts);
-    }
-
-    private static ResultView.Contrast contrast(
-            List<Comparison> all, Compared compared, Circumstances under, Judged judged, ZoneOffset offset) {
-        Comparison first = all.get(0);
-        return new ResultView.Contrast(
-                compared.setup(first.baseline()),
-                compared.setup(first.candidate()),
-                Headline.of(all, compared.needs()),
-                all.stream()
-                        .map(c -> ResultView.Effect.of(c, Threshold.of(compared.needs(), c.metric()), offset))
-                        .toList(),
-                Cautions.of(all, under, judged),
-                judged.said(first));
-    }
-
-    private static Circumstances circumstances(List<LoggedMeasurement> made) {
-        return Circumstances.of(made.stream()
-                .map(m -> new Circumstances.Made(
-                        m.takenAt(), m.carrier() == null ? "" : m.carrier(), m.server() == null ? "" : m.server()))
-                .toList());
+        return Compared.of(baseline, cast, asked, metrics, plan, metric -> trials.held(cast.made(), metric));
     }
 
     private List<SetupName> setupsIn(List<LoggedMeasurement> made) {
-        Map<String, SetupName> all = setups.all().stream().collect(Collectors.toMap(SetupName::name, s -> s));
-        return stated(made, LoggedMeasurement::setup).stream().map(all::get).toList();
+        return Cast.of(made, Optional.empty(), named()).setups();
     }
 
-    private static List<String> stated(List<LoggedMeasurement> made, Function<LoggedMeasurement, String> part) {
-        return made.stream().map(part).filter(v -> v != null).distinct().toList();
+    private Map<String, SetupName> named() {
+        return setups.all().stream().collect(Collectors.toMap(SetupName::name, s -> s));
     }
 }

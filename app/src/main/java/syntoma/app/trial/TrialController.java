@@ -1,9 +1,13 @@
 package syntoma.app.trial;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.lang.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -27,6 +31,7 @@ class TrialController {
     private final Gains gains;
     private final TrialResults trialResults;
     private final Sheets sheets;
+    private final TrialRuns trialRuns;
 
     TrialController(
             Plans plans,
@@ -34,9 +39,11 @@ class TrialController {
             Comparisons comparisons,
             Gains gains,
             TrialResults trialResults,
-            Sheets sheets) {
+            Sheets sheets,
+            TrialRuns trialRuns) {
         this.plans = plans;
         this.sheets = sheets;
+        this.trialRuns = trialRuns;
         this.results = results;
         this.comparisons = comparisons;
         this.gains = gains;
@@ -87,6 +94,24 @@ class TrialController {
             @RequestParam String trial,
             @RequestParam(required = false) String baseline) {
         return results.ofTrial(campsite, trial, Optional.ofNullable(baseline));
+    }
+
+    /** The same as one page that needs nothing else, to print, to send, to keep. */
+    @GetMapping(path = "/results/trial/page", produces = MediaType.TEXT_HTML_VALUE)
+    ResponseEntity<String> page(
+            @RequestParam String campsite,
+            @RequestParam String trial,
+            @RequestParam(required = false) String baseline) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"verdict.html\"")
+                .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
+                .body(VerdictPage.of(results.ofTrial(campsite, trial, Optional.ofNullable(baseline))));
+    }
+
+    /** Every run of a trial, with its samples. */
+    @GetMapping("/results/trial/runs")
+    List<TrialRuns.TrialRun> runs(@RequestParam String campsite, @RequestParam String trial) {
+        return trialRuns.of(campsite, trial);
     }
 
     @GetMapping("/results/stay")

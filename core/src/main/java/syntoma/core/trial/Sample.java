@@ -30,6 +30,11 @@ public record Sample(
         return new Sample(takenAt, stay, sim, setup, name, round, band, ok, value);
     }
 
+    /** The same whatever SIM it was made on, where the carriers are what is compared. */
+    public Sample ofAnySim() {
+        return new Sample(takenAt, stay, "", setup, trial, round, band, ok, value);
+    }
+
     /** Whether the sample came from an ok run and has the metric. */
     public boolean counts() {
         return ok && value.isPresent();

@@ -1,0 +1,77 @@
+package syntoma.app.trial;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import syntoma.app.measurement.LoggedMeasurement;
+import syntoma.app.measurement.Measurements;
+import syntoma.app.setup.SetupName;
+import syntoma.core.reading.Figure;
+import syntoma.core.trial.Sample;
+
+/**
+ * Who is compared over which measurements. Where a trial was designed on several carriers, a setup is another one on each of them,
+ * and is called so.
+ *
+ * @param setups in the order in which they were first measured
+ * @param plan by which it was designed, where it was
+ * @param acrossCarriers whether the carriers are part of what is compared
+ */
+record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<TrialPlan> plan, boolean acrossCarriers) {
+
+    /** Some setups over measurements that no design was made for. */
+    static Cast of(List<LoggedMeasurement> made, List<SetupName> setups) {
+        return new Cast(made, setups, Optional.empty(), false);
+    }
+
+    /**
+     * Those of a trial.
+     *
+     * @param names all setups there are, by name
+     */
+    static Cast of(List<LoggedMeasurement> made, Optional<TrialPlan> plan, Map<String, SetupName> names) {
+        boolean across = plan.filter(p ->
+                        p.contenders.stream().map(c -> c.carrier).distinct().count() > 1)
+                .isPresent();
+        if (!across) {
+            return new Cast(
+                    made,
+                    made.stream()
+                            .map(LoggedMeasurement::setup)
+                            .distinct()
+                            .map(names::get)
+                            .toList(),
+                    plan,
+                    false);
+        }
+        List<LoggedMeasurement> called =
+                made.stream().map(m -> m.called(name(m))).toList();
+        Map<String, SetupName> of = made.stream()
+                .collect(Collectors.toMap(Cast::name, m -> named(names.get(m.setup()), name(m)), (one, same) -> one));
+        return new Cast(
+                called,
+                called.stream()
+                        .map(LoggedMeasurement::setup)
+                        .distinct()
+                        .map(of::get)
+                        .toList(),
+                plan,
+                true);
+    }
+
+    private static String name(LoggedMeasurement m) {
+        return m.setup() + " on " + Objects.requireNonNullElse(m.carrier(), "no carrier");
+    }
+
+    private static SetupName named(SetupName setup, String name) {
+        return new SetupName(setup.id(), name, setup.pennant(), setup.retired());
+    }
+
+    /** What was measured of a figure, as comparisons take it. */
+    List<Sample> samples(Figure metric) {
+        List<Sample> samples = Measurements.samples(made, metric);
+        return acrossCarriers ? samples.stream().map(Sample::ofAnySim).toList() : samples;
+    }
+}

@@ -1,0 +1,178 @@
+package syntoma.app.trial;
+
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Component;
+import syntoma.app.measurement.LoggedMeasurement;
+import syntoma.app.setup.SetupName;
+import syntoma.core.design.Advice;
+import syntoma.core.design.Contender;
+import syntoma.core.design.Grid;
+import syntoma.core.need.Threshold;
+import syntoma.core.reading.Figure;
+import syntoma.core.trial.Blocks;
+import syntoma.core.verdict.Cautions;
+import syntoma.core.verdict.Circumstances;
+import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.Crossed;
+import syntoma.core.verdict.Headline;
+import syntoma.core.verdict.Judged;
+import syntoma.core.verdict.MeasuredGain;
+import syntoma.core.verdict.Plan;
+
+/** Comparisons as they are shown: each pair with its sentence, what to do, and what could still be wrong; a grid as one. */
+@Component
+class ResultViews {
+    /** Of a grid’s figures so many are told. */
+    private static final int OF_GRID = 4;
+
+    private final Entrants entrants;
+    private final Gains gains;
+    private final Pace pace;
+
+    ResultViews(Entrants entrants, Gains gains, Pace pace) {
+        this.entrants = entrants;
+        this.gains = gains;
+        this.pace = pace;
+    }
+
+    /**
+     * Within what a comparison stands.
+     *
+     * @param trial of which it is the result; empty when it is of a stay
+     * @param judgedBy the planned trial that a stay is judged by
+     * @param there all setups that were measured there
+     * @param aside measurements there that are not part of it
+     */
+    record Setting(Optional<String> trial, Optional<String> judgedBy, List<SetupName> there, int aside) {
+        /** A comparison of all there is, in a trial or without one. */
+        static Setting own(Optional<PastTrials.Key> trial, Compared compared) {
+            return new Setting(trial.map(PastTrials.Key::name), Optional.empty(), compared.setups(), 0);
+        }
+    }
+
+    ResultView of(String campsite, Compared compared, Optional<Integer> planned, Setting setting) {
+        List<LoggedMeasurement> made = compared.made();
+        ZoneOffset offset = made.get(0).takenAt().getOffset();
+        Circumstances under = circumstances(made);
+        boolean inFamily = setting.judgedBy.isPresent();
+        int setups = inFamily
+                ? stated(made, LoggedMeasurement::setup).size()
+                : compared.setups().size();
+        Judged judged = new Judged(
+                planned.isPresent(),
+                setups * (setups - 1) / 2,
+                setting.aside,
+                inFamily ? 0 : setting.there.size() - setups);
+        Map<String, Contender> contenders = entrants.of(compared);
+        List<ResultView.Contrast> contrasts = compared.contrasts().values().stream()
+                .map(all -> contrast(all, compared, contenders, under, judged, offset))
+                .toList();
+        return new ResultView(
+                campsite,
+                setting.trial.orElse(null),
+                made.get(0).takenAt(),
+                made.get(made.size() - 1).takenAt(),
+                Blocks.forOutcomes(compared.samples(Figure.UP_MBPS)).size(),
+                planned.orElse(null),
+                stated(made, LoggedMeasurement::carrier),
+                stated(made, LoggedMeasurement::server),
+                setting.there,
+                compared.baseline(),
+                setting.judgedBy.orElse(null),
+                contrasts.size() > 1,
+                compared.needName(),
+                compared.needMet(),
+                contrasts,
+                grid(compared, contenders, planned));
+    }
+
+    private ResultView.Contrast contrast(
+            List<Comparison> all,
+            Compared compared,
+            Map<String, Contender> contenders,
+            Circumstances under,
+            Judged judged,
+            ZoneOffset offset) {
+        Comparison first = all.get(0);
+        List<MeasuredGain> bands = compared.cast().acrossCarriers()
+                ? List.of()
+                : gains.inTrial(
+                        compared.setup(first.candidate()),
+                        compared.setup(first.baseline()),
+                        compared.samples(Figure.RSRP_DBM));
+        return new ResultView.Contrast(
+                compared.setup(first.baseline()),
+                compared.setup(first.candidate()),
+                Headline.of(all, compared.needs()),
+                all.stream()
+                        .map(c -> ResultView.Effect.of(c, Threshold.of(compared.needs(), c.metric()), offset))
+                        .toList(),
+                Cautions.of(all, under, judged),
+                judged.said(first),
+                action(first, contenders),
+                bands.stream().map(Gains::view).toList(),
+                bands.stream().anyMatch(MeasuredGain::fallsShort) ? MeasuredGain.USUAL_CAUSES : "");
+    }
+
+    private static Circumstances circumstances(List<LoggedMeasurement> made) {
+        return Circumstances.of(made.stream()
+                .map(m -> new Circumstances.Made(
+                        m.takenAt(), m.carrier() == null ? "" : m.carrier(), m.server() == null ? "" : m.server()))
+                .toList());
+    }
+
+    private static List<String> stated(List<LoggedMeasurement> made, Function<LoggedMeasurement, String> part) {
+        return made.stream().map(part).filter(v -> v != null).distinct().toList();
+    }
+
+    /** What to do with a verdict. */
+    private String action(Comparison first, Map<String, Contender> contenders) {
+        Contender baseline = contenders.get(first.baseline());
+        Contender candidate = contenders.get(first.candidate());
+        return Advice.of(
+                baseline,
+                candidate,
+                first.verdict(),
+                pace.minutes(),
+                !baseline.carrier().equals(candidate.carrier()));
+    }
+
+    /** What each factor does where the setups cross two; null where they do not, or too few rounds are whole. */
+    @Nullable
+    private static GridView grid(Compared compared, Map<String, Contender> contenders, Optional<Integer> planned) {
+        List<SetupName> setups = compared.setups();
+        Optional<Grid> grid =
+                Grid.of(setups.stream().map(s -> contenders.get(s.name())).toList());
+        return grid.map(g -> grid(g, compared, planned)).orElse(null);
+    }
+
+    @Nullable
+    private static GridView grid(Grid grid, Compared compared, Optional<Integer> planned) {
+        List<List<String>> names = Arrays.stream(grid.cells())
+                .map(row -> Arrays.stream(row)
+                        .mapToObj(i -> compared.setups().get(i).name())
+                        .toList())
+                .toList();
+        Crossed crossed =
+                new Crossed(grid.across().says(), grid.columns(), grid.down().says(), grid.rows(), names);
+        Optional<Plan> plan = planned.map(rounds -> new Plan(rounds, Optional.empty()));
+        List<GridView.Figure> figures = new ArrayList<>();
+        Threshold.askedFirst(
+                        Figure.compared(f -> compared.made().stream().anyMatch(m -> m.value(f) != null)),
+                        compared.needs())
+                .stream()
+                .limit(OF_GRID)
+                .forEach(metric -> crossed.judge(metric, compared.samples(metric), plan)
+                        .ifPresent(said -> figures.add(GridView.Figure.of(said))));
+        return figures.isEmpty()
+                ? null
+                : new GridView(crossed.across(), crossed.columns(), crossed.down(), crossed.rows(), names, figures);
+    }
+}

@@ -1,0 +1,95 @@
+package syntoma.core.design;
+
+import java.util.List;
+import java.util.Map;
+import syntoma.core.chain.RadioMode;
+import syntoma.core.verdict.Verdict;
+
+/** What to do with a verdict, by what each of the two takes of one's hands at a campsite. */
+public final class Advice {
+    private Advice() {}
+
+    /**
+     * What to do, in a sentence.
+     *
+     * @param baseline what the candidate is held against
+     * @param work the minutes of each kind of work
+     * @param byCarriers whether they are told apart by their carriers
+     */
+    public static String of(
+            Contender baseline, Contender candidate, Verdict verdict, Map<Work, Double> work, boolean byCarriers) {
+        String one = baseline.name(byCarriers);
+        String other = candidate.name(byCarriers);
+        if (differInBandsAlone(baseline, candidate)) {
+            return ofBands(baseline, candidate, verdict);
+        }
+        double more = minutes(candidate, work) - minutes(baseline, work);
+        return switch (verdict) {
+            case BETTER ->
+                more > 0
+                        ? "Use " + other + " here: it is worth its " + said(more) + " more a stay."
+                        : "Use " + other + " here.";
+            case WORSE, LESS_RELIABLE -> "Use " + one + " here.";
+            case NO_DIFFERENCE, SLIGHTLY_BETTER, SLIGHTLY_WORSE, CAPPED ->
+                less(one, other, more, "gains nothing that matters here");
+            case CANNOT_TELL, TOO_FEW -> meanwhile(one, other, more);
+        };
+    }
+
+    private static String less(String one, String other, double more, String why) {
+        if (more == 0) {
+            return "Use whichever is up: neither is more work, and neither gains anything that matters here.";
+        }
+        String dear = more > 0 ? other : one;
+        String easy = more > 0 ? one : other;
+        return "Use " + easy + " and leave " + dear + ": it costs " + said(Math.abs(more)) + " more a stay and " + why
+                + ".";
+    }
+
+    private static String meanwhile(String one, String other, double more) {
+        if (more == 0) {
+            return "Until that is known use whichever is up: neither is more work.";
+        }
+        return "Until that is known use " + (more > 0 ? one : other) + ": it is " + said(Math.abs(more))
+                + " less work a stay.";
+    }
+
+    private static String said(double minutes) {
+        return Math.max(1, Math.round(minutes)) + " min";
+    }
+
+    /** What hands take to put it up when they arrive, and to take it down again. */
+    private static double minutes(Contender contender, Map<Work, Double> work) {
+        double up = sum(Standing.nothing().putUp(contender), work);
+        boolean mast = contender.antennas().values().stream().anyMatch(height -> height > 0);
+        return up + (mast ? work.get(Work.MAST_DOWN) : 0);
+    }
+
+    private static double sum(List<Move> moves, Map<Work, Double> work) {
+        return moves.stream().mapToDouble(m -> work.get(m.work())).sum();
+    }
+
+    private static boolean differInBandsAlone(Contender one, Contender other) {
+        return !one.bands().equals(other.bands())
+                && one.device().equals(other.device())
+                && one.antennas().equals(other.antennas())
+                && one.carrier().equals(other.carrier())
+                && one.arranged().equals(other.arranged())
+                && one.booster().equals(other.booster());
+    }
+
+    private static String ofBands(Contender baseline, Contender candidate, Verdict verdict) {
+        boolean free = baseline.bands().equals(RadioMode.AUTOMATIC.label());
+        if (verdict == Verdict.BETTER) {
+            return candidate.bands().equals(RadioMode.AUTOMATIC.label())
+                    ? "Leave it on automatic here."
+                    : "Hold " + device(candidate) + " to " + candidate.bands()
+                            + " here, and give it its bands back when you leave.";
+        }
+        return free ? "Leave it on automatic here." : "Leave it at " + baseline.bands() + " here.";
+    }
+
+    private static String device(Contender contender) {
+        return contender.device().isEmpty() ? "the device" : contender.device();
+    }
+}

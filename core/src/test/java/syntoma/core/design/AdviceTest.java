@@ -1,0 +1,60 @@
+package syntoma.core.design;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import syntoma.core.verdict.Verdict;
+
+class AdviceTest {
+    private static Contender on(String setup, Map<String, Double> antennas, String bands) {
+        return new Contender(
+                setup,
+                "Tarnwave",
+                "Curlew",
+                "inside",
+                new TreeMap<>(antennas),
+                Optional.empty(),
+                bands,
+                Optional.empty());
+    }
+
+    private static final Contender DOME = on("Dome", Map.of("Alder", 0.0), "automatic");
+    private static final Contender MAST = on("Mast", Map.of("Rowan", 3.0), "automatic");
+    private static final Contender HELD = on("Dome, B3", Map.of("Alder", 0.0), "B3");
+
+    /** A mast takes 10 min up and 6 down beside the leads. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "NO_DIFFERENCE|Use Dome and leave Mast: it costs 16 min more a stay and gains nothing that matters here.",
+                "SLIGHTLY_BETTER|Use Dome and leave Mast: it costs 16 min more a stay and gains nothing that matters here.",
+                "BETTER|Use Mast here: it is worth its 16 min more a stay.",
+                "WORSE|Use Dome here.",
+                "CANNOT_TELL|Until that is known use Dome: it is 16 min less work a stay."
+            })
+    void says_what_to_do_by_what_it_takes(Verdict verdict, String said) {
+        assertEquals(said, Advice.of(DOME, MAST, verdict, Work.usual(), false));
+    }
+
+    @Test
+    void a_band_sweep_ends_in_holding_a_band_or_in_automatic() {
+        assertEquals(
+                "Hold Curlew to B3 here, and give it its bands back when you leave.",
+                Advice.of(DOME, HELD, Verdict.BETTER, Work.usual(), false));
+        assertEquals("Leave it on automatic here.", Advice.of(DOME, HELD, Verdict.NO_DIFFERENCE, Work.usual(), false));
+        assertEquals("Leave it on automatic here.", Advice.of(HELD, DOME, Verdict.BETTER, Work.usual(), false));
+    }
+
+    @Test
+    void the_one_that_is_as_good_and_less_work_is_used() {
+        assertEquals(
+                "Use Dome and leave Mast: it costs 16 min more a stay and gains nothing that matters here.",
+                Advice.of(MAST, DOME, Verdict.NO_DIFFERENCE, Work.usual(), false));
+    }
+}

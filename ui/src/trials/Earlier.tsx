@@ -1,0 +1,18 @@
+import { useTrialResults, useTrials } from '../data/trials';
+import { Pair, samePairs } from './SamePair';
+
+/** The trials of these two setups beside one another, where there are several. */
+export function Earlier(props: { baseline: number; candidate: number }) {
+  const trials = useTrials().data ?? [];
+  const results = useTrialResults().data ?? [];
+  const rows = trials.map((row) => ({
+    ...row,
+    waiting: null,
+    result: results.find((r) => r.campsiteId === row.trial.campsiteId && r.trial === row.trial.name),
+  }));
+  const told = samePairs(rows).find(([first]) => {
+    const pair = [first?.line.baseline.id, first?.line.candidate.id];
+    return pair.includes(props.baseline) && pair.includes(props.candidate);
+  });
+  return told ? <Pair told={told} /> : null;
+}
