@@ -20,6 +20,8 @@ export const keys = {
   runs: ['runs'],
   run: (id: number) => ['runs', id],
   planUse: (carrier: string) => ['runs', 'plan', carrier],
+  aim: ['aim'],
+  sweep: (id: number) => ['sweep', id],
   walks: ['walks'],
   walk: (id: number, metric: string) => ['walks', id, metric],
   demo: ['demo'],

@@ -40,6 +40,7 @@ export function LiveNow() {
         <>
           {live && <LogLive reading={live.reading} />}
           <Link to="/walk">Walk with the antenna</Link>
+          <Link to="/aim">Aim</Link>
         </>
       }
     >

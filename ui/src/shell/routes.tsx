@@ -35,6 +35,7 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../measure/MeasureView')).MeasureView }),
       },
       { path: '/walk', lazy: async () => ({ Component: (await import('../walk/WalkView')).WalkView }) },
+      { path: '/aim', lazy: async () => ({ Component: (await import('../aim/AimView')).AimView }) },
       { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
       { path: '*', lazy: async () => ({ Component: (await import('../later/LaterView')).LaterView }) },
     ],

@@ -10,9 +10,9 @@ export function Earlier(props: { baseline: number; candidate: number }) {
     waiting: null,
     result: results.find((r) => r.campsiteId === row.trial.campsiteId && r.trial === row.trial.name),
   }));
-  const told = samePairs(rows).find(([first]) => {
-    const pair = [first?.line.baseline.id, first?.line.candidate.id];
-    return pair.includes(props.baseline) && pair.includes(props.candidate);
-  });
+  const wanted = [props.baseline, props.candidate].sort().join();
+  const told = samePairs(rows).find(
+    ([first]) => [first?.line.baseline.id, first?.line.candidate.id].sort().join() === wanted,
+  );
   return told ? <Pair told={told} /> : null;
 }

@@ -101,6 +101,8 @@ class Interface implements WebMvcConfigurer {
             "/devices",
             "/measure",
             "/walk",
+            "/aim",
+            "/practice",
             "/pair",
             "/guest"
         })

@@ -60,7 +60,7 @@ class ResultViews {
     ResultView of(String campsite, Compared compared, Optional<Integer> planned, Setting setting) {
         List<LoggedMeasurement> made = compared.made();
         ZoneOffset offset = made.get(0).takenAt().getOffset();
-        Circumstances under = circumstances(made);
+        Circumstances under = circumstances(made, compared.cast().acrossCarriers());
         boolean inFamily = setting.judgedBy.isPresent();
         int setups = inFamily
                 ? stated(made, LoggedMeasurement::setup).size()
@@ -121,10 +121,13 @@ class ResultViews {
                 bands.stream().anyMatch(MeasuredGain::fallsShort) ? MeasuredGain.USUAL_CAUSES : "");
     }
 
-    private static Circumstances circumstances(List<LoggedMeasurement> made) {
+    /** Where the carriers are what is compared, that there are several is no circumstance. */
+    private static Circumstances circumstances(List<LoggedMeasurement> made, boolean acrossCarriers) {
         return Circumstances.of(made.stream()
                 .map(m -> new Circumstances.Made(
-                        m.takenAt(), m.carrier() == null ? "" : m.carrier(), m.server() == null ? "" : m.server()))
+                        m.takenAt(),
+                        acrossCarriers || m.carrier() == null ? "" : m.carrier(),
+                        m.server() == null ? "" : m.server()))
                 .toList());
     }
 

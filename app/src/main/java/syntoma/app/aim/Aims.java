@@ -1,0 +1,345 @@
+package syntoma.app.aim;
+
+import jakarta.persistence.EntityManager;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.campsite.Place;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.core.aim.Bearing;
+import syntoma.core.aim.Crossing;
+import syntoma.core.aim.Pointing;
+import syntoma.core.aim.Spot;
+import syntoma.core.aim.Sweep;
+import syntoma.core.unit.Text;
+
+/** Where to aim: masts with their bearings from here, what sweeps found, and where bearings cross. */
+@Service
+@Transactional
+class Aims {
+    private static final int LONGEST_NAME = 120;
+    private static final int MOST_MASTS = 500;
+
+    /** One standard deviation is half of what holds 19 times in 20. */
+    private static final double HOLDS_95 = 1.96;
+
+    private final EntityManager entities;
+    private final Sweeps sweeps;
+    private final StandingService standing;
+    private final Campsites campsites;
+
+    Aims(EntityManager entities, Sweeps sweeps, StandingService standing, Campsites campsites) {
+        this.entities = entities;
+        this.sweeps = sweeps;
+        this.standing = standing;
+        this.campsites = campsites;
+    }
+
+    /** A mast to be kept. */
+    record MastRequest(
+            @Nullable String name,
+            @Nullable String carrier,
+            @Nullable String cellId,
+            @Nullable Double lat,
+            @Nullable Double lon) {}
+
+    /**
+     * A mast.
+     *
+     * @param estimated whether it was found by crossing bearings
+     * @param longM of such a one the half-axes of the ellipse that holds it 19 times in 20, and where the longer one points
+     * @param trueDeg its bearing from here; null where it is not known where here is
+     */
+    record MastView(
+            long id,
+            String name,
+            @Nullable String carrier,
+            @Nullable String cellId,
+            double lat,
+            double lon,
+            boolean estimated,
+            @Nullable Double longM,
+            @Nullable Double shortM,
+            @Nullable Double longDeg,
+            @Nullable Double trueDeg,
+            @Nullable Double magneticDeg,
+            @Nullable Double km) {}
+
+    /** A sweep in the list; {@code sentence} is null under six headings. */
+    record SweepLine(
+            long id,
+            @Nullable String campsite,
+            @Nullable String setup,
+            @Nullable String carrier,
+            OffsetDateTime beganAt,
+            int points,
+            @Nullable String sentence) {}
+
+    /**
+     * Bearings of a cell from several places.
+     *
+     * @param key by which it is kept
+     * @param problem why they do not cross; null where they do
+     */
+    record CrossingView(
+            String key,
+            @Nullable String carrier,
+            @Nullable String cellId,
+            List<String> places,
+            @Nullable Double lat,
+            @Nullable Double lon,
+            @Nullable Double longM,
+            @Nullable Double shortM,
+            @Nullable Double longDeg,
+            @Nullable Double offDeg,
+            @Nullable String problem) {}
+
+    /**
+     * All of it.
+     *
+     * @param located whether it is known where the campsite is
+     * @param pointings antennas swept at one place, two and two, in words
+     */
+    record AimView(
+            @Nullable String campsite,
+            boolean located,
+            double declinationDeg,
+            List<MastView> masts,
+            List<SweepLine> sweeps,
+            List<CrossingView> crossings,
+            List<String> pointings) {}
+
+    /** A sweep with its points and what they say. */
+    private record Done(Swept sweep, List<SweepPoint> points, Optional<Sweep.Result> result) {
+        /** The cell of its points; the carrier where they say none. */
+        String key() {
+            String cell = points.stream()
+                    .map(p -> p.cellId)
+                    .filter(c -> c != null)
+                    .findFirst()
+                    .orElse("");
+            return (sweep.carrier == null ? "" : sweep.carrier) + "/" + cell;
+        }
+    }
+
+    @Transactional(readOnly = true)
+    AimView view() {
+        StandingService.StandingLine line = standing.line();
+        Optional<Spot> here =
+                Optional.ofNullable(line.campsite()).map(campsites::of).flatMap(Aims::spot);
+        double declination = sweeps.declination();
+        List<Done> done = done();
+        return new AimView(
+                line.campsite(),
+                here.isPresent(),
+                declination,
+                masts().stream().map(m -> view(m, here, declination)).toList(),
+                done.stream().map(Aims::line).toList(),
+                crossings(done).entrySet().stream()
+                        .map(e -> crossing(e.getKey(), e.getValue()))
+                        .toList(),
+                pointings(done));
+    }
+
+    private static Optional<Spot> spot(Place place) {
+        return place.lat() == null || place.lon() == null
+                ? Optional.empty()
+                : Optional.of(new Spot(place.lat().doubleValue(), place.lon().doubleValue()));
+    }
+
+    private List<Mast> masts() {
+        return entities.createQuery("from Mast m order by m.id", Mast.class)
+                .setMaxResults(MOST_MASTS)
+                .getResultList();
+    }
+
+    private static MastView view(Mast mast, Optional<Spot> here, double declination) {
+        Optional<Bearing> bearing = here.map(from -> Bearing.between(from, mast.spot()));
+        return new MastView(
+                mast.id,
+                mast.name,
+                mast.carrier,
+                mast.cellId,
+                mast.lat,
+                mast.lon,
+                mast.estimated,
+                mast.longMetres,
+                mast.shortMetres,
+                mast.longDeg,
+                bearing.map(Bearing::trueDeg).orElse(null),
+                bearing.map(b -> b.magneticDeg(declination)).orElse(null),
+                bearing.map(Bearing::km).orElse(null));
+    }
+
+    private List<Done> done() {
+        return sweeps.latest().stream()
+                .map(sweep -> {
+                    List<SweepPoint> points = sweeps.points(sweep.id);
+                    return new Done(sweep, points, SweepView.result(points));
+                })
+                .toList();
+    }
+
+    private static SweepLine line(Done done) {
+        Swept sweep = done.sweep;
+        return new SweepLine(
+                sweep.id,
+                sweep.campsite,
+                sweep.setup,
+                sweep.carrier,
+                sweep.beganAt,
+                done.points.size(),
+                done.result.map(Sweep.Result::sentence).orElse(null));
+    }
+
+    /** The sweeps with a direction that heard one cell, from two places at least. */
+    private static Map<String, List<Done>> crossings(List<Done> done) {
+        Map<String, List<Done>> byCell = new LinkedHashMap<>();
+        done.stream()
+                .filter(d -> d.sweep.spot().isPresent()
+                        && d.result.flatMap(Sweep.Result::fit).isPresent())
+                .forEach(d ->
+                        byCell.computeIfAbsent(d.key(), k -> new ArrayList<>()).add(d));
+        byCell.values()
+                .removeIf(same ->
+                        same.stream().map(d -> d.sweep.spot()).distinct().count() < 2);
+        return byCell;
+    }
+
+    private static Crossing crossed(List<Done> same) {
+        return Crossing.of(same.stream()
+                .map(d -> {
+                    Sweep.Fit fit = d.result.flatMap(Sweep.Result::fit).orElseThrow();
+                    return new Crossing.Line(d.sweep.spot().orElseThrow(), fit.bestDeg(), fit.surenessDeg() / HOLDS_95);
+                })
+                .toList());
+    }
+
+    private static CrossingView crossing(String key, List<Done> same) {
+        Done first = same.get(0);
+        String cell = key.substring(key.lastIndexOf('/') + 1);
+        List<String> places = same.stream()
+                .map(d -> d.sweep.campsite == null ? "" : d.sweep.campsite)
+                .distinct()
+                .toList();
+        try {
+            Crossing c = crossed(same);
+            return new CrossingView(
+                    key,
+                    first.sweep.carrier,
+                    cell.isEmpty() ? null : cell,
+                    places,
+                    c.at().lat(),
+                    c.at().lon(),
+                    c.longM(),
+                    c.shortM(),
+                    c.longDeg(),
+                    c.offDeg(),
+                    null);
+        } catch (IllegalArgumentException no) {
+            return new CrossingView(
+                    key, first.sweep.carrier, cell, places, null, null, null, null, null, null, no.getMessage());
+        }
+    }
+
+    /** Antennas that were swept at one place on one carrier, the latest sweep of each, two and two. */
+    private static List<String> pointings(List<Done> done) {
+        List<String> said = new ArrayList<>();
+        Map<String, Map<String, Done>> there = new LinkedHashMap<>();
+        done.stream().filter(d -> d.result.isPresent() && d.sweep.setup != null).forEach(d -> there.computeIfAbsent(
+                        d.sweep.campsite + "/" + d.sweep.carrier, k -> new LinkedHashMap<>())
+                .putIfAbsent(d.sweep.setup, d));
+        there.values().forEach(bySetup -> {
+            List<Done> all = List.copyOf(bySetup.values());
+            for (int i = 0; i < all.size(); i++) {
+                for (int j = i + 1; j < all.size(); j++) {
+                    said.add(all.get(i).sweep.campsite + ": " + pointing(all.get(i), all.get(j)));
+                }
+            }
+        });
+        return said;
+    }
+
+    private static String pointing(Done one, Done other) {
+        return Pointing.of(one.sweep.setup, one.result.orElseThrow(), other.sweep.setup, other.result.orElseThrow())
+                .sentence();
+    }
+
+    /** Keeps a mast that is known. */
+    AimView keep(MastRequest asked) {
+        String name = InvalidInput.naming(
+                "name", () -> Text.name("name", asked.name() == null ? "" : asked.name(), LONGEST_NAME));
+        if (asked.lat() == null || asked.lon() == null) {
+            String field = asked.lat() == null ? "lat" : "lon";
+            throw new InvalidInput(field, field + " is missing; allowed are degrees such as 59.1234");
+        }
+        Spot at = at(asked.lat(), asked.lon());
+        entities.persist(new Mast(name, stated(asked.carrier(), "carrier"), stated(asked.cellId(), "cellId"), at));
+        return view();
+    }
+
+    private static Spot at(double lat, double lon) {
+        InvalidInput.naming("lat", () -> new Spot(lat, 0));
+        return InvalidInput.naming("lon", () -> new Spot(lat, lon));
+    }
+
+    @Nullable
+    private static String stated(@Nullable String text, String field) {
+        int longest = field.equals("cellId") ? 40 : LONGEST_NAME;
+        return text == null || text.isBlank()
+                ? null
+                : InvalidInput.naming(field, () -> Text.name(field, text, longest));
+    }
+
+    /**
+     * Keeps where bearings cross as an estimated mast.
+     *
+     * @throws NotFound when no cell of that key was swept from two places
+     */
+    AimView keepCrossing(@Nullable String key) {
+        if (key == null) {
+            throw new InvalidInput("key", "key is missing");
+        }
+        List<Done> same = crossings(done()).get(key);
+        if (same == null) {
+            throw new NotFound("no cell " + Text.quoted(key) + " was swept from two places");
+        }
+        Crossing crossing = InvalidInput.naming("key", () -> crossed(same));
+        String carrier = same.get(0).sweep.carrier;
+        String cell = key.substring(key.lastIndexOf('/') + 1);
+        Mast mast = new Mast(
+                "About here" + (cell.isEmpty() ? "" : ", cell " + cell),
+                carrier,
+                cell.isEmpty() ? null : cell,
+                crossing.at());
+        mast.estimated = true;
+        mast.longMetres = crossing.longM();
+        mast.shortMetres = crossing.shortM();
+        mast.longDeg = crossing.longDeg();
+        entities.persist(mast);
+        return view();
+    }
+
+    /** Forgets a mast. */
+    AimView forget(long id) {
+        Mast mast = Optional.ofNullable(entities.find(Mast.class, id))
+                .orElseThrow(() -> new NotFound("no mast has the number " + id));
+        entities.remove(mast);
+        entities.flush();
+        return view();
+    }
+
+    AimView setDeclination(@Nullable Double deg) {
+        sweeps.setDeclination(deg);
+        return view();
+    }
+}

@@ -1,0 +1,163 @@
+package syntoma.app.aim;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.campsite.Place;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.instrument.Watch;
+import syntoma.app.platform.Conflict;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.core.aim.Bearing;
+import syntoma.core.band.Bands;
+import syntoma.core.reading.RadioMetric;
+import syntoma.core.reply.Recent;
+import syntoma.core.unit.Values;
+
+/** Sweeps over headings and their points. */
+@Service
+@Transactional
+class Sweeps {
+    private static final int MOST_POINTS = 100;
+    private static final int LISTED = 40;
+
+    private final EntityManager entities;
+    private final StandingService standing;
+    private final Campsites campsites;
+    private final Watch watch;
+    private final Clock clock;
+
+    Sweeps(EntityManager entities, StandingService standing, Campsites campsites, Watch watch, Clock clock) {
+        this.entities = entities;
+        this.standing = standing;
+        this.campsites = campsites;
+        this.watch = watch;
+        this.clock = clock;
+    }
+
+    /**
+     * A level at a heading.
+     *
+     * @param magnetic whether the heading is a compass’s
+     * @param rsrpDbm as it was typed; what the router says now where it is missing
+     */
+    record PointRequest(
+            @Nullable Double headingDeg, @Nullable Boolean magnetic, @Nullable Double rsrpDbm, @Nullable String band) {}
+
+    /** The latest, the last first. */
+    @Transactional(readOnly = true)
+    List<Swept> latest() {
+        return entities.createQuery("from Swept s order by s.id desc", Swept.class)
+                .setMaxResults(LISTED)
+                .getResultList();
+    }
+
+    /** Begins one with what the standing line says. */
+    SweepView begin() {
+        StandingService.StandingLine line = standing.line();
+        Swept sweep = new Swept(now());
+        sweep.campsite = line.campsite();
+        sweep.setup = line.setup() == null ? null : line.setup().name();
+        sweep.carrier = line.carrier();
+        if (line.campsite() != null) {
+            Place place = campsites.of(line.campsite());
+            sweep.lat = place.lat() == null ? null : place.lat().doubleValue();
+            sweep.lon = place.lon() == null ? null : place.lon().doubleValue();
+        }
+        entities.persist(sweep);
+        return SweepView.of(sweep, List.of(), declination());
+    }
+
+    @Transactional(readOnly = true)
+    SweepView view(long id) {
+        return SweepView.of(found(id), points(id), declination());
+    }
+
+    /** Reads a level at a heading. */
+    SweepView read(long id, PointRequest asked) {
+        Swept sweep = found(id);
+        if (asked.headingDeg() == null) {
+            throw new InvalidInput("headingDeg", "headingDeg is missing; allowed are 0 to 360 degrees");
+        }
+        double heading = InvalidInput.naming(
+                "headingDeg", () -> Values.within("headingDeg", asked.headingDeg(), 0, 360, "degrees"));
+        double trueDeg = Boolean.TRUE.equals(asked.magnetic()) ? Bearing.ofMagnetic(heading, declination()) : heading;
+        if (points(id).size() >= MOST_POINTS) {
+            throw new Conflict("the sweep has " + MOST_POINTS + " levels already; begin another");
+        }
+        entities.persist(asked.rsrpDbm() == null ? heard(id, trueDeg % 360) : typed(id, trueDeg % 360, asked));
+        return SweepView.of(sweep, points(id), declination());
+    }
+
+    private SweepPoint typed(long id, double trueDeg, PointRequest asked) {
+        double dbm = InvalidInput.naming("rsrpDbm", () -> RadioMetric.RSRP.check(asked.rsrpDbm(), Optional.empty()));
+        SweepPoint point = new SweepPoint(id, trueDeg, dbm, now());
+        point.band = asked.band() == null || asked.band().isBlank()
+                ? null
+                : InvalidInput.naming(
+                        "band", () -> Bands.named(asked.band().strip()).name());
+        return point;
+    }
+
+    private SweepPoint heard(long id, double trueDeg) {
+        watch.heard();
+        Recent.Steady steady = watch.recent()
+                .steady(RadioMetric.RSRP)
+                .orElseThrow(() -> new Conflict("the router says no level now; type the level that it shows"));
+        SweepPoint point = new SweepPoint(id, trueDeg, steady.value(), now());
+        point.band = steady.cell().band().orElse(null);
+        point.cellId = steady.cell().cellId().orElse(null);
+        return point;
+    }
+
+    /** Takes a level back, or puts it back. */
+    SweepView remove(long id, long point, boolean removed) {
+        Swept sweep = found(id);
+        SweepPoint found = Optional.ofNullable(entities.find(SweepPoint.class, point))
+                .filter(p -> p.sweepId == id)
+                .orElseThrow(() -> new NotFound("no level of this sweep has the number " + point));
+        found.removed = removed;
+        entities.flush();
+        return SweepView.of(sweep, points(id), declination());
+    }
+
+    @Transactional(readOnly = true)
+    List<SweepPoint> points(long sweep) {
+        return entities.createQuery(
+                        "from SweepPoint p where p.sweepId = :sweep and p.removed = false order by p.id",
+                        SweepPoint.class)
+                .setParameter("sweep", sweep)
+                .getResultList();
+    }
+
+    @Transactional(readOnly = true)
+    double declination() {
+        return entities.find(Compass.class, Compass.ONLY).declinationDeg;
+    }
+
+    /** By how much the needle points east of true north here; west is negative. */
+    void setDeclination(@Nullable Double deg) {
+        if (deg == null) {
+            throw new InvalidInput("declinationDeg", "declinationDeg is missing");
+        }
+        entities.find(Compass.class, Compass.ONLY).declinationDeg =
+                InvalidInput.naming("declinationDeg", () -> Values.within("declinationDeg", deg, -90, 90, "degrees"));
+    }
+
+    private Swept found(long id) {
+        return Optional.ofNullable(entities.find(Swept.class, id))
+                .orElseThrow(() -> new NotFound("no sweep has the number " + id));
+    }
+
+    private OffsetDateTime now() {
+        return OffsetDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
+    }
+}

@@ -1,0 +1,148 @@
+import { Button } from 'antd';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { type Aim, useAim, useBeginSweep, useForgetMast, useKeepCrossing } from '../data/aim';
+import { stateOf } from '../data/state';
+import { fixed } from '../format/numbers';
+import { dateClock } from '../format/time';
+import { Failed, Loaded } from '../parts/Loaded';
+import { Part, Sheet } from '../parts/Sheet';
+import { Declination } from './Declination';
+import { MastForm } from './MastForm';
+import { SweepSheet } from './SweepSheet';
+import './aim.css';
+
+const M_PER_KM = 1_000;
+
+/** Aiming a directional antenna: where masts lie, a sweep over headings, where bearings cross. */
+export function AimView() {
+  const [query] = useSearchParams();
+  const sweep = query.get('sweep');
+  const aim = useAim();
+  if (sweep !== null) {
+    return <SweepSheet id={Number(sweep)} aim={aim.data} />;
+  }
+  return aim.data ? (
+    <Overview aim={aim.data} />
+  ) : (
+    <Sheet title="Aim" headline="Aim an antenna">
+      <Loaded state={stateOf(aim)}>{() => null}</Loaded>
+    </Sheet>
+  );
+}
+
+function Overview({ aim }: { aim: Aim }) {
+  const begin = useBeginSweep();
+  const navigate = useNavigate();
+  return (
+    <Sheet
+      title="Aim"
+      over={<Link to="/pitch">Pitch</Link>}
+      headline="Turn the antenna all the way round once, and know where it is best."
+      margin={<Declination aim={aim} />}
+    >
+      <p>
+        Read a level every 30°: twelve readings, about five minutes. An omnidirectional antenna needs none of
+        it.
+      </p>
+      <div className="buttons">
+        <Button
+          type="primary"
+          size="large"
+          loading={begin.isPending}
+          onClick={() =>
+            begin.mutate(undefined, { onSuccess: (sweep) => void navigate(`/aim?sweep=${sweep.id}`) })
+          }
+        >
+          Begin a sweep
+        </Button>
+      </div>
+      {begin.error && <Failed error={begin.error} />}
+      <Sweeps aim={aim} />
+      <Crossings aim={aim} />
+      <Masts aim={aim} />
+    </Sheet>
+  );
+}
+
+function Sweeps({ aim }: { aim: Aim }) {
+  return aim.sweeps.length === 0 ? null : (
+    <Part title="Sweeps">
+      {aim.pointings.map((said) => (
+        <p key={said}>
+          <b>{said}</b>
+        </p>
+      ))}
+      {aim.sweeps.map((s) => (
+        <div className="note" key={s.id}>
+          <Link to={`/aim?sweep=${s.id}`}>
+            {s.setup ?? 'No setup'} on {s.carrier ?? 'no carrier'}, {s.campsite ?? 'nowhere'}
+          </Link>{' '}
+          <span className="small">
+            {dateClock(s.beganAt)} · {s.points} headings
+          </span>
+          {s.sentence !== null && <div>{s.sentence}</div>}
+        </div>
+      ))}
+    </Part>
+  );
+}
+
+function Crossings({ aim }: { aim: Aim }) {
+  const keep = useKeepCrossing();
+  return aim.crossings.length === 0 ? null : (
+    <Part title="Where bearings cross" small="the mast of one cell, swept from several places">
+      {aim.crossings.map((c) => (
+        <div className="note" key={c.key}>
+          {c.lat !== null && c.lon !== null && c.longM !== null && c.shortM !== null ? (
+            <>
+              The mast of {c.carrier}
+              {c.cellId ? `, cell ${c.cellId},` : ''} stands about {fixed(c.lat, 4)}°, {fixed(c.lon, 4)}°:
+              within {fixed(c.longM / M_PER_KM, 1)} by {fixed(c.shortM / M_PER_KM, 1)} km, 19 times in 20, the
+              longer towards {fixed(c.longDeg, 0)}°. From {c.places.join(' and ')}.{' '}
+              <Button loading={keep.isPending} onClick={() => keep.mutate(c.key)}>
+                Keep it as a mast
+              </Button>
+            </>
+          ) : (
+            <>
+              {c.carrier}, from {c.places.join(' and ')}: {c.problem}.
+            </>
+          )}
+        </div>
+      ))}
+      {keep.error && <Failed error={keep.error} />}
+    </Part>
+  );
+}
+
+function Masts({ aim }: { aim: Aim }) {
+  const forget = useForgetMast();
+  return (
+    <Part title="Masts" small={aim.located ? `bearings from ${aim.campsite}` : undefined}>
+      {!aim.located && (
+        <p>
+          {aim.campsite === null
+            ? 'Say where you stand, in the line above, for bearings from here.'
+            : `It is not known where ${aim.campsite} is; its place is written in the logbook.`}
+        </p>
+      )}
+      {aim.masts.map((m) => (
+        <div className="note mast" key={m.id}>
+          <span>
+            <b>{m.name}</b>
+            {m.carrier && `, ${m.carrier}`} {m.estimated && <span className="small">about here</span>}
+          </span>
+          <span className="num">
+            {m.trueDeg === null
+              ? ''
+              : `${fixed(m.trueDeg, 0)}° true, ${fixed(m.magneticDeg, 0)}° by the compass, ${fixed(m.km, 1)} km`}
+          </span>
+          <Button type="text" aria-label={`Forget ${m.name}`} onClick={() => forget.mutate(m.id)}>
+            forget
+          </Button>
+        </div>
+      ))}
+      <MastForm />
+    </Part>
+  );
+}
