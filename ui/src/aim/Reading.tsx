@@ -20,6 +20,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
   const read = useReadHeading(sweep.id);
   const [heading, setHeading] = useState('');
   const [typed, setTyped] = useState('');
+  const [cell, setCell] = useState('');
   const [leftS, setLeftS] = useState<number | null>(null);
   useKeptAwake(true);
   const level = live?.levels.find((l) => l.metric === 'rsrp');
@@ -29,7 +30,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
   const send = (rsrpDbm: number | null) => {
     setLeftS(null);
     read.mutate(
-      { headingDeg: deg, magnetic: false, rsrpDbm, band: null },
+      { headingDeg: deg, magnetic: false, rsrpDbm, band: null, cellId: cell.trim() || null },
       {
         onSuccess: () => {
           setHeading('');
@@ -94,6 +95,17 @@ export function Reading({ sweep }: { sweep: Sweep }) {
           placeholder={level ? 'read by itself' : '−95'}
           problem={problem('rsrpDbm')}
         />
+        {typed.trim() !== '' && (
+          <Field
+            name="cell"
+            label="Cell, typed"
+            value={cell}
+            onChange={setCell}
+            placeholder="where the router shows it"
+            problem={problem('cellId')}
+            hint="Bearings of one cell from two places cross at its mast."
+          />
+        )}
       </div>
       {read.error && !(read.error instanceof Refusal && read.error.errors.length > 0) && (
         <Failed error={read.error} />

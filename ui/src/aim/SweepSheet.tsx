@@ -40,12 +40,19 @@ function OfSweep({ sweep, aim }: { sweep: Sweep; aim: Aim | undefined }) {
       headline={
         sweep.nextDeg !== null
           ? `Turn to ${fixed(sweep.nextDeg, 0)}°${compass(sweep.nextDeg, sweep.nextMagneticDeg)}.`
-          : (sweep.result?.sentence ?? 'All the way round.')
+          : fit
+            ? `Fix it at ${fixed(fit.bestDeg, 0)}°${compass(fit.bestDeg, fit.bestMagneticDeg)}.`
+            : 'Leave it as it points: no direction matters here.'
       }
       margin={<Readings sweep={sweep} />}
     >
+      {sweep.result && (
+        <p className="so-far">
+          {sweep.nextDeg !== null && 'So far: '}
+          {sweep.result.sentence}
+        </p>
+      )}
       <Reading sweep={sweep} />
-      {sweep.result && sweep.nextDeg !== null && <p className="so-far">So far: {sweep.result.sentence}</p>}
       {sweep.result === null && (
         <p className="small">
           From {FEWEST} headings on it says what they come to; {left} to go.

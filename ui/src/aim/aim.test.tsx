@@ -147,7 +147,7 @@ test('a sweep says where to turn, takes a level that is typed, and a wrong one i
   await user.clear(screen.getByLabelText('Level, typed'));
   await user.type(screen.getByLabelText('Level, typed'), '-94');
   await user.click(screen.getByRole('button', { name: /Take the level/ }));
-  await screen.findByRole('heading', { name: 'Best at 40° (± 6°).' });
+  await screen.findByRole('heading', { name: 'Fix it at 40°, 33° by the compass.' });
   expect(screen.getByText('loses 1.3 dB')).toBeTruthy();
   expect(screen.getByText('another band, not counted')).toBeTruthy();
   expect(screen.getByRole('img', { name: 'Best at 40° (± 6°).' })).toBeTruthy();

@@ -87,7 +87,7 @@ export function Polar(props: {
             stroke="var(--tide)"
             strokeWidth={2}
           />
-          <text {...text(m.deg, rim + 22)} className="mast">
+          <text {...text(m.deg, rim - 22)} className="mast">
             {m.name}
           </text>
         </g>

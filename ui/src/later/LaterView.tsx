@@ -11,7 +11,7 @@ const WORDS: Record<string, string> = {
   '/fit-out':
     'Here you will plan the roof, the cable run and the power, and print a job sheet that tests before it drills.',
   '/findings': 'Here the whole trip will say which setup and which carrier to trust, and where.',
-  '/bench': 'Here the calculators will stand, each usable alone, with a practice pitch.',
+  '/bench': 'Here the calculators will stand, each usable alone; the practice pitch is here already.',
 };
 
 /** A view that is not built yet. */
@@ -22,6 +22,11 @@ export function LaterView() {
       title={NAMES[pathname] ?? 'No such page'}
       headline={WORDS[pathname] ?? 'There is no page at this address.'}
     >
+      {pathname === '/bench' && (
+        <p>
+          <Link to="/practice">Practice pitch</Link>: judge trials whose truth is known, in two minutes each.
+        </p>
+      )}
       {!(pathname in WORDS) && (
         <p>
           Perhaps it was moved or mistyped: <code>{pathname}</code>. Go on at <Link to="/pitch">Pitch</Link>,

@@ -36,6 +36,10 @@ export const router = createBrowserRouter([
       },
       { path: '/walk', lazy: async () => ({ Component: (await import('../walk/WalkView')).WalkView }) },
       { path: '/aim', lazy: async () => ({ Component: (await import('../aim/AimView')).AimView }) },
+      {
+        path: '/practice',
+        lazy: async () => ({ Component: (await import('../practice/PracticeView')).PracticeView }),
+      },
       { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
       { path: '*', lazy: async () => ({ Component: (await import('../later/LaterView')).LaterView }) },
     ],

@@ -96,10 +96,13 @@ class EveryOperationTest {
                 "POST /api/aim/masts",
                 "{\"name\":\"M\",\"carrier\":\"Ostrel\",\"cellId\":\"1\",\"lat\":59,\"lon\":18}");
         bodies.put("POST /api/aim/crossings", "{\"key\":\"Ostrel/1\"}");
+        bodies.put("POST /api/practice/{id}/effort", "{\"rounds\":5,\"runs\":2}");
+        bodies.put("POST /api/practice/{id}/trial", "{\"rounds\":5,\"runs\":2}");
+        bodies.put("POST /api/practice/{id}/verdict", "{\"said\":\"better\"}");
         bodies.put("PUT /api/aim/declination", "{\"declinationDeg\":7}");
         bodies.put(
                 "POST /api/aim/sweeps/{id}/points",
-                "{\"headingDeg\":30,\"magnetic\":false,\"rsrpDbm\":-90,\"band\":\"B3\"}");
+                "{\"headingDeg\":30,\"magnetic\":false,\"rsrpDbm\":-90,\"band\":\"B3\",\"cellId\":\"7\"}");
         bodies.put("POST /api/setups", "{\"name\":\"Walked\"}");
         bodies.put("PUT /api/names/{kind}/{id}", "{\"name\":\"Bog Boardwalk\"}");
         bodies.put("PUT /api/names/{kind}/also", "{\"name\":\"Walked\"}");
@@ -395,6 +398,11 @@ class EveryOperationTest {
         if (path.startsWith("/api/gear/{id}")) {
             return path.replace(
                     "{id}", requests.gear("Thin extension 3 m").get("id").asText());
+        }
+        if (path.startsWith("/api/practice/{id}")) {
+            return path.replace(
+                    "{id}",
+                    requests.send("/api/practice", Map.of()).json().get("id").asText());
         }
         if (path.startsWith("/api/aim/sweeps/{id}/points")) {
             return path.replace(

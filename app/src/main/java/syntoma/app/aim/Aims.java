@@ -120,7 +120,7 @@ class Aims {
 
     /** A sweep with its points and what they say. */
     private record Done(Swept sweep, List<SweepPoint> points, Optional<Sweep.Result> result) {
-        /** The cell of its points; the carrier where they say none. */
+        /** The carrier and the cell of its points, with a slash between. */
         String key() {
             String cell = points.stream()
                     .map(p -> p.cellId)
@@ -201,11 +201,12 @@ class Aims {
                 done.result.map(Sweep.Result::sentence).orElse(null));
     }
 
-    /** The sweeps with a direction that heard one cell, from two places at least. */
+    /** The sweeps with a direction that heard one cell, from two places at least; without its identity nobody knows that it is one. */
     private static Map<String, List<Done>> crossings(List<Done> done) {
         Map<String, List<Done>> byCell = new LinkedHashMap<>();
         done.stream()
                 .filter(d -> d.sweep.spot().isPresent()
+                        && !d.key().endsWith("/")
                         && d.result.flatMap(Sweep.Result::fit).isPresent())
                 .forEach(d ->
                         byCell.computeIfAbsent(d.key(), k -> new ArrayList<>()).add(d));

@@ -20,6 +20,7 @@ import syntoma.core.aim.Bearing;
 import syntoma.core.band.Bands;
 import syntoma.core.reading.RadioMetric;
 import syntoma.core.reply.Recent;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /** Sweeps over headings and their points. */
@@ -28,6 +29,7 @@ import syntoma.core.unit.Values;
 class Sweeps {
     private static final int MOST_POINTS = 100;
     private static final int LISTED = 40;
+    private static final int LONGEST_CELL = 40;
 
     private final EntityManager entities;
     private final StandingService standing;
@@ -48,9 +50,14 @@ class Sweeps {
      *
      * @param magnetic whether the heading is a compass’s
      * @param rsrpDbm as it was typed; what the router says now where it is missing
+     * @param cellId of a level that was typed
      */
     record PointRequest(
-            @Nullable Double headingDeg, @Nullable Boolean magnetic, @Nullable Double rsrpDbm, @Nullable String band) {}
+            @Nullable Double headingDeg,
+            @Nullable Boolean magnetic,
+            @Nullable Double rsrpDbm,
+            @Nullable String band,
+            @Nullable String cellId) {}
 
     /** The latest, the last first. */
     @Transactional(readOnly = true)
@@ -104,6 +111,9 @@ class Sweeps {
                 ? null
                 : InvalidInput.naming(
                         "band", () -> Bands.named(asked.band().strip()).name());
+        point.cellId = asked.cellId() == null || asked.cellId().isBlank()
+                ? null
+                : InvalidInput.naming("cellId", () -> Text.name("cellId", asked.cellId(), LONGEST_CELL));
         return point;
     }
 

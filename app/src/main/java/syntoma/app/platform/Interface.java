@@ -103,6 +103,7 @@ class Interface implements WebMvcConfigurer {
             "/walk",
             "/aim",
             "/practice",
+            "/practice",
             "/pair",
             "/guest"
         })

@@ -57,7 +57,10 @@ class AimRoomTest {
             Requests.Answer answer = send(
                     post("/api/aim/sweeps/" + id + "/points"),
                     String.format(
-                            Locale.ROOT, "{\"headingDeg\":%d,\"rsrpDbm\":%.1f,\"band\":\"B20\"}", deg, -90 - lost));
+                            Locale.ROOT,
+                            "{\"headingDeg\":%d,\"rsrpDbm\":%.1f,\"band\":\"B20\",\"cellId\":\"7\"}",
+                            deg,
+                            -90 - lost));
             assertEquals(201, answer.status(), answer.text());
             view = answer.json();
         }
