@@ -18,24 +18,22 @@ const SAYS: [string, string][] = [
 export function Judging({ game, made }: { game: Game; made: Schemas['PracticeMade'] }) {
   const judge = useJudgeGame(game.id);
   const [ref, width] = useWidth<HTMLDivElement>(640);
-  const said = game.truth?.said;
   return (
     <>
-      <div className="buttons practice-verdicts" role="group" aria-label="Your verdict">
-        {SAYS.map(([key, label]) => (
-          <Button
-            key={key}
-            size="large"
-            type={said === key ? 'primary' : 'default'}
-            aria-pressed={said === key}
-            disabled={game.truth !== null}
-            loading={judge.isPending && judge.variables === key}
-            onClick={() => judge.mutate(key)}
-          >
-            {label}
-          </Button>
-        ))}
-      </div>
+      {game.truth === null && (
+        <div className="buttons practice-verdicts" role="group" aria-label="Your verdict">
+          {SAYS.map(([key, label]) => (
+            <Button
+              key={key}
+              size="large"
+              loading={judge.isPending && judge.variables === key}
+              onClick={() => judge.mutate(key)}
+            >
+              {label}
+            </Button>
+          ))}
+        </div>
+      )}
       {judge.error && <Failed error={judge.error} />}
       <Part
         title={`${game.figure[0]?.toUpperCase()}${game.figure.slice(1)}, round by round`}

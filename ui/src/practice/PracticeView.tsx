@@ -74,9 +74,8 @@ function Shown({ game }: { game: Game }) {
         </>
       }
       headline={headline(game)}
-      findings={<Score />}
+      margin={<Score />}
     >
-      {game.made === null ? <Planning id={game.id} /> : <Judging game={game} made={game.made} />}
       {game.truth !== null && (
         <>
           <Truth game={game} truth={game.truth} />
@@ -87,6 +86,7 @@ function Shown({ game }: { game: Game }) {
           </div>
         </>
       )}
+      {game.made === null ? <Planning id={game.id} /> : <Judging game={game} made={game.made} />}
     </Sheet>
   );
 }

@@ -58,6 +58,7 @@ final class LogBench {
                         "at least 1/3",
                         out >= LEAST_RATIO);
                 many = app.typed("2026-08-01");
+                PlannerBench.run(app);
             }
 
             Bench.report("a typed measurement, 95th percentile", many.late(), "ms", "under 60 ms", many.late() < 60);

@@ -31,6 +31,8 @@ class AccessibilityTest {
             "/fit-out",
             "/trials",
             "/trials?plan",
+            "/aim",
+            "/practice",
             TRIAL,
             "/logbook",
             "/logbook?stay=8",

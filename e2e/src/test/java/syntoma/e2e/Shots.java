@@ -4,7 +4,6 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Page;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -32,12 +31,9 @@ class Shots {
             take(desk, app.address("/logbook"), "logbook");
             take(desk, app.address("/logbook?stay=8"), "stay", "table");
             take(desk, app.address(TRIAL), "verdict");
-            importReport(desk, app);
             take(desk, app.address("/rig?setup=3"), "rig-chain");
             take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
             take(desk, app.address("/rig?part=candidates"), "rig-candidates", "table.candidates");
-            take(desk, app.address("/rig?part=shelf"), "rig-shelf");
-            take(chromium.open(Chromium.Look.DESK_LAMP), app.address(TRIAL), "verdict-lamp");
             desk.navigate(app.address("/measure"));
             desk.locator(".start-run button").click();
             assertThat(desk.locator("h1")).containsText("Mb/s up");
@@ -50,6 +46,9 @@ class Shots {
             shoot(phone, "log-phone");
             walk(phone, app);
             trial(desk, phone, app);
+            grid(desk, app);
+            sweep(phone, app);
+            practice(desk, app);
             onTheNetwork(desk, chromium, app);
             assertEquals(List.of(), chromium.complaints());
         }
@@ -62,6 +61,65 @@ class Shots {
         desk.locator(".keep-plan button").click();
         assertThat(desk.locator(".steps")).isVisible();
         take(phone, desk.url(), "run-sheet-phone", ".from-to");
+    }
+
+    /** Two antennas on two carriers, of which one antenna helps on one carrier alone. */
+    private static void grid(Page page, RunningApp app) {
+        page.evaluate(
+                """
+                async () => {
+                  const post = (path, body) => fetch(path, {
+                    method: 'POST', headers: {'Content-Type': 'application/json'}, body: JSON.stringify(body)});
+                  const cells = [['Roof dome', 'Tarnwave', 4], ['Roof dome', 'Ostrel', 6.6], ['Mast panel', 'Tarnwave', 8],
+                    ['Mast panel', 'Ostrel', 6.2]];
+                  await post('/api/trials/designed', {campsite: 'Lighthouse Meadow', name: 'Which SIM on which antenna',
+                    design: {difference: 2, seed: 4, contenders: cells.map(([setup, carrier]) => ({setup, carrier}))}});
+                  const air = [1, 1.2, 0.8, 1.4, 1.05, 0.9];
+                  for (let round = 1; round <= air.length; round++) {
+                    for (let i = 0; i < cells.length; i++) {
+                      const [setup, carrier, up] = cells[i];
+                      const wobble = 1 + 0.06 * Math.sin(5 * round + 2.3 * i);
+                      await post('/api/measurements', {campsite: 'Lighthouse Meadow', setup, carrier, outcome: 'ok',
+                        takenAt: `2026-09-04T${8 + round}:${10 + 9 * i}:00+02:00`.replace('T9', 'T09'), round: String(round),
+                        trial: 'Which SIM on which antenna', upMbps: (up * air[round - 1] * wobble).toFixed(2),
+                        downMbps: (4 * up * air[round - 1]).toFixed(1)});
+                    }
+                  }
+                }
+                """);
+        take(
+                page,
+                app.address("/trials?campsite=Lighthouse+Meadow&trial=Which+SIM+on+which+antenna"),
+                "grid-verdict",
+                ".grid-figure[open] p");
+    }
+
+    /** A sweep of a beam of 60° that points north-west. */
+    private static void sweep(Page page, RunningApp app) {
+        Object id = page.evaluate(
+                """
+                async () => {
+                  const post = (path, body) => fetch(path, {
+                    method: 'POST', headers: {'Content-Type': 'application/json'}, body: JSON.stringify(body)}).then(r => r.json());
+                  const {id} = await post('/api/aim/sweeps', {});
+                  for (let deg = 0; deg < 360; deg += 30) {
+                    const off = Math.cos((deg - 318) * Math.PI / 360);
+                    const lost = Math.min(20, -199 * Math.log10(Math.max(1e-6, Math.abs(off))));
+                    await post(`/api/aim/sweeps/${id}/points`, {headingDeg: deg, band: 'B20',
+                      rsrpDbm: Math.round(10 * (-92 - lost + Math.sin(deg))) / 10});
+                  }
+                  return id;
+                }
+                """);
+        take(page, app.address("/aim?sweep=" + id), "sweep-phone", ".polar");
+    }
+
+    private static void practice(Page page, RunningApp app) {
+        page.navigate(app.address("/practice"));
+        page.getByText("Begin one").click();
+        page.getByText("Send the hands out").click();
+        assertThat(page.locator(".practice-verdicts")).isVisible();
+        shoot(page, "practice");
     }
 
     /** What the router says while a run goes on. */
@@ -129,23 +187,5 @@ class Shots {
         page.waitForTimeout(1_500);
         page.evaluate("document.fonts.ready");
         page.screenshot(new Page.ScreenshotOptions().setPath(INTO.resolve(name + ".png")));
-    }
-
-    private void importReport(Page page, RunningApp app) throws Exception {
-        page.navigate(app.address("/logbook?import=1"));
-        Path file = Files.writeString(
-                dir.resolve("august.csv"),
-                """
-                taken_at,campsite,setup,carrier,rsrp_dbm,up_mbps,outcome,weather
-                2026-09-06T09:10:00+02:00,Lighthouse Meadow,Mast panel,Tarnwave,-97.50,4.10,ok,rain
-                2026-09-06T09:25:00+02:00,Lighthouse Meadow,Roof dome,Tarnwave,20,3.2,ok,rain
-                2026-09-06T09:40:00,Lighthouse Meadow,Mast panel,Tarnwave,-96,4.6,ok,
-                2026-09-06T09:55:00+02:00,Lighthouse Meadow,Roof dome,Tarnwave,-104,0,ok,
-                2026-09-06T10:10:00+02:00,Lighthouse Meadow,Roof dome,Tarnwave
-                2026-09-06T10:25:00+02:00,Lighthouse Meadow,Magnet whips,Brissa,-99,2.9,ok,
-                """);
-        page.locator("input[type=file]").setInputFiles(file);
-        assertThat(page.locator("h1")).containsText("refused");
-        shoot(page, "import-report");
     }
 }
