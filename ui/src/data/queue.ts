@@ -62,6 +62,10 @@ async function lastingly(write: (db: Awaited<ReturnType<typeof local>>) => Promi
 
 /** Reads what waits from the device. */
 export async function readQueue() {
+  if (!lasting) {
+    // what it kept before it failed is less than what this page knows
+    return;
+  }
   try {
     show(await (await local()).getAll('queue'));
   } catch {
