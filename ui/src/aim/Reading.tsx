@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { Refusal } from '../data/client';
-import { type Sweep, useReadHeading } from '../data/aim';
+import { type Sweep, useReadHeading, useTurn } from '../data/aim';
 import { useLive } from '../data/live';
 import { fixed } from '../format/numbers';
 import { Field } from '../parts/Field';
@@ -18,6 +18,7 @@ const number = (text: string) => Number(text.trim().replace(',', '.'));
 export function Reading({ sweep }: { sweep: Sweep }) {
   const live = useLive(true);
   const read = useReadHeading(sweep.id);
+  const turn = useTurn(sweep.id);
   const [heading, setHeading] = useState('');
   const [typed, setTyped] = useState('');
   const [cell, setCell] = useState('');
@@ -47,7 +48,14 @@ export function Reading({ sweep }: { sweep: Sweep }) {
     return () => clearTimeout(timer);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- one tick for each second that is left
   }, [leftS]);
-  const begin = () => (typed.trim() === '' ? setLeftS(SETTLE_S) : send(number(typed)));
+  const begin = () => {
+    if (typed.trim() !== '') {
+      send(number(typed));
+    } else if (deg !== null) {
+      turn.mutate(deg);
+      setLeftS(SETTLE_S);
+    }
+  };
   const can = deg !== null && Number.isFinite(deg) && leftS === null && !read.isPending;
   useKey('Enter', () => {
     if (can) {

@@ -58,6 +58,18 @@ function useSweepChange<T>(id: number, change: (asked: T) => Promise<Sweep>) {
   });
 }
 
+/** Says where the antenna points while it is held still; what is read follows. */
+export const useTurn = (id: number) =>
+  useMutation({
+    mutationFn: (headingDeg: number) =>
+      unwrap(
+        api.POST('/api/aim/sweeps/{id}/turned', {
+          params: { path: { id } },
+          body: { headingDeg, magnetic: false },
+        }),
+      ),
+  });
+
 export const useReadHeading = (id: number) =>
   useSweepChange(id, (body: Schemas['PointRequest']) =>
     unwrap(api.POST('/api/aim/sweeps/{id}/points', { params: { path: { id } }, body })),

@@ -100,6 +100,7 @@ class EveryOperationTest {
         bodies.put("POST /api/practice/{id}/trial", "{\"rounds\":5,\"runs\":2}");
         bodies.put("POST /api/practice/{id}/verdict", "{\"said\":\"better\"}");
         bodies.put("PUT /api/aim/declination", "{\"declinationDeg\":7}");
+        bodies.put("POST /api/aim/sweeps/{id}/turned", "{\"headingDeg\":30,\"magnetic\":false}");
         bodies.put(
                 "POST /api/aim/sweeps/{id}/points",
                 "{\"headingDeg\":30,\"magnetic\":false,\"rsrpDbm\":-90,\"band\":\"B3\",\"cellId\":\"7\"}");
@@ -399,12 +400,12 @@ class EveryOperationTest {
             return path.replace(
                     "{id}", requests.gear("Thin extension 3 m").get("id").asText());
         }
-        if (path.startsWith("/api/practice/{id}")) {
+        if (operation.startsWith("POST /api/practice/{id}")) {
             return path.replace(
                     "{id}",
                     requests.send("/api/practice", Map.of()).json().get("id").asText());
         }
-        if (path.startsWith("/api/aim/sweeps/{id}/points")) {
+        if (path.startsWith("/api/aim/sweeps/{id}/")) {
             return path.replace(
                     "{id}",
                     requests.send("/api/aim/sweeps", Map.of()).json().get("id").asText());

@@ -3,6 +3,7 @@ package syntoma.standin;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Optional;
+import java.util.Set;
 import syntoma.standin.air.Hands;
 import syntoma.standin.fault.Faults;
 import syntoma.standin.fault.SpeedFault;
@@ -19,6 +20,9 @@ public final class WorldLink implements Link {
     private static final double NO_SERVICE_MBPS = 0.02;
 
     private static final double NO_SERVICE_MS = 4_000;
+
+    /** How the name of a setup ends whose bands are held. */
+    private static final String HELD = " alone";
 
     private final World world;
     private final Clock clock;
@@ -56,10 +60,25 @@ public final class WorldLink implements Link {
     /** Takes something else in hand; names that the world does not know stand for those of the demo's evening. */
     public synchronized void hold(Hands wanted) {
         DemoLog.Now evening = DemoLog.EVENING;
-        Hands known = world.isPlace(wanted.campsite()) ? wanted : wanted.at(evening.campsite());
+        Hands meant = understood(wanted);
+        Hands known = world.isPlace(meant.campsite()) ? meant : meant.at(evening.campsite());
         known = world.isSetup(known.setup()) ? known : known.with(evening.setup());
         hands = world.isCarrier(known.campsite(), known.carrier()) ? known : known.on(evening.carrier());
         sample();
+    }
+
+    /** A setup with one thing changed is called by its own name, a comma, and the change; bands that are held are obeyed. */
+    private Hands understood(Hands wanted) {
+        int comma = wanted.setup().indexOf(", ");
+        if (world.isSetup(wanted.setup()) || comma < 0) {
+            return wanted;
+        }
+        Hands base = wanted.with(wanted.setup().substring(0, comma));
+        String changed = wanted.setup().substring(comma + 2);
+        return changed.endsWith(HELD)
+                ? base.locked(Set.of(
+                        changed.substring(0, changed.length() - HELD.length()).split(" \\+ ")))
+                : base;
     }
 
     private void sample() {

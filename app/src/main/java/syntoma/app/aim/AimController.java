@@ -70,6 +70,13 @@ class AimController {
         return sweeps.view(id);
     }
 
+    /** Says that the antenna points to a heading, and is held still. */
+    @PostMapping("/sweeps/{id}/turned")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void turn(@PathVariable long id, @RequestBody Sweeps.TurnRequest asked) {
+        sweeps.turn(id, asked);
+    }
+
     /** Reads the level at a heading, or takes it as it is typed. */
     @PostMapping("/sweeps/{id}/points")
     @ResponseStatus(HttpStatus.CREATED)

@@ -6,6 +6,7 @@ import java.time.OffsetDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -36,13 +37,21 @@ class Sweeps {
     private final Campsites campsites;
     private final Watch watch;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
 
-    Sweeps(EntityManager entities, StandingService standing, Campsites campsites, Watch watch, Clock clock) {
+    Sweeps(
+            EntityManager entities,
+            StandingService standing,
+            Campsites campsites,
+            Watch watch,
+            Clock clock,
+            ApplicationEventPublisher events) {
         this.entities = entities;
         this.standing = standing;
         this.campsites = campsites;
         this.watch = watch;
         this.clock = clock;
+        this.events = events;
     }
 
     /**
@@ -58,6 +67,9 @@ class Sweeps {
             @Nullable Double rsrpDbm,
             @Nullable String band,
             @Nullable String cellId) {}
+
+    /** Where the antenna points. */
+    record TurnRequest(@Nullable Double headingDeg, @Nullable Boolean magnetic) {}
 
     /** The latest, the last first. */
     @Transactional(readOnly = true)
@@ -88,15 +100,26 @@ class Sweeps {
         return SweepView.of(found(id), points(id), declination());
     }
 
+    /** Says that the antenna points to a heading, where it is held still before it is read. */
+    void turn(long id, TurnRequest asked) {
+        found(id);
+        watch.heard();
+        events.publishEvent(new Turned(trueDeg(asked.headingDeg(), asked.magnetic())));
+    }
+
+    private double trueDeg(@Nullable Double headingDeg, @Nullable Boolean magnetic) {
+        if (headingDeg == null) {
+            throw new InvalidInput("headingDeg", "headingDeg is missing; allowed are 0 to 360 degrees");
+        }
+        double heading =
+                InvalidInput.naming("headingDeg", () -> Values.within("headingDeg", headingDeg, 0, 360, "degrees"));
+        return Boolean.TRUE.equals(magnetic) ? Bearing.ofMagnetic(heading, declination()) : heading;
+    }
+
     /** Reads a level at a heading. */
     SweepView read(long id, PointRequest asked) {
         Swept sweep = found(id);
-        if (asked.headingDeg() == null) {
-            throw new InvalidInput("headingDeg", "headingDeg is missing; allowed are 0 to 360 degrees");
-        }
-        double heading = InvalidInput.naming(
-                "headingDeg", () -> Values.within("headingDeg", asked.headingDeg(), 0, 360, "degrees"));
-        double trueDeg = Boolean.TRUE.equals(asked.magnetic()) ? Bearing.ofMagnetic(heading, declination()) : heading;
+        double trueDeg = trueDeg(asked.headingDeg(), asked.magnetic());
         if (points(id).size() >= MOST_POINTS) {
             throw new Conflict("the sweep has " + MOST_POINTS + " levels already; begin another");
         }

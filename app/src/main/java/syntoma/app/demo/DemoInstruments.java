@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
+import syntoma.app.aim.Turned;
 import syntoma.app.campsite.StandingChanged;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.instrument.Routers;
@@ -80,6 +81,14 @@ class DemoInstruments {
                     Optional.ofNullable(line.campsite()).orElse(now.campsite()),
                     Optional.ofNullable(line.setup()).orElse(now.setup()),
                     Optional.ofNullable(line.carrier()).orElse(now.carrier())));
+        }
+    }
+
+    /** Points the antenna where a sweep says that it points. */
+    @EventListener
+    public synchronized void turned(Turned to) {
+        if (link != null) {
+            link.hold(link.hands().aimed(to.trueDeg()));
         }
     }
 

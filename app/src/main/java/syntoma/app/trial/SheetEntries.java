@@ -110,8 +110,8 @@ class SheetEntries {
                         .getResultList());
     }
 
-    /** Enters something, unless it says nothing new. */
-    void enter(
+    /** Enters something, unless it says nothing new; whether it did. */
+    boolean enter(
             TrialPlan plan,
             SheetEntry.Kind kind,
             @Nullable Integer visit,
@@ -119,9 +119,11 @@ class SheetEntries {
             @Nullable String text) {
         // one at a time for each sheet: what two devices say at once is one thing
         entities.lock(plan, LockModeType.PESSIMISTIC_WRITE);
-        if (!of(plan.id).has(kind, visit, measurement)) {
+        boolean isNew = !of(plan.id).has(kind, visit, measurement);
+        if (isNew) {
             entities.persist(new SheetEntry(plan.id, OffsetDateTime.now(clock), kind, visit, measurement, text));
         }
+        return isNew;
     }
 
     /**

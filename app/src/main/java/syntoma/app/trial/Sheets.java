@@ -271,10 +271,8 @@ class Sheets {
             case NOTE -> InvalidInput.naming("text", () -> Text.name("text", text(asked.text()), LONGEST_NOTE));
             case PAUSE, RESUME -> {}
         }
-        boolean begins = kind == SheetEntry.Kind.STANDS
-                && open.done.stoodAt(asked.visit()).isEmpty();
-        entries.enter(open.plan, kind, asked.visit(), asked.measurement(), asked.text());
-        if (begins) {
+        boolean isNew = entries.enter(open.plan, kind, asked.visit(), asked.measurement(), asked.text());
+        if (isNew && kind == SheetEntry.Kind.STANDS) {
             open.logged.stream()
                     .map(LoggedMeasurement::takenAt)
                     .max(OffsetDateTime::compareTo)

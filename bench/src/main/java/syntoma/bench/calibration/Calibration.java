@@ -3,18 +3,11 @@ package syntoma.bench.calibration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.SplittableRandom;
-import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import syntoma.core.design.Contender;
-import syntoma.core.design.Noise;
-import syntoma.core.design.Order;
 import syntoma.core.design.Planner;
-import syntoma.core.design.Question;
 import syntoma.core.design.Visit;
 import syntoma.core.design.Work;
 import syntoma.core.reading.Figure;
@@ -27,6 +20,7 @@ import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Plan;
 import syntoma.standin.World;
 import syntoma.standin.air.Hands;
+import syntoma.standin.practice.OfLeads;
 import syntoma.standin.practice.Rival;
 import syntoma.standin.practice.Run;
 import syntoma.standin.practice.SimulatedTrial;
@@ -125,37 +119,6 @@ public final class Calibration {
 
     /** The visits of a designed trial of setups that differ in their leads. */
     private static List<Visit> visits(int setups, int rounds, int seed) {
-        return Planner.effort(question(names(setups), seed), rounds, 1).visits();
-    }
-
-    private static Contender withAntenna(String name) {
-        return new Contender(
-                name,
-                CARRIER,
-                "Curlew",
-                "inside",
-                new TreeMap<>(Map.of(name, 0.0)),
-                Optional.empty(),
-                "automatic",
-                Optional.empty());
-    }
-
-    private static Question question(List<String> names, int seed) {
-        List<Contender> contenders =
-                names.stream().map(Calibration::withAntenna).toList();
-        return new Question(
-                contenders,
-                1.5,
-                Noise.USUAL,
-                RunKind.LIGHT,
-                names.stream().map(name -> new Question.Rates(20, 5, true)).toList(),
-                Map.copyOf(Work.usual()),
-                Optional.empty(),
-                Order.TURNING,
-                seed,
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                Question.Saving.TIME,
-                1);
+        return Planner.effort(OfLeads.question(names(setups), seed), rounds, 1).visits();
     }
 }

@@ -4,18 +4,10 @@ import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.SplittableRandom;
-import java.util.TreeMap;
 import java.util.function.ToDoubleFunction;
-import syntoma.core.design.Contender;
 import syntoma.core.design.Effort;
-import syntoma.core.design.Noise;
-import syntoma.core.design.Order;
 import syntoma.core.design.Planner;
-import syntoma.core.design.Question;
 import syntoma.core.design.Work;
 import syntoma.core.run.RunKind;
 import syntoma.standin.World;
@@ -67,7 +59,7 @@ public final class PracticeGame {
 
     /** What a trial would take. */
     public Effort effort(int rounds, int runs) {
-        return Planner.effort(question(), rounds, runs);
+        return Planner.effort(OfLeads.question(List.of("A", "B"), seed), rounds, runs);
     }
 
     /** The runs of a trial by simulated hands. */
@@ -145,36 +137,5 @@ public final class PracticeGame {
         SplittableRandom seeds = new SplittableRandom(seed + number);
         OffsetDateTime from = OffsetDateTime.parse(String.format(DAY, 1 + number, hour));
         return new SimulatedTrial(new World(seeds.nextLong()), Work.usual(), RunKind.LIGHT, from, seeds.nextLong());
-    }
-
-    private Question question() {
-        List<Contender> contenders =
-                rivals.stream().map(PracticeGame::contender).toList();
-        return new Question(
-                contenders,
-                1.5,
-                Noise.USUAL,
-                RunKind.LIGHT,
-                List.of(new Question.Rates(20, 5, true), new Question.Rates(20, 5, true)),
-                Work.usual(),
-                Optional.empty(),
-                Order.TURNING,
-                seed,
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                Question.Saving.TIME,
-                1);
-    }
-
-    private static Contender contender(Rival rival) {
-        return new Contender(
-                rival.name(),
-                rival.hands().carrier(),
-                "Curlew",
-                "inside",
-                new TreeMap<>(Map.of(rival.name(), 0.0)),
-                Optional.empty(),
-                "automatic",
-                Optional.empty());
     }
 }
