@@ -40,7 +40,9 @@ function useAddress() {
 /** The verdict of a trial, or of two setups at a stay; pair and figure stand in the address. */
 export function ResultSheet({ of }: { of: ResultOf }) {
   const [query] = useSearchParams();
-  const guest = useSession().data?.page != null;
+  const session = useSession().data;
+  // a guest may read this verdict and nothing else; until it is known who looks, nothing else is asked for
+  const isOwn = session?.page === null;
   const result = useResult(of);
   const { data } = result;
   const title = of.kind === 'trial' ? `${of.trial}, ${of.campsite}` : 'Two setups at a stay';
@@ -78,8 +80,8 @@ export function ResultSheet({ of }: { of: ResultOf }) {
       {data.grid && <GridOf grid={data.grid} />}
       {data.contrasts.length > 1 && <PairChoice view={data} contrast={contrast} />}
       <Measures contrast={contrast} />
-      {of.kind === 'trial' && <EveryRun campsite={of.campsite} trial={of.trial} />}
-      {!guest && <Earlier baseline={contrast.baseline.id} candidate={contrast.candidate.id} />}
+      {of.kind === 'trial' && isOwn && <EveryRun campsite={of.campsite} trial={of.trial} />}
+      {isOwn && <Earlier baseline={contrast.baseline.id} candidate={contrast.candidate.id} />}
     </Sheet>
   );
 }
