@@ -5,7 +5,19 @@ import ts from 'typescript-eslint';
 /** From the ground up: a layer imports from itself and from those before it. */
 const LAYERS = ['theme', 'format', 'data', 'draw', 'parts'];
 /** Views know the layers, and not each other. */
-const VIEWS = ['aim', 'practice', 'access', 'pitch', 'rig', 'trials', 'logbook', 'log', 'measure', 'walk', 'later'];
+const VIEWS = [
+  'aim',
+  'practice',
+  'access',
+  'pitch',
+  'rig',
+  'trials',
+  'logbook',
+  'log',
+  'measure',
+  'walk',
+  'later',
+];
 const TOP = 'shell';
 
 const closed = (folder, doors) => ({
