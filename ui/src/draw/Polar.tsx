@@ -13,8 +13,8 @@ const CURVE_DEG = 5;
 const WINDS = ['N', 'E', 'S', 'W'];
 
 /**
- * Levels around the vehicle, north up: solid dots are measured, the curve and the sector within which little is lost are
- * estimated and so hatched. Flags on the rim are masts.
+ * Levels around the vehicle, north up: solid dots are measured, the best heading, the curve and the sector within
+ * which little is lost are estimated, and so dashed and hatched. Flags on the rim are masts.
  */
 export function Polar(props: {
   points: PolarPoint[];
@@ -119,6 +119,7 @@ export function Polar(props: {
           y2={at(best.deg, rim)[1]}
           stroke="var(--kelp)"
           strokeWidth={2.5}
+          strokeDasharray="9 4"
         />
       )}
     </svg>

@@ -1,6 +1,7 @@
 package syntoma.app.trial;
 
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -69,10 +70,11 @@ class Templates {
         StandingLine line = standing.line();
         String carrier = line.carrier() == null ? "" : line.carrier();
         FitService.Ground ground = fits.ground();
-        Map<String, FitCase> cases = chains.plans().values().stream()
+        Collection<SetupService.Planned> planned = chains.plans().values();
+        Map<String, FitCase> cases = planned.stream()
                 .filter(p -> !p.setup().retired() && p.plan().device() != null)
                 .collect(Collectors.toMap(p -> p.setup().name(), p -> FitService.fit(p.plan(), ground)));
-        List<Contender> setups = chains.plans().values().stream()
+        List<Contender> setups = planned.stream()
                 .map(SetupService.Planned::setup)
                 .filter(setup -> !setup.retired())
                 .sorted(Comparator.comparing((SetupName s) -> !s.equals(line.setup()))
