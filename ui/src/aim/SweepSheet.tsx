@@ -64,7 +64,7 @@ function OfSweep({ sweep, aim }: { sweep: Sweep; aim: Aim | undefined }) {
           curve={sweep.result?.curve ?? []}
           best={fit && { deg: fit.bestDeg, within: fit.toleranceDeg }}
           masts={(aim?.masts ?? []).flatMap((m) =>
-            m.trueDeg === null ? [] : [{ name: m.name, deg: m.trueDeg }],
+            m.trueDeg === null ? [] : [{ name: m.name, deg: m.trueDeg, estimated: m.estimated }],
           )}
           size={Math.min(width, LARGEST)}
           label={sweep.result?.sentence ?? `${sweep.points.length} headings read`}

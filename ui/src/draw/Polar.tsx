@@ -14,14 +14,14 @@ const WINDS = ['N', 'E', 'S', 'W'];
 
 /**
  * Levels around the vehicle, north up: solid dots are measured, the best heading, the curve and the sector within
- * which little is lost are estimated, and so dashed and hatched. Flags on the rim are masts.
+ * which little is lost are estimated, and so dashed and hatched. Marks on the rim are masts, dashed where they are estimated.
  */
 export function Polar(props: {
   points: PolarPoint[];
   /** The level every 5° by the fit; none where no direction matters. */
   curve: number[];
   best: { deg: number; within: number } | null;
-  masts: { name: string; deg: number }[];
+  masts: { name: string; deg: number; estimated: boolean }[];
   size: number;
   label: string;
 }) {
@@ -86,6 +86,7 @@ export function Polar(props: {
             y2={at(m.deg, rim + 6)[1]}
             stroke="var(--tide)"
             strokeWidth={2}
+            strokeDasharray={m.estimated ? '3 3' : undefined}
           />
           <text {...text(m.deg, rim - 22)} className="mast">
             {m.name}

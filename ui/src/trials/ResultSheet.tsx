@@ -16,6 +16,7 @@ import { Effects } from './Effects';
 import { EveryRun } from './EveryRun';
 import { GridOf } from './GridOf';
 import { OfBands } from './OfBands';
+import { planOf } from './planAddress';
 import { RoundByRound } from './RoundByRound';
 
 type View = Schemas['ResultView'];
@@ -77,6 +78,12 @@ export function ResultSheet({ of }: { of: ResultOf }) {
       margin={<Margin view={data} contrast={contrast} of={of} />}
     >
       <p className="action">{contrast.action}</p>
+      {data.next && isOwn && (
+        <Part title="What to try next" small="filled in from this trial">
+          <p className="action">{data.next.says}</p>
+          <Link to={planOf(data.next.contenders)}>Plan it: the best bands together</Link>
+        </Part>
+      )}
       {data.grid && <GridOf grid={data.grid} />}
       {data.contrasts.length > 1 && <PairChoice view={data} contrast={contrast} />}
       <Measures contrast={contrast} />

@@ -98,6 +98,10 @@ export function addressOf(asked: Asked): URLSearchParams {
   return query;
 }
 
+/** The planner, filled in with some contenders. */
+export const planOf = (contenders: Schemas['ContenderRequest'][]) =>
+  `/trials?${addressOf({ ...askedIn(new URLSearchParams()), contenders: contenders.map(contenderOf) })}`;
+
 const number = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')));
 
 /** As the server is asked; null while there are not two to compare, a change has no value yet, or a number is none. */

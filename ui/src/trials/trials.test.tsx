@@ -201,6 +201,13 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
           },
         ],
       },
+      next: {
+        says: 'Alone, B3 and B20 did best.',
+        contenders: [
+          { setup: 'Roof dome', carrier: 'Tarnwave', change: null },
+          { setup: 'Roof dome', carrier: 'Tarnwave', change: { kind: 'bands', value: 'B3 + B20' } },
+        ],
+      },
     },
     'GET /api/results/trial/runs': [
       {
@@ -230,6 +237,13 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
   expect(screen.getByText('Upload: depends on the device')).toBeDefined();
   expect(screen.getByText('with Plover')).toBeDefined();
   expect(await screen.findByText('timed out')).toBeDefined();
+  expect(screen.getByText('Alone, B3 and B20 did best.')).toBeDefined();
+  const planned = new URL(
+    screen.getByText('Plan it: the best bands together').getAttribute('href') ?? '',
+    'http://here',
+  ).searchParams;
+  expect(planned.getAll('setup')).toEqual(['Roof dome', 'Roof dome']);
+  expect(planned.getAll('change')).toEqual(['', 'bands:B3 + B20']);
   expect(screen.getByRole('img', { name: /Roof dome, round 1: 9 Mb\/s down/ })).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'Download' }));
   expect(await screen.findByText('Download, round by round')).toBeDefined();

@@ -46,8 +46,7 @@ final class AtRouter implements RouterSource {
             return reading;
         } catch (SocketTimeoutException late) {
             close();
-            throw new RouterFailed(
-                    at.getRawAuthority() + " did not answer within " + HttpRouter.ANSWERS_WITHIN.toSeconds() + " s");
+            throw RouterFailed.late(at.getRawAuthority());
         } catch (IOException broken) {
             close();
             throw new RouterFailed(Broken.said(broken, at, "the modem"));

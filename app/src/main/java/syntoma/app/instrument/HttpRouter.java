@@ -91,7 +91,7 @@ final class HttpRouter implements RouterSource {
         try {
             return asked.get(Math.max(1, until - System.nanoTime()), TimeUnit.NANOSECONDS);
         } catch (TimeoutException late) {
-            throw new RouterFailed(router.address() + " did not answer within " + ANSWERS_WITHIN.toSeconds() + " s");
+            throw RouterFailed.late(router.address());
         } catch (ExecutionException broken) {
             throw new RouterFailed(Broken.said(broken, at, "the router"));
         } finally {

@@ -2,7 +2,25 @@ package syntoma.app.instrument;
 
 /** A router could not be asked, or its answer not read; the message says why, for a person. */
 final class RouterFailed extends Exception {
+    private final boolean gaveUp;
+
     RouterFailed(String why) {
+        this(why, false);
+    }
+
+    private RouterFailed(String why, boolean gaveUp) {
         super(why);
+        this.gaveUp = gaveUp;
+    }
+
+    /** It was not waited for any longer. */
+    static RouterFailed late(String address) {
+        return new RouterFailed(
+                address + " did not answer within " + HttpRouter.ANSWERS_WITHIN.toSeconds() + " s", true);
+    }
+
+    /** Whether a connection was given up, which takes a moment to close at both ends. */
+    boolean gaveUp() {
+        return gaveUp;
     }
 }

@@ -29,6 +29,9 @@ import syntoma.core.trial.Outcome;
 @Service
 @Transactional
 class RunBook {
+    /** Why a run has failed that went on when Syntoma was stopped. */
+    static final String BROKEN = "Syntoma was stopped while it went on";
+
     private static final int LONGEST_REASON = 400;
     private static final MathContext DIGITS = new MathContext(4);
 
@@ -65,12 +68,17 @@ class RunBook {
                 .filter(run -> run.isInBrowser() && run.state.equals(RunState.WAITING.label()));
     }
 
-    /** Keeps what a run came to. */
-    void end(long id, Ended ended) {
+    /**
+     * Keeps what a run came to.
+     *
+     * @param otherCarrier that the router named meanwhile
+     */
+    void end(long id, Ended ended, Optional<String> otherCarrier) {
         SpeedRun run = entities.find(SpeedRun.class, id);
         // else the log was emptied meanwhile
         if (run != null) {
             fill(run, ended);
+            run.otherCarrier = otherCarrier.map(RunBook::kept).orElse(null);
         }
     }
 
@@ -198,7 +206,7 @@ class RunBook {
                 .getResultList();
         for (SpeedRun run : broken) {
             run.state = RunState.FAILED.label();
-            run.endedBecause = "Syntoma was stopped while it went on";
+            run.endedBecause = BROKEN;
         }
         return broken.stream().map(run -> run.id).toList();
     }

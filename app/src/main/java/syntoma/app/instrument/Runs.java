@@ -28,6 +28,9 @@ class Runs {
     private static final Logger LOG = LoggerFactory.getLogger(Runs.class);
     private static final int ENDS_WITHIN_S = 2;
 
+    /** What the router says so soon after the beginning may have been said before it. */
+    private static final int SWITCHED_MS = 3_000;
+
     private final RunBook book;
     private final SpeedServers servers;
     private final RunRequests requests;
@@ -57,8 +60,27 @@ class Runs {
         this.clock = clock;
     }
 
-    /** The run that goes on. */
-    private record Going(long id, String carrier, Progress progress, AtomicReference<RouterReading> heard) {}
+    /**
+     * The run that goes on.
+     *
+     * @param heard the first reading beside it
+     * @param otherCarrier that the router names in place of the one that is measured
+     */
+    private record Going(
+            long id,
+            String carrier,
+            Progress progress,
+            AtomicReference<RouterReading> heard,
+            AtomicReference<String> otherCarrier) {
+        void hears(RouterReading reading) {
+            heard.compareAndSet(null, reading);
+            if (progress.atMs() > SWITCHED_MS) {
+                reading.carrier()
+                        .filter(name -> !name.equalsIgnoreCase(carrier))
+                        .ifPresent(otherCarrier::set);
+            }
+        }
+    }
 
     /** At a start: what went on when Syntoma ended can go on no more. */
     @EventListener(ApplicationReadyEvent.class)
@@ -81,7 +103,8 @@ class Runs {
         }
         OffsetDateTime now = OffsetDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
         long id = book.begin(checked, server.address().toString(), now);
-        Going begun = new Going(id, checked.carrier(), new Progress(kind), new AtomicReference<>());
+        Going begun =
+                new Going(id, checked.carrier(), new Progress(kind), new AtomicReference<>(), new AtomicReference<>());
         going = begun;
         long budget = checked.budgetBytes().orElse(Long.MAX_VALUE);
         events.publishEvent(new RunBegun(checked.setup(), checked.carrier()));
@@ -110,7 +133,8 @@ class Runs {
 
     private void finish(Going begun, Ended ended) {
         try {
-            book.end(begun.id(), ended);
+            watch.fresh().ifPresent(begun::hears);
+            book.end(begun.id(), ended, Optional.ofNullable(begun.otherCarrier().get()));
             runLog.put(begun.id(), heard(begun));
         } catch (RuntimeException unexpected) {
             LOG.error("run {} was not kept", begun.id(), unexpected);
@@ -126,13 +150,12 @@ class Runs {
     private void keep(Going begun) {
         book.note(begun.id(), begun.progress().state(), begun.progress().bytes());
         watch.look();
-        watch.fresh().ifPresent(reading -> begun.heard().compareAndSet(null, reading));
+        watch.fresh().ifPresent(begun::hears);
     }
 
     /** What the router said as the run began, else what it says now. */
     private Map<String, String> heard(Going begun) {
         return Optional.ofNullable(begun.heard().get())
-                .or(watch::fresh)
                 .map(reading -> ReadingFigures.of(reading, begun.carrier()))
                 .orElse(Map.of());
     }

@@ -90,6 +90,10 @@ class SpeedRun {
     @Nullable
     Double legUpMbps;
 
+    /** Another carrier that the router named while it went on. */
+    @Nullable
+    String otherCarrier;
+
     protected SpeedRun() {}
 
     SpeedRun(RunRequest asked, String server, OffsetDateTime startedAt) {

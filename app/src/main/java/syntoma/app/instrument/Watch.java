@@ -30,6 +30,9 @@ public class Watch {
     private static final Logger LOG = LoggerFactory.getLogger(Watch.class);
     private static final String NONE_SET = "no router is set; set one under Measure";
     private static final long EVERY_MS = 1_000;
+    /** By then a connection that was given up is closed at both ends, so that there is one at a time. */
+    private static final long LETS_GO_MS = 500;
+
     private static final long LONGEST_PAUSE_MS = 8_000;
     private static final long GONE_MS = 10_000;
 
@@ -158,11 +161,13 @@ public class Watch {
             return;
         }
         long pause = EVERY_MS;
+        long least = 0;
         try {
             int before = generation();
             keep(source().read(), before);
         } catch (RouterFailed failed) {
             pause = fail(failed.getMessage(), pauseMs);
+            least = failed.gaveUp() ? LETS_GO_MS : 0;
         } catch (InterruptedException stopped) {
             return;
         } catch (RuntimeException unexpected) {
@@ -170,7 +175,7 @@ public class Watch {
             pause = fail("the answer could not be read, by a fault of Syntoma’s own", pauseMs);
         }
         long next = pause;
-        long leftMs = Math.max(0, pause - (nanos.getAsLong() - startNs) / 1_000_000);
+        long leftMs = Math.max(least, pause - (nanos.getAsLong() - startNs) / 1_000_000);
         worker.schedule(() -> poll(next), leftMs, TimeUnit.MILLISECONDS);
     }
 

@@ -2,6 +2,8 @@ package syntoma.app.trial;
 
 import java.util.List;
 import org.springframework.lang.Nullable;
+import syntoma.core.design.Template;
+import syntoma.core.design.Variation;
 
 /**
  * What a trial is to answer, and with what.
@@ -33,7 +35,14 @@ record DesignRequest(
      * @param carrier the one of the standing line where it is missing
      * @param change what is different about the setup while it is tried; nothing where it is missing
      */
-    record ContenderRequest(@Nullable String setup, @Nullable String carrier, @Nullable ChangeRequest change) {}
+    record ContenderRequest(@Nullable String setup, @Nullable String carrier, @Nullable ChangeRequest change) {
+        static ContenderRequest of(Template.Choice choice) {
+            return new ContenderRequest(
+                    choice.setup(),
+                    choice.carrier().isEmpty() ? null : choice.carrier(),
+                    choice.variation().map(ChangeRequest::of).orElse(null));
+        }
+    }
 
     /**
      * One thing changed about a setup.
@@ -41,5 +50,9 @@ record DesignRequest(
      * @param kind bands, booster, antennas, place, height, spacing or plate
      * @param value as the kind allows
      */
-    record ChangeRequest(@Nullable String kind, @Nullable String value) {}
+    record ChangeRequest(@Nullable String kind, @Nullable String value) {
+        private static ChangeRequest of(Variation variation) {
+            return new ChangeRequest(variation.kind().label(), variation.value());
+        }
+    }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
 import syntoma.app.setup.SetupName;
+import syntoma.core.design.BandStage;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
@@ -23,6 +24,7 @@ import syntoma.core.verdict.PairedRound;
  * @param need the name of what the connection is for; null when nothing was chosen
  * @param met in how many runs each setup met it
  * @param grid what each factor does where the setups cross two; null where they do not
+ * @param next the trial that follows on it; null where none does
  */
 public record ResultView(
         String campsite,
@@ -40,7 +42,19 @@ public record ResultView(
         @Nullable String need,
         List<NeedMet> met,
         List<Contrast> contrasts,
-        @Nullable GridView grid) {
+        @Nullable GridView grid,
+        @Nullable NextTrial next) {
+
+    /** A trial that follows on one, filled in, and why it is worth making. */
+    record NextTrial(String says, List<DesignRequest.ContenderRequest> contenders) {
+        static NextTrial of(BandStage stage) {
+            return new NextTrial(
+                    stage.says(),
+                    stage.choices().stream()
+                            .map(DesignRequest.ContenderRequest::of)
+                            .toList());
+        }
+    }
 
     /** In how many of a setup's runs that measured what it asks for the need was met. */
     public record NeedMet(SetupName setup, int runs, int met) {}
@@ -49,7 +63,7 @@ public record ResultView(
     static ResultView empty(String campsite, OffsetDateTime from, OffsetDateTime to) {
         return new ResultView(
                 campsite, null, from, to, 0, null, List.of(), List.of(), List.of(), null, null, false, null, List.of(),
-                List.of(), null);
+                List.of(), null, null);
     }
 
     /**

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import org.springframework.lang.Nullable;
@@ -12,6 +13,7 @@ import org.springframework.stereotype.Component;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.setup.SetupName;
 import syntoma.core.design.Advice;
+import syntoma.core.design.BandStage;
 import syntoma.core.design.Contender;
 import syntoma.core.design.Grid;
 import syntoma.core.need.Threshold;
@@ -90,7 +92,20 @@ class ResultViews {
                 compared.needName(),
                 compared.needMet(),
                 contrasts,
-                grid(compared, contenders, planned));
+                grid(compared, contenders, planned),
+                next(compared));
+    }
+
+    /** The trial that follows; null where none does. */
+    @Nullable
+    private static ResultView.NextTrial next(Compared compared) {
+        List<BandStage.Tried> tried = compared.cast().plan().stream()
+                .flatMap(plan -> plan.contenders.stream())
+                .map(c -> new BandStage.Tried(c.setup, Objects.requireNonNullElse(c.carrier, ""), c.variation()))
+                .toList();
+        return BandStage.after(tried, compared.firsts())
+                .map(ResultView.NextTrial::of)
+                .orElse(null);
     }
 
     private ResultView.Contrast contrast(

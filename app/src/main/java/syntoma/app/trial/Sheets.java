@@ -8,11 +8,13 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToDoubleBiFunction;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
+import syntoma.app.instrument.LoggedRuns;
 import syntoma.app.instrument.Watch;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
@@ -49,6 +51,7 @@ class Sheets {
     private final Results results;
     private final Needs needs;
     private final Watch watch;
+    private final LoggedRuns runs;
     private final Clock clock;
 
     Sheets(
@@ -61,6 +64,7 @@ class Sheets {
             Results results,
             Needs needs,
             Watch watch,
+            LoggedRuns runs,
             Clock clock) {
         this.plans = plans;
         this.designs = designs;
@@ -71,6 +75,7 @@ class Sheets {
         this.results = results;
         this.needs = needs;
         this.watch = watch;
+        this.runs = runs;
         this.clock = clock;
     }
 
@@ -189,7 +194,8 @@ class Sheets {
     }
 
     /** What was logged and does not agree with what was to be measured, less what is kept all the same. */
-    private static List<SheetView.DoubtView> doubts(Open open) {
+    private List<SheetView.DoubtView> doubts(Open open) {
+        Map<Long, List<String>> against = against(open.logged);
         List<SheetView.DoubtView> doubts = new ArrayList<>();
         for (LoggedMeasurement m : open.logged) {
             int place = open.contender(m);
@@ -198,12 +204,20 @@ class Sheets {
             }
             // what was said of the carrier is how it was logged; which cell it was is asked before it is measured
             Doubts.Read read = new Doubts.Read("", text(m.rat()), text(m.band()), "");
-            List<String> says = Doubts.of(open.made.entrants().get(place), read, List.of());
+            List<String> says = new ArrayList<>(Doubts.of(open.made.entrants().get(place), read, List.of()));
+            says.addAll(against.getOrDefault(m.id(), List.of()));
             if (!says.isEmpty()) {
                 doubts.add(new SheetView.DoubtView(m.id(), m.round(), m.setup(), says));
             }
         }
         return doubts;
+    }
+
+    private Map<Long, List<String>> against(List<LoggedMeasurement> logged) {
+        return runs.against(logged.stream().map(LoggedMeasurement::id).toList()).stream()
+                .collect(Collectors.groupingBy(
+                        LoggedRuns.Against::measurement,
+                        Collectors.mapping(LoggedRuns.Against::says, Collectors.toList())));
     }
 
     private static String text(@Nullable String text) {

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -111,20 +110,12 @@ class Templates {
                 template.label(),
                 template.says(),
                 template.question(),
-                proposal.choices().stream().map(Templates::contender).toList(),
+                proposal.choices().stream()
+                        .map(DesignRequest.ContenderRequest::of)
+                        .toList(),
                 proposal.lacking().orElse(null),
                 proposal.notes(),
                 proposal.times(),
                 seed);
-    }
-
-    private static DesignRequest.ContenderRequest contender(Template.Choice choice) {
-        return new DesignRequest.ContenderRequest(
-                choice.setup(),
-                choice.carrier().isEmpty() ? null : choice.carrier(),
-                Stream.ofNullable(choice.variation().orElse(null))
-                        .map(v -> new DesignRequest.ChangeRequest(v.kind().label(), v.value()))
-                        .findFirst()
-                        .orElse(null));
     }
 }

@@ -10,7 +10,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
-import syntoma.app.instrument.LoggedSeries;
+import syntoma.app.instrument.LoggedRuns;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
@@ -25,13 +25,13 @@ class TrialRuns {
     private final Campsites campsites;
     private final Measurements measurements;
     private final Setups setups;
-    private final LoggedSeries series;
+    private final LoggedRuns runs;
 
-    TrialRuns(Campsites campsites, Measurements measurements, Setups setups, LoggedSeries series) {
+    TrialRuns(Campsites campsites, Measurements measurements, Setups setups, LoggedRuns runs) {
         this.campsites = campsites;
         this.measurements = measurements;
         this.setups = setups;
-        this.series = series;
+        this.runs = runs;
     }
 
     /**
@@ -48,7 +48,7 @@ class TrialRuns {
             String outcome,
             @Nullable BigDecimal downMbps,
             @Nullable BigDecimal upMbps,
-            List<LoggedSeries.Rate> rates) {}
+            List<LoggedRuns.Rate> rates) {}
 
     /** Those of a trial, in the order of time. */
     List<TrialRun> of(String campsite, String trial) {
@@ -56,8 +56,8 @@ class TrialRuns {
                 measurements.list(Selection.at(campsites.of(campsite).id()).ofTrial(trial));
         Map<String, SetupName> names =
                 setups.all().stream().collect(Collectors.toMap(SetupName::name, Function.identity()));
-        Map<Long, List<LoggedSeries.Rate>> rates =
-                series.of(made.stream().map(LoggedMeasurement::id).toList());
+        Map<Long, List<LoggedRuns.Rate>> rates =
+                runs.rates(made.stream().map(LoggedMeasurement::id).toList());
         return made.stream()
                 .map(m -> new TrialRun(
                         m.id(),

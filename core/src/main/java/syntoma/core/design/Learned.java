@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import syntoma.core.unit.Median;
 
 /**
  * What work takes these hands, by the run sheet’s own clock: the median of the last five times, once there are three. Until then
@@ -29,8 +30,7 @@ public final class Learned {
         Map<Work, Double> minutes = Work.usual();
         last.forEach((work, taken) -> {
             if (taken.size() >= FEWEST) {
-                List<Double> sorted = taken.stream().sorted().toList();
-                minutes.put(work, (sorted.get((sorted.size() - 1) / 2) + sorted.get(sorted.size() / 2)) / 2);
+                minutes.put(work, Median.of(taken));
             }
         });
         return minutes;

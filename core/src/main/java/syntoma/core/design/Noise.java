@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import syntoma.core.unit.Median;
 import syntoma.core.unit.Values;
 
 /**
@@ -103,7 +104,7 @@ public record Noise(double run, double visit) {
 
     /** The variance of a normal scatter whose values are so far apart in the middle (Shamos 1976). */
     private static double variance(List<Double> apart) {
-        double sd = NORMAL_OVER_APART * median(apart);
+        double sd = NORMAL_OVER_APART * Median.of(apart);
         return sd * sd;
     }
 
@@ -118,13 +119,7 @@ public record Noise(double run, double visit) {
     private static List<Double> differences(List<Map<String, List<Double>>> rounds, String one, String other) {
         return rounds.stream()
                 .filter(r -> r.containsKey(one) && r.containsKey(other))
-                .map(r -> median(r.get(other)) - median(r.get(one)))
+                .map(r -> Median.of(r.get(other)) - Median.of(r.get(one)))
                 .toList();
-    }
-
-    private static double median(List<Double> values) {
-        List<Double> sorted = values.stream().sorted().toList();
-        int n = sorted.size();
-        return (sorted.get((n - 1) / 2) + sorted.get(n / 2)) / 2;
     }
 }

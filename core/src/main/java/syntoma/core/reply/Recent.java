@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import syntoma.core.reading.Grade;
 import syntoma.core.reading.RadioMetric;
+import syntoma.core.unit.Median;
 
 /**
  * The readings of the last minutes, the oldest first: what each cell in use says now, against what it said meanwhile.
@@ -76,8 +77,8 @@ public record Recent(List<Heard> heard) {
                 .mapToDouble(v -> v)
                 .sorted()
                 .toArray();
-        double median = (all[(all.length - 1) / 2] + all[all.length / 2]) / 2;
-        return Optional.of(new Strip(metric, now.get(), metric.grade(now.get()), all[0], median, all[all.length - 1]));
+        return Optional.of(
+                new Strip(metric, now.get(), metric.grade(now.get()), all[0], Median.of(all), all[all.length - 1]));
     }
 
     /** The level now; empty where the last reading is none of now, or has no such metric. */

@@ -12,6 +12,7 @@ import syntoma.core.reading.Scale;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Blocks;
 import syntoma.core.trial.Sample;
+import syntoma.core.unit.Median;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -26,7 +27,6 @@ import syntoma.core.unit.Values;
  * @param setups the setup of each row and column; the first row and the first column are what the others are held against
  */
 public record Crossed(String across, List<String> columns, String down, List<String> rows, List<List<String>> setups) {
-    private static final int TWO = 2;
 
     /**
      * What a level does.
@@ -207,11 +207,8 @@ public record Crossed(String across, List<String> columns, String down, List<Str
         double[] values = samples.stream()
                 .filter(Sample::counts)
                 .mapToDouble(s -> metric.scale().on(s.value().getAsDouble()))
-                .sorted()
                 .toArray();
-        return values.length == 0
-                ? OptionalDouble.empty()
-                : OptionalDouble.of((values[(values.length - 1) / TWO] + values[values.length / TWO]) / TWO);
+        return values.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(Median.of(values));
     }
 
     private String depending(Figure metric, List<LevelEffect> within) {

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Sample;
+import syntoma.core.unit.Median;
 
 /**
  * Pairs two setups round by round. Several runs of one setup in a round count as their median on the scale of the
@@ -110,10 +111,9 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
         int n = 0;
         for (Sample sample : samples) {
             if (sample.counts() && wanted.test(sample)) {
-                values[n++] = sample.value().getAsDouble();
+                values[n++] = metric.scale().on(sample.value().getAsDouble());
             }
         }
-        Arrays.sort(values, 0, n);
-        return (metric.scale().on(values[(n - 1) / 2]) + metric.scale().on(values[n / 2])) / 2;
+        return Median.of(Arrays.copyOf(values, n));
     }
 }

@@ -1,0 +1,28 @@
+package syntoma.core.unit;
+
+import java.util.Arrays;
+import java.util.Collection;
+
+/** The middle of some values: of an even number of them the mean of the two in the middle. */
+public final class Median {
+    private Median() {}
+
+    /**
+     * The middle of one value or more, in any order.
+     *
+     * @throws IllegalArgumentException without a value
+     */
+    public static double of(double... values) {
+        if (values.length == 0) {
+            throw new IllegalArgumentException("a median wants one value at least");
+        }
+        double[] sorted = values.clone();
+        Arrays.sort(sorted);
+        return (sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2;
+    }
+
+    /** The same. */
+    public static double of(Collection<Double> values) {
+        return of(values.stream().mapToDouble(v -> v).toArray());
+    }
+}
