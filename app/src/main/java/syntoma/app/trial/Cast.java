@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.setup.SetupName;
@@ -62,11 +63,26 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
     }
 
     private static String name(LoggedMeasurement m) {
-        return m.setup() + " on " + Objects.requireNonNullElse(m.carrier(), "no carrier");
+        return name(m.setup(), m.carrier());
+    }
+
+    private static String name(String setup, @Nullable String carrier) {
+        return setup + " on " + Objects.requireNonNullElse(carrier, "no carrier");
     }
 
     private static SetupName named(SetupName setup, String name) {
         return new SetupName(setup.id(), name, setup.pennant(), setup.retired());
+    }
+
+    /** What the others are held against where nothing else is asked for: as it was designed, else what was measured first. */
+    String baseline() {
+        List<String> names = setups.stream().map(SetupName::name).toList();
+        return plan.stream()
+                .flatMap(p -> p.contenders.stream().limit(1))
+                .map(c -> acrossCarriers ? name(c.setup, c.carrier) : c.setup)
+                .filter(names::contains)
+                .findFirst()
+                .orElse(names.get(0));
     }
 
     /** What was measured of a figure, as comparisons take it. */

@@ -67,7 +67,7 @@ public class Results {
         this.clock = clock;
     }
 
-    /** The result of a trial; baseline defaults to the setup that was measured first. */
+    /** The result of a trial; baseline defaults to the first of its design, else to the setup that was measured first. */
     ResultView ofTrial(String campsite, String trial, Optional<String> baseline) {
         PastTrials.Key key = new PastTrials.Key(campsites.of(campsite).id(), trial);
         PastTrials.Reading trials = pastTrials.read();
@@ -198,7 +198,7 @@ public class Results {
             int metrics,
             Function<Figure, Optional<Plan>> plan,
             PastTrials.Reading trials) {
-        String baseline = wantedBaseline.orElseGet(() -> cast.setups().get(0).name());
+        String baseline = wantedBaseline.orElseGet(cast::baseline);
         if (cast.setups().stream().noneMatch(s -> s.name().equals(baseline))) {
             throw new InvalidInput(
                     "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");

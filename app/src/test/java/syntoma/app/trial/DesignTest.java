@@ -166,6 +166,31 @@ class DesignTest {
                 .json();
         assertEquals(band, setup.at("/plan/lockedBands/0").asText(), "what is tried stands in Rig as it was tried");
         assertTrue(kept.text().contains("Hold Curlew to " + band), kept.text());
+
+        StringBuilder csv = new StringBuilder("taken_at,campsite,setup,carrier,up_mbps,outcome,trial,round\n");
+        for (int round = 1; round <= 3; round++) {
+            // the baseline is measured last, and is the baseline all the same
+            for (int i = sweep.get("contenders").size() - 1; i >= 0; i--) {
+                csv.append("2026-08-24T1%d:%02d:00+03:00,Quarry Lake,\"%s\",Tarnwave,%d,ok,Sweep,%d\n"
+                        .formatted(
+                                round,
+                                10 - i,
+                                kept.json()
+                                        .at("/contenders/" + i + "/setup/name")
+                                        .asText(),
+                                10 + i + round,
+                                round));
+            }
+        }
+        requests.importCsv(csv.toString());
+        JsonNode result = requests.read("/api/results/trial?campsite={place}&trial=Sweep", "Quarry Lake")
+                .json();
+        assertEquals(
+                sweep.at("/contenders/0/setup").asText(), result.get("baseline").asText());
+        JsonNode next = result.get("next");
+        assertTrue(next.get("says").asText().contains("did best against automatic"), next.toString());
+        assertTrue(next.at("/contenders/2/change/value").asText().contains(" + "), next.toString());
+        assertTrue(next.at("/contenders/0/change").isNull(), next.toString());
     }
 
     private JsonNode template(String key) throws Exception {
