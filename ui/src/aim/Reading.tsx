@@ -73,14 +73,15 @@ export function Reading({ sweep }: { sweep: Sweep }) {
           <span className="hollow">The router says no level now; type the one that it shows.</span>
         )}
       </p>
-      {leftS === null ? (
+      {deg === null && <p>All headings are read. Another one may be typed.</p>}
+      {leftS !== null ? (
+        <Button size="large" onClick={() => setLeftS(null)}>
+          Hold it still: {leftS} s. Stop
+        </Button>
+      ) : deg === null ? null : (
         <Button type="primary" size="large" disabled={!can} onClick={begin}>
           {typed.trim() === '' ? 'It points there: read it' : 'Take the level that is typed'}{' '}
           <kbd className="wide-only">Enter</kbd>
-        </Button>
-      ) : (
-        <Button size="large" onClick={() => setLeftS(null)}>
-          Hold it still: {leftS} s. Stop
         </Button>
       )}
       <div className="sweep-typed">

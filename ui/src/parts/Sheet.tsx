@@ -12,6 +12,8 @@ export function Sheet(props: {
   title: string;
   over?: ReactNode;
   headline: ReactNode;
+  /** What to do, where a sentence says it. */
+  action?: ReactNode;
   findings?: ReactNode;
   margin?: ReactNode;
   children?: ReactNode;
@@ -26,6 +28,7 @@ export function Sheet(props: {
       <main id="sheet">
         {props.over && <div className="over">{props.over}</div>}
         <h1>{props.headline}</h1>
+        {props.action && <p className="action">{props.action}</p>}
         {narrow && props.findings}
         {props.children}
       </main>

@@ -74,7 +74,8 @@ export function PlanView() {
     return (
       <Sheet title="Plan a trial" over={<Over />} headline="A trial compares two setups or more.">
         <p>
-          Put a second one together in <Link to="/rig">Rig</Link>; it may be no more than a name.
+          Put {setups.length === 0 ? 'two' : 'a second one'} together in <Link to="/rig">Rig</Link>; a name is
+          enough.
         </p>
       </Sheet>
     );

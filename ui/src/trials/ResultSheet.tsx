@@ -74,13 +74,13 @@ export function ResultSheet({ of }: { of: ResultOf }) {
       title={of.kind === 'trial' ? title : `${contrast.candidate.name} against ${contrast.baseline.name}`}
       over={<Over view={data} contrast={contrast} of={of} />}
       headline={contrast.headline}
+      action={contrast.action}
       findings={<Findings view={data} contrast={contrast} />}
       margin={<Margin view={data} contrast={contrast} of={of} />}
     >
-      <p className="action">{contrast.action}</p>
       {data.next && isOwn && (
         <Part title="What to try next" small="filled in from this trial">
-          <p className="action">{data.next.says}</p>
+          <p>{data.next.says}</p>
           <Link to={planOf(data.next.contenders)}>Plan it: the best bands together</Link>
         </Part>
       )}

@@ -1,6 +1,7 @@
 package syntoma.app.trial;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import syntoma.core.trial.Sample;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Plan;
+import syntoma.core.verdict.Tonight;
 
 /**
  * Some setups compared over some measurements.
@@ -85,6 +87,17 @@ record Compared(String baseline, Cast cast, List<Need> needs, Map<Comparer.Contr
         return contrasts.values().stream()
                 .map(all -> all.get(0))
                 .filter(c -> c.baseline().equals(baseline))
+                .toList();
+    }
+
+    /** All pairs, each with its comparisons; the one that is to be said first leads. */
+    List<List<Comparison>> leadingFirst() {
+        if (contrasts.isEmpty()) {
+            return List.of();
+        }
+        List<Comparison> leading = of(Tonight.leading(firsts()));
+        return contrasts.values().stream()
+                .sorted(Comparator.comparing((List<Comparison> all) -> all != leading))
                 .toList();
     }
 

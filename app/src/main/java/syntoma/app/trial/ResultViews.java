@@ -73,7 +73,7 @@ class ResultViews {
                 setting.aside,
                 inFamily ? 0 : setting.there.size() - setups);
         Map<String, Contender> contenders = entrants.of(compared);
-        List<ResultView.Contrast> contrasts = compared.contrasts().values().stream()
+        List<ResultView.Contrast> contrasts = compared.leadingFirst().stream()
                 .map(all -> contrast(all, compared, contenders, under, judged, offset))
                 .toList();
         return new ResultView(

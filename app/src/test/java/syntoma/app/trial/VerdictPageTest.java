@@ -66,7 +66,7 @@ class VerdictPageTest {
                 "[{\"setup\":\"Roof dome\",\"carrier\":\"Tarnwave\"},{\"setup\":\"Roof dome\",\"carrier\":\"Ostrel\"},"
                         + "{\"setup\":\"Mast panel\",\"carrier\":\"Tarnwave\"},{\"setup\":\"Mast panel\",\"carrier\":\"Ostrel\"}]");
         String[][] ups = {
-            {"4", "8", "8", "8.2"}, {"5", "10.2", "10", "10"}, {"3", "6", "6.1", "6"}, {"4.4", "9", "8.7", "9"}
+            {"4", "8", "8", "7.9"}, {"5", "10.2", "10", "10"}, {"3", "6", "6.1", "5.9"}, {"4.4", "9", "8.7", "8.9"}
         };
         for (int round = 1; round <= ups.length; round++) {
             log("Crossed", round, 1, "Roof dome", "Tarnwave", ups[round - 1][0]);
