@@ -7,6 +7,7 @@ const LAYERS = ['theme', 'format', 'data', 'draw', 'parts'];
 /** Views know the layers, and not each other. */
 const VIEWS = [
   'aim',
+  'fitout',
   'practice',
   'access',
   'pitch',

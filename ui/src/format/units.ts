@@ -39,7 +39,20 @@ export function said(text: string, system: System) {
 }
 
 /** What of an answer is sentences; names of things are not. */
-const SENTENCES = ['says', 'fix', 'headline', 'summary', 'what'];
+const SENTENCES = [
+  'says',
+  'fix',
+  'headline',
+  'summary',
+  'what',
+  'sentence',
+  'why',
+  'objection',
+  'worse',
+  'notes',
+  'misfits',
+  'held',
+];
 
 /** An answer with all its sentences in the units that are wanted. */
 export function saidAll<T>(answer: T, system: System): T {
@@ -52,11 +65,17 @@ export function saidAll<T>(answer: T, system: System): T {
   return Object.fromEntries(
     Object.entries(answer).map(([key, value]) => [
       key,
-      typeof value === 'string' && SENTENCES.includes(key)
-        ? said(value, system)
-        : saidAll(value as unknown, system),
+      SENTENCES.includes(key) ? saidIn(value as unknown, system) : saidAll(value as unknown, system),
     ]),
   ) as T;
+}
+
+/** A sentence, or a list of them; anything else is looked into. */
+function saidIn(value: unknown, system: System): unknown {
+  if (Array.isArray(value)) {
+    return value.map((item: unknown) => saidIn(item, system));
+  }
+  return typeof value === 'string' ? said(value, system) : saidAll(value, system);
 }
 
 /** Beside a field that is typed in m: what that is in feet; empty where the system is metric. */
@@ -73,6 +92,17 @@ export const shownLength = (metres: number, system: System) =>
 
 export const typedLength = (value: number, system: System) =>
   system === 'metric' ? value : Math.round(value * M_PER_FT * 1000) / 1000;
+
+const M_PER_IN = 0.0254;
+
+/** Lengths of a drawing, in metres to the centimetre, or in inches to the tenth. */
+export const drawnLength = (metres: number, system: System) =>
+  system === 'metric' ? Math.round(metres * 1_000) / 1_000 : Math.round((metres / M_PER_IN) * 10) / 10;
+
+export const typedDrawn = (value: number, system: System) =>
+  system === 'metric' ? value : Math.round(value * M_PER_IN * 1e5) / 1e5;
+
+export const drawnUnit = (system: System) => (system === 'metric' ? 'm' : 'in');
 
 const trimmed = (value: number) => fixed(value, 2).replace(/\.?0+$/, '');
 

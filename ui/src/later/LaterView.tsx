@@ -2,14 +2,11 @@ import { Link, useLocation } from 'react-router';
 import { Sheet } from '../parts/Sheet';
 
 const NAMES: Record<string, string> = {
-  '/fit-out': 'Fit-out',
   '/findings': 'Findings',
   '/bench': 'Bench',
 };
 
 const WORDS: Record<string, string> = {
-  '/fit-out':
-    'Here you will plan the roof, the cable run and the power, and print a job sheet that tests before it drills.',
   '/findings': 'Here the whole trip will say which setup and which carrier to trust, and where.',
   '/bench': 'Here the calculators will stand, each usable alone; the practice pitch is here already.',
 };

@@ -40,6 +40,10 @@ export const router = createBrowserRouter([
         path: '/practice',
         lazy: async () => ({ Component: (await import('../practice/PracticeView')).PracticeView }),
       },
+      {
+        path: '/fit-out',
+        lazy: async () => ({ Component: (await import('../fitout/FitoutView')).FitoutView }),
+      },
       { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
       { path: '*', lazy: async () => ({ Component: (await import('../later/LaterView')).LaterView }) },
     ],

@@ -37,7 +37,8 @@ public class Edits {
         NEED,
         RIG,
         MEASUREMENT,
-        STAY
+        STAY,
+        ROOF_PLAN
     }
 
     /**

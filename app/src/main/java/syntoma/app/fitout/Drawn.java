@@ -1,0 +1,192 @@
+package syntoma.app.fitout;
+
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
+import org.springframework.lang.Nullable;
+import syntoma.app.fitout.RoofPlan.RoofAntenna;
+import syntoma.app.fitout.RoofPlan.RoofBooster;
+import syntoma.app.fitout.RoofPlan.RoofCable;
+import syntoma.app.fitout.RoofPlan.RoofThing;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.Optionals;
+import syntoma.core.band.Band;
+import syntoma.core.booster.BoosterPlacing;
+import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Vehicle;
+import syntoma.core.roof.BoosterPlan;
+import syntoma.core.roof.Cabling;
+import syntoma.core.roof.Foot;
+import syntoma.core.roof.HoleFinder;
+import syntoma.core.roof.Passage;
+import syntoma.core.roof.Rect;
+import syntoma.core.roof.Roof;
+import syntoma.core.roof.Search;
+import syntoma.core.roof.Shape;
+import syntoma.core.roof.Spot;
+import syntoma.core.roof.Thing;
+import syntoma.core.roof.Wind;
+import syntoma.core.unit.Values;
+
+/**
+ * A plan as the core sees it.
+ *
+ * @param search for the antenna’s place; empty without an antenna
+ * @param chosen where the antenna stands
+ */
+record Drawn(
+        Roof roof,
+        Optional<Search> search,
+        Optional<Spot> chosen,
+        HoleFinder holes,
+        Optional<Passage> passage,
+        Optional<Wind> wind,
+        Optional<BoosterPlan> booster) {
+    private static final String USUAL_CABLE = "195-class";
+
+    /** A middle band, where the sheet of a lead says nothing else. */
+    private static final double AT_MHZ = 1_800;
+
+    private static final double USUAL_LEAD_M = 3;
+    private static final double USUAL_SLACK_M = 0.3;
+    private static final double USUAL_DRIP_LOOP_M = 0.2;
+    private static final double USUAL_DROP_M = 1;
+    private static final double USUAL_HOLE_MM = 20;
+
+    /**
+     * @throws InvalidInput naming what cannot be
+     */
+    static Drawn of(RoofPlan plan, Vehicle vehicle) {
+        Shape shape = plan.shape() == null
+                ? Shape.PANEL_VAN
+                : InvalidInput.naming("shape", () -> Shape.labelled(plan.shape()));
+        List<Thing> things = IntStream.range(0, plan.things().size())
+                .mapToObj(i -> InvalidInput.naming(
+                        "things[" + i + "]", () -> thing(plan.things().get(i))))
+                .toList();
+        Roof roof = refusing(() -> new Roof(
+                or(plan.lengthM(), shape.lengthM()),
+                or(plan.widthM(), shape.widthM()),
+                vehicle.shell(),
+                or(plan.thicknessMm(), shape.thicknessMm()),
+                Boolean.TRUE.equals(plan.doubleSkin()),
+                vehicle.heightM(),
+                Math.max(vehicle.heightM(), vehicle.limitM()),
+                things));
+        double wallMm = or(plan.wallMm(), shape.wallMm());
+        Optional<Foot> foot =
+                Optional.ofNullable(plan.antenna()).map(a -> InvalidInput.naming("antenna", () -> foot(a, roof)));
+        Optional<Cabling> cabling =
+                Optional.ofNullable(plan.cable()).map(c -> InvalidInput.naming("cable", () -> cabling(c)));
+        return new Drawn(
+                roof,
+                foot.map(f -> new Search(roof, f, cabling.orElseGet(() -> beneath(roof)))),
+                Optional.ofNullable(plan.antenna())
+                        .filter(a -> a.x() != null && a.y() != null)
+                        .map(a -> new Spot(on("antenna.x", a.x()), on("antenna.y", a.y()))),
+                InvalidInput.naming("wallMm", () -> new HoleFinder(wallMm, wallMm, roof.lengthM(), roof.widthM())),
+                Optional.ofNullable(plan.leads())
+                        .map(l -> InvalidInput.naming(
+                                "leads",
+                                () -> new Passage(
+                                        Collections.nCopies(
+                                                (int) Values.within("leads", l.count(), 1, 16, ""),
+                                                new Passage.Lead(l.cableMm(), l.plugMm())),
+                                        or(l.stemMm(), 0)))),
+                Optional.ofNullable(plan.mast())
+                        .map(m -> InvalidInput.naming("mast", () -> new Wind(m.areaM2(), m.leverM()))),
+                Optional.ofNullable(plan.booster()).map(b -> InvalidInput.naming("booster", () -> booster(b, roof))));
+    }
+
+    /** What the core refuses of a roof begins with what is wrong with it. */
+    private static Roof refusing(Supplier<Roof> roof) {
+        return InvalidInput.naming("roof", roof);
+    }
+
+    private static double on(String field, double value) {
+        return InvalidInput.naming(field, () -> Values.within(field, value, -20, 20, "m"));
+    }
+
+    private static double or(@Nullable Double value, double usual) {
+        return value == null ? usual : value;
+    }
+
+    private static Thing thing(RoofThing t) {
+        return new Thing(
+                Thing.Kind.labelled(String.valueOf(t.kind())),
+                String.valueOf(t.name()),
+                new Rect(t.x(), t.y(), t.lengthM(), t.widthM()),
+                or(t.heightM(), 0.1),
+                or(t.clearM(), 0));
+    }
+
+    private static Foot foot(RoofAntenna a, Roof roof) {
+        Foot foot = new Foot(
+                String.valueOf(a.name()),
+                a.lengthM(),
+                a.widthM(),
+                a.heightM(),
+                or(a.clearanceM(), Foot.USUAL_CLEARANCE_M),
+                or(a.groundPlaneM(), 0),
+                or(a.plateM(), 0),
+                a.fixing() == null ? Foot.Fixing.DRILLED : Foot.Fixing.labelled(a.fixing()),
+                or(a.holeMm(), USUAL_HOLE_MM));
+        Values.within("antenna length", a.lengthM(), 0.01, roof.lengthM(), "m, the length of the roof");
+        Values.within("antenna width", a.widthM(), 0.01, roof.widthM(), "m, the width of the roof");
+        return foot;
+    }
+
+    private static Cabling cabling(RoofCable c) {
+        return new Cabling(
+                new Spot(
+                        Values.within("deviceX", c.deviceX(), -20, 20, "m"),
+                        Values.within("deviceY", c.deviceY(), -20, 20, "m")),
+                or(c.dropM(), USUAL_DROP_M),
+                c.entryX() == null || c.entryY() == null
+                        ? Optional.empty()
+                        : Optional.of(new Spot(
+                                Values.within("entryX", c.entryX(), -20, 20, "m"),
+                                Values.within("entryY", c.entryY(), -20, 20, "m"))),
+                or(c.leadM(), USUAL_LEAD_M),
+                or(c.slackM(), USUAL_SLACK_M),
+                or(c.dripLoopM(), USUAL_DRIP_LOOP_M),
+                InvalidInput.naming(
+                        "cable.cableClass",
+                        () -> CableClass.named(c.cableClass() == null ? USUAL_CABLE : c.cableClass())),
+                AT_MHZ);
+    }
+
+    /** A device under the middle of the roof. */
+    private static Cabling beneath(Roof roof) {
+        return new Cabling(
+                roof.outline().centre(),
+                USUAL_DROP_M,
+                Optional.empty(),
+                USUAL_LEAD_M,
+                USUAL_SLACK_M,
+                USUAL_DRIP_LOOP_M,
+                CableClass.named(USUAL_CABLE),
+                AT_MHZ);
+    }
+
+    private static BoosterPlan booster(RoofBooster b, Roof roof) {
+        return new BoosterPlan(
+                roof.shell(),
+                roof.lengthM(),
+                new BoosterPlan.Point(b.outsideX(), b.outsideY(), b.outsideUpM(), b.outsideGainDbi()),
+                new BoosterPlan.Point(b.insideX(), b.insideY(), b.insideDownM(), b.insideGainDbi()),
+                Boolean.TRUE.equals(b.facing()),
+                new BoosterPlan.Rated(String.valueOf(b.name()), b.gainDb(), Optionals.optional(b.outputDbm())),
+                b.donorRsrpDbm(),
+                Optionals.optional(b.donorSinrDb()),
+                or(b.targetDbm(), BoosterPlacing.USUAL_TARGET_DBM));
+    }
+
+    /** What the leads lose on a band: with what they have, and with the extension that they need here. */
+    double lossDb(Band band, Spot spot) {
+        Cabling cabling = search.orElseThrow().cabling();
+        return cabling.cable().lossDb(band.downlink().middleMhz(), Math.max(cabling.leadM(), cabling.wantedM(spot)));
+    }
+}

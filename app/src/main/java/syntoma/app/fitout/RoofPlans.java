@@ -1,0 +1,206 @@
+package syntoma.app.fitout;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.gear.GearKind;
+import syntoma.app.gear.GearService;
+import syntoma.app.gear.Parts;
+import syntoma.app.history.Edits;
+import syntoma.app.need.Vehicles;
+import syntoma.app.platform.Conflict;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.Json;
+import syntoma.app.platform.NotFound;
+import syntoma.app.platform.Optionals;
+import syntoma.core.chain.Antenna;
+import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Lead;
+import syntoma.core.chain.Use;
+import syntoma.core.roof.Foot;
+import syntoma.core.roof.Objection;
+import syntoma.core.roof.Shape;
+import syntoma.core.roof.Thing;
+import syntoma.core.unit.Text;
+
+/** Builds as they are drawn, kept under names. */
+@Service
+@Transactional
+class RoofPlans {
+    private static final int LONGEST_NAME = 120;
+    private static final int MOST = 50;
+    private static final double CM2_PER_M2 = 10_000;
+
+    private final EntityManager entities;
+    private final Edits edits;
+    private final Vehicles vehicles;
+    private final GearService gear;
+    private final Json json;
+    private final Clock clock;
+
+    RoofPlans(EntityManager entities, Edits edits, Vehicles vehicles, GearService gear, Json json, Clock clock) {
+        this.entities = entities;
+        this.edits = edits;
+        this.vehicles = vehicles;
+        this.gear = gear;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** A plan to be begun: as another one, or as the usual one of a shape. */
+    record RoofPlanRequest(@Nullable String name, @Nullable Long copyOf) {}
+
+    /** A plan with its version. */
+    record RoofPlanView(long id, String name, int version, RoofPlan plan) {}
+
+    record RoofPlanLine(long id, String name) {}
+
+    record RoofShape(String key, String label, double lengthM, double widthM, double thicknessMm, double wallMm) {}
+
+    /** What may stand on a roof; {@code onRoof} is false for what lies hidden under it. */
+    record RoofKind(String key, String label, boolean onRoof) {}
+
+    record RoofFixing(String key, String label) {}
+
+    /** What may speak against a place. */
+    record RoofWhy(String key, String label) {}
+
+    /** What the sheet of an antenna on the shelf says that matters here; what it does not say is null. */
+    record RoofAntennaOf(
+            String name,
+            @Nullable Double heightM,
+            @Nullable Double groundPlaneM,
+            boolean magnetic,
+            int leads,
+            @Nullable Double leadM,
+            @Nullable String cableClass,
+            @Nullable Double cableMm) {}
+
+    /** All plans, and what there is to choose from. */
+    record FitoutView(
+            List<RoofPlanLine> plans,
+            List<RoofShape> shapes,
+            List<RoofKind> kinds,
+            List<RoofFixing> fixings,
+            List<RoofWhy> whys,
+            List<String> cableClasses,
+            List<RoofAntennaOf> antennas) {}
+
+    @Transactional(readOnly = true)
+    FitoutView view() {
+        return new FitoutView(
+                kept().stream().map(p -> new RoofPlanLine(p.id, p.name)).toList(),
+                listed(
+                        Shape.values(),
+                        s -> new RoofShape(s.label(), s.says(), s.lengthM(), s.widthM(), s.thicknessMm(), s.wallMm())),
+                listed(Thing.Kind.values(), k -> new RoofKind(k.label(), k.says(), k.isOnRoof())),
+                listed(Foot.Fixing.values(), f -> new RoofFixing(f.label(), f.says())),
+                listed(Objection.Why.values(), w -> new RoofWhy(w.label(), w.says())),
+                CableClass.all().stream()
+                        .filter(c -> c.ohms() == CableClass.RADIO_OHMS)
+                        .map(CableClass::name)
+                        .toList(),
+                gear.all().stream()
+                        .filter(item -> item.is() == GearKind.ANTENNA)
+                        .map(Parts::antenna)
+                        .map(RoofPlans::antenna)
+                        .toList());
+    }
+
+    private static <E, V> List<V> listed(E[] all, Function<E, V> view) {
+        return Arrays.stream(all).map(view).toList();
+    }
+
+    private static RoofAntennaOf antenna(Antenna antenna) {
+        List<Lead> leads = antenna.leads(Use.CELLULAR);
+        Optional<Lead> first = leads.stream().findFirst();
+        Optional<CableClass> cable = first.flatMap(Lead::cableClass);
+        return new RoofAntennaOf(
+                antenna.name(),
+                Optionals.boxed(antenna.heightM()),
+                antenna.groundPlaneCm2().isPresent()
+                        ? Math.sqrt(antenna.groundPlaneCm2().getAsDouble() / CM2_PER_M2)
+                        : null,
+                antenna.magnetic(),
+                antenna.leads().size(),
+                first.map(lead -> Optionals.boxed(lead.lengthM())).orElse(null),
+                cable.map(CableClass::name).orElse(null),
+                cable.map(CableClass::diameterMm).orElse(null));
+    }
+
+    private List<KeptPlan> kept() {
+        return entities.createQuery("from KeptPlan p where p.removedAt is null order by p.id", KeptPlan.class)
+                .getResultList();
+    }
+
+    /**
+     * A plan.
+     *
+     * @throws NotFound when there is none of that number
+     */
+    @Transactional(readOnly = true)
+    RoofPlanView view(long id) {
+        KeptPlan kept = required(id);
+        return new RoofPlanView(
+                id, kept.name, edits.version(Edits.Kind.ROOF_PLAN, id), json.read(kept.content, RoofPlan.class));
+    }
+
+    private KeptPlan required(long id) {
+        return Optional.ofNullable(entities.find(KeptPlan.class, id))
+                .filter(p -> p.removedAt == null)
+                .orElseThrow(() -> new NotFound("no roof plan has the number " + id));
+    }
+
+    /** Begins a plan. */
+    RoofPlanView begin(RoofPlanRequest asked) {
+        String name = InvalidInput.naming("name", () -> Text.name("name", String.valueOf(asked.name()), LONGEST_NAME));
+        List<KeptPlan> all = kept();
+        if (all.size() >= MOST) {
+            throw new Conflict("there are " + MOST + " roof plans; take one away first");
+        }
+        if (all.stream().anyMatch(p -> p.name.equalsIgnoreCase(name))) {
+            throw new Conflict("a roof plan is named " + Text.quoted(name) + " already");
+        }
+        RoofPlan plan =
+                asked.copyOf() == null ? RoofPlan.EMPTY : view(asked.copyOf()).plan();
+        KeptPlan begun = new KeptPlan(name, json.write(plan));
+        entities.persist(begun);
+        return view(begun.id);
+    }
+
+    /**
+     * Keeps a plan as it is drawn now.
+     *
+     * @param seen the version that was looked at; null when that is not known
+     * @throws InvalidInput naming what cannot be; nothing is kept then
+     */
+    RoofPlanView put(long id, RoofPlan plan, @Nullable Integer seen) {
+        KeptPlan kept = required(id);
+        Drawn.of(plan, vehicles.vehicle());
+        RoofPlan before = json.read(kept.content, RoofPlan.class);
+        if (!before.equals(plan)) {
+            edits.change(Edits.Kind.ROOF_PLAN, id, "The roof plan " + Text.quoted(kept.name), seen, before, plan);
+            kept.content = json.write(plan);
+        }
+        return view(id);
+    }
+
+    void remove(long id) {
+        required(id).removedAt = OffsetDateTime.now(clock);
+    }
+
+    /** Brings back a plan that was taken away. */
+    RoofPlanView restore(long id) {
+        KeptPlan kept = Optional.ofNullable(entities.find(KeptPlan.class, id))
+                .orElseThrow(() -> new NotFound("no roof plan has the number " + id));
+        kept.removedAt = null;
+        return view(id);
+    }
+}

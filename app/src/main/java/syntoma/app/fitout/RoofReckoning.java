@@ -1,0 +1,150 @@
+package syntoma.app.fitout;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.fitout.RoofReckoned.RoofBandLoss;
+import syntoma.app.fitout.RoofReckoned.RoofBoosted;
+import syntoma.app.fitout.RoofReckoned.RoofHole;
+import syntoma.app.fitout.RoofReckoned.RoofPassage;
+import syntoma.app.fitout.RoofReckoned.RoofPlace;
+import syntoma.app.fitout.RoofReckoned.RoofRun;
+import syntoma.app.fitout.RoofReckoned.RoofWind;
+import syntoma.app.need.Carriers;
+import syntoma.app.need.Vehicles;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.band.Band;
+import syntoma.core.band.Bands;
+import syntoma.core.chain.Vehicle;
+import syntoma.core.roof.Holding;
+import syntoma.core.roof.Place;
+import syntoma.core.roof.Roof;
+import syntoma.core.roof.Search;
+import syntoma.core.roof.Spot;
+
+/** Says what a plan comes to, also while it is being drawn; keeps nothing. */
+@Service
+@Transactional(readOnly = true)
+class RoofReckoning {
+    /** A low, a middle and a high band, where the carrier’s are not known. */
+    private static final List<Band> USUAL_BANDS =
+            Stream.of("B20", "B3", "B7").map(Bands::named).toList();
+
+    private static final String NO_ANTENNA =
+            "Draw what stands on the roof and lies under it; then say which antenna is to go there.";
+
+    private final Vehicles vehicles;
+    private final Carriers carriers;
+
+    RoofReckoning(Vehicles vehicles, Carriers carriers) {
+        this.vehicles = vehicles;
+        this.carriers = carriers;
+    }
+
+    /**
+     * What it comes to.
+     *
+     * @throws InvalidInput naming what cannot be
+     */
+    RoofReckoned of(RoofPlan plan) {
+        Vehicle vehicle = vehicles.vehicle();
+        Drawn drawn = Drawn.of(plan, vehicle);
+        Roof roof = drawn.roof();
+        Optional<Search.Found> found = drawn.search().map(Search::find);
+        Optional<Place> here = drawn.chosen().flatMap(spot -> drawn.search().map(s -> s.at(spot)));
+        Optional<Place> best =
+                found.flatMap(f -> f.places().stream().findFirst()).map(Search.Ranked::place);
+        List<Band> bands = bands();
+        return new RoofReckoned(
+                roof.lengthM(),
+                roof.widthM(),
+                roof.thicknessMm(),
+                drawn.holes().leftWallMm(),
+                roof.shell().label(),
+                roof.heightM(),
+                roof.limitM(),
+                sentence(found, here),
+                roof.misfits(),
+                drawn.search().map(s -> Holding.of(roof, s.foot())).orElse(List.of()),
+                found.map(f -> f.places().stream()
+                                .map(r -> RoofPlace.of(r.place(), r.why()))
+                                .toList())
+                        .orElse(List.of()),
+                here.map(p -> RoofPlace.of(p, null)).orElse(null),
+                worse(drawn, best, here),
+                Search.STEP_M,
+                found.map(RoofReckoned::strips).orElse(List.of()),
+                here.or(() -> best).map(p -> run(drawn, p, bands)).orElse(null),
+                drawn.passage()
+                        .map(p -> InvalidInput.naming(
+                                "leads.ductMm",
+                                () -> RoofPassage.of(p, plan.leads().ductMm())))
+                        .orElse(null),
+                drawn.chosen()
+                        .or(() -> best.map(Place::spot))
+                        .filter(spot -> roof.outline().distanceM(spot) == 0)
+                        .map(spot -> RoofHole.of(drawn.holes(), spot))
+                        .orElse(null),
+                drawn.wind()
+                        .map(w -> InvalidInput.naming(
+                                "mast.clampNm", () -> RoofWind.of(w, plan.mast().clampNm())))
+                        .orElse(null),
+                boosted(plan, drawn, bands));
+    }
+
+    /** Those of the carrier that gear is judged for. */
+    private List<Band> bands() {
+        List<Band> own = vehicles.carrier()
+                .map(carrier -> carriers.bands(carrier, vehicles.region(carrier).orElse(null)))
+                .orElse(List.of());
+        return own.isEmpty() ? USUAL_BANDS : own;
+    }
+
+    private static String sentence(Optional<Search.Found> found, Optional<Place> here) {
+        return here.flatMap(Place::objection)
+                .map(o -> "Not there: " + o.says())
+                .or(() -> found.map(Search.Found::sentence))
+                .orElse(NO_ANTENNA);
+    }
+
+    @Nullable
+    private static String worse(Drawn drawn, Optional<Place> best, Optional<Place> here) {
+        return here.isEmpty() || best.isEmpty()
+                ? null
+                : drawn.search().orElseThrow().after(best.get(), here.get());
+    }
+
+    private static RoofRun run(Drawn drawn, Place place, List<Band> bands) {
+        Spot spot = place.spot();
+        return new RoofRun(
+                drawn.search().orElseThrow().cabling().leadM(),
+                place.wantedM(),
+                place.extensionM(),
+                bands.stream()
+                        .map(b -> new RoofBandLoss(b.name(), b.downlink().middleMhz(), drawn.lossDb(b, spot)))
+                        .toList());
+    }
+
+    @Nullable
+    private static RoofBoosted boosted(RoofPlan plan, Drawn drawn, List<Band> bands) {
+        if (drawn.booster().isEmpty()) {
+            return null;
+        }
+        Map<String, Double> reported = new HashMap<>();
+        plan.booster().reported().forEach(r -> reported.put(r.band(), r.gainDb()));
+        return RoofBoosted.of(
+                drawn.booster().get(),
+                bands,
+                drawn.booster()
+                        .get()
+                        .held(
+                                bands,
+                                reported,
+                                Boolean.TRUE.equals(plan.booster().warns())));
+    }
+}

@@ -1,0 +1,189 @@
+package syntoma.core.roof;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import syntoma.core.band.Band;
+import syntoma.core.booster.BoosterPlacing;
+import syntoma.core.booster.UsableGain;
+import syntoma.core.chain.Placement;
+import syntoma.core.chain.Shell;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/**
+ * A booster on a drawing: its antenna outside on the roof, its antenna inside beneath it, and what that comes to on each band.
+ *
+ * @param shell between the two
+ * @param roomM length of the vehicle within which the indoor antenna can go
+ * @param outside the donor antenna
+ * @param inside the indoor antenna, as far beneath the roof as it hangs
+ * @param facing whether the two look at each other; else each stands in the other's back
+ * @param donorRsrpDbm at the antenna outside
+ * @param donorSinrDb there; empty where it is not known
+ * @param targetDbm that a phone should find
+ */
+public record BoosterPlan(
+        Shell shell,
+        double roomM,
+        Point outside,
+        Point inside,
+        boolean facing,
+        Rated rated,
+        double donorRsrpDbm,
+        OptionalDouble donorSinrDb,
+        double targetDbm) {
+    private static final int LONGEST_NAME = 120;
+    private static final double USUAL_CHANNEL_MHZ = 10;
+
+    /** What the gain that the booster itself reports may be off by before it is worth a word, in dB. */
+    private static final double REPORTED_OFF_DB = 3;
+
+    /**
+     * Where an antenna is, in m.
+     *
+     * @param awayM from the skin of the roof, up or down
+     * @param gainDbi of it, the donor's less its cable
+     */
+    public record Point(double x, double y, double awayM, double gainDbi) {
+        /**
+         * @throws IllegalArgumentException naming the value and what is allowed
+         */
+        public Point {
+            Values.within("x", x, -20, 20, "m");
+            Values.within("y", y, -20, 20, "m");
+            Values.within("distance from the roof", awayM, 0, 15, "m");
+            Values.within("antenna gain", gainDbi, -10, 30, "dBi");
+        }
+    }
+
+    /** What the booster’s sheet states. */
+    public record Rated(String name, double gainDb, OptionalDouble outputDbm) {
+        /**
+         * @throws IllegalArgumentException naming the value and what is allowed
+         */
+        public Rated {
+            name = Text.name("name", name, LONGEST_NAME);
+            Values.within("gain", gainDb, 1, 110, "dB");
+            outputDbm.ifPresent(dbm -> Values.within("rated output", dbm, -30, 40, "dBm"));
+        }
+    }
+
+    /**
+     * @throws IllegalArgumentException naming the value and what is allowed
+     */
+    public BoosterPlan {
+        Values.within("RSRP at the antenna outside", donorRsrpDbm, -140, -44, "dBm");
+        donorSinrDb.ifPresent(db -> Values.within("SINR at the antenna outside", db, -23, 40, "dB"));
+        Values.within("target", targetDbm, -140, -44, "dBm");
+    }
+
+    /** What it comes to on one band. */
+    public record OnBand(Band band, BoosterPlacing placing, double radiusM) {}
+
+    /** From antenna to antenna, in m. */
+    public double separationM() {
+        return Math.sqrt(Math.pow(outside.x - inside.x, 2) + Math.pow(outside.y - inside.y, 2) + Math.pow(depthM(), 2));
+    }
+
+    private double depthM() {
+        return outside.awayM + inside.awayM;
+    }
+
+    /** On each band by its downlink. */
+    public List<OnBand> on(List<Band> bands) {
+        return bands.stream()
+                .map(band -> {
+                    BoosterPlacing placing = placing(band.downlink().middleMhz());
+                    return new OnBand(band, placing, hasSignal() ? placing.radiusM(donorRsrpDbm, targetDbm) : 0);
+                })
+                .toList();
+    }
+
+    private BoosterPlacing placing(double mhz) {
+        double back = facing ? 0 : UsableGain.BACK_DB;
+        UsableGain between = new UsableGain(
+                separationM(), shell.lossDb(mhz, Placement.INSIDE), outside.gainDbi - back, inside.gainDbi - back);
+        return new BoosterPlacing(
+                between, rated.gainDb, rated.outputDbm, outside.gainDbi, inside.gainDbi, mhz, USUAL_CHANNEL_MHZ);
+    }
+
+    private boolean hasSignal() {
+        return BoosterPlacing.hasSignal(donorRsrpDbm, donorSinrDb.orElse(0));
+    }
+
+    /** What to do, in a sentence, by the band on which the least of the gain is stable. */
+    public String sentence(List<Band> bands) {
+        if (!hasSignal()) {
+            return "There is nothing to boost: with " + Values.plain(donorRsrpDbm) + " dBm"
+                    + donorSinrDb.stream()
+                            .mapToObj(db -> " and " + Values.plain(db) + " dB SINR")
+                            .findFirst()
+                            .orElse("")
+                    + " at the antenna outside no booster helps.";
+        }
+        Optional<OnBand> worst = on(bands).stream().min(Comparator.comparingDouble(b -> b.placing.stableGainDb()));
+        return worst.map(this::sentence).orElse("Say which bands the carrier has.");
+    }
+
+    private String sentence(OnBand worst) {
+        BoosterPlacing placing = worst.placing;
+        if (placing.shortM() == 0) {
+            return "The two antennas are far enough apart for all " + Values.plain(rated.gainDb) + " dB of "
+                    + rated.name + ".";
+        }
+        double stable = placing.stableGainDb();
+        String now = stable <= 0
+                ? "No gain is stable on " + worst.band.name()
+                : "On " + worst.band.name() + " " + Values.rounded(stable, 0) + " of " + Values.plain(rated.gainDb)
+                        + " dB are stable";
+        return now + ": "
+                + move(placing.fullGainAtM())
+                        .map(move ->
+                                move + (facing ? ", or turn the antennas back to back," : ",") + " to use all of it")
+                        .orElse(
+                                facing
+                                        ? "turn the antennas back to back; apart they cannot be enough in this vehicle"
+                                        : "this vehicle is too short for all of it")
+                + "; else set the gain lower.";
+    }
+
+    /** How far the indoor antenna goes along the vehicle; empty where that is out of it. */
+    private Optional<String> move(double wantedM) {
+        double along = Math.abs(outside.x - inside.x);
+        double across = Math.abs(outside.y - inside.y);
+        double wantedAlong = Math.sqrt(Math.max(0, wantedM * wantedM - across * across - depthM() * depthM()));
+        boolean aft = inside.x >= outside.x;
+        double to = outside.x + (aft ? wantedAlong : -wantedAlong);
+        return to < 0 || to > roomM
+                ? Optional.empty()
+                : Optional.of("move the indoor antenna " + Values.rounded(wantedAlong - along, 1) + " m "
+                        + (aft ? "aft" : "forward"));
+    }
+
+    /** Where what the booster itself reports does not agree, in sentences. */
+    public List<String> held(List<Band> bands, Map<String, Double> reportedDb, boolean warns) {
+        List<String> said = new ArrayList<>();
+        if (warns) {
+            said.add("Its warning light is on: it hears itself. More distance, another plane, or less gain.");
+        }
+        for (OnBand on : on(bands)) {
+            Double reported = reportedDb.get(on.band.name());
+            if (reported != null) {
+                double off = reported - on.placing.usableGainDb();
+                if (Math.abs(off) > REPORTED_OFF_DB) {
+                    said.add("On " + on.band.name() + " it reports " + Values.plain(reported) + " dB, about "
+                            + Values.rounded(Math.abs(off), 0) + " dB " + (off > 0 ? "more" : "less")
+                            + " than is reckoned: "
+                            + (off > 0
+                                    ? "more stands between the antennas than the drawing has."
+                                    : "look at its leads, or at what reflects near them."));
+                }
+            }
+        }
+        return said;
+    }
+}

@@ -1,0 +1,77 @@
+package syntoma.core.roof;
+
+import java.util.List;
+import syntoma.core.unit.Values;
+
+/**
+ * A point of the ceiling, measured from two walls inside, found again on the roof outside, and the other way round. The walls are
+ * taken to stand upright; where they lean, measure at the height of the ceiling and on the roof.
+ *
+ * @param frontWallMm thickness of the wall in front, to the outer edge of the roof
+ * @param leftWallMm of the wall on the left
+ * @param roofLengthM outside
+ * @param roofWidthM outside
+ */
+public record HoleFinder(double frontWallMm, double leftWallMm, double roofLengthM, double roofWidthM) {
+    private static final double MM_PER_M = 1_000;
+    private static final double INCHES_PER_M = 1 / 0.0254;
+
+    /** A check that is off by more than that means that something was measured wrongly: chosen, as a tape is read to 5 mm. */
+    public static final double MOST_OFF_M = 0.01;
+
+    /**
+     * @throws IllegalArgumentException naming the value and what is allowed
+     */
+    public HoleFinder {
+        Values.within("front wall", frontWallMm, 0, 500, "mm");
+        Values.within("left wall", leftWallMm, 0, 500, "mm");
+        Values.within("roof length", roofLengthM, 0.5, 15, "m");
+        Values.within("roof width", roofWidthM, 0.5, 3, "m");
+    }
+
+    /**
+     * What to measure outside, and what must come out across.
+     *
+     * @param spot from the front and the left edge of the roof
+     * @param fromRearM the check along
+     * @param fromRightM the check across
+     * @param diagonalM from the front left corner
+     */
+    public record Outside(Spot spot, double fromRearM, double fromRightM, double diagonalM) {}
+
+    /**
+     * From the walls inside.
+     *
+     * @throws IllegalArgumentException when that is not under this roof
+     */
+    public Outside outside(double fromFrontM, double fromLeftM) {
+        return measured(new Spot(fromFrontM + frontWallMm / MM_PER_M, fromLeftM + leftWallMm / MM_PER_M));
+    }
+
+    /** What to measure on the roof for a spot of it. */
+    public Outside measured(Spot spot) {
+        Values.within("distance from the front", spot.x(), 0, roofLengthM, "m");
+        Values.within("distance from the left", spot.y(), 0, roofWidthM, "m");
+        return new Outside(spot, roofLengthM - spot.x(), roofWidthM - spot.y(), Math.hypot(spot.x(), spot.y()));
+    }
+
+    /** The same point from the walls inside. */
+    public Spot inside(Spot outside) {
+        measured(outside);
+        return new Spot(outside.x() - frontWallMm / MM_PER_M, outside.y() - leftWallMm / MM_PER_M);
+    }
+
+    /** Whether a check measure across agrees; the message says by how much it is off. */
+    public List<String> checked(Outside wanted, double measuredFromRightM) {
+        double off = measuredFromRightM - wanted.fromRightM;
+        return Math.abs(off) <= MOST_OFF_M
+                ? List.of()
+                : List.of("From the right edge it is " + both(measuredFromRightM) + " instead of "
+                        + both(wanted.fromRightM) + ": do not drill; measure again.");
+    }
+
+    /** A length in m and in inches: half a metre is 19.7 in. */
+    static String both(double metres) {
+        return Values.rounded(metres, 3) + " m (" + Values.rounded(metres * INCHES_PER_M, 1) + " in)";
+    }
+}

@@ -1,0 +1,193 @@
+package syntoma.core.roof;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.unit.Values;
+
+/** Judges places for one antenna on one roof. */
+final class Judge {
+    /** What rises less than that over an antenna’s own horizon hides no mast: chosen, as masts stand higher than that. */
+    private static final double LEAST_RISE = Math.tan(Math.toRadians(5));
+
+    private static final double SUM_OF_ANGLES = 2 * Math.PI;
+
+    private final Roof roof;
+    private final Foot foot;
+    private final Cabling cabling;
+    private final List<Thing> standing;
+    private final List<Thing> hidden;
+
+    Judge(Roof roof, Foot foot, Cabling cabling) {
+        this.roof = roof;
+        this.foot = foot;
+        this.cabling = cabling;
+        standing = roof.onRoof();
+        hidden = roof.hidden();
+    }
+
+    /** A place with all that is to be said of it. */
+    Place of(Spot spot) {
+        Rect taken = foot.at(spot);
+        Optional<Thing> nearest = nearest(taken);
+        double clearance = nearest.map(t -> t.rect().distanceM(taken)).orElse(Double.POSITIVE_INFINITY);
+        return new Place(
+                spot,
+                clearance,
+                nearest.map(Thing::name),
+                cabling.wantedM(spot),
+                cabling.extensionM(spot),
+                cabling.lossDb(spot),
+                shade(spot),
+                objection(spot, taken, nearest, clearance));
+    }
+
+    private Optional<Thing> nearest(Rect taken) {
+        Thing nearest = null;
+        double least = Double.POSITIVE_INFINITY;
+        for (Thing thing : standing) {
+            double distance = thing.rect().distanceM(taken);
+            if (distance < least) {
+                nearest = thing;
+                least = distance;
+            }
+        }
+        return Optional.ofNullable(nearest);
+    }
+
+    private Optional<Objection> objection(Spot spot, Rect taken, Optional<Thing> nearest, double clearance) {
+        if (!taken.within(roof.outline())) {
+            return objection(Objection.Why.OFF_ROOF, foot.name() + " does not stand on the roof with all of its foot.");
+        }
+        for (Thing thing : standing) {
+            double free = thing.rect().distanceM(taken);
+            if (thing.rect().overlaps(taken) || free < thing.clearM()) {
+                return objection(
+                        Objection.Why.ON_THING,
+                        thing.rect().overlaps(taken)
+                                ? thing.name() + " is there."
+                                : thing.name() + " asks for " + said(thing.clearM()) + " free around it.");
+            }
+        }
+        Optional<Objection> found = hole(spot).or(() -> groundPlane(spot));
+        if (found.isPresent() || clearance >= foot.clearanceM()) {
+            return found;
+        }
+        return objection(
+                Objection.Why.CLEARANCE,
+                nearest.orElseThrow().name() + " is " + said(clearance) + " away; " + foot.name() + " asks for "
+                        + said(foot.clearanceM()) + ".");
+    }
+
+    private Optional<Objection> hole(Spot spot) {
+        if (foot.fixing() != Foot.Fixing.DRILLED) {
+            return Optional.empty();
+        }
+        for (Thing thing : hidden) {
+            double free = thing.rect().distanceM(spot) - foot.holeRadiusM();
+            if (free < thing.kind().fromHoleM()) {
+                return objection(
+                        Objection.Why.HOLE,
+                        free <= 0
+                                ? "The hole would meet " + thing.name() + "."
+                                : "The hole would be " + said(free) + " from " + thing.name() + "; keep "
+                                        + said(thing.kind().fromHoleM()) + ".");
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Optional<Objection> groundPlane(Spot spot) {
+        double side = foot.groundPlaneM();
+        if (side == 0 || foot.plateM() >= side) {
+            return Optional.empty();
+        }
+        if (!roof.shell().isMetal()) {
+            return objection(
+                    Objection.Why.GROUND_PLANE,
+                    "The roof is no ground plane: put a steel plate of " + cm(side) + " × " + cm(side) + " cm beneath "
+                            + foot.name() + ".");
+        }
+        Rect plane = Rect.around(spot, side, side);
+        if (!plane.within(roof.outline())) {
+            return objection(
+                    Objection.Why.GROUND_PLANE,
+                    "The roof ends less than " + cm(side / 2) + " cm away: there is no ground plane of " + cm(side)
+                            + " × " + cm(side) + " cm.");
+        }
+        return standing.stream()
+                .filter(t -> t.kind().opensRoof() && t.rect().overlaps(plane))
+                .findFirst()
+                .flatMap(t -> objection(
+                        Objection.Why.GROUND_PLANE,
+                        t.name() + " makes a hole in the ground plane of " + cm(side) + " × " + cm(side) + " cm."));
+    }
+
+    private static Optional<Objection> objection(Objection.Why why, String says) {
+        return Optional.of(new Objection(why, says));
+    }
+
+    private static String said(double metres) {
+        return Values.rounded(metres, 2) + " m";
+    }
+
+    private static String cm(double metres) {
+        return Values.rounded(100 * metres, 0);
+    }
+
+    /** The share of the horizon that other gear hides. */
+    double shade(Spot spot) {
+        List<double[]> hiddenArcs = new ArrayList<>();
+        for (Thing thing : standing) {
+            double over = thing.heightM() - foot.hearsFromM();
+            double away = thing.rect().distanceM(spot);
+            if (over > 0 && over > LEAST_RISE * away) {
+                if (away == 0) {
+                    return 1;
+                }
+                arc(spot, thing.rect(), hiddenArcs);
+            }
+        }
+        return sum(hiddenArcs) / SUM_OF_ANGLES;
+    }
+
+    /** Adds the angles between which a rectangle stands, cut at ±π. */
+    private static void arc(Spot from, Rect rect, List<double[]> arcs) {
+        double middle = Math.atan2(rect.centre().y() - from.y(), rect.centre().x() - from.x());
+        double low = 0;
+        double high = 0;
+        for (Spot corner : List.of(
+                new Spot(rect.x(), rect.y()),
+                new Spot(rect.rear(), rect.y()),
+                new Spot(rect.x(), rect.right()),
+                new Spot(rect.rear(), rect.right()))) {
+            double off = Math.IEEEremainder(
+                    Math.atan2(corner.y() - from.y(), corner.x() - from.x()) - middle, SUM_OF_ANGLES);
+            low = Math.min(low, off);
+            high = Math.max(high, off);
+        }
+        double start = middle + low;
+        double end = middle + high;
+        if (start < -Math.PI) {
+            arcs.add(new double[] {start + SUM_OF_ANGLES, Math.PI});
+            start = -Math.PI;
+        }
+        if (end > Math.PI) {
+            arcs.add(new double[] {-Math.PI, end - SUM_OF_ANGLES});
+            end = Math.PI;
+        }
+        arcs.add(new double[] {start, end});
+    }
+
+    private static double sum(List<double[]> arcs) {
+        arcs.sort(Comparator.comparingDouble(a -> a[0]));
+        double sum = 0;
+        double until = -Math.PI;
+        for (double[] arc : arcs) {
+            sum += Math.max(0, arc[1] - Math.max(until, arc[0]));
+            until = Math.max(until, arc[1]);
+        }
+        return sum;
+    }
+}

@@ -1,0 +1,115 @@
+package syntoma.core.roof;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import syntoma.core.unit.Values;
+
+/**
+ * The hole that leads pass through, by how their plugs and cables lie beside each other in it.
+ *
+ * @param leads that pass it
+ * @param stemMm of the antenna itself, where it comes through; 0 where it does not
+ */
+public record Passage(List<Lead> leads, double stemMm) {
+    /** Diameters of common hole saws, in mm. */
+    private static final double[] SAWS_MM = {16, 19, 20, 22, 25, 29, 32, 35, 38, 40, 44, 51, 57, 64, 76};
+
+    /** Of a duct so much is filled at most: more cannot be pulled through bends. */
+    public static final double FULLEST = 0.4;
+
+    /**
+     * A lead, in mm.
+     *
+     * @param plugMm across the widest part of its connector
+     */
+    public record Lead(double cableMm, double plugMm) {
+        /**
+         * @throws IllegalArgumentException naming the value and what is allowed
+         */
+        public Lead {
+            Values.within("cable", cableMm, 0.5, 40, "mm");
+            Values.within("plug", plugMm, cableMm, 60, "mm");
+        }
+    }
+
+    /**
+     * @throws IllegalArgumentException naming the value and what is allowed
+     */
+    public Passage {
+        Values.within("leads", leads.size(), 1, Packing.MOST, "");
+        Values.within("stem", stemMm, 0, 150, "mm");
+        leads = List.copyOf(leads);
+    }
+
+    /**
+     * The hole through which they pass one at a time, or staggered: any of them with its plug beside the cables of all the others, so
+     * that each can be drawn out again. In mm.
+     */
+    public double oneAtATimeMm() {
+        return IntStream.range(0, leads.size())
+                .mapToObj(passing -> IntStream.range(0, leads.size())
+                        .mapToObj(i -> i == passing ? leads.get(i).plugMm : leads.get(i).cableMm)
+                        .sorted()
+                        .toList())
+                .distinct()
+                .mapToDouble(Packing::diameter)
+                .max()
+                .orElseThrow();
+    }
+
+    /** The hole through which they pass with all plugs side by side, in mm. */
+    public double allAtOnceMm() {
+        return Packing.diameter(leads.stream().map(Lead::plugMm).toList());
+    }
+
+    /** What the cables alone take, for the gland or grommet that closes around them, in mm. */
+    public double cablesMm() {
+        return Packing.diameter(leads.stream().map(Lead::cableMm).toList());
+    }
+
+    /** The hole that is wanted: for the stem, or the leads one at a time, whichever is wider. */
+    public double holeMm() {
+        return Math.max(stemMm, oneAtATimeMm());
+    }
+
+    /** The smallest common hole saw that makes it, in mm; empty where none does. */
+    public OptionalDouble sawMm() {
+        double hole = holeMm();
+        return Arrays.stream(SAWS_MM).filter(saw -> saw >= hole).findFirst();
+    }
+
+    /** The share of a duct’s section that the cables fill. */
+    public double fill(double ductMm) {
+        Values.within("duct", ductMm, 4, 200, "mm");
+        return leads.stream().mapToDouble(l -> l.cableMm * l.cableMm).sum() / (ductMm * ductMm);
+    }
+
+    /**
+     * What to mind, in sentences.
+     *
+     * @param ductMm that they go on through; 0 for none
+     */
+    public List<String> notes(double ductMm) {
+        List<String> said = new ArrayList<>();
+        double one = oneAtATimeMm();
+        double all = allAtOnceMm();
+        said.add("One after another, or with their plugs staggered, they pass " + mm(one)
+                + " mm; with all plugs side by side " + mm(all) + " mm.");
+        if (stemMm > one) {
+            said.add("The antenna’s own stem decides: it wants " + mm(stemMm) + " mm.");
+        }
+        said.add("Once through, the cables take " + mm(cablesMm()) + " mm: that is what a gland has to close around.");
+        if (ductMm > 0 && fill(ductMm) > FULLEST) {
+            said.add("They fill " + Values.rounded(100 * fill(ductMm), 0) + " % of the duct; over "
+                    + Values.rounded(100 * FULLEST, 0) + " % they do not pull through its bends.");
+        }
+        return said;
+    }
+
+    private static String mm(double value) {
+        return Values.rounded(value, 1);
+    }
+}

@@ -1,0 +1,89 @@
+package syntoma.core.roof;
+
+import java.util.Locale;
+import syntoma.core.unit.Labels;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/**
+ * Something on the roof, or hidden under it.
+ *
+ * @param heightM above the roof's skin; of what is hidden it says nothing
+ * @param clearM that it asks to be left free around it, beside what an antenna asks for
+ */
+public record Thing(Kind kind, String name, Rect rect, double heightM, double clearM) {
+    private static final int LONGEST_NAME = 60;
+    private static final double HIGHEST_M = 3;
+
+    /** What it is, and what that means for an antenna beside it. */
+    public enum Kind {
+        VENT("vent", true, true, 0),
+        PANEL("solar panel", true, false, 0),
+        AIR_CONDITIONER("air conditioner", true, true, 0),
+        RAIL("rail", true, false, 0),
+        AWNING("awning", true, false, 0),
+        ANTENNA("antenna", true, false, 0),
+        LADDER("ladder", true, false, 0),
+        OTHER("other", true, false, 0),
+        WIRING("wiring", false, false, 0.05),
+        GAS("gas line", false, false, 0.15),
+        RAFTER("rafter", false, false, 0.02);
+
+        private final String says;
+        private final boolean onRoof;
+        private final boolean opens;
+        private final double fromHoleM;
+
+        Kind(String says, boolean onRoof, boolean opens, double fromHoleM) {
+            this.says = says;
+            this.onRoof = onRoof;
+            this.opens = opens;
+            this.fromHoleM = fromHoleM;
+        }
+
+        /** The name in the API. */
+        public String label() {
+            return name().toLowerCase(Locale.ROOT).replace('_', '-');
+        }
+
+        public String says() {
+            return says;
+        }
+
+        /** Whether it stands on the roof; else it lies hidden under it. */
+        public boolean isOnRoof() {
+            return onRoof;
+        }
+
+        /** Whether the roof has a hole beneath it, which no ground plane goes over. */
+        public boolean opensRoof() {
+            return opens;
+        }
+
+        /**
+         * How far the edge of a hole stays from it, in m: chosen so that a drill that wanders and a line that lies beside where it
+         * is thought to lie do not meet.
+         */
+        public double fromHoleM() {
+            return fromHoleM;
+        }
+
+        /**
+         * The kind of a name in the API.
+         *
+         * @throws IllegalArgumentException naming the text and the kinds there are
+         */
+        public static Kind labelled(String text) {
+            return Labels.find("kind", text, values(), Kind::label);
+        }
+    }
+
+    /**
+     * @throws IllegalArgumentException naming the value and what is allowed
+     */
+    public Thing {
+        name = Text.name("name", name, LONGEST_NAME);
+        Values.within("height", heightM, 0, HIGHEST_M, "m");
+        Values.within("clearance", clearM, 0, HIGHEST_M, "m");
+    }
+}

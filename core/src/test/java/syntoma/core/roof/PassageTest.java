@@ -1,0 +1,79 @@
+package syntoma.core.roof;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Collections;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class PassageTest {
+    private static final Passage FOUR = new Passage(Collections.nCopies(4, new Passage.Lead(5, 9)), 0);
+
+    @Test
+    void four_leads_of_5_mm_with_plugs_of_9_mm() {
+        assertEquals(15.0, FOUR.oneAtATimeMm(), 0.05, "three cables and a plug");
+        assertEquals(21.7, FOUR.allAtOnceMm(), 0.05, "all plugs at once");
+        assertEquals(5 * (1 + Math.sqrt(2)), FOUR.cablesMm(), 0.01);
+        assertEquals(16, FOUR.sawMm().orElseThrow());
+        assertTrue(FOUR.notes(0).get(0).contains("15.0 mm"), FOUR.notes(0).toString());
+    }
+
+    /** The smallest circles around equal circles, as multiples of theirs (Kravitz 1967; Graham and others 1998). */
+    @ParameterizedTest
+    @CsvSource({
+        "1, 1",
+        "2, 2",
+        "3, 2.154701",
+        "4, 2.414214",
+        "5, 2.701302",
+        "6, 3",
+        "7, 3",
+        "8, 3.304765",
+        "9, 3.613126",
+        "10, 3.813026"
+    })
+    void equal_circles_as_they_are_known(int circles, double ratio) {
+        assertEquals(ratio, Packing.diameter(Collections.nCopies(circles, 1.0)), 5e-4);
+    }
+
+    @Test
+    void a_small_one_lies_in_the_gap_between_larger_ones() {
+        double gap = 2 / Math.sqrt(3) - 1;
+        assertEquals(1 + 2 / Math.sqrt(3), Packing.diameter(List.of(1.0, 1.0, 1.0, 0.99 * gap)), 1e-3);
+        assertEquals(10, Packing.diameter(List.of(6.0, 4.0)), 1e-6);
+        assertEquals(10, Packing.diameter(List.of(6.0, 4.0, 1.0)), 1e-3);
+    }
+
+    @Test
+    void the_stem_of_the_antenna_decides_where_it_is_wider() {
+        Passage stem = new Passage(FOUR.leads(), 22);
+        assertEquals(22, stem.holeMm());
+        assertEquals(22, stem.sawMm().orElseThrow());
+        assertTrue(stem.notes(0).toString().contains("own stem decides"));
+    }
+
+    @Test
+    void a_duct_is_filled_by_the_sections_of_its_cables() {
+        assertEquals(4 * 25 / 400.0, FOUR.fill(20), 1e-12);
+    }
+
+    @Test
+    void any_of_unlike_leads_can_be_drawn_out_again() {
+        Passage unlike = new Passage(List.of(new Passage.Lead(5, 9), new Passage.Lead(3, 14)), 0);
+        assertEquals(19, unlike.oneAtATimeMm(), 0.01, "the wide plug beside the thick cable");
+        assertEquals(23, unlike.allAtOnceMm(), 0.01);
+    }
+
+    @Test
+    void what_is_no_lead_is_refused() {
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> new Passage.Lead(5, 4))
+                .getMessage()
+                .startsWith("plug is 4 mm; allowed is 5 to 60 mm"));
+        assertThrows(IllegalArgumentException.class, () -> new Passage(List.of(), 0));
+        assertThrows(IllegalArgumentException.class, () -> Packing.diameter(List.of(1.0, 0.0)));
+    }
+}

@@ -1,0 +1,171 @@
+import { AutoComplete, Button, Select } from 'antd';
+import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
+import { fixed } from '../format/numbers';
+import { length, useUnits } from '../format/units';
+import { FieldFrame } from '../parts/Field';
+import { Part } from '../parts/Sheet';
+import { Num } from './Num';
+
+type Antenna = NonNullable<RoofPlan['antenna']>;
+
+/** What an antenna is taken to measure until it is said. */
+const FIRST: Antenna = {
+  name: 'Antenna',
+  lengthM: 0.2,
+  widthM: 0.2,
+  heightM: 0.1,
+  clearanceM: null,
+  groundPlaneM: null,
+  plateM: null,
+  fixing: null,
+  holeMm: null,
+  x: null,
+  y: null,
+};
+
+/** The antenna that is to be placed: from the shelf, or by its measures. */
+export function AntennaForm(props: {
+  plan: RoofPlan;
+  fitout: Fitout;
+  change: (next: RoofPlan, step: string) => void;
+}) {
+  const { plan, fitout, change } = props;
+  const antenna = plan.antenna;
+  const put = (part: Partial<Antenna>, step: string) =>
+    change({ ...plan, antenna: { ...(antenna ?? FIRST), ...part } }, step);
+  /** What the sheet says comes with the name; what it does not say stays as it is. */
+  const pick = (name: string) => {
+    const sheet = fitout.antennas.find((a) => a.name === name);
+    if (!sheet) {
+      put({ name }, 'antenna name');
+      return;
+    }
+    const cable = plan.cable ?? null;
+    change(
+      {
+        ...plan,
+        antenna: {
+          ...(antenna ?? FIRST),
+          name,
+          heightM: sheet.heightM ?? antenna?.heightM ?? FIRST.heightM,
+          groundPlaneM: sheet.groundPlaneM,
+          ...(sheet.magnetic ? { fixing: 'magnet' } : {}),
+        },
+        cable: {
+          cableClass: sheet.cableClass ?? cable?.cableClass ?? null,
+          leadM: sheet.leadM ?? cable?.leadM ?? null,
+          slackM: cable?.slackM ?? null,
+          dripLoopM: cable?.dripLoopM ?? null,
+          dropM: cable?.dropM ?? null,
+          entryX: cable?.entryX ?? null,
+          entryY: cable?.entryY ?? null,
+          deviceX: cable?.deviceX ?? 1,
+          deviceY: cable?.deviceY ?? 0.3,
+        },
+        leads:
+          sheet.leads > 0
+            ? {
+                plugMm: 9,
+                stemMm: null,
+                ductMm: null,
+                ...plan.leads,
+                count: sheet.leads,
+                cableMm: sheet.cableMm ?? plan.leads?.cableMm ?? 5,
+              }
+            : plan.leads,
+      },
+      'antenna',
+    );
+  };
+  const num = (key: keyof Antenna, label: string, unit: string, usual?: number, required = false) => (
+    <Num
+      name={`antenna-${key}`}
+      label={label}
+      unit={unit}
+      required={required}
+      usual={usual}
+      value={(antenna?.[key] as number | null) ?? null}
+      onChange={(value) => put({ [key]: value } as Partial<Antenna>, `antenna ${key}`)}
+    />
+  );
+  return (
+    <Part title="The antenna" small="from your shelf, or any other by its measures">
+      <div className="form-grid">
+        <FieldFrame id="antenna-name" label="Antenna">
+          <AutoComplete
+            id="antenna-name"
+            value={antenna?.name ?? ''}
+            placeholder="choose, or name one"
+            options={fitout.antennas.map((a) => ({ value: a.name }))}
+            onChange={pick}
+          />
+        </FieldFrame>
+        {antenna && (
+          <>
+            <FieldFrame id="antenna-fixing" label="Held">
+              <Select
+                id="antenna-fixing"
+                value={antenna.fixing ?? fitout.fixings[0]?.key}
+                options={fitout.fixings.map((f) => ({ value: f.key, label: f.label }))}
+                onChange={(fixing: string) => put({ fixing }, 'fixing')}
+              />
+            </FieldFrame>
+            {num('lengthM', 'Foot, length', 'm', undefined, true)}
+            {num('widthM', 'Foot, width', 'm', undefined, true)}
+            {num('heightM', 'Height', 'm', undefined, true)}
+            {num('clearanceM', 'Clearance to other gear', 'm', 0.5)}
+            {num('groundPlaneM', 'Ground plane, side', 'm', 0)}
+            {num('plateM', 'Steel plate beneath, side', 'm', 0)}
+            {num('holeMm', 'Hole beneath', 'mm', 20)}
+            {num('x', 'Stands from the front', 'm')}
+            {num('y', 'Stands from the left', 'm')}
+            <div className="beside-field">
+              <Button onClick={() => change({ ...plan, antenna: null }, 'antenna off')}>Take it off</Button>
+            </div>
+          </>
+        )}
+      </div>
+    </Part>
+  );
+}
+
+/** The best places with what each costs; one tap puts the antenna there. */
+export function Places(props: {
+  plan: RoofPlan;
+  reckoned: Reckoned;
+  change: (next: RoofPlan, step: string) => void;
+}) {
+  const { plan, reckoned, change } = props;
+  const { system } = useUnits();
+  if (!plan.antenna || reckoned.best.length === 0) {
+    return null;
+  }
+  return (
+    <Part title="The best places" small="estimated">
+      {reckoned.best.map((p, i) => (
+        <div className="note place" key={`${p.x} ${p.y}`}>
+          <div>
+            <b>{i + 1}</b> {length(p.x, system)} from the front, {length(p.y, system)} from the left
+          </div>
+          <div className="small">{p.why}</div>
+          {p.objection && <div className="small loss">{p.objection}</div>}
+          <Button
+            size="small"
+            onClick={() =>
+              plan.antenna && change({ ...plan, antenna: { ...plan.antenna, x: p.x, y: p.y } }, `place ${i}`)
+            }
+          >
+            Put it here
+          </Button>
+        </div>
+      ))}
+      {reckoned.here && reckoned.worse !== null && (
+        <div className="note">
+          <b>Where it stands now</b>{' '}
+          {reckoned.worse === 'as good' ? 'is as good as the best.' : `costs: ${reckoned.worse}.`} About{' '}
+          {fixed(reckoned.here.lossDb, 1)} dB in the cable.
+        </div>
+      )}
+    </Part>
+  );
+}

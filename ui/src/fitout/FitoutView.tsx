@@ -1,0 +1,170 @@
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { Refusal } from '../data/client';
+import { type Fitout, type RoofPlanView, useFitout, useReckoned, useRoofPlan } from '../data/fitout';
+import { stateOf } from '../data/state';
+import { useWidth } from '../draw/useWidth';
+import { useUnits } from '../format/units';
+import { Loaded } from '../parts/Loaded';
+import { Notes, Part, Sheet } from '../parts/Sheet';
+import { useLast } from '../parts/useLast';
+import { useThrottled } from '../parts/useThrottled';
+import { AntennaForm, Places } from './AntennaForm';
+import { BoosterForm } from './BoosterForm';
+import type { Handle } from './drawn';
+import { HoleForm, RunForm } from './LeadsForm';
+import { BeginPlan, PlanChooser } from './PlanChooser';
+import { PATTERNS, RoofDrawing } from './RoofDrawing';
+import { SideDrawing } from './SideDrawing';
+import { Things } from './Things';
+import { useDrawing } from './useDrawing';
+import { Vehicle } from './Vehicle';
+import { WindForm } from './WindForm';
+import './fitout.css';
+
+/** So often it is reckoned anew while something is dragged. */
+const RECKONS_MS = 60;
+
+/** The build on a drawing: what is on the roof, where the antenna goes, how its leads run, what a booster does there. */
+export function FitoutView() {
+  const [query, setQuery] = useSearchParams();
+  const fitout = useFitout();
+  const choose = (id: number | null) => setQuery(id === null ? {} : { plan: String(id) });
+  if (!fitout.data) {
+    return (
+      <Sheet title="Fit-out" headline="Fit-out">
+        <Loaded state={stateOf(fitout)}>{() => null}</Loaded>
+      </Sheet>
+    );
+  }
+  const asked = Number(query.get('plan'));
+  const chosen = fitout.data.plans.find((p) => p.id === asked) ?? fitout.data.plans[0];
+  return chosen ? (
+    <Opened key={chosen.id} id={chosen.id} fitout={fitout.data} choose={choose} />
+  ) : (
+    <Sheet title="Fit-out" headline="Draw the roof before you drill it.">
+      <p>
+        Say what stands on it and what lies under it. Syntoma then shows where an antenna may go and what each
+        place costs, how long its leads have to be, through which hole they pass, and whether a booster’s two
+        antennas are far enough apart.
+      </p>
+      <BeginPlan copyOf={null} label="Name of the plan" done={choose} />
+    </Sheet>
+  );
+}
+
+function Opened(props: { id: number; fitout: Fitout; choose: (id: number | null) => void }) {
+  const view = useRoofPlan(props.id);
+  return view.data ? (
+    <Drawn view={view.data} fitout={props.fitout} choose={props.choose} />
+  ) : (
+    <Sheet title="Fit-out" headline="Fit-out">
+      <Loaded state={stateOf(view)}>{() => null}</Loaded>
+    </Sheet>
+  );
+}
+
+function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number | null) => void }) {
+  const { view, fitout } = props;
+  const drawing = useDrawing(view);
+  const { plan, change, settle } = drawing;
+  const { system } = useUnits();
+  const reckoning = useReckoned(useThrottled(plan, RECKONS_MS));
+  const reckoned = useLast(reckoning.data);
+  const [chosen, choose] = useState<Handle | null>(null);
+  const [whyNot, setWhyNot] = useState(true);
+  const [ref, width] = useWidth<HTMLDivElement>(800);
+  const refused = reckoning.error instanceof Refusal ? reckoning.error.message : drawing.problem;
+  const hidden = new Set(fitout.kinds.filter((k) => !k.onRoof).map((k) => k.key));
+  const said = new Set(reckoned?.strips.map((s) => s.why));
+  return (
+    <Sheet
+      title={`${view.name}, fit-out`}
+      over={<PlanChooser fitout={fitout} chosen={view.id} choose={props.choose} />}
+      headline={refused ? 'This cannot be as it is typed.' : (reckoned?.sentence ?? 'Reckoning …')}
+      findings={
+        reckoned && (
+          <>
+            {(reckoned.misfits.length > 0 || reckoned.notes.length > 0) && (
+              <Part title="To mind">
+                <Notes notes={[...reckoned.misfits, ...reckoned.notes]} shown={4} more="More" />
+              </Part>
+            )}
+            <Places plan={plan} reckoned={reckoned} change={change} />
+          </>
+        )
+      }
+    >
+      {refused && (
+        <p className="loss" role="alert">
+          {refused} Nothing of it is kept until that is mended.
+        </p>
+      )}
+      <div className="buttons drawing-tools no-print">
+        <Button disabled={drawing.undo === null} onClick={() => drawing.undo?.()}>
+          Undo
+        </Button>
+        <Button disabled={drawing.redo === null} onClick={() => drawing.redo?.()}>
+          Redo
+        </Button>
+        <Checkbox checked={whyNot} onChange={(e) => setWhyNot(e.target.checked)}>
+          Why not elsewhere
+        </Checkbox>
+        <span className="small" role="status">
+          {drawing.saved ? 'Kept.' : 'Not kept yet.'}
+        </span>
+      </div>
+      <div ref={ref}>
+        {reckoned && (
+          <>
+            <RoofDrawing
+              plan={plan}
+              reckoned={reckoned}
+              width={width}
+              system={system}
+              whyNot={whyNot}
+              hidden={hidden}
+              chosen={chosen}
+              choose={choose}
+              change={change}
+              settle={settle}
+            />
+            <p className="small">
+              Drag, or choose and use the arrow keys: a centimetre, with Shift ten. Dashed: hidden under the
+              roof. Hatched: proposed.
+              {whyNot &&
+                fitout.whys
+                  .filter((w) => PATTERNS.includes(w.key) && said.has(w.key))
+                  .map((w) => (
+                    <span key={w.key} className="why">
+                      {' '}
+                      <svg width="18" height="12" aria-hidden="true">
+                        <rect width="18" height="12" fill={`url(#why-${w.key})`} stroke="var(--rule)" />
+                      </svg>{' '}
+                      {w.label}
+                    </span>
+                  ))}
+            </p>
+            <SideDrawing plan={plan} reckoned={reckoned} width={width} system={system} hidden={hidden} />
+          </>
+        )}
+      </div>
+      <AntennaForm plan={plan} fitout={fitout} change={change} />
+      <Things
+        plan={plan}
+        fitout={fitout}
+        size={reckoned ?? { lengthM: 4, widthM: 1.6 }}
+        chosen={chosen}
+        choose={choose}
+        change={change}
+        settle={settle}
+      />
+      <RunForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
+      <HoleForm plan={plan} reckoned={reckoned} change={change} />
+      <BoosterForm plan={plan} reckoned={reckoned} change={change} />
+      <WindForm plan={plan} reckoned={reckoned} change={change} />
+      <Vehicle plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
+    </Sheet>
+  );
+}

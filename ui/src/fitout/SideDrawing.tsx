@@ -1,0 +1,89 @@
+import type { Reckoned, RoofPlan } from '../data/fitout';
+import { drawnLength, drawnUnit, type System } from '../format/units';
+
+const ROOM = 16;
+const HEIGHT = 190;
+const WHEEL_M = 0.35;
+
+/** The vehicle from its left side: what stands how high, and the most it may be high while it drives. */
+export function SideDrawing(props: {
+  plan: RoofPlan;
+  reckoned: Reckoned;
+  width: number;
+  system: System;
+  hidden: ReadonlySet<string>;
+}) {
+  const { plan, reckoned, width, system } = props;
+  const antenna = plan.antenna;
+  const place = reckoned.here ?? reckoned.best[0] ?? null;
+  const top = Math.max(
+    reckoned.limitM,
+    reckoned.heightM + Math.max(0.3, ...plan.things.map((t) => t.heightM ?? 0), antenna?.heightM ?? 0),
+  );
+  const scale = (HEIGHT - 2 * ROOM) / top;
+  const along = (width - 2 * ROOM) / (reckoned.lengthM * 1.35);
+  const nose = ROOM + reckoned.lengthM * 0.32 * along;
+  const y = (m: number) => HEIGHT - ROOM - m * scale;
+  const x = (m: number) => nose + m * along;
+  const roof = y(reckoned.heightM);
+  const floor = y(WHEEL_M);
+  const trailer = plan.shape === 'trailer';
+  const said = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
+  const over = antenna !== null && reckoned.heightM + antenna.heightM > reckoned.limitM;
+  return (
+    <svg
+      width={width}
+      height={HEIGHT}
+      className="roof side"
+      role="img"
+      aria-label={`From the side: ${said(reckoned.heightM)} high, at most ${said(reckoned.limitM)} while driving`}
+    >
+      <line x1={ROOM} x2={width - ROOM} y1={y(0)} y2={y(0)} className="ground" />
+      <path
+        d={
+          trailer
+            ? `M${x(0)} ${floor}V${roof}H${x(reckoned.lengthM)}V${floor}ZM${x(0)} ${floor}L${ROOM + 20} ${floor}`
+            : `M${ROOM} ${floor}V${y(reckoned.heightM * 0.45)}L${ROOM + (nose - ROOM) * 0.45} ${y(reckoned.heightM * 0.52)}L${nose} ${roof}H${x(reckoned.lengthM)}V${floor}Z`
+        }
+        className="outline"
+      />
+      {(trailer ? [0.55] : [0.02, 0.78]).map((at) => (
+        <circle
+          key={at}
+          cx={x(reckoned.lengthM * at)}
+          cy={y(WHEEL_M)}
+          r={WHEEL_M * scale}
+          className="wheel"
+        />
+      ))}
+      {plan.things
+        .filter((t) => !props.hidden.has(t.kind))
+        .map((t, i) => (
+          <rect
+            key={i}
+            x={x(t.x)}
+            y={roof - (t.heightM ?? 0.1) * scale}
+            width={t.lengthM * along}
+            height={(t.heightM ?? 0.1) * scale}
+            className="thing"
+          />
+        ))}
+      {antenna && place && (
+        <rect
+          x={x(place.x) - Math.max(3, (antenna.lengthM * along) / 2)}
+          y={roof - Math.max(2, antenna.heightM * scale)}
+          width={Math.max(6, antenna.lengthM * along)}
+          height={Math.max(2, antenna.heightM * scale)}
+          className={over ? 'antenna over' : 'antenna'}
+        />
+      )}
+      <line x1={ROOM} x2={width - ROOM} y1={y(reckoned.limitM)} y2={y(reckoned.limitM)} className="limit" />
+      <text x={width - ROOM} y={y(reckoned.limitM) - 4} textAnchor="end">
+        at most {said(reckoned.limitM)} while driving
+      </text>
+      <text x={x(reckoned.lengthM) - 6} y={roof + 16} textAnchor="end">
+        {said(reckoned.heightM)}
+      </text>
+    </svg>
+  );
+}

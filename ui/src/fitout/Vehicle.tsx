@@ -1,0 +1,63 @@
+import { Select } from 'antd';
+import { Link } from 'react-router';
+import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
+import { length, useUnits } from '../format/units';
+import { FieldFrame } from '../parts/Field';
+import { Part } from '../parts/Sheet';
+import { Num } from './Num';
+
+/** The flat of the roof by its measures; body and height are those of Rig. */
+export function Vehicle(props: {
+  plan: RoofPlan;
+  fitout: Fitout;
+  reckoned: Reckoned | undefined;
+  change: (next: RoofPlan, step: string) => void;
+}) {
+  const { plan, fitout, reckoned, change } = props;
+  const { system } = useUnits();
+  const shape = fitout.shapes.find((s) => s.key === plan.shape) ?? fitout.shapes[0];
+  const num = (
+    key: 'lengthM' | 'widthM' | 'thicknessMm' | 'wallMm',
+    label: string,
+    unit: string,
+    hint?: string,
+  ) => (
+    <Num
+      name={key}
+      label={label}
+      unit={unit}
+      value={plan[key]}
+      usual={shape?.[key]}
+      hint={hint}
+      onChange={(value) => change({ ...plan, [key]: value }, key)}
+    />
+  );
+  return (
+    <Part
+      title="The vehicle"
+      small={
+        reckoned && (
+          <>
+            {reckoned.body}, {length(reckoned.heightM, system)} high, at most{' '}
+            {length(reckoned.limitM, system)} while driving: <Link to="/rig">in Rig</Link>
+          </>
+        )
+      }
+    >
+      <div className="form-grid">
+        <FieldFrame id="shape" label="Shape">
+          <Select
+            id="shape"
+            value={plan.shape ?? fitout.shapes[0]?.key}
+            options={fitout.shapes.map((s) => ({ value: s.key, label: s.label }))}
+            onChange={(key: string) => change({ ...plan, shape: key }, 'shape')}
+          />
+        </FieldFrame>
+        {num('lengthM', 'Flat of the roof, length', 'm')}
+        {num('widthM', 'Its width', 'm')}
+        {num('thicknessMm', 'Skin to ceiling', 'mm')}
+        {num('wallMm', 'Walls', 'mm', 'front and left')}
+      </div>
+    </Part>
+  );
+}

@@ -1,0 +1,80 @@
+import { Button } from 'antd';
+import type { Reckoned, RoofPlan } from '../data/fitout';
+import { fixed } from '../format/numbers';
+import { Part } from '../parts/Sheet';
+import { Num } from './Num';
+
+type Mast = NonNullable<RoofPlan['mast']>;
+
+/** What the wind does at the clamp of a mast. */
+export function WindForm(props: {
+  plan: RoofPlan;
+  reckoned: Reckoned | undefined;
+  change: (next: RoofPlan, step: string) => void;
+}) {
+  const { plan, reckoned, change } = props;
+  const mast = plan.mast;
+  const wind = reckoned?.wind;
+  if (!mast) {
+    return (
+      <Part title="A mast" small="what the wind does at its clamp">
+        <div className="buttons">
+          <Button
+            onClick={() => change({ ...plan, mast: { areaM2: 0.1, leverM: 1.5, clampNm: null } }, 'mast')}
+          >
+            Reckon a mast
+          </Button>
+        </div>
+      </Part>
+    );
+  }
+  const num = (key: keyof Mast, label: string, unit: string, usual?: number) => (
+    <Num
+      name={`mast-${key}`}
+      label={label}
+      unit={unit}
+      required={usual === undefined}
+      usual={usual}
+      value={mast[key]}
+      onChange={(value) => change({ ...plan, mast: { ...mast, [key]: value } }, `mast ${key}`)}
+    />
+  );
+  return (
+    <Part title="The mast in the wind" small="an estimate; the maker’s own figure goes before it">
+      {wind && (
+        <>
+          <p className="action">Take it down above {wind.takeDownAboveKmh} km/h, gusts counted.</p>
+          <table className="plain">
+            <thead>
+              <tr>
+                <th>Wind</th>
+                <th className="num">Force</th>
+                <th className="num">Moment at the clamp</th>
+              </tr>
+            </thead>
+            <tbody>
+              {wind.at.map((w) => (
+                <tr key={w.kmh} className={w.momentNm > wind.clampNm ? 'loss' : ''}>
+                  <td>{w.kmh} km/h</td>
+                  <td className="num">{fixed(w.forceN, 0)} N</td>
+                  <td className="num">
+                    {fixed(w.momentNm, 0)} of {fixed(wind.clampNm, 0)} N·m
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+      <div className="form-grid">
+        {num('areaM2', 'Area of the antenna', 'm²')}
+        {num('leverM', 'Clamp to its middle', 'm')}
+        {num('clampNm', 'The clamp holds', 'N·m', 50)}
+        <div className="beside-field">
+          <Button onClick={() => change({ ...plan, mast: null }, 'mast off')}>Take it off</Button>
+        </div>
+      </div>
+      <p className="small">Never drive with it up; lay it down before a thunderstorm.</p>
+    </Part>
+  );
+}

@@ -1,0 +1,89 @@
+import { useEffect, useRef, useState } from 'react';
+import { Clash, Refusal } from '../data/client';
+import { type RoofPlan, type RoofPlanView, useKeepPlan } from '../data/fitout';
+import { useStored } from '../data/useStored';
+import { useClash } from '../parts/useClash';
+import { useSettled } from '../parts/useSettled';
+
+const KEEPS_MS = 500;
+const MOST_STEPS = 200;
+
+/**
+ * A plan while it is drawn: each change can be undone and made again, and is kept as it is made. What is not kept yet survives a
+ * reload in this browser. Changes with the same name that follow each other are one step.
+ */
+export function useDrawing(view: RoofPlanView) {
+  const [draft, setDraft, forget] = useStored<RoofPlan | null>(`fitout.${view.id}`, null);
+  const plan = draft ?? view.plan;
+  const [past, setPast] = useState<RoofPlan[]>([]);
+  const [future, setFuture] = useState<RoofPlan[]>([]);
+  const last = useRef<string | null>(null);
+  const version = useRef(view.version);
+  const keep = useKeepPlan(view.id);
+  const clash = useClash();
+
+  const send = (body: RoofPlan, from: number) =>
+    keep.mutate(
+      { body, version: from },
+      {
+        onSuccess: (kept) => {
+          version.current = kept.version;
+          if (JSON.stringify(kept.plan) === JSON.stringify(body)) {
+            forget();
+          }
+        },
+        onError: (refused) => {
+          if (refused instanceof Clash) {
+            version.current = refused.version;
+            clash(refused, (stands) => send(body, stands));
+          }
+        },
+      },
+    );
+  const settled = useSettled(draft, KEEPS_MS);
+  useEffect(() => {
+    if (settled !== null && settled === draft) {
+      send(settled, version.current);
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- it is kept once it stands still
+  }, [settled]);
+
+  return {
+    plan,
+    /** Changes the plan; `step` names what is changed, so that a drag or a word is one step. */
+    change: (next: RoofPlan, step: string) => {
+      if (step !== last.current) {
+        setPast([...past, plan].slice(-MOST_STEPS));
+      }
+      last.current = step;
+      setFuture([]);
+      setDraft(next);
+    },
+    /** What follows is another step. */
+    settle: () => {
+      last.current = null;
+    },
+    undo:
+      past.length === 0
+        ? null
+        : () => {
+            last.current = null;
+            setFuture([plan, ...future]);
+            setPast(past.slice(0, -1));
+            setDraft(past[past.length - 1] ?? null);
+          },
+    redo:
+      future.length === 0
+        ? null
+        : () => {
+            last.current = null;
+            setPast([...past, plan]);
+            setFuture(future.slice(1));
+            setDraft(future[0] ?? null);
+          },
+    saved: draft === null,
+    problem: keep.error instanceof Refusal && !(keep.error instanceof Clash) ? keep.error.message : null,
+  };
+}
+
+export type Drawing = ReturnType<typeof useDrawing>;
