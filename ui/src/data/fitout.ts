@@ -1,5 +1,5 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { saidAll, useUnits } from '../format/units';
+import { saidAll, saidDrawn, useUnits } from '../format/units';
 import { api, type Schemas, unwrap } from './client';
 import { keys } from './keys';
 import type { Change } from './rig';
@@ -28,7 +28,7 @@ export function useReckoned(plan: RoofPlan) {
     placeholderData: keepPreviousData,
     retry: false,
     gcTime: 10_000,
-    select: (reckoned) => saidAll(reckoned, system),
+    select: (reckoned) => saidAll(reckoned, system, saidDrawn),
   });
 }
 

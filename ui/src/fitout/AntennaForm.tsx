@@ -1,7 +1,7 @@
 import { AutoComplete, Button, Select } from 'antd';
 import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
-import { length, useUnits } from '../format/units';
+import { drawnLength, drawnUnit, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
 import { Num } from './Num';
@@ -137,6 +137,7 @@ export function Places(props: {
 }) {
   const { plan, reckoned, change } = props;
   const { system } = useUnits();
+  const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
   if (!plan.antenna || reckoned.best.length === 0) {
     return null;
   }
@@ -145,7 +146,7 @@ export function Places(props: {
       {reckoned.best.map((p, i) => (
         <div className="note place" key={`${p.x} ${p.y}`}>
           <div>
-            <b>{i + 1}</b> {length(p.x, system)} from the front, {length(p.y, system)} from the left
+            <b>{i + 1}</b> {at(p.x)} from the front, {at(p.y)} from the left
           </div>
           <div className="small">{p.why}</div>
           {p.objection && <div className="small loss">{p.objection}</div>}

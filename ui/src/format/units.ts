@@ -31,11 +31,19 @@ const SAID: [RegExp, (value: number) => string][] = [
   [/(\d+(?:\.\d+)?)\s?m(?![\w²/])/g, (v) => `${fixed(v / M_PER_FT, 1)} ft`],
 ];
 
+/** Lengths of a drawing are said to the centimetre, and so in inches. */
+const DRAWN: typeof SAID = [[/(\d+\.\d\d)\s?m(?![\w²/])/g, (v) => `${fixed(v / 0.0254, 1)} in`], ...SAID];
+
+/** A sentence of a drawing in the units that are wanted. */
+export const saidDrawn = (text: string, system: System) => saidBy(DRAWN, text, system);
+
 /** A sentence with its lengths, wires and temperatures in the units that are wanted. */
-export function said(text: string, system: System) {
+export const said = (text: string, system: System) => saidBy(SAID, text, system);
+
+function saidBy(all: typeof SAID, text: string, system: System) {
   return system === 'metric'
     ? text
-    : SAID.reduce((t, [words, other]) => t.replace(words, (_, value: string) => other(Number(value))), text);
+    : all.reduce((t, [words, other]) => t.replace(words, (_, value: string) => other(Number(value))), text);
 }
 
 /** What of an answer is sentences; names of things are not. */
@@ -55,27 +63,29 @@ const SENTENCES = [
 ];
 
 /** An answer with all its sentences in the units that are wanted. */
-export function saidAll<T>(answer: T, system: System): T {
+export function saidAll<T>(answer: T, system: System, say = said): T {
   if (system === 'metric' || answer === null || typeof answer !== 'object') {
     return answer;
   }
   if (Array.isArray(answer)) {
-    return answer.map((item: unknown) => saidAll(item, system)) as T;
+    return answer.map((item: unknown) => saidAll(item, system, say)) as T;
   }
   return Object.fromEntries(
     Object.entries(answer).map(([key, value]) => [
       key,
-      SENTENCES.includes(key) ? saidIn(value as unknown, system) : saidAll(value as unknown, system),
+      SENTENCES.includes(key)
+        ? saidIn(value as unknown, system, say)
+        : saidAll(value as unknown, system, say),
     ]),
   ) as T;
 }
 
 /** A sentence, or a list of them; anything else is looked into. */
-function saidIn(value: unknown, system: System): unknown {
+function saidIn(value: unknown, system: System, say: typeof said): unknown {
   if (Array.isArray(value)) {
-    return value.map((item: unknown) => saidIn(item, system));
+    return value.map((item: unknown) => saidIn(item, system, say));
   }
-  return typeof value === 'string' ? said(value, system) : saidAll(value, system);
+  return typeof value === 'string' ? say(value, system) : saidAll(value, system, say);
 }
 
 /** Beside a field that is typed in m: what that is in feet; empty where the system is metric. */

@@ -20,6 +20,7 @@ public final class Bench {
         for (RunResult result : new Runner(new OptionsBuilder()
                         .include(CoreBench.class.getName())
                         .include(RigBench.class.getName())
+                        .include(RoofBench.class.getName())
                         .build())
                 .run()) {
             String name = result.getPrimaryResult().getLabel();
@@ -41,7 +42,8 @@ public final class Bench {
     private enum Promise {
         COMPARE("compare over 100,000 measurements", 50),
         FIT_CHECK("fit check of one chain", 2),
-        CANDIDATES("candidates: 6 setups over all bands", 30);
+        CANDIDATES("candidates: 6 setups over all bands", 30),
+        PLACEMENT("best places on 7.5 × 2.4 m with 15 things", 50);
 
         private final String says;
         private final double belowMs;

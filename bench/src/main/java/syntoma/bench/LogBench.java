@@ -59,6 +59,7 @@ final class LogBench {
                         out >= LEAST_RATIO);
                 many = app.typed("2026-08-01");
                 PlannerBench.run(app);
+                RoofBench.run(app);
             }
 
             Bench.report("a typed measurement, 95th percentile", many.late(), "ms", "under 60 ms", many.late() < 60);

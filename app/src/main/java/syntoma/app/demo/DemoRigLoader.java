@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import syntoma.app.fitout.RoofPlan;
+import syntoma.app.fitout.RoofPlans;
 import syntoma.app.gear.GearItem;
 import syntoma.app.gear.GearService;
 import syntoma.app.need.Carriers;
@@ -25,6 +27,7 @@ class DemoRigLoader {
     private final Vehicles vehicles;
     private final Carriers carriers;
     private final Needs needs;
+    private final RoofPlans roofs;
     private final ObjectMapper json;
 
     DemoRigLoader(
@@ -34,6 +37,7 @@ class DemoRigLoader {
             Vehicles vehicles,
             Carriers carriers,
             Needs needs,
+            RoofPlans roofs,
             ObjectMapper json) {
         this.gear = gear;
         this.setups = setups;
@@ -41,6 +45,7 @@ class DemoRigLoader {
         this.vehicles = vehicles;
         this.carriers = carriers;
         this.needs = needs;
+        this.roofs = roofs;
         this.json = json;
     }
 
@@ -50,7 +55,10 @@ class DemoRigLoader {
             Vehicles.VehicleRequest rig,
             List<String> needs,
             List<Carriers.RegionView> regions,
-            List<NamedChain> setups) {}
+            List<NamedChain> setups,
+            NamedRoof roof) {}
+
+    private record NamedRoof(String name, RoofPlan plan) {}
 
     private record NamedChain(String name, String device, String booster, List<NamedRun> runs, List<String> sims) {}
 
@@ -66,6 +74,7 @@ class DemoRigLoader {
             Map<String, Long> numbers = gear.all().stream().collect(Collectors.toMap(GearItem::name, GearItem::id));
             Map<String, Long> known = names.numbers();
             file.setups().forEach(s -> setups.put(known.get(s.name()), plan(s, numbers), null));
+            roofs.begin(file.roof().name(), file.roof().plan());
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
         }

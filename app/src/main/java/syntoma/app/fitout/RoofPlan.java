@@ -12,7 +12,7 @@ import syntoma.app.platform.Whole;
  * @param thicknessMm of the roof, from its outer skin to the ceiling
  * @param wallMm of the walls in front and on the left
  */
-record RoofPlan(
+public record RoofPlan(
         @Nullable String shape,
         @Nullable Double lengthM,
         @Nullable Double widthM,
@@ -29,7 +29,7 @@ record RoofPlan(
     static final RoofPlan EMPTY =
             new RoofPlan(null, null, null, null, null, null, List.of(), null, null, null, null, null);
 
-    RoofPlan {
+    public RoofPlan {
         things = Whole.list("things", things);
     }
 
@@ -40,7 +40,7 @@ record RoofPlan(
      * @param heightM above the skin
      * @param clearM that it asks for around it
      */
-    record RoofThing(
+    public record RoofThing(
             String kind,
             String name,
             double x,
@@ -60,7 +60,7 @@ record RoofPlan(
      * @param holeMm beneath it
      * @param x of its centre; null where it is not placed yet
      */
-    record RoofAntenna(
+    public record RoofAntenna(
             String name,
             double lengthM,
             double widthM,
@@ -79,7 +79,7 @@ record RoofPlan(
      * @param entryX where they go in; null for beneath the antenna
      * @param deviceX the router, seen from above
      */
-    record RoofCable(
+    public record RoofCable(
             @Nullable String cableClass,
             @Nullable Double leadM,
             @Nullable Double slackM,
@@ -91,13 +91,14 @@ record RoofPlan(
             double deviceY) {}
 
     /** The leads at the hole: how many, and across what; the antenna’s own stem where it comes through; a duct inside. */
-    record RoofLeads(int count, double cableMm, double plugMm, @Nullable Double stemMm, @Nullable Double ductMm) {}
+    public record RoofLeads(
+            int count, double cableMm, double plugMm, @Nullable Double stemMm, @Nullable Double ductMm) {}
 
     /** The antenna in the wind, on a clamp that holds so much. */
-    record RoofMast(double areaM2, double leverM, @Nullable Double clampNm) {}
+    public record RoofMast(double areaM2, double leverM, @Nullable Double clampNm) {}
 
     /** A booster’s antennas: outside so far above the skin, inside so far beneath it. */
-    record RoofBooster(
+    public record RoofBooster(
             String name,
             double gainDb,
             @Nullable Double outputDbm,
@@ -115,11 +116,11 @@ record RoofPlan(
             @Nullable Double targetDbm,
             List<Reported> reported,
             @Nullable Boolean warns) {
-        RoofBooster {
+        public RoofBooster {
             reported = Whole.list("booster.reported", reported);
         }
     }
 
     /** The gain that the booster itself shows on a band. */
-    record Reported(String band, double gainDb) {}
+    public record Reported(String band, double gainDb) {}
 }

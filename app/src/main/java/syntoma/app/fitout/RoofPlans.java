@@ -33,7 +33,7 @@ import syntoma.core.unit.Text;
 /** Builds as they are drawn, kept under names. */
 @Service
 @Transactional
-class RoofPlans {
+public class RoofPlans {
     private static final int LONGEST_NAME = 120;
     private static final int MOST = 50;
     private static final double CM2_PER_M2 = 10_000;
@@ -173,6 +173,11 @@ class RoofPlans {
         KeptPlan begun = new KeptPlan(name, json.write(plan));
         entities.persist(begun);
         return view(begun.id);
+    }
+
+    /** Begins a plan that is drawn already. */
+    public void begin(String name, RoofPlan plan) {
+        put(begin(new RoofPlanRequest(name, null)).id(), plan, null);
     }
 
     /**

@@ -1,6 +1,8 @@
 package syntoma.app.fitout;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.Optionals;
 import syntoma.core.band.Band;
@@ -91,14 +93,16 @@ record RoofReckoned(
             @Nullable Double ductFill,
             List<String> notes) {
         static RoofPassage of(Passage passage, @Nullable Double ductMm) {
+            Passage.Bore bore = passage.bore();
+            Optional<String> tooFull = Optional.ofNullable(ductMm).flatMap(passage::tooFull);
             return new RoofPassage(
-                    passage.oneAtATimeMm(),
-                    passage.allAtOnceMm(),
-                    passage.cablesMm(),
-                    passage.holeMm(),
-                    Optionals.boxed(passage.sawMm()),
+                    bore.oneAtATimeMm(),
+                    bore.allAtOnceMm(),
+                    bore.cablesMm(),
+                    bore.holeMm(),
+                    Optionals.boxed(bore.sawMm()),
                     ductMm == null ? null : passage.fill(ductMm),
-                    passage.notes(ductMm == null ? 0 : ductMm));
+                    Stream.concat(bore.notes().stream(), tooFull.stream()).toList());
         }
     }
 

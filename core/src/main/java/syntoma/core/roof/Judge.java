@@ -29,18 +29,26 @@ final class Judge {
 
     /** A place with all that is to be said of it. */
     Place of(Spot spot) {
+        Place cell = ofCell(spot);
+        return cell.mayBeBest() ? cell : cell.shaded(shade(spot));
+    }
+
+    /** The same without the horizon, where a graver rule than the clearance is broken: of most of a full roof. */
+    Place ofCell(Spot spot) {
         Rect taken = foot.at(spot);
         Optional<Thing> nearest = nearest(taken);
         double clearance = nearest.map(t -> t.rect().distanceM(taken)).orElse(Double.POSITIVE_INFINITY);
-        return new Place(
+        Optional<Objection> objection = objection(spot, taken, nearest, clearance);
+        Place cell = new Place(
                 spot,
                 clearance,
                 nearest.map(Thing::name),
                 cabling.wantedM(spot),
                 cabling.extensionM(spot),
                 cabling.lossDb(spot),
-                shade(spot),
-                objection(spot, taken, nearest, clearance));
+                0,
+                objection);
+        return cell.mayBeBest() ? cell.shaded(shade(spot)) : cell;
     }
 
     private Optional<Thing> nearest(Rect taken) {

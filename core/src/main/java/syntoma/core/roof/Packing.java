@@ -20,6 +20,10 @@ final class Packing {
 
     private static final int STARTS = 40;
     private static final int STEPS = 60;
+    /** A step that takes away less than that is the last: what is left lies jammed. */
+    private static final double STALLS = 0.99;
+
+    private static final double MOST_DAMPING = 100;
     private static final double FITS = 1e-9;
     private static final double FINEST = 1e-5;
     private static final long SEED = 7;
@@ -94,12 +98,16 @@ final class Packing {
             double[] moved = moved(at, within, damping);
             double after = depth(moved, within);
             if (after < before) {
+                boolean stalls = after > STALLS * before;
                 System.arraycopy(moved, 0, at, 0, at.length);
                 before = after;
                 damping = Math.max(1e-9, damping / 4);
+                if (stalls) {
+                    break;
+                }
             } else {
                 damping *= 8;
-                if (damping > 1e6) {
+                if (damping > MOST_DAMPING) {
                     break;
                 }
             }

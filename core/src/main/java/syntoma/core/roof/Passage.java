@@ -3,6 +3,7 @@ package syntoma.core.roof;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import syntoma.core.unit.Values;
@@ -70,43 +71,57 @@ public record Passage(List<Lead> leads, double stemMm) {
         return Packing.diameter(leads.stream().map(Lead::cableMm).toList());
     }
 
-    /** The hole that is wanted: for the stem, or the leads one at a time, whichever is wider. */
-    public double holeMm() {
-        return Math.max(stemMm, oneAtATimeMm());
-    }
-
-    /** The smallest common hole saw that makes it, in mm; empty where none does. */
-    public OptionalDouble sawMm() {
-        double hole = holeMm();
-        return Arrays.stream(SAWS_MM).filter(saw -> saw >= hole).findFirst();
-    }
-
     /** The share of a duct’s section that the cables fill. */
     public double fill(double ductMm) {
         Values.within("duct", ductMm, 4, 200, "mm");
         return leads.stream().mapToDouble(l -> l.cableMm * l.cableMm).sum() / (ductMm * ductMm);
     }
 
+    /** All of it, reckoned once. */
+    public Bore bore() {
+        return new Bore(oneAtATimeMm(), allAtOnceMm(), cablesMm(), stemMm);
+    }
+
     /**
-     * What to mind, in sentences.
+     * What a hole has to be, in mm.
      *
-     * @param ductMm that they go on through; 0 for none
+     * @param oneAtATimeMm for the leads one after another, or staggered
+     * @param allAtOnceMm for all plugs side by side
+     * @param cablesMm for the cables alone
+     * @param stemMm of the antenna itself; 0 where it does not come through
      */
-    public List<String> notes(double ductMm) {
-        List<String> said = new ArrayList<>();
-        double one = oneAtATimeMm();
-        double all = allAtOnceMm();
-        said.add("One after another, or with their plugs staggered, they pass " + mm(one)
-                + " mm; with all plugs side by side " + mm(all) + " mm.");
-        if (stemMm > one) {
-            said.add("The antenna’s own stem decides: it wants " + mm(stemMm) + " mm.");
+    public record Bore(double oneAtATimeMm, double allAtOnceMm, double cablesMm, double stemMm) {
+        /** The hole that is wanted: for the stem, or the leads one at a time, whichever is wider. */
+        public double holeMm() {
+            return Math.max(stemMm, oneAtATimeMm);
         }
-        said.add("Once through, the cables take " + mm(cablesMm()) + " mm: that is what a gland has to close around.");
-        if (ductMm > 0 && fill(ductMm) > FULLEST) {
-            said.add("They fill " + Values.rounded(100 * fill(ductMm), 0) + " % of the duct; over "
-                    + Values.rounded(100 * FULLEST, 0) + " % they do not pull through its bends.");
+
+        /** The smallest common hole saw that makes it; empty where none does. */
+        public OptionalDouble sawMm() {
+            return Arrays.stream(SAWS_MM).filter(saw -> saw >= holeMm()).findFirst();
         }
-        return said;
+
+        /** What to mind, in sentences. */
+        public List<String> notes() {
+            List<String> said = new ArrayList<>();
+            said.add("One after another, or with their plugs staggered, they pass " + mm(oneAtATimeMm)
+                    + " mm; with all plugs side by side " + mm(allAtOnceMm) + " mm.");
+            if (stemMm > oneAtATimeMm) {
+                said.add("The antenna’s own stem decides: it wants " + mm(stemMm) + " mm.");
+            }
+            said.add(
+                    "Once through, the cables take " + mm(cablesMm) + " mm: that is what a gland has to close around.");
+            return said;
+        }
+    }
+
+    /** What to mind of a duct that they go on through; empty where they pull through it. */
+    public Optional<String> tooFull(double ductMm) {
+        double fill = fill(ductMm);
+        return fill <= FULLEST
+                ? Optional.empty()
+                : Optional.of("They fill " + Values.rounded(100 * fill, 0) + " % of the duct; over "
+                        + Values.rounded(100 * FULLEST, 0) + " % they do not pull through its bends.");
     }
 
     private static String mm(double value) {

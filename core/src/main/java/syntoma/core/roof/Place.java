@@ -28,6 +28,15 @@ public record Place(
         return objection.isEmpty();
     }
 
+    /** Whether it can be among the best, of some roof. */
+    boolean mayBeBest() {
+        return isFree() || isNarrow();
+    }
+
+    Place shaded(double share) {
+        return new Place(spot, clearanceM, nearest, wantedM, extensionM, lossDb, share, objection);
+    }
+
     /** Whether nothing but want of clearance speaks against it. */
     boolean isNarrow() {
         return objection.filter(o -> o.why() == Objection.Why.CLEARANCE).isPresent();

@@ -9,7 +9,7 @@ import syntoma.core.unit.Values;
 
 /**
  * Looks for the best places of an antenna, on a grid of {@value #STEP_M} m over the whole roof: those that keep every rule, the most
- * clearance first, then the least loss in the cable, then the least of the horizon hidden. Clearance counts in steps of
+ * clearance first, then the least loss in the cable, then the least of the horizon hidden, then the most roof around it. Clearance counts in steps of
  * {@value #CLEARANCE_STEP_M} m up to twice what the antenna asks for, and loss in steps of {@value #LOSS_STEP_DB} dB: what is less
  * than that nobody measures, and a centimetre more is not worth a decibel.
  *
@@ -54,7 +54,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         for (int row = 0; row * STEP_M <= roof.widthM() + NOTHING; row++) {
             Strip open = null;
             for (int column = 0; column * STEP_M <= roof.lengthM() + NOTHING; column++) {
-                Place cell = judge.of(new Spot(column * STEP_M, row * STEP_M));
+                Place cell = judge.ofCell(new Spot(column * STEP_M, row * STEP_M));
                 cells.add(cell);
                 open = widened(strips, open, cell);
             }
@@ -92,11 +92,12 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         return best;
     }
 
-    /** The better place first; of equals the one further forward, and then further left. */
+    /** The better place first; of equals the one with more roof around it, then further forward, then further left. */
     Comparator<Place> order() {
         return Comparator.comparingLong((Place p) -> -clearanceSteps(p))
                 .thenComparingLong(Search::lossSteps)
                 .thenComparingDouble(Place::shade)
+                .thenComparingLong(p -> -roofAroundCm(p))
                 .thenComparingDouble(p -> p.spot().x())
                 .thenComparingDouble(p -> p.spot().y());
     }
@@ -104,6 +105,14 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     private long clearanceSteps(Place place) {
         double counts = Math.min(place.clearanceM(), 2 * foot.clearanceM());
         return (long) Math.floor((counts + NOTHING) / CLEARANCE_STEP_M);
+    }
+
+    /** To the nearest edge of the roof, in whole cm. */
+    private long roofAroundCm(Place place) {
+        Spot spot = place.spot();
+        double nearest =
+                Math.min(Math.min(spot.x(), roof.lengthM() - spot.x()), Math.min(spot.y(), roof.widthM() - spot.y()));
+        return Math.round(100 * nearest);
     }
 
     private static long lossSteps(Place place) {

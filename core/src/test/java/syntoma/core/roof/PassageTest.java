@@ -18,8 +18,10 @@ class PassageTest {
         assertEquals(15.0, FOUR.oneAtATimeMm(), 0.05, "three cables and a plug");
         assertEquals(21.7, FOUR.allAtOnceMm(), 0.05, "all plugs at once");
         assertEquals(5 * (1 + Math.sqrt(2)), FOUR.cablesMm(), 0.01);
-        assertEquals(16, FOUR.sawMm().orElseThrow());
-        assertTrue(FOUR.notes(0).get(0).contains("15.0 mm"), FOUR.notes(0).toString());
+        assertEquals(16, FOUR.bore().sawMm().orElseThrow());
+        assertTrue(
+                FOUR.bore().notes().get(0).contains("15.0 mm"),
+                FOUR.bore().notes().toString());
     }
 
     /** The smallest circles around equal circles, as multiples of theirs (Kravitz 1967; Graham and others 1998). */
@@ -51,14 +53,18 @@ class PassageTest {
     @Test
     void the_stem_of_the_antenna_decides_where_it_is_wider() {
         Passage stem = new Passage(FOUR.leads(), 22);
-        assertEquals(22, stem.holeMm());
-        assertEquals(22, stem.sawMm().orElseThrow());
-        assertTrue(stem.notes(0).toString().contains("own stem decides"));
+        assertEquals(22, stem.bore().holeMm());
+        assertEquals(22, stem.bore().sawMm().orElseThrow());
+        assertTrue(stem.bore().notes().toString().contains("own stem decides"));
     }
 
     @Test
     void a_duct_is_filled_by_the_sections_of_its_cables() {
         assertEquals(4 * 25 / 400.0, FOUR.fill(20), 1e-12);
+        assertTrue(FOUR.tooFull(20).isEmpty());
+        assertEquals(
+                "They fill 69 % of the duct; over 40 % they do not pull through its bends.",
+                FOUR.tooFull(12).orElseThrow());
     }
 
     @Test

@@ -10,7 +10,7 @@ import java.util.List;
 final class TryingAll {
     private TryingAll() {}
 
-    private record Tried(Spot spot, boolean narrow, long clearance, long loss, double shade) {
+    private record Tried(Spot spot, boolean narrow, long clearance, long loss, double shade, long edge) {
         boolean isBefore(Tried other) {
             if (clearance != other.clearance) {
                 return clearance > other.clearance;
@@ -20,6 +20,9 @@ final class TryingAll {
             }
             if (shade != other.shade) {
                 return shade < other.shade;
+            }
+            if (edge != other.edge) {
+                return edge > other.edge;
             }
             return spot.x() != other.spot.x() ? spot.x() < other.spot.x() : spot.y() < other.spot.y();
         }
@@ -101,6 +104,7 @@ final class TryingAll {
                 clearance < foot.clearanceM(),
                 (long) Math.floor((Math.min(clearance, 2 * foot.clearanceM()) + 1e-9) / 0.05),
                 Math.round(cabling.lossDb(spot) / 0.1),
-                new Judge(roof, foot, cabling).shade(spot)));
+                new Judge(roof, foot, cabling).shade(spot),
+                Math.round(100 * Math.min(Math.min(x, roof.lengthM() - x), Math.min(y, roof.widthM() - y)))));
     }
 }
