@@ -111,6 +111,9 @@ export function RoofDrawing(props: {
       aria-label="The roof from above"
     >
       <WhyPatterns />
+      <clipPath id="on-roof">
+        <rect {...box(0, 0, reckoned.lengthM, reckoned.widthM)} />
+      </clipPath>
       <g transform={turned ? 'matrix(0 1 1 0 0 0)' : undefined}>
         <Nose shape={plan.shape ?? 'panel-van'} right={nose} top={ROOM} height={reckoned.widthM * scale} />
       </g>
@@ -206,7 +209,7 @@ function Reach(props: {
   const at = props.px({ x: props.booster.insideX, y: props.booster.insideY });
   const radius = least.radiusM * props.scale;
   return (
-    <g className="reach">
+    <g className="reach" clipPath="url(#on-roof)">
       <circle cx={at.x} cy={at.y} r={radius} />
       <text x={Math.max(4, at.x - radius + 5)} y={at.y - 14}>
         {least.band} reaches to here

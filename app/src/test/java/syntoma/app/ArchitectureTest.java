@@ -26,6 +26,7 @@ class ArchitectureTest {
                     "org.hipparchus..",
                     "org.apache.commons.text..",
                     "net.sf.geographiclib..",
+                    "org.jgrapht..",
                     "org.jspecify..");
 
     @ArchTest

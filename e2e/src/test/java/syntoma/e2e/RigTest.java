@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -266,6 +267,37 @@ class RigTest {
         assertThat(page.locator("h1")).containsText("four of five bands");
         assertThat(page.locator("main")).containsText("RSRP: predicted and measured");
         assertThat(page.locator("main")).containsText("as predicted, measured side by side");
+    }
+
+    @Test
+    void a_roof_plan_is_drawn_by_pointer_and_key_kept_and_the_second_browser_is_told() {
+        Page desk = open(Chromium.Look.DESK_PAPER, "/fit-out");
+        Page other = open(Chromium.Look.PHONE_LAMP, "/fit-out");
+        assertThat(desk.locator("h1")).containsText("Alder stands best");
+        assertThat(other.locator("h1")).containsText("Alder stands best");
+        button(desk, "Put it here").first().click();
+        Locator alder = desk.locator("g[aria-label^='Alder, ']");
+        BoundingBox box = alder.boundingBox();
+        desk.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        desk.mouse().down();
+        desk.mouse().move(box.x - 150, box.y + 60);
+        desk.mouse().move(box.x - 320, box.y + 60);
+        desk.mouse().up();
+        assertThat(desk.locator("h1")).containsText("Not there: ");
+        assertThat(desk.getByText("Where it stands now costs: ")).isVisible();
+        desk.keyboard().press("ArrowLeft");
+        assertThat(desk.getByText("Kept.")).isVisible();
+        String stands = alder.getAttribute("aria-label");
+        desk.reload();
+        assertThat(alder).hasAttribute("aria-label", stands);
+
+        other.locator("#field-leads-ductMm").fill("40");
+        assertThat(other.getByRole(AriaRole.DIALOG)).containsText("Changed meanwhile");
+        assertThat(other.getByText("Not kept yet.")).isVisible();
+        button(other, "Keep mine all the same").click();
+        assertThat(other.getByText("Kept.")).isVisible();
+        desk.locator("#field-leads-ductMm").fill("0");
+        assertThat(desk.getByRole(AriaRole.ALERT).first()).containsText("duct is 0 mm; allowed is 4 to 200 mm");
     }
 
     @Test

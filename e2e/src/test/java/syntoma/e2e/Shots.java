@@ -13,8 +13,6 @@ import org.junit.jupiter.api.io.TempDir;
 class Shots {
     private static final Path INTO = Path.of(System.getProperty("syntoma.screenshots"));
     /** So long the strips of a live reading take to have a spread, and a walk's level to be of one place. */
-    private static final int LIVE_MS = 6_000;
-
     private static final int STEADY_MS = 3_200;
 
     private static final String TRIAL = "/trials?campsite=Amber+Spit&trial=Dome+again";
@@ -34,11 +32,11 @@ class Shots {
             take(desk, app.address("/rig?setup=3"), "rig-chain");
             take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
             take(desk, app.address("/rig?part=candidates"), "rig-candidates", "table.candidates");
+            take(desk, app.address("/fit-out"), "roof-plan", "svg.roof[role=group]");
             desk.navigate(app.address("/measure"));
             desk.locator(".start-run button").click();
             assertThat(desk.locator("h1")).containsText("Mb/s up");
             shoot(desk, "measure");
-            live(desk, app);
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
             take(phone, app.address("/pitch"), "pitch-phone");
             phone.locator("button.thumb").click();
@@ -120,17 +118,6 @@ class Shots {
         page.getByText("Send the hands out").click();
         assertThat(page.locator(".practice-verdicts")).isVisible();
         shoot(page, "practice");
-    }
-
-    /** What the router says while a run goes on. */
-    private static void live(Page page, RunningApp app) {
-        page.locator(".start-run .ant-segmented-item").first().click();
-        page.locator(".start-run button").click();
-        assertThat(page.locator("h1")).containsText("Measuring");
-        page.navigate(app.address("/pitch"));
-        assertThat(page.getByText("A run of Mast panel goes on")).isVisible();
-        page.waitForTimeout(LIVE_MS);
-        shoot(page, "live");
     }
 
     /** A walk on which three places are marked in turn. */

@@ -1,0 +1,53 @@
+package syntoma.core.jobsheet;
+
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/**
+ * One task of a sheet.
+ *
+ * @param key by which others name it
+ * @param minutes that hands work at it
+ * @param people who are needed all the while
+ * @param waitMin from its end until what rests on it may begin, such as the hours in which a sealant cures
+ * @param after the keys of the tasks that come before it
+ * @param needsDry whether it wants dry weather and daylight
+ * @param lastLook what is ticked before it, because it cannot be undone; empty where it can
+ * @param cautions of this step
+ * @param tools and parts
+ */
+public record Task(
+        String key,
+        String name,
+        int minutes,
+        int people,
+        int waitMin,
+        List<String> after,
+        boolean needsDry,
+        Optional<String> lastLook,
+        List<Caution> cautions,
+        List<String> tools) {
+    private static final int LONGEST_NAME = 120;
+    private static final int LONGEST_MIN = 24 * 60;
+    private static final int LONGEST_WAIT_MIN = 14 * 24 * 60;
+
+    /**
+     * @throws IllegalArgumentException naming the value and what is allowed
+     */
+    public Task {
+        name = Text.name("task", name, LONGEST_NAME);
+        Values.within("minutes of " + name, minutes, 1, LONGEST_MIN, "min");
+        Values.within("people of " + name, people, 1, 4, "");
+        Values.within("wait of " + name, waitMin, 0, LONGEST_WAIT_MIN, "min");
+        after = List.copyOf(after);
+        cautions = List.copyOf(cautions);
+        tools = List.copyOf(tools);
+    }
+
+    /** A task that is nothing but its time. */
+    static Task plain(String key, int minutes, int people, int waitMin, List<String> after) {
+        return new Task(key, key, minutes, people, waitMin, after, false, Optional.empty(), List.of(), List.of());
+    }
+}
