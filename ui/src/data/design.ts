@@ -50,7 +50,8 @@ export const useChangeKinds = () =>
     staleTime: Infinity,
   });
 
-const LOOKS_MS = 1_000;
+/** Two devices agree within a second. */
+const LOOKS_MS = 500;
 const CHECKS_MS = 1_500;
 
 /** Asks for the sheet again whenever anything of it changed on any device. */

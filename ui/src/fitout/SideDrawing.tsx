@@ -1,4 +1,5 @@
 import type { Reckoned, RoofPlan } from '../data/fitout';
+import { hatched } from '../draw/hatched';
 import { drawnLength, drawnUnit, type System } from '../format/units';
 
 const ROOM = 16;
@@ -75,6 +76,7 @@ export function SideDrawing(props: {
           width={Math.max(6, antenna.lengthM * along)}
           height={Math.max(2, antenna.heightM * scale)}
           className={over ? 'antenna over' : 'antenna'}
+          style={reckoned.here ? undefined : hatched(over ? 'rust' : 'kelp')}
         />
       )}
       <line x1={ROOM} x2={width - ROOM} y1={y(reckoned.limitM)} y2={y(reckoned.limitM)} className="limit" />
