@@ -61,3 +61,41 @@ export function useKeepPlan(id: number) {
     onSuccess: (kept) => client.setQueryData(keys.roofPlan(id), kept),
   });
 }
+
+export type JobSheet = Schemas['JobSheetView'];
+export type JobTask = Schemas['JobTask'];
+
+/** The hours in which a build is done, as the address has them; what is missing is as usual. */
+export interface JobHours {
+  start?: string;
+  days?: number;
+  from?: string;
+  until?: string;
+  people?: number;
+}
+
+/** The tasks that a build takes, in the order in which they are done. */
+export function useJobSheet(id: number, hours: JobHours) {
+  const { system } = useUnits();
+  return useQuery({
+    queryKey: keys.jobSheet(id, hours),
+    queryFn: () =>
+      unwrap(api.GET('/api/fitout/plans/{id}/job-sheet', { params: { path: { id }, query: hours } })),
+    placeholderData: keepPreviousData,
+    retry: false,
+    refetchInterval: LOOKS_MS,
+    select: (sheet) => saidAll(sheet, system, saidDrawn),
+  });
+}
+
+/** What is ticked on one device stands on the others soon. */
+const LOOKS_MS = 3_000;
+
+export function useJobStep(id: number) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas['JobRequest']) =>
+      unwrap(api.POST('/api/fitout/plans/{id}/job-sheet/steps', { params: { path: { id } }, body })),
+    onSettled: () => client.invalidateQueries({ queryKey: keys.rig }),
+  });
+}

@@ -26,6 +26,7 @@ export const keys = {
   aim: ['aim'],
   fitout: ['rig', 'fitout'],
   roofPlan: (id: number) => ['roof-plan', id],
+  jobSheet: (id: number, hours: unknown) => ['rig', 'job-sheet', id, hours],
   roofReckoned: (plan: Schemas['RoofPlan']) => ['rig', 'roof-reckoned', plan],
   sweep: (id: number) => ['sweep', id],
   walks: ['walks'],

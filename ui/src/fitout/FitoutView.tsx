@@ -1,6 +1,6 @@
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { Refusal } from '../data/client';
 import { type Fitout, type RoofPlanView, useFitout, useReckoned, useRoofPlan } from '../data/fitout';
 import { stateOf } from '../data/state';
@@ -13,6 +13,7 @@ import { useThrottled } from '../parts/useThrottled';
 import { AntennaForm, Places } from './AntennaForm';
 import { BoosterForm } from './BoosterForm';
 import type { Handle } from './drawn';
+import { JobSheet } from './JobSheet';
 import { HoleForm, RunForm } from './LeadsForm';
 import { BeginPlan, PlanChooser } from './PlanChooser';
 import { PATTERNS, RoofDrawing } from './RoofDrawing';
@@ -40,6 +41,9 @@ export function FitoutView() {
   }
   const asked = Number(query.get('plan'));
   const chosen = fitout.data.plans.find((p) => p.id === asked) ?? fitout.data.plans[0];
+  if (chosen && query.has('sheet')) {
+    return <JobSheet key={chosen.id} plan={chosen.id} />;
+  }
   return chosen ? (
     <Opened key={chosen.id} id={chosen.id} fitout={fitout.data} choose={choose} />
   ) : (
@@ -92,6 +96,13 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
               </Part>
             )}
             <Places plan={plan} reckoned={reckoned} change={change} />
+            {plan.antenna && (
+              <Part title="Next">
+                <div className="note">
+                  <Link to={`/fit-out?plan=${view.id}&sheet`}>The job sheet: what to do in which order</Link>
+                </div>
+              </Part>
+            )}
           </>
         )
       }

@@ -1,4 +1,4 @@
-import { Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
 import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
 import { length, useUnits } from '../format/units';
@@ -58,6 +58,12 @@ export function Vehicle(props: {
         {num('thicknessMm', 'Skin to ceiling', 'mm')}
         {num('wallMm', 'Walls', 'mm', 'front and left')}
       </div>
+      <Checkbox
+        checked={plan.mains === true}
+        onChange={(e) => change({ ...plan, mains: e.target.checked }, 'mains')}
+      >
+        Something of it is fed through an inverter
+      </Checkbox>
     </Part>
   );
 }

@@ -65,6 +65,7 @@ const PLAN: RoofPlan = {
     reported: [],
     warns: null,
   },
+  mains: null,
 };
 const PLACE = {
   x: 0.5,
@@ -221,6 +222,28 @@ test('a thing is moved by keys and by dragging, undone, made again, and kept', a
   expect(screen.getByRole('button', { name: /^Vent, 2.01 m from the front/ })).toBeDefined();
 });
 
+test('what is drawn while the plan is on its way to be kept is not lost', async () => {
+  const user = userEvent.setup();
+  let answer: () => void = () => undefined;
+  served({
+    'PUT /api/fitout/plans/1': (plan: unknown) =>
+      kept().length > 1
+        ? { id: 1, name: 'Heron as it is', version: 5, plan }
+        : new Promise((resolve) => {
+            answer = () => resolve({ id: 1, name: 'Heron as it is', version: 4, plan });
+          }),
+  });
+  show(<FitoutView />, '/fit-out?plan=1');
+  const vent = await screen.findByRole('button', { name: /^Vent, 2 m from the front/ });
+  vent.focus();
+  await user.keyboard('{ArrowRight}');
+  await waitFor(() => expect(kept().length).toBe(1));
+  await user.keyboard('{ArrowRight}');
+  answer();
+  await waitFor(() => expect(kept().at(-1)?.things[0]).toMatchObject({ x: 2.02 }));
+  expect(screen.getByRole('button', { name: /^Vent, 2.02 m from the front/ })).toBeDefined();
+});
+
 test('the antenna is put to a place that is proposed; a number that is none stays as it is typed', async () => {
   const user = userEvent.setup();
   served();
@@ -271,6 +294,84 @@ test('without a plan it says what it is for, and begins one', async () => {
   expect(await screen.findByText('Draw the roof before you drill it.')).toBeDefined();
   await user.type(screen.getByLabelText('Name of the plan'), 'Heron as it is{Enter}');
   expect(await screen.findByRole('heading', { level: 1, name: /Alder stands best/ })).toBeDefined();
+});
+
+const TASK = {
+  key: 'pilot',
+  name: 'Pilot hole of 3 mm, from inside',
+  minutes: 10,
+  waitMin: 0,
+  needsDry: false,
+  after: ['Look above the ceiling'],
+  cautions: ['Look for wiring first.'],
+  from: '2026-09-06T10:20:00',
+  until: '2026-09-06T10:30:00',
+  lastLook: 'Both sides are clear.',
+  lookedAt: null as string | null,
+  doneAt: null as string | null,
+  readyAt: null,
+  note: null,
+  trial: null,
+};
+
+test('the job sheet shows the next task, its cautions, and the last look before what cannot be undone', async () => {
+  const user = userEvent.setup();
+  let looked: string | null = null;
+  const sheet = () => ({
+    plan: 1,
+    name: 'Heron as it is',
+    sentence: '7 of 20 tasks done; about 5.2 h of work left.',
+    minutes: 500,
+    problem: 'It cannot be done in these hours.',
+    parts: ['hole saw for 15.0 mm'],
+    tasks: [
+      {
+        ...TASK,
+        key: 'look',
+        name: 'Look above the ceiling',
+        doneAt: '2026-09-06T10:00:00+02:00',
+        lastLook: null,
+      },
+      { ...TASK, lookedAt: looked },
+      {
+        ...TASK,
+        key: 'seal',
+        name: 'Set Alder in sealant',
+        waitMin: 720,
+        from: '2026-09-07T09:00:00',
+        needsDry: true,
+      },
+    ],
+    next: 'pilot',
+  });
+  served({
+    'GET /api/fitout/plans/1/job-sheet': sheet,
+    'POST /api/fitout/plans/1/job-sheet/steps': () => {
+      looked = '2026-09-06T10:19:00+02:00';
+      return {};
+    },
+  });
+  show(<FitoutView />, '/fit-out?plan=1&sheet');
+  expect(await screen.findByRole('heading', { level: 1, name: /7 of 20 tasks done/ })).toBeDefined();
+  expect(screen.getByRole('heading', { level: 2, name: 'Pilot hole of 3 mm, from inside' })).toBeDefined();
+  expect(screen.getAllByText('Look for wiring first.')).not.toEqual([]);
+  expect(screen.getByText('It cannot be done in these hours.')).toBeDefined();
+  expect(screen.getByText('Mon 7 Sep')).toBeDefined();
+  expect(screen.getByText('10 min, then 12 h to wait, dry')).toBeDefined();
+  const done = screen.getByRole('button', { name: /^Done/ });
+  expect((done as HTMLButtonElement).disabled).toBe(true);
+  await user.click(screen.getByRole('checkbox', { name: /A last look/ }));
+  await waitFor(() =>
+    expect((screen.getByRole('button', { name: /^Done/ }) as HTMLButtonElement).disabled).toBe(false),
+  );
+  await user.click(screen.getByRole('button', { name: /^Done/ }));
+  const steps = () => bodies('POST /api/fitout/plans/1/job-sheet/steps');
+  await waitFor(() => expect(steps().at(-1)).toMatchObject({ task: 'pilot', kind: 'done' }));
+  await user.click(screen.getByRole('checkbox', { name: 'Look above the ceiling' }));
+  await waitFor(() => expect(steps().at(-1)).toMatchObject({ task: 'look', kind: 'not-done' }));
+  await user.type(screen.getByLabelText('Note'), 'by the rail');
+  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  await waitFor(() => expect(steps().at(-1)).toMatchObject({ kind: 'note', text: 'by the rail' }));
 });
 
 test('everything that is drawn has a place, a name, and can be moved', () => {

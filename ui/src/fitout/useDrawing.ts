@@ -19,6 +19,10 @@ export function useDrawing(view: RoofPlanView) {
   const [future, setFuture] = useState<RoofPlan[]>([]);
   const last = useRef<string | null>(null);
   const version = useRef(view.version);
+  const latest = useRef(draft);
+  useEffect(() => {
+    latest.current = draft;
+  }, [draft]);
   const keep = useKeepPlan(view.id);
   const clash = useClash();
 
@@ -28,7 +32,8 @@ export function useDrawing(view: RoofPlanView) {
       {
         onSuccess: (kept) => {
           version.current = kept.version;
-          if (JSON.stringify(kept.plan) === JSON.stringify(body)) {
+          // what was drawn meanwhile is not kept yet
+          if (latest.current === body) {
             forget();
           }
         },

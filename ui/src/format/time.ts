@@ -19,6 +19,9 @@ export const clock = (iso: string) => parts(iso).time;
 /** Tue 14:20 */
 export const weekdayClock = (iso: string) => `${parts(iso).weekday} ${parts(iso).time}`;
 
+/** Sun 6 Sep */
+export const weekdayDay = (iso: string) => `${parts(iso).weekday} ${dayMonth(iso)}`;
+
 /** 14 Aug */
 export const dayMonth = (iso: string) => `${parts(iso).day} ${parts(iso).month}`;
 

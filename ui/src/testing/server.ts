@@ -51,7 +51,7 @@ export async function answer(request: Request): Promise<Response> {
   if (wanted === undefined) {
     return Response.json({ detail: `nothing is served at ${call}` }, { status: 404 });
   }
-  const given = typeof wanted === 'function' ? wanted(body, now) : (wanted as object);
+  const given = await (typeof wanted === 'function' ? wanted(body, now) : (wanted as object));
   return given instanceof Refused
     ? Response.json(given.problem, { status: given.status })
     : Response.json(given);

@@ -16,7 +16,7 @@ final class RightBodies {
                     + "\"leverM\":2,\"clampNm\":50},\"booster\":{\"name\":\"Bittern\",\"gainDb\":50,\"outputDbm\":10,"
                     + "\"outsideX\":1,\"outsideY\":0.8,\"outsideUpM\":0.2,\"outsideGainDbi\":7,\"insideX\":3,\"insideY\":0.8,"
                     + "\"insideDownM\":0.5,\"insideGainDbi\":2,\"facing\":false,\"donorRsrpDbm\":-95,\"donorSinrDb\":5,"
-                    + "\"targetDbm\":-100,\"reported\":[{\"band\":\"B20\",\"gainDb\":40}],\"warns\":false}}";
+                    + "\"targetDbm\":-100,\"reported\":[{\"band\":\"B20\",\"gainDb\":40}],\"warns\":false},\"mains\":true}";
 
     private RightBodies() {}
 
@@ -59,6 +59,9 @@ final class RightBodies {
         bodies.put("POST /api/fitout/plans", "{\"name\":\"Another build\",\"copyOf\":null}");
         bodies.put("PUT /api/fitout/plans/{id}", ROOF);
         bodies.put("POST /api/fitout/reckoned", ROOF);
+        bodies.put(
+                "POST /api/fitout/plans/{id}/job-sheet/steps",
+                "{\"task\":\"gather\",\"kind\":\"note\",\"text\":\"the long ladder\"}");
         bodies.put("POST /api/practice/{id}/effort", "{\"rounds\":5,\"runs\":2}");
         bodies.put("POST /api/practice/{id}/trial", "{\"rounds\":5,\"runs\":2}");
         bodies.put("POST /api/practice/{id}/verdict", "{\"said\":\"better\"}");

@@ -301,6 +301,26 @@ class RigTest {
     }
 
     @Test
+    void a_job_sheet_is_ticked_on_the_phone_and_stands_on_the_desk() {
+        Page desk = open(Chromium.Look.DESK_PAPER, "/fit-out");
+        desk.getByText("The job sheet: what to do in which order").click();
+        assertThat(desk.locator("h1")).containsText("Build in Alder: ");
+        assertThat(desk.locator(".job-next h2")).containsText("Lay out parts and tools");
+        Page phone = open(Chromium.Look.PHONE_LAMP, desk.url().replace(app.address(""), ""));
+        button(phone, "Done")
+                .or(phone.locator(".job-next .ant-btn-primary"))
+                .first()
+                .click();
+        assertThat(phone.locator(".job-next h2")).containsText("Connect everything on a table");
+        assertThat(phone.locator(".job-next")).containsText("Keep clear of an antenna that transmits");
+        assertThat(desk.locator("h1")).containsText("1 of ");
+        phone.locator(".job-task", new Page.LocatorOptions().setHasText("Pilot hole"))
+                .getByRole(AriaRole.CHECKBOX)
+                .click();
+        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("first comes: Look above the ceiling");
+    }
+
+    @Test
     void a_setup_is_renamed_and_a_fresh_one_deleted_and_brought_back() {
         Page page = open(Chromium.Look.DESK_PAPER, "/rig");
         page.getByLabel("Name of the new setup").fill("Spare hotspot");

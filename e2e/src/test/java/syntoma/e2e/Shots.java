@@ -31,7 +31,6 @@ class Shots {
             take(desk, app.address(TRIAL), "verdict");
             take(desk, app.address("/rig?setup=3"), "rig-chain");
             take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
-            take(desk, app.address("/rig?part=candidates"), "rig-candidates", "table.candidates");
             take(desk, app.address("/fit-out"), "roof-plan", "svg.roof[role=group]");
             desk.navigate(app.address("/measure"));
             desk.locator(".start-run button").click();
@@ -39,6 +38,7 @@ class Shots {
             shoot(desk, "measure");
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
             take(phone, app.address("/pitch"), "pitch-phone");
+            take(phone, app.address("/fit-out?plan=1&sheet&start=2026-09-06"), "job-sheet-phone", ".job-next h2");
             phone.locator("button.thumb").click();
             assertThat(phone.locator("#field-rsrpDbm")).isVisible();
             shoot(phone, "log-phone");

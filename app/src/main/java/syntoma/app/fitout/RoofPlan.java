@@ -11,6 +11,7 @@ import syntoma.app.platform.Whole;
  * @param shape of the vehicle: panel-van, coach-built, trailer, pickup-rack, pickup-cap, car-rack or car-tent
  * @param thicknessMm of the roof, from its outer skin to the ceiling
  * @param wallMm of the walls in front and on the left
+ * @param mains whether something of it is fed through an inverter
  */
 public record RoofPlan(
         @Nullable String shape,
@@ -24,10 +25,11 @@ public record RoofPlan(
         @Nullable RoofCable cable,
         @Nullable RoofLeads leads,
         @Nullable RoofMast mast,
-        @Nullable RoofBooster booster) {
+        @Nullable RoofBooster booster,
+        @Nullable Boolean mains) {
     /** Nothing drawn yet. */
     static final RoofPlan EMPTY =
-            new RoofPlan(null, null, null, null, null, null, List.of(), null, null, null, null, null);
+            new RoofPlan(null, null, null, null, null, null, List.of(), null, null, null, null, null, null);
 
     public RoofPlan {
         things = Whole.list("things", things);

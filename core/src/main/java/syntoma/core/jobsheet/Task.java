@@ -16,7 +16,6 @@ import syntoma.core.unit.Values;
  * @param needsDry whether it wants dry weather and daylight
  * @param lastLook what is ticked before it, because it cannot be undone; empty where it can
  * @param cautions of this step
- * @param tools and parts
  */
 public record Task(
         String key,
@@ -27,9 +26,8 @@ public record Task(
         List<String> after,
         boolean needsDry,
         Optional<String> lastLook,
-        List<Caution> cautions,
-        List<String> tools) {
-    private static final int LONGEST_NAME = 120;
+        List<Caution> cautions) {
+    private static final int LONGEST_NAME = 160;
     private static final int LONGEST_MIN = 24 * 60;
     private static final int LONGEST_WAIT_MIN = 14 * 24 * 60;
 
@@ -43,11 +41,10 @@ public record Task(
         Values.within("wait of " + name, waitMin, 0, LONGEST_WAIT_MIN, "min");
         after = List.copyOf(after);
         cautions = List.copyOf(cautions);
-        tools = List.copyOf(tools);
     }
 
     /** A task that is nothing but its time. */
     static Task plain(String key, int minutes, int people, int waitMin, List<String> after) {
-        return new Task(key, key, minutes, people, waitMin, after, false, Optional.empty(), List.of(), List.of());
+        return new Task(key, key, minutes, people, waitMin, after, false, Optional.empty(), List.of());
     }
 }

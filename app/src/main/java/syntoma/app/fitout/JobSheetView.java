@@ -1,0 +1,52 @@
+package syntoma.app.fitout;
+
+import java.time.LocalDateTime;
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.lang.Nullable;
+
+/**
+ * A build as a sheet of tasks, in the order in which they are done.
+ *
+ * @param minutes that hands work at all of it
+ * @param problem why it does not fit into the hours; null where it does
+ * @param parts to buy before it begins
+ * @param next the key of the task that can be done next; null where all are done, or all that are left wait
+ */
+record JobSheetView(
+        long plan,
+        String name,
+        String sentence,
+        int minutes,
+        @Nullable String problem,
+        List<String> parts,
+        List<JobTask> tasks,
+        @Nullable String next) {
+
+    /**
+     * A task.
+     *
+     * @param from when it is planned, by the clock there; null where it does not fit into the hours
+     * @param waitMin until what rests on it may begin
+     * @param after the names of what comes before it
+     * @param lastLook what is ticked before it, because it cannot be undone; null where it can
+     * @param readyAt when what it waits for has waited long enough; null where that is not done, or there is nothing to wait for
+     * @param trial whether it is a trial: roof-test before anything is fixed, prove when all is done; null where it is none
+     */
+    record JobTask(
+            String key,
+            String name,
+            int minutes,
+            int waitMin,
+            boolean needsDry,
+            List<String> after,
+            List<String> cautions,
+            @Nullable LocalDateTime from,
+            @Nullable LocalDateTime until,
+            @Nullable String lastLook,
+            @Nullable OffsetDateTime lookedAt,
+            @Nullable OffsetDateTime doneAt,
+            @Nullable OffsetDateTime readyAt,
+            @Nullable String note,
+            @Nullable String trial) {}
+}

@@ -1,0 +1,262 @@
+package syntoma.core.jobsheet;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import syntoma.core.chain.Shell;
+import syntoma.core.roof.Foot;
+import syntoma.core.unit.Values;
+
+/**
+ * What is built in, and the tasks that it takes: everything is tried loose before anything is done that cannot be undone, and nothing
+ * stands before a test that could make it needless. Minutes are what it usually takes somebody who does it for the first time.
+ *
+ * @param antenna its name
+ * @param leads how many
+ * @param holeMm through the roof beneath it
+ * @param hasMast whether it is raised on a mast
+ * @param hasBooster whether a booster is built in
+ * @param onMains whether something of it is fed through an inverter
+ */
+public record Build(
+        String antenna,
+        Foot.Fixing fixing,
+        Shell shell,
+        int leads,
+        double holeMm,
+        boolean hasMast,
+        boolean hasBooster,
+        boolean onMains) {
+    /** A primed edge takes paint for so long before anything is pressed onto it. */
+    private static final int PAINT_DRIES_MIN = 2 * 60;
+
+    /** A common sealant carries weight and keeps water out after so long. */
+    public static final int SEALANT_CURES_MIN = 12 * 60;
+
+    /** The step in which the gain is measured with everything loose. */
+    public static final String ROOF_TEST = "roof-test";
+
+    /** The step in which the gain is measured when all is done. */
+    public static final String PROVE = "prove";
+
+    /** Its tasks. */
+    public TaskList tasks() {
+        List<Task> tasks = new ArrayList<>();
+        tryLoose(tasks);
+        if (fixing == Foot.Fixing.DRILLED) {
+            drill(tasks);
+        }
+        fix(tasks);
+        wire(tasks);
+        commission(tasks);
+        return TaskList.of(tasks);
+    }
+
+    /** What is bought before it begins. */
+    public List<String> parts() {
+        List<String> parts = new ArrayList<>();
+        if (fixing == Foot.Fixing.DRILLED) {
+            parts.add("hole saw for " + Values.rounded(holeMm, 1) + " mm, pilot drill of 3 mm");
+            parts.add(shell.isMetal() ? "primer and paint against rust for the edge" : "sealing resin for the edge");
+        }
+        if (fixing != Foot.Fixing.MAGNET) {
+            parts.add(sealant());
+        }
+        parts.add("masking tape, cleaner that leaves no grease, a cloth");
+        parts.add("clips and ties for " + leads + " leads, grommet or gland");
+        parts.add("fuse and holder, wire sized to the fuse");
+        return List.copyOf(parts);
+    }
+
+    /** By what the roof is of: what holds on steel tears a solvent-shy plastic. */
+    private String sealant() {
+        return switch (shell) {
+            case STEEL, ALUMINIUM -> "polyurethane or hybrid sealant for painted metal";
+            case GRP -> "hybrid sealant without solvents, for GRP and wood";
+        };
+    }
+
+    private void tryLoose(List<Task> tasks) {
+        tasks.add(step("gather", "Lay out parts and tools", 15).build());
+        tasks.add(step("table", "Connect everything on a table and switch it on", 30)
+                .after("gather")
+                .minding(Caution.TRANSMITTING)
+                .build());
+        tasks.add(step(
+                        "settings",
+                        "Settings: APN, MTU, IPv4 and IPv6, mode, bands, Wi-Fi name, every password, firmware noted, remote access"
+                                + " off or known",
+                        40)
+                .after("table")
+                .minding(Caution.PASSWORDS, Caution.IDENTITY)
+                .build());
+        tasks.add(
+                step("baseline", "Measure what you have now", 20).after("table").build());
+        tasks.add(step("tape", "Tape " + antenna + " to its place on the roof, its leads through a window", 15)
+                .after("baseline")
+                .dry()
+                .minding(Caution.HEIGHT)
+                .build());
+        tasks.add(step(ROOF_TEST, "Roof test: is it worth it? If not, stop here", 60)
+                .after("tape")
+                .dry()
+                .build());
+    }
+
+    private void drill(List<Task> tasks) {
+        tasks.add(step("mark", "Mark the hole inside and outside, and check it from the other edge", 20)
+                .after(ROOF_TEST)
+                .dry()
+                .build());
+        tasks.add(step("look", "Look above the ceiling for wiring, gas and rafters", 20)
+                .after("mark")
+                .build());
+        tasks.add(step("pilot", "Pilot hole of 3 mm, from inside", 10)
+                .after("look")
+                .last("The check across agrees; nothing is hidden there; both sides are clear.")
+                .minding(Caution.DRILLING)
+                .build());
+        tasks.add(step("drill", "Hole of " + Values.rounded(holeMm, 1) + " mm, from outside", 15)
+                .after("pilot")
+                .dry()
+                .last("The pilot hole came out where it was marked.")
+                .build());
+        tasks.add(step(
+                        "edge",
+                        shell.isMetal() ? "Deburr the edge, prime and paint it" : "Smooth the edge and seal it",
+                        15)
+                .after("drill")
+                .waiting(PAINT_DRIES_MIN)
+                .build());
+    }
+
+    private void fix(List<Task> tasks) {
+        tasks.add(step("fit", "Pass the leads and set " + antenna + " down dry", 20)
+                .after(fixing == Foot.Fixing.DRILLED ? "edge" : ROOF_TEST)
+                .dry()
+                .build());
+        if (fixing != Foot.Fixing.MAGNET) {
+            tasks.add(step("clean", "Clean and degrease roof and foot", 10)
+                    .after("fit")
+                    .dry()
+                    .build());
+            tasks.add(step("seal", "Set " + antenna + " in sealant", 20)
+                    .after("clean")
+                    .dry()
+                    .waiting(SEALANT_CURES_MIN)
+                    .last("It stands where it is to stay: adhesive gives one try.")
+                    .build());
+            tasks.add(step("leak-test", "Pour water over it, and look inside", 10)
+                    .after("seal")
+                    .build());
+        }
+        if (hasMast) {
+            tasks.add(step("mast", "Clamp the mast, raise it, lay it down again", 30)
+                    .after(ROOF_TEST)
+                    .dry()
+                    .minding(Caution.MAST, Caution.LIGHTNING)
+                    .build());
+        }
+    }
+
+    private void wire(List<Task> tasks) {
+        tasks.add(step("route", "Lay the leads to the router, with slack and a drip loop", 45)
+                .after("fit")
+                .minding(Caution.GAS_LINE)
+                .build());
+        tasks.add(step("router", "Mount the router where a SIM can be changed", 20)
+                .after(ROOF_TEST)
+                .build());
+        tasks.add(step("supply", "Run the supply from the battery, fuse first, battery last", 40)
+                .after("router")
+                .minding(Caution.DIRECT_CURRENT)
+                .build());
+        if (onMains) {
+            tasks.add(step("mains", "Have the inverter’s side made", 30)
+                    .after("router")
+                    .minding(Caution.MAINS)
+                    .build());
+        }
+        if (hasBooster) {
+            tasks.add(step("booster", "Mount the booster and its indoor antenna", 40)
+                    .after(ROOF_TEST)
+                    .minding(Caution.BOOSTER)
+                    .build());
+        }
+        tasks.add(step("plug", "Plug the leads in", 10)
+                .after("route", "router")
+                .minding(Caution.GAIN_LIMIT)
+                .build());
+    }
+
+    private void commission(List<Task> tasks) {
+        List<String> all = new ArrayList<>(List.of("plug", "supply", "settings"));
+        if (onMains) {
+            all.add("mains");
+        }
+        tasks.add(step("leads", "Prove every lead: unplug one at a time, and watch RSRP live", 15)
+                .after(all.toArray(String[]::new))
+                .build());
+        List<String> before = new ArrayList<>(List.of("leads"));
+        tasks.stream()
+                .map(Task::key)
+                .filter(key -> List.of("leak-test", "mast", "booster").contains(key))
+                .forEach(before::add);
+        tasks.add(step(PROVE, "The trial that proves the gain", 60)
+                .after(before.toArray(String[]::new))
+                .minding(Caution.HELP)
+                .build());
+    }
+
+    private static Step step(String key, String name, int minutes) {
+        return new Step(key, name, minutes);
+    }
+
+    /** A task as it is written down. */
+    private static final class Step {
+        private final String key;
+        private final String name;
+        private final int minutes;
+        private List<String> after = List.of();
+        private int waitMin;
+        private boolean dry;
+        private Optional<String> lastLook = Optional.empty();
+        private List<Caution> cautions = List.of();
+
+        Step(String key, String name, int minutes) {
+            this.key = key;
+            this.name = name;
+            this.minutes = minutes;
+        }
+
+        private Step with(Consumer<Step> change) {
+            change.accept(this);
+            return this;
+        }
+
+        Step after(String... keys) {
+            return with(s -> s.after = List.of(keys));
+        }
+
+        Step waiting(int min) {
+            return with(s -> s.waitMin = min);
+        }
+
+        Step dry() {
+            return with(s -> s.dry = true);
+        }
+
+        Step last(String look) {
+            return with(s -> s.lastLook = Optional.of(look));
+        }
+
+        Step minding(Caution... all) {
+            return with(s -> s.cautions = List.of(all));
+        }
+
+        Task build() {
+            return new Task(key, name, minutes, 1, waitMin, after, dry, lastLook, cautions);
+        }
+    }
+}

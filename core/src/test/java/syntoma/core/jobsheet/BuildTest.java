@@ -1,0 +1,85 @@
+package syntoma.core.jobsheet;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import syntoma.core.chain.Shell;
+import syntoma.core.roof.Foot;
+
+class BuildTest {
+    /** What is done to find out whether it is worth it. */
+    private static final Set<String> TRYING =
+            Set.of("gather", "table", "settings", "baseline", "tape", Build.ROOF_TEST);
+
+    private static Build build(Foot.Fixing fixing, Shell shell, boolean all) {
+        return new Build("Alder", fixing, shell, 4, 20, all, all, all);
+    }
+
+    static Stream<Build> builds() {
+        return Arrays.stream(Foot.Fixing.values()).flatMap(fixing -> Arrays.stream(Shell.values())
+                .flatMap(shell -> Stream.of(build(fixing, shell, true), build(fixing, shell, false))));
+    }
+
+    @Test
+    void every_caution_stands_at_one_step() {
+        List<Caution> cautions = build(Foot.Fixing.DRILLED, Shell.STEEL, true).tasks().inOrder().stream()
+                .flatMap(t -> t.cautions().stream())
+                .sorted()
+                .toList();
+        assertEquals(List.of(Caution.values()), cautions);
+    }
+
+    @ParameterizedTest
+    @MethodSource("builds")
+    void nothing_is_done_for_good_before_the_test_that_could_make_it_needless(Build build) {
+        TaskList tasks = build.tasks();
+        for (Task task : tasks.inOrder()) {
+            boolean trying = TRYING.contains(task.key());
+            assertEquals(!trying, tasks.before(task.key()).contains(Build.ROOF_TEST), task.name());
+            assertTrue(!trying || task.lastLook().isEmpty(), task.name());
+        }
+        assertEquals(
+                tasks.inOrder().size() - 1,
+                tasks.before(Build.PROVE).size(),
+                "the trial that proves it comes after all else");
+        assertEquals(
+                tasks.inOrder().size(),
+                tasks.inOrder().stream().map(Task::name).distinct().count());
+    }
+
+    @Test
+    void who_does_not_drill_has_no_hole_and_who_does_waits_for_the_sealant() {
+        Build magnet = build(Foot.Fixing.MAGNET, Shell.STEEL, false);
+        assertFalse(magnet.tasks().before(Build.PROVE).contains("drill"));
+        assertFalse(
+                magnet.parts().toString().contains("sealant"), magnet.parts().toString());
+        Schedule quick = Schedule.of(magnet.tasks(), Hours.daily(1, 9 * 60, 18 * 60, 1));
+        assertTrue(quick.until() <= 18 * 60, quick.toString());
+        Build drilled = build(Foot.Fixing.DRILLED, Shell.GRP, false);
+        assertTrue(
+                drilled.parts().get(2).contains("without solvents"),
+                drilled.parts().toString());
+        Schedule slow = Schedule.of(drilled.tasks(), Hours.daily(1, 9 * 60, 18 * 60, 3));
+        assertTrue(slow.until() > 24 * 60 + 9 * 60, "no earlier than the next morning");
+        Schedule.Slot seal = slow.slots().stream()
+                .filter(s -> s.task().key().equals("seal"))
+                .findFirst()
+                .orElseThrow();
+        Schedule.Slot water = slow.slots().stream()
+                .filter(s -> s.task().key().equals("leak-test"))
+                .findFirst()
+                .orElseThrow();
+        assertTrue(water.from() >= seal.until() + Build.SEALANT_CURES_MIN);
+        assertTrue(
+                slow.slots().stream().anyMatch(s -> s.from() >= seal.until() && s.until() <= water.from()),
+                "other work fills the wait");
+    }
+}
