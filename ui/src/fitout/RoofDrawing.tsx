@@ -236,6 +236,7 @@ function Lead(props: { plan: RoofPlan; reckoned: Reckoned; px: (p: Point) => Poi
         .map((p) => `${p.x},${p.y}`)
         .join(' ')}
       className={reckoned.run.extensionM > 0 ? 'lead short' : 'lead'}
+      role="img"
       aria-label={`Leads, ${fixed(reckoned.run.wantedM, 1)} m`}
     />
   );

@@ -14,4 +14,10 @@ class Compass {
     double declinationDeg;
 
     protected Compass() {}
+
+    static Compass first() {
+        Compass first = new Compass();
+        first.id = ONLY;
+        return first;
+    }
 }

@@ -173,7 +173,7 @@ class Sweeps {
 
     @Transactional(readOnly = true)
     double declination() {
-        return entities.find(Compass.class, Compass.ONLY).declinationDeg;
+        return compass().map(compass -> compass.declinationDeg).orElse(0.0);
     }
 
     /** By how much the needle points east of true north here; west is negative. */
@@ -181,8 +181,18 @@ class Sweeps {
         if (deg == null) {
             throw new InvalidInput("declinationDeg", "declinationDeg is missing");
         }
-        entities.find(Compass.class, Compass.ONLY).declinationDeg =
+        Compass compass = compass().orElseGet(() -> {
+            Compass first = Compass.first();
+            entities.persist(first);
+            return first;
+        });
+        compass.declinationDeg =
                 InvalidInput.naming("declinationDeg", () -> Values.within("declinationDeg", deg, -90, 90, "degrees"));
+    }
+
+    /** Empty in a store that was emptied before there was a compass in it. */
+    private Optional<Compass> compass() {
+        return Optional.ofNullable(entities.find(Compass.class, Compass.ONLY));
     }
 
     private Swept found(long id) {

@@ -19,6 +19,7 @@ public class Emptying {
     /** The rows that the migrations put into an empty store. */
     private static final List<String> AT_FIRST = List.of(
             "insert into standing (id) values (1)",
+            "insert into compass (id, declination_deg) values (1, 0)",
             "insert into rig (id, vehicle, body, height_m, battery_ah, battery_v, hours_a_day, features)"
                     + " values (1, 'Vehicle', 'steel', 2.8, 100, 12, 24, '')");
 

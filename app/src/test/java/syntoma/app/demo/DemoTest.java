@@ -40,6 +40,8 @@ class DemoTest {
         assertEquals("[]", requests.read("/api/stays").text());
         assertEquals("[]", requests.read("/api/gear").text());
         assertEquals(vehicle, requests.read("/api/vehicle").text());
+        assertEquals(
+                0, requests.read("/api/aim").json().get("declinationDeg").asDouble(), "the compass is there again");
         assertEquals(1, requests.read("/api/measurements.csv").text().lines().count());
 
         assertEquals(1, requests.importCsv(ROW).json().get("accepted").asInt());
