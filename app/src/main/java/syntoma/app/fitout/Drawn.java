@@ -3,16 +3,18 @@ package syntoma.app.fitout;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
 import syntoma.app.fitout.RoofPlan.RoofAntenna;
 import syntoma.app.fitout.RoofPlan.RoofBooster;
 import syntoma.app.fitout.RoofPlan.RoofCable;
+import syntoma.app.fitout.RoofPlan.RoofLeads;
+import syntoma.app.fitout.RoofPlan.RoofMast;
 import syntoma.app.fitout.RoofPlan.RoofThing;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Optionals;
 import syntoma.core.band.Band;
+import syntoma.core.band.Bands;
 import syntoma.core.booster.BoosterPlacing;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Vehicle;
@@ -54,6 +56,7 @@ record Drawn(
     private static final double USUAL_DRIP_LOOP_M = 0.2;
     private static final double USUAL_DROP_M = 1;
     private static final double USUAL_HOLE_MM = 20;
+    private static final int MOST_REPORTED = 60;
 
     /**
      * @throws InvalidInput naming what cannot be
@@ -66,15 +69,17 @@ record Drawn(
                 .mapToObj(i -> InvalidInput.naming(
                         "things[" + i + "]", () -> thing(plan.things().get(i))))
                 .toList();
-        Roof roof = refusing(() -> new Roof(
-                or(plan.lengthM(), shape.lengthM()),
-                or(plan.widthM(), shape.widthM()),
-                vehicle.shell(),
-                or(plan.thicknessMm(), shape.thicknessMm()),
-                Boolean.TRUE.equals(plan.doubleSkin()),
-                vehicle.heightM(),
-                Math.max(vehicle.heightM(), vehicle.limitM()),
-                things));
+        Roof roof = InvalidInput.naming(
+                "roof",
+                () -> new Roof(
+                        or(plan.lengthM(), shape.lengthM()),
+                        or(plan.widthM(), shape.widthM()),
+                        vehicle.shell(),
+                        or(plan.thicknessMm(), shape.thicknessMm()),
+                        Boolean.TRUE.equals(plan.doubleSkin()),
+                        vehicle.heightM(),
+                        Math.max(vehicle.heightM(), vehicle.limitM()),
+                        things));
         double wallMm = or(plan.wallMm(), shape.wallMm());
         Optional<Foot> foot =
                 Optional.ofNullable(plan.antenna()).map(a -> InvalidInput.naming("antenna", () -> foot(a, roof)));
@@ -87,22 +92,31 @@ record Drawn(
                         .filter(a -> a.x() != null && a.y() != null)
                         .map(a -> new Spot(on("antenna.x", a.x()), on("antenna.y", a.y()))),
                 InvalidInput.naming("wallMm", () -> new HoleFinder(wallMm, wallMm, roof.lengthM(), roof.widthM())),
-                Optional.ofNullable(plan.leads())
-                        .map(l -> InvalidInput.naming(
-                                "leads",
-                                () -> new Passage(
-                                        Collections.nCopies(
-                                                (int) Values.within("leads", l.count(), 1, 16, ""),
-                                                new Passage.Lead(l.cableMm(), l.plugMm())),
-                                        or(l.stemMm(), 0)))),
-                Optional.ofNullable(plan.mast())
-                        .map(m -> InvalidInput.naming("mast", () -> new Wind(m.areaM2(), m.leverM()))),
+                Optional.ofNullable(plan.leads()).map(Drawn::passage),
+                Optional.ofNullable(plan.mast()).map(Drawn::wind),
                 Optional.ofNullable(plan.booster()).map(b -> InvalidInput.naming("booster", () -> booster(b, roof))));
     }
 
-    /** What the core refuses of a roof begins with what is wrong with it. */
-    private static Roof refusing(Supplier<Roof> roof) {
-        return InvalidInput.naming("roof", roof);
+    private static Passage passage(RoofLeads leads) {
+        Passage passage = InvalidInput.naming(
+                "leads",
+                () -> new Passage(
+                        Collections.nCopies(
+                                (int) Values.within("leads", leads.count(), 1, 16, ""),
+                                new Passage.Lead(leads.cableMm(), leads.plugMm())),
+                        or(leads.stemMm(), 0)));
+        if (leads.ductMm() != null) {
+            InvalidInput.naming("leads.ductMm", () -> passage.fill(leads.ductMm()));
+        }
+        return passage;
+    }
+
+    private static Wind wind(RoofMast mast) {
+        Wind wind = InvalidInput.naming("mast", () -> new Wind(mast.areaM2(), mast.leverM()));
+        if (mast.clampNm() != null) {
+            InvalidInput.naming("mast.clampNm", () -> wind.takeDownAboveKmh(mast.clampNm()));
+        }
+        return wind;
     }
 
     private static double on(String field, double value) {
@@ -172,6 +186,11 @@ record Drawn(
     }
 
     private static BoosterPlan booster(RoofBooster b, Roof roof) {
+        Values.within("reported bands", b.reported().size(), 0, MOST_REPORTED, "");
+        b.reported().forEach(r -> {
+            Bands.named(String.valueOf(r.band()));
+            Values.within("gain reported on " + r.band(), r.gainDb(), -20, 110, "dB");
+        });
         return new BoosterPlan(
                 roof.shell(),
                 roof.lengthM(),

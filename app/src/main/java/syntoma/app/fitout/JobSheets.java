@@ -269,6 +269,8 @@ class JobSheets {
      * @throws Conflict when something else comes first
      */
     void enter(long plan, JobRequest asked) {
+        // one at a time for each plan, before anything is read: what two devices tick at once is one thing
+        entities.lock(plans.required(plan), LockModeType.PESSIMISTIC_WRITE);
         Open open = open(plan);
         Task task = open.tasks.inOrder().stream()
                 .filter(t -> t.key().equals(asked.task()))
@@ -278,8 +280,6 @@ class JobSheets {
                         "task is " + Text.quoted(String.valueOf(asked.task())) + ", which is not on the sheet"));
         JobDeed deed = InvalidInput.naming(
                 "kind", () -> Labels.find("kind", String.valueOf(asked.kind()), JobDeed.values(), JobDeed::label));
-        // one at a time for each plan: what two devices tick at once is one thing
-        entities.lock(entities.find(KeptPlan.class, plan), LockModeType.PESSIMISTIC_WRITE);
         JobStep step = Optional.ofNullable(open.steps.get(task.key())).orElseGet(() -> {
             JobStep begun = new JobStep(plan, task.key());
             entities.persist(begun);

@@ -152,7 +152,7 @@ public class RoofPlans {
                 id, kept.name, edits.version(Edits.Kind.ROOF_PLAN, id), json.read(kept.content, RoofPlan.class));
     }
 
-    private KeptPlan required(long id) {
+    KeptPlan required(long id) {
         return Optional.ofNullable(entities.find(KeptPlan.class, id))
                 .filter(p -> p.removedAt == null)
                 .orElseThrow(() -> new NotFound("no roof plan has the number " + id));

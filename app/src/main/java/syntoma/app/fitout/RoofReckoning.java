@@ -90,10 +90,7 @@ class RoofReckoning {
                         .filter(spot -> roof.outline().distanceM(spot) == 0)
                         .map(spot -> RoofHole.of(drawn.holes(), spot))
                         .orElse(null),
-                drawn.wind()
-                        .map(w -> InvalidInput.naming(
-                                "mast.clampNm", () -> RoofWind.of(w, plan.mast().clampNm())))
-                        .orElse(null),
+                drawn.wind().map(w -> RoofWind.of(w, plan.mast().clampNm())).orElse(null),
                 boosted(plan, drawn, bands));
     }
 

@@ -8,6 +8,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -121,6 +123,26 @@ class JobSheetTest {
         assertTrue(
                 List.of("settings", "router").contains(sheet.get("next").asText()),
                 "what does not wait fills the wait: " + sheet.get("next"));
+    }
+
+    @Test
+    void what_many_devices_tick_at_once_is_done_once() throws Exception {
+        long id = plan("At once", "magnet");
+        List<Integer> answers = IntStream.range(0, 8)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> {
+                    try {
+                        return step(id, "gather", i % 2 == 0 ? "done" : "note").status();
+                    } catch (Exception e) {
+                        throw new IllegalStateException(e);
+                    }
+                }))
+                .toList()
+                .stream()
+                .map(CompletableFuture::join)
+                .distinct()
+                .toList();
+        assertEquals(List.of(204), answers);
+        assertEquals("table", sheet(id, "").json().get("next").asText());
     }
 
     @ParameterizedTest

@@ -168,6 +168,8 @@ class RoofPlanTest {
                 "leads|{\"leads\":{\"count\":4,\"cableMm\":5,\"plugMm\":3}}|plug is 3 mm; allowed is 5 to 60 mm",
                 "leads|{\"leads\":{\"count\":400,\"cableMm\":5,\"plugMm\":9}}|leads is 400; allowed is 1 to 16",
                 "leads.ductMm|{\"leads\":{\"count\":4,\"cableMm\":5,\"plugMm\":9,\"ductMm\":0}}|duct is 0 mm",
+                "booster|{\"booster\":{\"name\":\"B\",\"gainDb\":50,\"outsideX\":0,\"outsideY\":0,\"outsideUpM\":0,\"outsideGainDbi\":3,\"insideX\":2,\"insideY\":0,\"insideDownM\":1,\"insideGainDbi\":2,\"donorRsrpDbm\":-95,\"reported\":[{\"band\":\"B999\",\"gainDb\":1}]}}|B999",
+                "mast.clampNm|{\"mast\":{\"areaM2\":0.1,\"leverM\":2,\"clampNm\":0}}|clamp is 0 N·m",
                 "mast|{\"mast\":{\"areaM2\":0,\"leverM\":2}}|area is 0 m²"
             })
     void what_cannot_be_is_refused_by_its_field(String field, String plan, String says) throws Exception {
@@ -175,5 +177,11 @@ class RoofPlanTest {
         assertEquals(400, refused.status(), refused.text());
         assertEquals(field, refused.json().at("/errors/0/field").asText(), refused.text());
         assertTrue(refused.json().at("/errors/0/message").asText().contains(says), refused.text());
+        long id = begin("Refused " + plan.hashCode());
+        Requests.Answer kept = send(put("/api/fitout/plans/" + id), plan);
+        assertEquals(400, kept.status(), "what cannot be reckoned is not kept: " + kept.text());
+        assertEquals(
+                0,
+                requests.read("/api/fitout/plans/" + id).json().get("version").asInt());
     }
 }
