@@ -59,6 +59,12 @@ export function Vehicle(props: {
         {num('wallMm', 'Walls', 'mm', 'front and left')}
       </div>
       <Checkbox
+        checked={plan.doubleSkin === true}
+        onChange={(e) => change({ ...plan, doubleSkin: e.target.checked }, 'double skin')}
+      >
+        Double skin, hollow between
+      </Checkbox>
+      <Checkbox
         checked={plan.mains === true}
         onChange={(e) => change({ ...plan, mains: e.target.checked }, 'mains')}
       >

@@ -174,15 +174,8 @@ record Drawn(
 
     /** A device under the middle of the roof. */
     private static Cabling beneath(Roof roof) {
-        return new Cabling(
-                roof.outline().centre(),
-                USUAL_DROP_M,
-                Optional.empty(),
-                USUAL_LEAD_M,
-                USUAL_SLACK_M,
-                USUAL_DRIP_LOOP_M,
-                CableClass.named(USUAL_CABLE),
-                AT_MHZ);
+        Spot middle = roof.outline().centre();
+        return cabling(new RoofCable(null, null, null, null, null, null, null, middle.x(), middle.y()));
     }
 
     private static BoosterPlan booster(RoofBooster b, Roof roof) {
@@ -205,7 +198,6 @@ record Drawn(
 
     /** What the leads lose on a band: with what they have, and with the extension that they need here. */
     double lossDb(Band band, Spot spot) {
-        Cabling cabling = search.orElseThrow().cabling();
-        return cabling.cable().lossDb(band.downlink().middleMhz(), Math.max(cabling.leadM(), cabling.wantedM(spot)));
+        return search.orElseThrow().cabling().lossDb(spot, band.downlink().middleMhz());
     }
 }

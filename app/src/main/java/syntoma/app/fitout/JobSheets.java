@@ -91,15 +91,13 @@ class JobSheets {
 
         /** The tasks that come directly before one and are not done. */
         List<Task> open(Task task) {
-            return tasks.inOrder().stream()
-                    .filter(t -> task.after().contains(t.key()) && !isDone(t.key()))
-                    .toList();
+            return tasks.before(task).stream().filter(t -> !isDone(t.key())).toList();
         }
 
         /** When what it waits for has waited long enough; empty where that is not done, or nothing waits. */
         Optional<OffsetDateTime> readyAt(Task task) {
-            return tasks.inOrder().stream()
-                    .filter(t -> task.after().contains(t.key()) && t.waitMin() > 0 && isDone(t.key()))
+            return tasks.before(task).stream()
+                    .filter(t -> t.waitMin() > 0 && isDone(t.key()))
                     .map(t -> steps.get(t.key()).doneAt.plusMinutes(t.waitMin()))
                     .max(Comparator.naturalOrder());
         }
@@ -170,18 +168,12 @@ class JobSheets {
                 tasks,
                 tasks.stream()
                         .filter(t -> t.doneAt() == null
-                                && open.open(named(open, t.key())).isEmpty()
+                                && open.open(open.tasks.named(t.key()).orElseThrow())
+                                        .isEmpty()
                                 && (t.readyAt() == null || !t.readyAt().isAfter(now)))
                         .map(JobSheetView.JobTask::key)
                         .findFirst()
                         .orElse(null));
-    }
-
-    private static Task named(Open open, String key) {
-        return open.tasks.inOrder().stream()
-                .filter(t -> t.key().equals(key))
-                .findFirst()
-                .orElseThrow();
     }
 
     private static String sentence(Open open, List<JobSheetView.JobTask> tasks) {
@@ -207,10 +199,7 @@ class JobSheets {
                 task.minutes(),
                 task.waitMin(),
                 task.needsDry(),
-                open.tasks.inOrder().stream()
-                        .filter(t -> task.after().contains(t.key()))
-                        .map(Task::name)
-                        .toList(),
+                open.tasks.before(task).stream().map(Task::name).toList(),
                 task.cautions().stream().map(Caution::says).toList(),
                 slot.map(s -> at(first, s.from())).orElse(null),
                 slot.map(s -> at(first, s.until())).orElse(null),
@@ -272,9 +261,8 @@ class JobSheets {
         // one at a time for each plan, before anything is read: what two devices tick at once is one thing
         entities.lock(plans.required(plan), LockModeType.PESSIMISTIC_WRITE);
         Open open = open(plan);
-        Task task = open.tasks.inOrder().stream()
-                .filter(t -> t.key().equals(asked.task()))
-                .findFirst()
+        Task task = open.tasks
+                .named(String.valueOf(asked.task()))
                 .orElseThrow(() -> new InvalidInput(
                         "task",
                         "task is " + Text.quoted(String.valueOf(asked.task())) + ", which is not on the sheet"));
@@ -318,8 +306,8 @@ class JobSheets {
     }
 
     private static void notDone(JobStep step, Task task, Open open) {
-        List<String> later = open.tasks.inOrder().stream()
-                .filter(t -> open.isDone(t.key()) && t.after().contains(task.key()))
+        List<String> later = open.tasks.restingOn(task).stream()
+                .filter(t -> open.isDone(t.key()))
                 .map(Task::name)
                 .toList();
         if (!later.isEmpty()) {

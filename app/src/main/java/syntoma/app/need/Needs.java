@@ -16,6 +16,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.store.Emptied;
 import syntoma.core.need.BuiltInNeeds;
 import syntoma.core.need.Need;
 import syntoma.core.need.PartOfDay;
@@ -97,8 +98,8 @@ public class Needs {
     }
 
     /** The built-in needs are there from the first start. */
-    @EventListener
-    public void begin(ApplicationStartedEvent started) {
+    @EventListener({ApplicationStartedEvent.class, Emptied.class})
+    public void begin() {
         if (rows().isEmpty()) {
             for (Need need : BuiltInNeeds.all()) {
                 NeedRow row = new NeedRow(need.name());

@@ -7,6 +7,7 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import javax.sql.DataSource;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /** Empties the store, so that it is as it was at its first start; all of it or nothing. */
@@ -27,12 +28,14 @@ public class Emptying {
     private final Pen pen;
     private final Force force;
     private final Revision revision;
+    private final ApplicationEventPublisher events;
 
-    Emptying(DataSource source, Pen pen, Force force, Revision revision) {
+    Emptying(DataSource source, Pen pen, Force force, Revision revision, ApplicationEventPublisher events) {
         this.source = source;
         this.pen = pen;
         this.force = force;
         this.revision = revision;
+        this.events = events;
     }
 
     /** Deletes everything that anybody has put in. */
@@ -59,6 +62,7 @@ public class Emptying {
                 throw new IllegalStateException(e);
             }
         });
+        events.publishEvent(new Emptied());
         force.force();
         revision.changed();
     }

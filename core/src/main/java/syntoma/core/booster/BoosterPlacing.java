@@ -92,11 +92,6 @@ public record BoosterPlacing(
         return Math.min(boosted, most) + indoorGainDb;
     }
 
-    /** The level that a phone finds at a distance in m. */
-    public double levelDbm(double donorRsrpDbm, double distanceM) {
-        return radiatedDbm(donorRsrpDbm) - FreeSpace.lossDb(Math.max(NEAREST_M, distanceM) / 1_000, mhz);
-    }
-
     /** Within how far a phone finds the target, in m, at most {@value #FURTHEST_M}; 0 where it is nowhere. */
     public double radiusM(double donorRsrpDbm, double targetDbm) {
         double metres = 1_000 * Math.pow(10, (radiatedDbm(donorRsrpDbm) - targetDbm - FreeSpace.lossDb(1, mhz)) / 20);

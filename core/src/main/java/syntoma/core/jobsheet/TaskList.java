@@ -2,10 +2,10 @@ package syntoma.core.jobsheet;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jgrapht.alg.cycle.HawickJamesSimpleCycles;
@@ -72,18 +72,19 @@ public final class TaskList {
         return inOrder;
     }
 
-    Task named(String key) {
-        return byKey.get(key);
+    /** The task of a key; empty where there is none. */
+    public Optional<Task> named(String key) {
+        return Optional.ofNullable(byKey.get(key));
     }
 
-    /** All that has to be done before a task, however far before. */
-    public Set<String> before(String key) {
-        Set<String> before = new HashSet<>();
-        for (String next : named(key).after()) {
-            before.add(next);
-            before.addAll(before(next));
-        }
-        return before;
+    /** Those that come directly before a task. */
+    public List<Task> before(Task task) {
+        return inOrder.stream().filter(t -> task.after().contains(t.key())).toList();
+    }
+
+    /** Those that rest directly on a task. */
+    public List<Task> restingOn(Task task) {
+        return inOrder.stream().filter(t -> t.after().contains(task.key())).toList();
     }
 
     /** From the beginning of each task the least minutes until all that rests on it is done. */
@@ -110,7 +111,7 @@ public final class TaskList {
             String longest = open.stream()
                     .max((a, b) -> Integer.compare(tails.get(a), tails.get(b)))
                     .orElseThrow();
-            chain.add(named(longest));
+            chain.add(byKey.get(longest));
             open = graph.outgoingEdgesOf(longest).stream()
                     .map(graph::getEdgeTarget)
                     .collect(Collectors.toSet());

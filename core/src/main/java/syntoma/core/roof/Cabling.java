@@ -49,6 +49,11 @@ public record Cabling(
 
     /** What the leads lose with the extension that they need, in dB; what is left of them is coiled up, and counts. */
     public double lossDb(Spot antenna) {
-        return cable.lossDb(mhz, Math.max(leadM, wantedM(antenna)));
+        return lossDb(antenna, mhz);
+    }
+
+    /** The same at another frequency in MHz. */
+    public double lossDb(Spot antenna, double atMhz) {
+        return cable.lossDb(atMhz, Math.max(leadM, wantedM(antenna)));
     }
 }

@@ -16,6 +16,14 @@ public final class Holding {
             said.add("A magnet does not hold on " + roof.shell().label()
                     + ": glue a steel plate down, or fix it otherwise.");
         }
+        if (foot.fixing() == Foot.Fixing.DRILLED) {
+            said.add("What goes through the roof has to be longer than its " + Values.plain(roof.thicknessMm())
+                    + " mm.");
+            if (roof.doubleSkin()) {
+                said.add(
+                        "Put a sleeve between the two skins, so that what is screwed down does not pull them together.");
+            }
+        }
         double over = foot.heightM() - roof.headroomM();
         if (over > 0) {
             said.add("With " + foot.name() + " the vehicle is "

@@ -1,6 +1,5 @@
 package syntoma.core.roof;
 
-import java.util.List;
 import syntoma.core.unit.Values;
 
 /**
@@ -14,10 +13,6 @@ import syntoma.core.unit.Values;
  */
 public record HoleFinder(double frontWallMm, double leftWallMm, double roofLengthM, double roofWidthM) {
     private static final double MM_PER_M = 1_000;
-    private static final double INCHES_PER_M = 1 / 0.0254;
-
-    /** A check that is off by more than that means that something was measured wrongly: chosen, as a tape is read to 5 mm. */
-    public static final double MOST_OFF_M = 0.01;
 
     /**
      * @throws IllegalArgumentException naming the value and what is allowed
@@ -59,19 +54,5 @@ public record HoleFinder(double frontWallMm, double leftWallMm, double roofLengt
     public Spot inside(Spot outside) {
         measured(outside);
         return new Spot(outside.x() - frontWallMm / MM_PER_M, outside.y() - leftWallMm / MM_PER_M);
-    }
-
-    /** Whether a check measure across agrees; the message says by how much it is off. */
-    public List<String> checked(Outside wanted, double measuredFromRightM) {
-        double off = measuredFromRightM - wanted.fromRightM;
-        return Math.abs(off) <= MOST_OFF_M
-                ? List.of()
-                : List.of("From the right edge it is " + both(measuredFromRightM) + " instead of "
-                        + both(wanted.fromRightM) + ": do not drill; measure again.");
-    }
-
-    /** A length in m and in inches: half a metre is 19.7 in. */
-    static String both(double metres) {
-        return Values.rounded(metres, 3) + " m (" + Values.rounded(metres * INCHES_PER_M, 1) + " in)";
     }
 }

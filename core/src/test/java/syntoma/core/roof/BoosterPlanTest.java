@@ -30,7 +30,7 @@ class BoosterPlanTest {
         assertEquals(33.05, placing.usableGainDb(), 0.01);
         // −95 + 7 + 33.05 + 2 = −52.95 dBm; less the 36.53 dB of 2 m
         assertEquals(-52.95, placing.radiatedDbm(-95), 0.01);
-        assertEquals(-89.48, placing.levelDbm(-95, 2), 0.02);
+        assertEquals(2, placing.radiusM(-95, -89.48), 0.01);
         assertEquals(6.71, placing.radiusM(-95, -100), 0.02);
         // 16.95 dB more are 7.04 times as far
         assertEquals(21.1, placing.fullGainAtM(), 0.05);
