@@ -102,6 +102,11 @@ export function RoofDrawing(props: {
     };
   };
 
+  /** A name stands beside what it names. */
+  const beside = (handle: Handle) =>
+    handle === 'antenna' && plan.antenna
+      ? Math.max(13, ((turned ? plan.antenna.widthM : plan.antenna.lengthM) * scale) / 2 + 4)
+      : 13;
   return (
     <svg
       width={turned ? across : along}
@@ -185,7 +190,7 @@ export function RoofDrawing(props: {
               )}
               {/* room for a finger */}
               <circle cx={at.x} cy={at.y} r={18} fill="transparent" />
-              <text x={at.x + 13} y={at.y + 18}>
+              <text x={at.x + beside(handle)} y={at.y + 18}>
                 {nameOf(plan, handle)}
               </text>
             </g>

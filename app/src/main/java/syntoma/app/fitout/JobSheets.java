@@ -8,8 +8,10 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeParseException;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -45,11 +47,20 @@ class JobSheets {
     private static final LocalTime USUAL_FROM = LocalTime.of(9, 0);
     private static final LocalTime USUAL_UNTIL = LocalTime.of(18, 0);
     private static final int SECONDS_PER_MIN = 60;
+    private static final int MOST_SCHEDULES = 32;
 
     private final EntityManager entities;
     private final RoofPlans plans;
     private final Vehicles vehicles;
     private final Clock clock;
+
+    /** The latest: a sheet is looked at every few seconds from every device, and its schedule is always the same. */
+    private final Map<Asked, Planned> schedules = Collections.synchronizedMap(new LinkedHashMap<>() {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, Planned> eldest) {
+            return size() > MOST_SCHEDULES;
+        }
+    });
 
     JobSheets(EntityManager entities, RoofPlans plans, Vehicles vehicles, Clock clock) {
         this.entities = entities;
@@ -57,6 +68,12 @@ class JobSheets {
         this.vehicles = vehicles;
         this.clock = clock;
     }
+
+    /** What a schedule follows from. */
+    private record Asked(Build build, Hours hours) {}
+
+    /** A schedule, or why there is none. */
+    private record Planned(Optional<Schedule> schedule, @Nullable String problem) {}
 
     /** The hours in which it is done; what is missing is tomorrow, three days, 09:00 to 18:00, one person. */
     record JobHours(
@@ -142,18 +159,12 @@ class JobSheets {
 
     private JobSheetView view(Open open, JobHours asked) {
         LocalDate first = asked.start() == null ? today().plusDays(1) : date(asked.start());
-        Hours hours = hours(asked);
-        Optional<Schedule> schedule;
-        String problem = null;
-        try {
-            schedule = Optional.of(Schedule.of(open.tasks, hours));
-        } catch (IllegalArgumentException tooFew) {
-            schedule = Optional.empty();
-            problem = Text.capital(tooFew.getMessage()) + ".";
-        }
+        Planned planned = planned(open.build, hours(asked));
         Map<String, Schedule.Slot> slots = new HashMap<>();
-        schedule.ifPresent(s -> s.slots().forEach(slot -> slots.put(slot.task().key(), slot)));
-        List<JobSheetView.JobTask> tasks = schedule.map(s -> s.slots().stream().map(Schedule.Slot::task))
+        planned.schedule.ifPresent(
+                s -> s.slots().forEach(slot -> slots.put(slot.task().key(), slot)));
+        List<JobSheetView.JobTask> tasks = planned.schedule
+                .map(s -> s.slots().stream().map(Schedule.Slot::task))
                 .orElseGet(() -> open.tasks.inOrder().stream())
                 .map(task -> task(task, open, Optional.ofNullable(slots.get(task.key())), first))
                 .toList();
@@ -163,7 +174,7 @@ class JobSheets {
                 open.plan.name(),
                 sentence(open, tasks),
                 open.tasks.inOrder().stream().mapToInt(Task::minutes).sum(),
-                problem,
+                planned.problem,
                 open.build.parts(),
                 tasks,
                 tasks.stream()
@@ -174,6 +185,16 @@ class JobSheets {
                         .map(JobSheetView.JobTask::key)
                         .findFirst()
                         .orElse(null));
+    }
+
+    private Planned planned(Build build, Hours hours) {
+        return schedules.computeIfAbsent(new Asked(build, hours), asked -> {
+            try {
+                return new Planned(Optional.of(Schedule.of(build.tasks(), hours)), null);
+            } catch (IllegalArgumentException tooFew) {
+                return new Planned(Optional.empty(), Text.capital(tooFew.getMessage()) + ".");
+            }
+        });
     }
 
     private static String sentence(Open open, List<JobSheetView.JobTask> tasks) {
