@@ -20,11 +20,12 @@ export const useRoofPlan = (id: number) =>
   });
 
 /** What a plan comes to, also while it is drawn; the last answer stands until the next is there. */
-export function useReckoned(plan: RoofPlan) {
+export function useReckoned(plan: RoofPlan | null) {
   const { system } = useUnits();
   return useQuery({
     queryKey: keys.roofReckoned(plan),
-    queryFn: () => unwrap(api.POST('/api/fitout/reckoned', { body: plan })),
+    queryFn: () => unwrap(api.POST('/api/fitout/reckoned', { body: plan as RoofPlan })),
+    enabled: plan !== null,
     placeholderData: keepPreviousData,
     retry: false,
     gcTime: 10_000,
@@ -58,7 +59,20 @@ export function useKeepPlan(id: number) {
   return useMutation({
     mutationFn: ({ body, version }: Change<RoofPlan>) =>
       unwrap(api.PUT('/api/fitout/plans/{id}', { params: { path: { id }, query: { version } }, body })),
-    onSuccess: (kept) => client.setQueryData(keys.roofPlan(id), kept),
+    onSuccess: (kept) => {
+      client.setQueryData(keys.roofPlan(id), kept);
+      void client.invalidateQueries({ queryKey: keys.jobSheets });
+    },
+  });
+}
+
+/** Puts the extension that a plan comes to into a setup. */
+export function useExtend(id: number) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (setup: string) =>
+      unwrap(api.POST('/api/fitout/plans/{id}/extension', { params: { path: { id } }, body: { setup } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.rig }),
   });
 }
 
@@ -99,3 +113,62 @@ export function useJobStep(id: number) {
     onSettled: () => client.invalidateQueries({ queryKey: keys.rig }),
   });
 }
+
+/** Files a trial with a task of a build, which the address of its plan names: the plan, a dot, the task. */
+export function useFileTrial() {
+  const client = useQueryClient();
+  return (task: string, campsite: string, trial: string) => {
+    const dot = task.indexOf('.');
+    if (dot > 0) {
+      void api
+        .POST('/api/fitout/plans/{id}/job-sheet/steps', {
+          params: { path: { id: Number(task.slice(0, dot)) } },
+          body: { task: task.slice(dot + 1), kind: 'trial', text: trial, campsite },
+        })
+        .finally(() => client.invalidateQueries({ queryKey: keys.jobSheets }));
+    }
+  };
+}
+
+/** Where a photo of a job sheet stands. */
+export const photoAddress = (plan: number, photo: number) =>
+  `/api/fitout/plans/${plan}/job-sheet/photos/${photo}`;
+
+/** A change of the photos of a job sheet. */
+function usePhotosChange<T>(change: (asked: T) => Promise<unknown>) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.jobSheets }),
+  });
+}
+
+export const useAddPhoto = (plan: number, task: string) =>
+  usePhotosChange((file: Blob) =>
+    unwrap(
+      api.POST('/api/fitout/plans/{id}/job-sheet/photos', {
+        params: { path: { id: plan }, query: { task } },
+        headers: { 'Content-Type': 'application/octet-stream' },
+        body: file as unknown as string,
+        bodySerializer: (body) => body,
+      }),
+    ),
+  );
+
+export const useRemovePhoto = (plan: number) =>
+  usePhotosChange((photo: number) =>
+    unwrap(
+      api.DELETE('/api/fitout/plans/{id}/job-sheet/photos/{photo}', {
+        params: { path: { id: plan, photo } },
+      }),
+    ),
+  );
+
+export const useRestorePhoto = (plan: number) =>
+  usePhotosChange((photo: number) =>
+    unwrap(
+      api.POST('/api/fitout/plans/{id}/job-sheet/photos/{photo}/restored', {
+        params: { path: { id: plan, photo } },
+      }),
+    ),
+  );

@@ -57,6 +57,7 @@ export function AntennaForm(props: {
           slackM: cable?.slackM ?? null,
           dripLoopM: cable?.dripLoopM ?? null,
           dropM: cable?.dropM ?? null,
+          bends: cable?.bends ?? [],
           entryX: cable?.entryX ?? null,
           entryY: cable?.entryY ?? null,
           deviceX: cable?.deviceX ?? 1,

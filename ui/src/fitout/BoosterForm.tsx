@@ -8,6 +8,9 @@ import { Num } from './Num';
 
 type Booster = NonNullable<RoofPlan['booster']>;
 
+/** Beyond it nothing is reckoned: nobody sits there. */
+const FURTHEST_M = 10;
+
 /** A booster’s two antennas, what of its gain is stable, and how far it reaches inside. */
 export function BoosterForm(props: {
   plan: RoofPlan;
@@ -98,7 +101,9 @@ export function BoosterForm(props: {
                   {length(Math.round(b.fullGainAtM * 10) / 10, system)}
                 </td>
                 <td className="num" data-label={`${fixed(boosted.targetDbm, 0)} dBm within`}>
-                  {b.radiusM === 0 ? 'nowhere' : length(Math.round(b.radiusM * 10) / 10, system)}
+                  {b.radiusM === 0
+                    ? 'nowhere'
+                    : `${length(Math.round(b.radiusM * 10) / 10, system)}${b.radiusM >= FURTHEST_M ? ' or more' : ''}`}
                 </td>
                 <td className="num reported" data-label="it reports">
                   <Num

@@ -17,7 +17,9 @@ import { JobSheet } from './JobSheet';
 import { HoleForm, RunForm } from './LeadsForm';
 import { BeginPlan, PlanChooser } from './PlanChooser';
 import { PATTERNS, RoofDrawing } from './RoofDrawing';
+import { PowerForm, RouterForm } from './RouterForm';
 import { SideDrawing } from './SideDrawing';
+import { SideBySide } from './SideBySide';
 import { Things } from './Things';
 import { useDrawing } from './useDrawing';
 import { Vehicle } from './Vehicle';
@@ -38,6 +40,9 @@ export function FitoutView() {
         <Loaded state={stateOf(fitout)}>{() => null}</Loaded>
       </Sheet>
     );
+  }
+  if (query.has('side') && fitout.data.plans.length > 0) {
+    return <SideBySide fitout={fitout.data} />;
   }
   const asked = Number(query.get('plan'));
   const chosen = fitout.data.plans.find((p) => p.id === asked) ?? fitout.data.plans[0];
@@ -171,8 +176,17 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
         change={change}
         settle={settle}
       />
-      <RunForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
+      <RunForm
+        plan={plan}
+        fitout={fitout}
+        reckoned={reckoned}
+        id={view.id}
+        saved={drawing.saved}
+        change={change}
+      />
       <HoleForm plan={plan} reckoned={reckoned} change={change} />
+      <RouterForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
+      <PowerForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
       <BoosterForm plan={plan} reckoned={reckoned} change={change} />
       <WindForm plan={plan} reckoned={reckoned} change={change} />
       <Vehicle plan={plan} fitout={fitout} reckoned={reckoned} change={change} />

@@ -1,19 +1,26 @@
-import { Select } from 'antd';
-import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
+import { Button, Select } from 'antd';
+import { Link } from 'react-router';
+import { type Fitout, type Reckoned, type RoofPlan, useExtend } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { drawnLength, drawnUnit, length, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
+import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
 import { Num } from './Num';
 
 type Cable = NonNullable<RoofPlan['cable']>;
 type Leads = NonNullable<RoofPlan['leads']>;
 
+const MM_PER_M = 1_000;
+
 /** The way of the leads: how long they have to be, and what that loses. */
 export function RunForm(props: {
   plan: RoofPlan;
   fitout: Fitout;
   reckoned: Reckoned | undefined;
+  id: number;
+  /** Whether what is drawn is kept: what goes on from it goes on from what is kept. */
+  saved: boolean;
   change: (next: RoofPlan, step: string) => void;
 }) {
   const { plan, fitout, reckoned, change } = props;
@@ -26,6 +33,7 @@ export function RunForm(props: {
     dropM: null,
     entryX: null,
     entryY: null,
+    bends: [],
     deviceX: (reckoned?.lengthM ?? 4) / 2,
     deviceY: (reckoned?.widthM ?? 1.6) / 2,
   };
@@ -72,32 +80,162 @@ export function RunForm(props: {
         {num('dropM', 'Down to the router', 1)}
         {num('deviceX', 'Router, from the front', undefined, true)}
         {num('deviceY', 'Router, from the left', undefined, true)}
-        <FieldFrame id="cable-entry" label="They go in">
-          <Select
-            id="cable-entry"
-            value={cable.entryX === null ? 'beneath' : 'elsewhere'}
-            options={[
-              { value: 'beneath', label: 'beneath the antenna' },
-              { value: 'elsewhere', label: 'elsewhere: a gland, an inlet, a duct' },
-            ]}
-            onChange={(where: string) =>
-              put(
-                where === 'beneath'
-                  ? { entryX: null, entryY: null }
-                  : { entryX: cable.deviceX, entryY: cable.deviceY },
-                'entry',
-              )
-            }
-          />
-        </FieldFrame>
         {cable.entryX !== null && (
           <>
             {num('entryX', 'Way in, from the front')}
             {num('entryY', 'Way in, from the left')}
           </>
         )}
+        {cable.bends.map((bend, i) => (
+          <BendOf
+            key={i}
+            at={i}
+            bend={bend}
+            put={(part) =>
+              put(
+                { bends: cable.bends.map((b, k) => (k === i ? { ...b, ...part } : b)) },
+                `bend ${i} ${Object.keys(part).join()}`,
+              )
+            }
+            remove={() => put({ bends: cable.bends.filter((_, k) => k !== i) }, `bend ${i} off`)}
+          />
+        ))}
       </div>
+      <div className="buttons">
+        <Button
+          onClick={() => {
+            const last = cable.bends.at(-1) ?? { x: cable.deviceX - 0.4, y: cable.deviceY };
+            put({ bends: [...cable.bends, { x: last.x, y: last.y + 0.2 }] }, `bend ${cable.bends.length}`);
+          }}
+        >
+          Add a bend
+        </Button>
+        {cable.entryX === null && (
+          <Button onClick={() => put({ entryX: cable.deviceX, entryY: cable.deviceY }, 'entry')}>
+            They go in elsewhere
+          </Button>
+        )}
+      </div>
+      {reckoned && plan.cable && <WaysIn cable={cable} reckoned={reckoned} put={put} />}
+      {run && run.extensionM > 0 && (
+        <IntoSetup plan={plan} fitout={fitout} id={props.id} saved={props.saved} />
+      )}
     </Part>
+  );
+}
+
+/** A corner that the leads go round inside. */
+function BendOf(props: {
+  at: number;
+  bend: { x: number; y: number };
+  put: (part: { x: number } | { y: number }) => void;
+  remove: () => void;
+}) {
+  const { at, bend } = props;
+  return (
+    <>
+      <Num
+        name={`bend-${at}-x`}
+        label={`Bend ${at + 1}, from the front`}
+        unit="m"
+        required
+        value={bend.x}
+        onChange={(x) => props.put({ x: x ?? 0 })}
+      />
+      <Num
+        name={`bend-${at}-y`}
+        label={`Bend ${at + 1}, from the left`}
+        unit="m"
+        required
+        value={bend.y}
+        onChange={(y) => props.put({ y: y ?? 0 })}
+      />
+      <div className="beside-field">
+        <Button onClick={props.remove}>Straighten it</Button>
+      </div>
+    </>
+  );
+}
+
+/** The ways in that there are, those that need no hole first; one tap takes one. */
+function WaysIn(props: {
+  cable: Cable;
+  reckoned: Reckoned;
+  put: (part: Partial<Cable>, step: string) => void;
+}) {
+  const { cable, reckoned, put } = props;
+  if (reckoned.ways.length < 2 && cable.entryX === null) {
+    return (
+      <p className="small">
+        A satellite or park cable inlet, a prep plate, a duct that is there: add it to the roof as a way in,
+        and it is offered here as one that needs no hole.
+      </p>
+    );
+  }
+  return (
+    <>
+      {reckoned.ways.map((way) => {
+        const taken =
+          way.inlet === null
+            ? cable.entryX === null
+            : cable.entryX !== null && same(cable.entryX, way.x) && same(cable.entryY ?? NaN, way.y);
+        return (
+          <div className="note way" key={way.inlet ?? ''}>
+            <div>
+              {way.says} About {fixed(way.lossDb, 1)} dB in the cable.
+            </div>
+            <Button
+              size="small"
+              disabled={taken}
+              onClick={() =>
+                put(
+                  way.inlet === null ? { entryX: null, entryY: null } : { entryX: way.x, entryY: way.y },
+                  `way ${way.inlet}`,
+                )
+              }
+            >
+              {taken ? 'They go in here' : 'Take this way'}
+            </Button>
+          </div>
+        );
+      })}
+    </>
+  );
+}
+
+const NOTHING_M = 1e-4;
+const same = (a: number, b: number) => Math.abs(a - b) < NOTHING_M;
+
+/** The extension goes into a setup that has the antenna, so that its staircase loses what the cable will. */
+function IntoSetup(props: { plan: RoofPlan; fitout: Fitout; id: number; saved: boolean }) {
+  const { plan, fitout } = props;
+  const extend = useExtend(props.id);
+  const setups = fitout.antennas.find((a) => a.name === plan.antenna?.name)?.setups ?? [];
+  if (setups.length === 0) {
+    return null;
+  }
+  return (
+    <>
+      <div className="buttons">
+        {setups.map((name) => (
+          <Button
+            key={name}
+            disabled={!props.saved}
+            loading={extend.isPending}
+            onClick={() => extend.mutate(name)}
+          >
+            Put it into {name}
+          </Button>
+        ))}
+      </div>
+      {extend.data && (
+        <p role="status">
+          {extend.data.name} has {extend.data.cable} now, to be bought:{' '}
+          <Link to={`/rig?setup=${extend.data.setup}`}>what its staircase loses</Link>.
+        </p>
+      )}
+      {extend.error && <Failed error={extend.error} />}
+    </>
   );
 }
 
@@ -122,6 +260,14 @@ export function HoleForm(props: {
   );
   const hole = reckoned?.hole;
   const passage = reckoned?.passage;
+  const wallM = (reckoned?.wallMm ?? 0) / MM_PER_M;
+  const put = (part: { x: number } | { y: number }, axis: string) =>
+    plan.antenna &&
+    hole &&
+    change(
+      { ...plan, antenna: { ...plan.antenna, x: hole.fromFrontM, y: hole.fromLeftM, ...part } },
+      `hole ${axis}`,
+    );
   const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
   return (
     <Part title="The hole" small="by how plugs and cables lie beside each other in it">
@@ -140,6 +286,26 @@ export function HoleForm(props: {
         {num('plugMm', 'Plug, across', 'mm', true)}
         {num('stemMm', 'The antenna’s own stem', 'mm')}
         {num('ductMm', 'Duct inside', 'mm')}
+        {hole && plan.antenna && (
+          <>
+            <Num
+              name="hole-inside-front"
+              label="Measured inside, from the front wall"
+              unit="m"
+              required
+              value={hole.insideFromFrontM}
+              onChange={(m) => put({ x: (m ?? 0) + wallM }, 'x')}
+            />
+            <Num
+              name="hole-inside-left"
+              label="Measured inside, from the left wall"
+              unit="m"
+              required
+              value={hole.insideFromLeftM}
+              onChange={(m) => put({ y: (m ?? 0) + wallM }, 'y')}
+            />
+          </>
+        )}
       </div>
       {hole && (
         <table className="plain rows hole">

@@ -1,5 +1,6 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Refusal } from '../data/client';
 import { type Fitout, useBeginPlan, useRemovePlan, useRestorePlan } from '../data/fitout';
 import { Field } from '../parts/Field';
@@ -24,6 +25,7 @@ export function PlanChooser(props: { fitout: Fitout; chosen: number; choose: (id
           popupMatchSelectWidth={false}
         />
         <Button onClick={() => setNaming(!naming)}>A variant of it</Button>
+        {fitout.plans.length > 1 && <Link to="/fit-out?side">Side by side</Link>}
         <Button
           type="link"
           onClick={() =>

@@ -1,9 +1,9 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import type { Reckoned, RoofPlan } from '../data/fitout';
 import { hatched } from '../draw/hatched';
-import { fixed } from '../format/numbers';
 import { drawnLength, drawnUnit, type System } from '../format/units';
 import { type Handle, handles, movedTo, nameOf, type Point, spotOf } from './drawn';
+import { Leads, Reach, Wire } from './Lines';
 import { Nose } from './Nose';
 
 const ROOM = 14;
@@ -35,6 +35,8 @@ export function RoofDrawing(props: {
   choose: (handle: Handle) => void;
   change: (next: RoofPlan, step: string) => void;
   settle: () => void;
+  /** Only looked at: nothing of it can be moved. */
+  still?: boolean;
 }) {
   const { plan, reckoned, width, system } = props;
   // where there is little room across, the front is at the top
@@ -57,6 +59,9 @@ export function RoofDrawing(props: {
   const drag = useRef<{ handle: Handle; from: Point; start: Point } | null>(null);
 
   const grip = (handle: Handle) => {
+    if (props.still) {
+      return {};
+    }
     const spot = spotOf(plan, handle) ?? { x: 0, y: 0 };
     const name = nameOf(plan, handle);
     const said = `${name}, ${drawnLength(spot.x, system)} ${drawnUnit(system)} from the front, ${drawnLength(spot.y, system)} ${drawnUnit(system)} from the left`;
@@ -152,7 +157,8 @@ export function RoofDrawing(props: {
           </g>
         );
       })}
-      {reckoned.run && <Lead plan={plan} reckoned={reckoned} px={px} />}
+      <Wire plan={plan} reckoned={reckoned} px={px} />
+      <Leads plan={plan} reckoned={reckoned} px={px} />
       {reckoned.best.map((p, i) => {
         const at = px(p);
         return (
@@ -183,67 +189,27 @@ export function RoofDrawing(props: {
                   )}
                   className="antenna"
                 />
-              ) : handle === 'device' ? (
-                <rect x={at.x - 10} y={at.y - 7} width={20} height={14} className="device" />
+              ) : handle === 'device' || handle === 'source' ? (
+                <rect x={at.x - 10} y={at.y - 7} width={20} height={14} className={handle} />
               ) : (
-                <circle cx={at.x} cy={at.y} r={7} className={handle} />
+                <circle
+                  cx={at.x}
+                  cy={at.y}
+                  r={handle.startsWith('bend ') ? 5 : 7}
+                  className={handle.split(' ')[0]}
+                />
               )}
               {/* room for a finger */}
               <circle cx={at.x} cy={at.y} r={18} fill="transparent" />
-              <text x={at.x + beside(handle)} y={at.y + 18}>
-                {nameOf(plan, handle)}
-              </text>
+              {!handle.startsWith('bend ') && (
+                <text x={at.x + beside(handle)} y={at.y + 18}>
+                  {nameOf(plan, handle)}
+                </text>
+              )}
             </g>
           );
         })}
     </svg>
-  );
-}
-
-/** Within how far a phone finds its level on the band that reaches least. */
-function Reach(props: {
-  booster: NonNullable<RoofPlan['booster']>;
-  boosted: NonNullable<Reckoned['boosted']>;
-  px: (p: Point) => Point;
-  scale: number;
-}) {
-  const least = [...props.boosted.bands].sort((a, b) => a.radiusM - b.radiusM)[0];
-  if (!least || least.radiusM === 0) {
-    return null;
-  }
-  const at = props.px({ x: props.booster.insideX, y: props.booster.insideY });
-  const radius = least.radiusM * props.scale;
-  return (
-    <g className="reach" clipPath="url(#on-roof)">
-      <circle cx={at.x} cy={at.y} r={radius} />
-      <text x={Math.max(4, at.x - radius + 5)} y={at.y - 14}>
-        {least.band} reaches to here
-      </text>
-    </g>
-  );
-}
-
-/** The way of the leads, along the vehicle and across it; what the leads are too short for is dashed. */
-function Lead(props: { plan: RoofPlan; reckoned: Reckoned; px: (p: Point) => Point }) {
-  const { plan, reckoned, px } = props;
-  const from = spotOf(plan, 'antenna') ?? reckoned.best[0];
-  const device = spotOf(plan, 'device');
-  if (!from || !device || !reckoned.run) {
-    return null;
-  }
-  const entry = spotOf(plan, 'entry');
-  const along = (a: Point, b: Point) => [{ x: b.x, y: a.y }, b];
-  const points = [from, ...(entry ? [...along(from, entry), ...along(entry, device)] : along(from, device))];
-  return (
-    <polyline
-      points={points
-        .map(px)
-        .map((p) => `${p.x},${p.y}`)
-        .join(' ')}
-      className={reckoned.run.extensionM > 0 ? 'lead short' : 'lead'}
-      role="img"
-      aria-label={`Leads, ${fixed(reckoned.run.wantedM, 1)} m`}
-    />
   );
 }
 

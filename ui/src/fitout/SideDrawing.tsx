@@ -17,8 +17,10 @@ export function SideDrawing(props: {
   const { plan, reckoned, width, system } = props;
   const antenna = plan.antenna;
   const place = reckoned.here ?? reckoned.best[0] ?? null;
+  const mast = plan.mast;
   const top = Math.max(
     reckoned.limitM,
+    mast?.raisedM ?? 0,
     reckoned.heightM + Math.max(0.3, ...plan.things.map((t) => t.heightM ?? 0), antenna?.heightM ?? 0),
   );
   const scale = (HEIGHT - 2 * ROOM) / top;
@@ -30,6 +32,8 @@ export function SideDrawing(props: {
   const floor = y(WHEEL_M);
   const trailer = plan.shape === 'trailer';
   const said = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
+  /** A mast stands at the rear, where a ladder or a hitch carries it. */
+  const foot = x(reckoned.lengthM * 0.97);
   const over = antenna !== null && reckoned.heightM + antenna.heightM > reckoned.limitM;
   return (
     <svg
@@ -78,6 +82,35 @@ export function SideDrawing(props: {
           className={over ? 'antenna over' : 'antenna'}
           style={reckoned.here ? undefined : hatched(over ? 'rust' : 'kelp')}
         />
+      )}
+      {mast?.raisedM != null && (
+        <g>
+          <line x1={foot} x2={foot} y1={roof} y2={y(mast.raisedM)} className="mast" />
+          <rect
+            x={foot - 4}
+            y={y(mast.raisedM)}
+            width={8}
+            height={Math.max(8, 0.4 * scale)}
+            className="antenna"
+          />
+          <text x={foot - 8} y={y(mast.raisedM) + 10} textAnchor="end">
+            parked: {said(mast.raisedM)}
+          </text>
+        </g>
+      )}
+      {mast?.laidM != null && (
+        <g>
+          <line
+            x1={x(reckoned.lengthM * 0.45)}
+            x2={foot}
+            y1={roof - mast.laidM * scale}
+            y2={roof - mast.laidM * scale}
+            className={reckoned.heightM + mast.laidM > reckoned.limitM ? 'mast laid over' : 'mast laid'}
+          />
+          <text x={x(reckoned.lengthM * 0.45)} y={roof - mast.laidM * scale - 4}>
+            driving: {said(reckoned.heightM + mast.laidM)}
+          </text>
+        </g>
       )}
       <line x1={ROOM} x2={width - ROOM} y1={y(reckoned.limitM)} y2={y(reckoned.limitM)} className="limit" />
       <text x={width - ROOM} y={y(reckoned.limitM) - 4} textAnchor="end">

@@ -8,7 +8,10 @@ import { Num } from './Num';
 type Thing = RoofPlan['things'][number];
 
 /** So large something is drawn at first, in the middle of the roof. */
-const FIRST = { lengthM: 0.4, widthM: 0.4, heightM: 0.1, clearM: null };
+const FIRST = { lengthM: 0.4, widthM: 0.4, heightM: 0.1, clearM: null, freeMm: null };
+
+/** What leads pass through is small. */
+const FIRST_INLET = { ...FIRST, lengthM: 0.1, widthM: 0.1, heightM: 0.03 };
 
 /** What is on the roof and under it, each by its numbers; what is chosen on the drawing is open. */
 export function Things(props: {
@@ -37,7 +40,13 @@ export function Things(props: {
         ...plan,
         things: [
           ...plan.things,
-          { ...FIRST, kind, name, x: props.size.lengthM / 2 - 0.2, y: props.size.widthM / 2 - 0.2 },
+          {
+            ...(kind === 'inlet' ? FIRST_INLET : FIRST),
+            kind,
+            name,
+            x: props.size.lengthM / 2 - 0.2,
+            y: props.size.widthM / 2 - 0.2,
+          },
         ],
       },
       'add',
@@ -122,6 +131,15 @@ export function Things(props: {
                 usual={0}
                 onChange={(clearM) => put(i, { clearM }, 'clear')}
               />
+              {t.kind === 'inlet' && (
+                <Num
+                  name={`thing-${i}-free`}
+                  label="Passes, across"
+                  unit="mm"
+                  value={t.freeMm}
+                  onChange={(freeMm) => put(i, { freeMm }, 'free')}
+                />
+              )}
               <div className="beside-field">
                 <Button
                   onClick={() => {
@@ -141,7 +159,7 @@ export function Things(props: {
         <Select
           id="add-thing"
           value={null}
-          placeholder="vent, solar panel, wiring …"
+          placeholder="vent, solar panel, way in, wiring …"
           onChange={(kind: string | null) => kind && add(kind)}
           options={fitout.kinds.map((k) => ({
             value: k.key,

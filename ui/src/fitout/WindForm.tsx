@@ -6,6 +6,16 @@ import { Num } from './Num';
 
 type Mast = NonNullable<RoofPlan['mast']>;
 
+const FIRST: Mast = {
+  areaM2: 0.1,
+  leverM: 1.5,
+  clampNm: null,
+  raisedM: null,
+  laidM: null,
+  weightKg: null,
+  holdsKg: null,
+};
+
 /** What the wind does at the clamp of a mast. */
 export function WindForm(props: {
   plan: RoofPlan;
@@ -19,22 +29,18 @@ export function WindForm(props: {
     return (
       <Part title="A mast" small="what the wind does at its clamp">
         <div className="buttons">
-          <Button
-            onClick={() => change({ ...plan, mast: { areaM2: 0.1, leverM: 1.5, clampNm: null } }, 'mast')}
-          >
-            Reckon a mast
-          </Button>
+          <Button onClick={() => change({ ...plan, mast: FIRST }, 'mast')}>Reckon a mast</Button>
         </div>
       </Part>
     );
   }
-  const num = (key: keyof Mast, label: string, unit: string, usual?: number) => (
+  const num = (key: keyof Mast, label: string, unit: string, usual?: number | null) => (
     <Num
       name={`mast-${key}`}
       label={label}
       unit={unit}
       required={usual === undefined}
-      usual={usual}
+      usual={usual ?? undefined}
       value={mast[key]}
       onChange={(value) => change({ ...plan, mast: { ...mast, [key]: value } }, `mast ${key}`)}
     />
@@ -70,6 +76,10 @@ export function WindForm(props: {
         {num('areaM2', 'Area of the antenna', 'm²')}
         {num('leverM', 'Clamp to its middle', 'm')}
         {num('clampNm', 'The clamp holds', 'N·m', 50)}
+        {num('raisedM', 'Raised: its top over the ground', 'm', null)}
+        {num('laidM', 'Laid down: over the roof', 'm', null)}
+        {num('weightKg', 'It weighs, antenna and all', 'kg', null)}
+        {num('holdsKg', 'Clamp or ladder carries', 'kg', null)}
         <div className="beside-field">
           <Button onClick={() => change({ ...plan, mast: null }, 'mast off')}>Take it off</Button>
         </div>

@@ -29,8 +29,28 @@ const PLAN: RoofPlan = {
   wallMm: null,
   doubleSkin: null,
   things: [
-    { kind: 'vent', name: 'Vent', x: 2, y: 0.6, lengthM: 0.4, widthM: 0.4, heightM: 0.1, clearM: null },
-    { kind: 'gas', name: 'Gas line', x: 3, y: 1.2, lengthM: 0.8, widthM: 0.02, heightM: null, clearM: null },
+    {
+      kind: 'vent',
+      name: 'Vent',
+      x: 2,
+      y: 0.6,
+      lengthM: 0.4,
+      widthM: 0.4,
+      heightM: 0.1,
+      clearM: null,
+      freeMm: null,
+    },
+    {
+      kind: 'gas',
+      name: 'Gas line',
+      x: 3,
+      y: 1.2,
+      lengthM: 0.8,
+      widthM: 0.02,
+      heightM: null,
+      clearM: null,
+      freeMm: null,
+    },
   ],
   antenna: ANTENNA,
   cable: {
@@ -41,11 +61,12 @@ const PLAN: RoofPlan = {
     dropM: null,
     entryX: 2,
     entryY: 1,
+    bends: [{ x: 2.5, y: 0.6 }],
     deviceX: 3,
     deviceY: 0.3,
   },
   leads: { count: 4, cableMm: 5, plugMm: 9, stemMm: null, ductMm: null },
-  mast: { areaM2: 0.12, leverM: 2, clampNm: null },
+  mast: { areaM2: 0.12, leverM: 2, clampNm: null, raisedM: 6, laidM: 0.3, weightKg: null, holdsKg: null },
   booster: {
     name: 'Bittern',
     gainDb: 50,
@@ -65,7 +86,16 @@ const PLAN: RoofPlan = {
     reported: [],
     warns: null,
   },
+  router: {
+    closed: true,
+    sunny: false,
+    simInReach: true,
+    ratedC: null,
+    reach: [{ name: 'Bunk', x: 3.6, y: 0.8, outside: false, walls: 1 }],
+  },
+  power: { device: 'Curlew', peakW: null, sourceX: 3.5, sourceY: 1.3, wayM: null, wireMm2: null },
   mains: null,
+  tasks: [],
 };
 const PLACE = {
   x: 0.5,
@@ -132,6 +162,42 @@ const RECKONED = {
     ],
     held: ['Its warning light is on.'],
   },
+  ways: [
+    {
+      inlet: 'Satellite inlet',
+      x: 3.2,
+      y: 0.2,
+      wantedM: 3.4,
+      extensionM: 1.4,
+      lossDb: 1.3,
+      passes: true,
+      says: 'Satellite inlet needs no hole: the leads want 1.4 m more; they pass its 28 mm.',
+    },
+    {
+      inlet: null,
+      x: 0.5,
+      y: 0.8,
+      wantedM: 3,
+      extensionM: 1,
+      lossDb: 1.2,
+      passes: true,
+      says: 'A hole of 15.0 mm beneath the antenna: the leads want 1.0 m more.',
+    },
+  ],
+  router: {
+    notes: ['About 45 °C on a summer’s day; up to what its maker allows is not stated.'],
+    reach: [{ name: 'Bunk', awayM: 0.8, lowDbm: -20.3, highDbm: -28.4, good: 'all that the router has' }],
+  },
+  fed: {
+    wayM: 2.5,
+    supply: 'From 12 V as it is',
+    amps: 2,
+    wireMm2: 1.5,
+    awg: 14,
+    fuseA: 3,
+    dropV: 0.13,
+    notes: [],
+  },
 };
 const FITOUT = {
   plans: [
@@ -152,7 +218,25 @@ const FITOUT = {
   ],
   whys: [{ key: 'clearance', label: 'too near to other gear' }],
   cableClasses: ['195-class'],
-  antennas: [],
+  antennas: [
+    {
+      name: 'Alder',
+      heightM: 0.1,
+      groundPlaneM: null,
+      magnetic: false,
+      leads: 4,
+      leadM: 2,
+      cableClass: '195-class',
+      cableMm: 5,
+      setups: ['Roof dome'],
+    },
+  ],
+  devices: [{ name: 'Curlew', mostW: 22 }],
+  wiresMm2: [1, 1.5, 2.5],
+  weathers: [
+    { key: 'any', label: '' },
+    { key: 'dry', label: 'dry weather and daylight' },
+  ],
 };
 
 let version = 3;
@@ -300,18 +384,24 @@ const TASK = {
   key: 'pilot',
   name: 'Pilot hole of 3 mm, from inside',
   minutes: 10,
+  learned: null,
+  byHand: false,
+  people: 1,
   waitMin: 0,
-  needsDry: false,
-  after: ['Look above the ceiling'],
+  weather: '',
+  after: ['look'],
   cautions: ['Look for wiring first.'],
   from: '2026-09-06T10:20:00',
   until: '2026-09-06T10:30:00',
   lastLook: 'Both sides are clear.',
+  begunAt: null,
   lookedAt: null as string | null,
   doneAt: null as string | null,
   readyAt: null,
   note: null,
   trial: null,
+  filed: null,
+  photos: [],
 };
 
 test('the job sheet shows the next task, its cautions, and the last look before what cannot be undone', async () => {
@@ -339,7 +429,7 @@ test('the job sheet shows the next task, its cautions, and the last look before 
         name: 'Set Alder in sealant',
         waitMin: 720,
         from: '2026-09-07T09:00:00',
-        needsDry: true,
+        weather: 'dry weather and daylight',
       },
     ],
     next: 'pilot',
@@ -357,7 +447,7 @@ test('the job sheet shows the next task, its cautions, and the last look before 
   expect(screen.getAllByText('Look for wiring first.')).not.toEqual([]);
   expect(screen.getByText('It cannot be done in these hours.')).toBeDefined();
   expect(screen.getByText('Mon 7 Sep')).toBeDefined();
-  expect(screen.getByText('10 min, then 12 h to wait, dry')).toBeDefined();
+  expect(screen.getByText(/10 min, then 12 h to wait, dry weather and daylight/)).toBeDefined();
   const done = screen.getByRole('button', { name: /^Done/ });
   expect((done as HTMLButtonElement).disabled).toBe(true);
   await user.click(screen.getByRole('checkbox', { name: /A last look/ }));
@@ -374,8 +464,127 @@ test('the job sheet shows the next task, its cautions, and the last look before 
   await waitFor(() => expect(steps().at(-1)).toMatchObject({ kind: 'note', text: 'by the rail' }));
 });
 
+test('a way in that is there is taken, and the extension goes into a setup', async () => {
+  const user = userEvent.setup();
+  served({
+    'POST /api/fitout/plans/1/extension': { cable: 'Extension 1 m', setup: 3, name: 'Roof dome' },
+  });
+  show(<FitoutView />, '/fit-out?plan=1');
+  expect(await screen.findByText(/Satellite inlet needs no hole/)).toBeDefined();
+  await user.click(screen.getByRole('button', { name: 'Put it into Roof dome' }));
+  expect(await screen.findByText(/Roof dome has Extension 1 m now/)).toBeDefined();
+  expect(bodies('POST /api/fitout/plans/1/extension')).toEqual([{ setup: 'Roof dome' }]);
+  const [take] = screen.getAllByRole('button', { name: 'Take this way' });
+  await user.click(take as HTMLElement);
+  await waitFor(() => expect(kept().at(-1)?.cable).toMatchObject({ entryX: 3.2, entryY: 0.2 }));
+  expect(screen.getByText('From 12 V as it is.', { exact: false })).toBeDefined();
+  expect(screen.getByText('all that the router has')).toBeDefined();
+  await user.click(screen.getByRole('button', { name: 'Add a bend' }));
+  await waitFor(() => expect(kept().at(-1)?.cable?.bends).toHaveLength(2));
+  await user.clear(screen.getByLabelText(/Measured inside, from the front wall/));
+  await user.type(screen.getByLabelText(/Measured inside, from the front wall/), '1');
+  await waitFor(() => expect(kept().at(-1)?.antenna?.x).toBe(1.025));
+});
+
+test('variants stand side by side with what differs', async () => {
+  served({
+    'GET /api/fitout/plans/2': { id: 2, name: 'With a mast', version, plan: { ...PLAN, antenna: null } },
+    'GET /api/fitout/plans/1/job-sheet': { minutes: 500, tasks: [TASK] },
+    'GET /api/fitout/plans/2/job-sheet': new Refused(400, { detail: 'antenna is missing' }),
+  });
+  show(<FitoutView />, '/fit-out?side');
+  expect(await screen.findByRole('heading', { level: 1, name: '2 variants side by side' })).toBeDefined();
+  expect(await screen.findAllByText('0.5 m, 0.8 m')).not.toEqual([]);
+  expect(await screen.findByText('8.3 h')).toBeDefined();
+  expect(screen.getAllByRole('group', { name: 'The roof from above' })).toHaveLength(2);
+  expect(screen.queryByRole('button', { name: /^Vent/ })).toBeNull();
+});
+
+test('tasks are added, changed and filed with their trial and photos', async () => {
+  const user = userEvent.setup();
+  const prove = {
+    ...TASK,
+    key: 'prove',
+    name: 'The trial that proves the gain',
+    trial: 'prove',
+    lastLook: null,
+    photos: [{ id: 7, widthPx: 1600, heightPx: 1200 }],
+    filed: null as object | null,
+  };
+  served({
+    'GET /api/trials/sheets': [{ campsite: 'Saltmarsh Jetty', trial: 'Dome or not' }],
+    'GET /api/trials': [],
+    'GET /api/fitout/plans/1/job-sheet': () => ({
+      plan: 1,
+      name: 'Heron as it is',
+      sentence: 'One task left.',
+      minutes: 60,
+      problem: null,
+      parts: [],
+      tasks: [{ ...TASK, doneAt: '2026-09-06T10:00:00+02:00', lastLook: null }, prove],
+      next: 'prove',
+    }),
+    'POST /api/fitout/plans/1/job-sheet/steps': () => {
+      prove.filed = { id: 4, campsite: 'Saltmarsh Jetty', name: 'Dome or not' };
+      return {};
+    },
+    'POST /api/fitout/plans/1/job-sheet/photos': { id: 8, widthPx: 10, heightPx: 10 },
+    'DELETE /api/fitout/plans/1/job-sheet/photos/7': {},
+    'GET /api/results/trial': new Refused(404, { detail: 'no measurement' }),
+  });
+  show(<FitoutView />, '/fit-out?plan=1&sheet');
+  expect(await screen.findByRole('link', { name: /Plan the trial/ })).toHaveProperty(
+    'search',
+    '?plan&template=before_after&file=1.prove',
+  );
+  expect(screen.getByAltText('The trial that proves the gain, photo 1')).toBeDefined();
+  await user.upload(
+    screen.getByLabelText('Photo of this task'),
+    new File(['x'], 'hole.jpg', { type: 'image/jpeg' }),
+  );
+  await waitFor(() => expect(bodies('POST /api/fitout/plans/1/job-sheet/photos')).toHaveLength(1));
+  await user.click(screen.getByRole('button', { name: 'Take it away' }));
+  expect(await screen.findByText('The photo is taken away.')).toBeDefined();
+  await user.click(screen.getByRole('combobox', { name: /planned already/ }));
+  await user.click(await screen.findByText('Dome or not, Saltmarsh Jetty'));
+  await waitFor(() =>
+    expect(bodies('POST /api/fitout/plans/1/job-sheet/steps').at(-1)).toMatchObject({
+      kind: 'trial',
+      campsite: 'Saltmarsh Jetty',
+      text: 'Dome or not',
+    }),
+  );
+  expect(await screen.findByText('Before and after', { exact: false })).toBeDefined();
+  await user.click(screen.getByRole('button', { name: 'Add a task' }));
+  await user.click(screen.getByRole('button', { name: 'Put it on the sheet' }));
+  expect(screen.getByText('name: what is to be done is missing')).toBeDefined();
+  await user.type(screen.getByLabelText('What is to be done'), 'Paint the plate');
+  await user.click(screen.getByRole('button', { name: 'Put it on the sheet' }));
+  await waitFor(() =>
+    expect(kept().at(-1)?.tasks).toMatchObject([{ key: 'own-1', name: 'Paint the plate', minutes: 30 }]),
+  );
+  await user.click(screen.getByRole('button', { name: 'Change The trial that proves the gain' }));
+  await user.clear(screen.getByLabelText('Takes'));
+  await user.type(screen.getByLabelText('Takes'), '90');
+  await user.click(screen.getByRole('button', { name: 'Keep it' }));
+  await waitFor(() =>
+    expect(kept().at(-1)?.tasks.at(-1)).toMatchObject({ key: 'prove', name: null, minutes: 90 }),
+  );
+});
+
 test('everything that is drawn has a place, a name, and can be moved', () => {
-  expect(handles(PLAN)).toEqual(['thing 0', 'thing 1', 'device', 'entry', 'outside', 'inside', 'antenna']);
+  expect(handles(PLAN)).toEqual([
+    'thing 0',
+    'thing 1',
+    'device',
+    'entry',
+    'bend 0',
+    'source',
+    'reach 0',
+    'outside',
+    'inside',
+    'antenna',
+  ]);
   for (const handle of handles(PLAN)) {
     const moved = movedTo(PLAN, handle, { x: 1.2345, y: 0.5 });
     expect(spotOf(moved, handle)).toMatchObject({ x: snapped(1.2345), y: 0.5 });

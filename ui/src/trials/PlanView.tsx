@@ -2,7 +2,8 @@ import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { Refusal, type Schemas } from '../data/client';
-import { type Design, useDesign, useKeepDesign } from '../data/design';
+import { type Design, type Template, useDesign, useKeepDesign, useTemplates } from '../data/design';
+import { useFileTrial } from '../data/fitout';
 import { useCarriers, useSetups, useStanding } from '../data/names';
 import { useStored } from '../data/useStored';
 import { fixed } from '../format/numbers';
@@ -60,7 +61,22 @@ export function PlanView() {
   const [typed, setTyped] = useState(() => begun(query));
   const asked = typed.contenders.length > 0 ? typed : { ...typed, contenders: usual(setups, carriers, line) };
   const [template, setTemplate] = useState('');
+  const [wanted] = useState(() => query.get('template'));
+  const templates = useTemplates().data;
   const change = (part: Partial<Asked>) => setTyped({ ...asked, ...part });
+  const take = (t: Template) => {
+    setTemplate(t.key);
+    change({
+      contenders: t.contenders.map(contenderOf),
+      spread: t.spread.join(', '),
+      ...(t.seed === null ? {} : { seed: String(t.seed) }),
+    });
+  };
+  const asks = template === '' ? templates?.find((t) => t.key === wanted) : undefined;
+  if (asks) {
+    // the one of the address is taken once, as soon as it is known
+    take(asks);
+  }
   useEffect(() => {
     setQuery(addressOf(typed), { replace: true });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the address follows what is asked, and nothing else
@@ -111,17 +127,7 @@ export function PlanView() {
         )
       }
     >
-      <StartFrom
-        chosen={template}
-        choose={(t) => {
-          setTemplate(t.key);
-          change({
-            contenders: t.contenders.map(contenderOf),
-            spread: t.spread.join(', '),
-            ...(t.seed === null ? {} : { seed: String(t.seed) }),
-          });
-        }}
-      />
+      <StartFrom chosen={template} choose={take} />
       <Contenders
         problem={problem}
         contenders={asked.contenders}
@@ -162,6 +168,7 @@ function Keep({ asked, campsite }: { asked: Asked; campsite: string | null }) {
   const [name, setName, clear] = useStored('trials.name', '');
   const [missing, setMissing] = useState(false);
   const keep = useKeepDesign();
+  const file = useFileTrial();
   const navigate = useNavigate();
   const problem =
     keep.error instanceof Refusal
@@ -183,6 +190,7 @@ function Keep({ asked, campsite }: { asked: Asked; campsite: string | null }) {
             {
               onSuccess: (sheet) => {
                 clear();
+                file(asked.file, sheet.campsite, sheet.trial);
                 void navigate(
                   `/trials?${new URLSearchParams({ campsite: sheet.campsite, sheet: sheet.trial })}`,
                 );

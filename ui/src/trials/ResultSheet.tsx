@@ -15,7 +15,7 @@ import { Earlier } from './Earlier';
 import { Effects } from './Effects';
 import { EveryRun } from './EveryRun';
 import { GridOf } from './GridOf';
-import { OfBands } from './OfBands';
+import { OfBands } from '../parts/OfBands';
 import { planOf } from './planAddress';
 import { RoundByRound } from './RoundByRound';
 

@@ -29,6 +29,7 @@ export function StartFrom(props: { chosen: string; choose: (template: Template) 
           ),
         }))}
       />
+      {chosen?.lacking && <p className="loss">{chosen.lacking}</p>}
       {chosen?.notes.map((note) => (
         <p className="small" key={note}>
           {note}

@@ -128,6 +128,7 @@ test('what is asked stands in the address, and comes back out of it', () => {
     saving: 'data',
     order: 'drawn',
     seed: '5',
+    file: '1.prove',
   };
   expect(askedIn(addressOf(asked))).toEqual(asked);
   expect(requestOf(asked)).toMatchObject({ difference: 1.4, minutes: 90, gb: null, seed: 5, order: 'drawn' });

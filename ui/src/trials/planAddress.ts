@@ -22,6 +22,8 @@ export interface Asked {
   seed: string;
   /** Times of day such as 08:00, with commas between. */
   spread: string;
+  /** The task of a build that it is filed with: the plan, a dot, its key. */
+  file: string;
 }
 
 const USUAL = {
@@ -32,9 +34,10 @@ const USUAL = {
   saving: 'time',
   order: 'turning',
   spread: '',
+  file: '',
 };
 
-const FIELDS = ['difference', 'kind', 'minutes', 'gb', 'saving', 'order', 'seed', 'spread'] as const;
+const FIELDS = ['difference', 'kind', 'minutes', 'gb', 'saving', 'order', 'seed', 'spread', 'file'] as const;
 
 /** A setup as it is, on a carrier. */
 export const asItIs = (setup: string, carrier: string): Contender => ({

@@ -32,9 +32,12 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 @ApiTest
 @TestPropertySource(properties = "syntoma.demo=true")
 class EveryOperationTest {
-    /** Marks what a router says, and none is set here; keeps where bearings cross, and none do. */
+    /**
+     * Marks what a router says, and none is set here; keeps where bearings cross, and none do; lengthens leads, and those of the demo
+     * reach.
+     */
     private static final List<String> OF_WHAT_IS_NOT_HERE =
-            List.of("POST /api/walks/{id}/marks", "POST /api/aim/crossings");
+            List.of("POST /api/walks/{id}/marks", "POST /api/aim/crossings", "POST /api/fitout/plans/{id}/extension");
 
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
@@ -311,7 +314,7 @@ class EveryOperationTest {
                     "{id}", requests.gear("Thin extension 3 m").get("id").asText());
         }
         if (path.startsWith("/api/fitout/plans/{id}")) {
-            return path.replace("{id}", roofPlan());
+            return path.replace("{id}", roofPlan()).replace("{photo}", "1");
         }
         if (operation.startsWith("POST /api/practice/{id}")) {
             return path.replace(

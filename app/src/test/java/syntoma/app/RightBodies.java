@@ -8,15 +8,19 @@ final class RightBodies {
     private static final String ROOF =
             "{\"shape\":\"panel-van\",\"lengthM\":4,\"widthM\":1.7,\"thicknessMm\":30,\"wallMm\":25,\"doubleSkin\":true,"
                     + "\"things\":[{\"kind\":\"vent\",\"name\":\"Vent\",\"x\":2,\"y\":0.6,\"lengthM\":0.4,\"widthM\":0.4,"
-                    + "\"heightM\":0.1,\"clearM\":0.05}],\"antenna\":{\"name\":\"Alder\",\"lengthM\":0.2,\"widthM\":0.2,"
+                    + "\"heightM\":0.1,\"clearM\":0.05,\"freeMm\":null}],\"antenna\":{\"name\":\"Alder\",\"lengthM\":0.2,\"widthM\":0.2,"
                     + "\"heightM\":0.1,\"clearanceM\":0.5,\"groundPlaneM\":0.2,\"plateM\":0,\"fixing\":\"drilled\","
                     + "\"holeMm\":20,\"x\":1,\"y\":0.8},\"cable\":{\"cableClass\":\"195-class\",\"leadM\":3,\"slackM\":0.3,"
-                    + "\"dripLoopM\":0.2,\"dropM\":1,\"entryX\":null,\"entryY\":null,\"deviceX\":3,\"deviceY\":1},"
+                    + "\"dripLoopM\":0.2,\"dropM\":1,\"entryX\":null,\"entryY\":null,\"bends\":[{\"x\":2,\"y\":1}],\"deviceX\":3,\"deviceY\":1},"
                     + "\"leads\":{\"count\":4,\"cableMm\":5,\"plugMm\":9,\"stemMm\":18,\"ductMm\":25},\"mast\":{\"areaM2\":0.1,"
-                    + "\"leverM\":2,\"clampNm\":50},\"booster\":{\"name\":\"Bittern\",\"gainDb\":50,\"outputDbm\":10,"
+                    + "\"leverM\":2,\"clampNm\":50,\"raisedM\":6,\"laidM\":0.3,\"weightKg\":5,\"holdsKg\":9},\"booster\":{\"name\":\"Bittern\",\"gainDb\":50,\"outputDbm\":10,"
                     + "\"outsideX\":1,\"outsideY\":0.8,\"outsideUpM\":0.2,\"outsideGainDbi\":7,\"insideX\":3,\"insideY\":0.8,"
                     + "\"insideDownM\":0.5,\"insideGainDbi\":2,\"facing\":false,\"donorRsrpDbm\":-95,\"donorSinrDb\":5,"
-                    + "\"targetDbm\":-100,\"reported\":[{\"band\":\"B20\",\"gainDb\":40}],\"warns\":false},\"mains\":true}";
+                    + "\"targetDbm\":-100,\"reported\":[{\"band\":\"B20\",\"gainDb\":40}],\"warns\":false},\"router\":{\"closed\":true,\"sunny\":false,"
+                    + "\"simInReach\":true,\"ratedC\":60,\"reach\":[{\"name\":\"Bunk\",\"x\":3,\"y\":1,\"outside\":false,"
+                    + "\"walls\":1}]},\"power\":{\"device\":\"Curlew\",\"peakW\":20,\"sourceX\":3,\"sourceY\":1,\"wayM\":3,"
+                    + "\"wireMm2\":1.5},\"mains\":true,\"tasks\":[{\"key\":\"own-1\",\"name\":\"Paint\",\"minutes\":20,\"people\":1,"
+                    + "\"waitMin\":60,\"weather\":\"dry\",\"after\":[\"roof-test\"],\"before\":[\"route\"]}]}";
 
     private RightBodies() {}
 
@@ -61,7 +65,8 @@ final class RightBodies {
         bodies.put("POST /api/fitout/reckoned", ROOF);
         bodies.put(
                 "POST /api/fitout/plans/{id}/job-sheet/steps",
-                "{\"task\":\"gather\",\"kind\":\"note\",\"text\":\"the long ladder\"}");
+                "{\"task\":\"gather\",\"kind\":\"note\",\"text\":\"the long ladder\",\"campsite\":null}");
+        bodies.put("POST /api/fitout/plans/{id}/extension", "{\"setup\":\"Roof dome\"}");
         bodies.put("POST /api/practice/{id}/effort", "{\"rounds\":5,\"runs\":2}");
         bodies.put("POST /api/practice/{id}/trial", "{\"rounds\":5,\"runs\":2}");
         bodies.put("POST /api/practice/{id}/verdict", "{\"said\":\"better\"}");

@@ -43,7 +43,16 @@ public class RoofBench {
     private final Search search = new Search(
             new Roof(LENGTH_M, WIDTH_M, Shell.STEEL, 30, true, 2.9, 4, things(RoofBench::thing)),
             new Foot("Alder", 0.2, 0.2, 0.1, 0.5, 0.2, 0, Foot.Fixing.DRILLED, 20),
-            new Cabling(new Spot(6, 0.4), 1, Optional.empty(), 3, 0.3, 0.2, CableClass.named("195-class"), 1800));
+            new Cabling(
+                    new Spot(6, 0.4),
+                    1,
+                    Optional.empty(),
+                    List.of(),
+                    3,
+                    0.3,
+                    0.2,
+                    CableClass.named("195-class"),
+                    1800));
 
     private static <T> List<T> things(IntFunction<T> thing) {
         return IntStream.range(0, THINGS).mapToObj(thing).toList();
@@ -58,7 +67,7 @@ public class RoofBench {
     }
 
     private static Thing thing(int i) {
-        return new Thing(Thing.Kind.PANEL, "Panel " + i, new Rect(x(i), y(i), 0.6, 0.4), 0.05 + i % 3 * 0.1, 0);
+        return new Thing(Thing.Kind.PANEL, "Panel " + i, new Rect(x(i), y(i), 0.6, 0.4), 0.05 + i % 3 * 0.1, 0, 0);
     }
 
     @Benchmark

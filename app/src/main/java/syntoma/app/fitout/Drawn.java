@@ -3,6 +3,7 @@ package syntoma.app.fitout;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
 import syntoma.app.fitout.RoofPlan.RoofAntenna;
@@ -22,6 +23,7 @@ import syntoma.core.roof.BoosterPlan;
 import syntoma.core.roof.Cabling;
 import syntoma.core.roof.Foot;
 import syntoma.core.roof.HoleFinder;
+import syntoma.core.roof.Mast;
 import syntoma.core.roof.Passage;
 import syntoma.core.roof.Rect;
 import syntoma.core.roof.Roof;
@@ -44,7 +46,7 @@ record Drawn(
         Optional<Spot> chosen,
         HoleFinder holes,
         Optional<Passage> passage,
-        Optional<Wind> wind,
+        Optional<Mast> mast,
         Optional<BoosterPlan> booster) {
     private static final String USUAL_CABLE = "195-class";
 
@@ -93,7 +95,7 @@ record Drawn(
                         .map(a -> new Spot(on("antenna.x", a.x()), on("antenna.y", a.y()))),
                 InvalidInput.naming("wallMm", () -> new HoleFinder(wallMm, wallMm, roof.lengthM(), roof.widthM())),
                 Optional.ofNullable(plan.leads()).map(Drawn::passage),
-                Optional.ofNullable(plan.mast()).map(Drawn::wind),
+                Optional.ofNullable(plan.mast()).map(Drawn::mast),
                 Optional.ofNullable(plan.booster()).map(b -> InvalidInput.naming("booster", () -> booster(b, roof))));
     }
 
@@ -111,12 +113,19 @@ record Drawn(
         return passage;
     }
 
-    private static Wind wind(RoofMast mast) {
-        Wind wind = InvalidInput.naming("mast", () -> new Wind(mast.areaM2(), mast.leverM()));
-        if (mast.clampNm() != null) {
-            InvalidInput.naming("mast.clampNm", () -> wind.takeDownAboveKmh(mast.clampNm()));
-        }
-        return wind;
+    private static Mast mast(RoofMast mast) {
+        return InvalidInput.naming("mast", () -> {
+            Wind wind = new Wind(mast.areaM2(), mast.leverM());
+            if (mast.clampNm() != null) {
+                InvalidInput.naming("mast.clampNm", () -> wind.takeDownAboveKmh(mast.clampNm()));
+            }
+            return new Mast(
+                    wind,
+                    Optionals.optional(mast.raisedM()),
+                    Optionals.optional(mast.laidM()),
+                    Optionals.optional(mast.weightKg()),
+                    Optionals.optional(mast.holdsKg()));
+        });
     }
 
     private static double on(String field, double value) {
@@ -133,7 +142,8 @@ record Drawn(
                 String.valueOf(t.name()),
                 new Rect(t.x(), t.y(), t.lengthM(), t.widthM()),
                 or(t.heightM(), 0.1),
-                or(t.clearM(), 0));
+                or(t.clearM(), 0),
+                or(t.freeMm(), 0));
     }
 
     private static Foot foot(RoofAntenna a, Roof roof) {
@@ -163,6 +173,11 @@ record Drawn(
                         : Optional.of(new Spot(
                                 Values.within("entryX", c.entryX(), -20, 20, "m"),
                                 Values.within("entryY", c.entryY(), -20, 20, "m"))),
+                c.bends().stream()
+                        .map(bend -> new Spot(
+                                Values.within("bend", bend.x(), -20, 20, "m"),
+                                Values.within("bend", bend.y(), -20, 20, "m")))
+                        .toList(),
                 or(c.leadM(), USUAL_LEAD_M),
                 or(c.slackM(), USUAL_SLACK_M),
                 or(c.dripLoopM(), USUAL_DRIP_LOOP_M),
@@ -175,7 +190,7 @@ record Drawn(
     /** A device under the middle of the roof. */
     private static Cabling beneath(Roof roof) {
         Spot middle = roof.outline().centre();
-        return cabling(new RoofCable(null, null, null, null, null, null, null, middle.x(), middle.y()));
+        return cabling(new RoofCable(null, null, null, null, null, null, null, List.of(), middle.x(), middle.y()));
     }
 
     private static BoosterPlan booster(RoofBooster b, Roof roof) {
@@ -194,6 +209,11 @@ record Drawn(
                 b.donorRsrpDbm(),
                 Optionals.optional(b.donorSinrDb()),
                 or(b.targetDbm(), BoosterPlacing.USUAL_TARGET_DBM));
+    }
+
+    /** The hole that the leads want one at a time, or the antenna’s stem, in mm. */
+    OptionalDouble boreMm() {
+        return passage.map(p -> OptionalDouble.of(p.bore().holeMm())).orElse(OptionalDouble.empty());
     }
 
     /** What the leads lose on a band: with what they have, and with the extension that they need here. */

@@ -19,7 +19,10 @@ class FitoutController {
     private final RoofPlans plans;
     private final RoofReckoning reckoning;
 
-    FitoutController(RoofPlans plans, RoofReckoning reckoning) {
+    private final Extensions extensions;
+
+    FitoutController(RoofPlans plans, RoofReckoning reckoning, Extensions extensions) {
+        this.extensions = extensions;
         this.plans = plans;
         this.reckoning = reckoning;
     }
@@ -56,6 +59,12 @@ class FitoutController {
     @PostMapping("/plans/{id}/restored")
     RoofPlans.RoofPlanView restore(@PathVariable long id) {
         return plans.restore(id);
+    }
+
+    /** Puts the extension that a plan comes to into a setup with its antenna. */
+    @PostMapping("/plans/{id}/extension")
+    Extensions.ExtensionPut extend(@PathVariable long id, @RequestBody Extensions.ExtensionRequest asked) {
+        return extensions.put(id, asked);
     }
 
     /** What a plan comes to; nothing is kept. */

@@ -49,6 +49,9 @@ class JobCalendar {
             if (task.lastLook() != null) {
                 words.add("Before it: " + task.lastLook());
             }
+            if (!task.weather().isEmpty()) {
+                words.add("Wants " + task.weather() + ".");
+            }
             if (!words.isEmpty()) {
                 event.setDescription(String.join(" ", words));
             }

@@ -1,11 +1,14 @@
 package syntoma.app.fitout;
 
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.lang.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -20,10 +23,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/fitout/plans/{id}/job-sheet")
 class JobSheetController {
     private final JobSheets sheets;
+    private final JobSteps steps;
+    private final JobPhotos photos;
     private final JobCalendar calendar;
 
-    JobSheetController(JobSheets sheets, JobCalendar calendar) {
+    JobSheetController(JobSheets sheets, JobSteps steps, JobPhotos photos, JobCalendar calendar) {
         this.sheets = sheets;
+        this.steps = steps;
+        this.photos = photos;
         this.calendar = calendar;
     }
 
@@ -41,8 +48,38 @@ class JobSheetController {
     /** Enters what was done of a task. */
     @PostMapping("/steps")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void enter(@PathVariable long id, @RequestBody JobSheets.JobRequest asked) {
-        sheets.enter(id, asked);
+    void enter(@PathVariable long id, @RequestBody JobSteps.JobRequest asked) {
+        steps.enter(id, asked);
+    }
+
+    /** Adds a photo to a task: JPEG, PNG, GIF, BMP or TIFF of up to 25 MB; it is kept smaller, and without where it was taken. */
+    @PostMapping(path = "/photos", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    JobPhotos.JobPhotoView photo(
+            @PathVariable long id, @RequestParam @Nullable String task, @RequestBody byte[] photo) {
+        return photos.add(id, task, photo);
+    }
+
+    /** A photo. */
+    @GetMapping(path = "/photos/{photo}", produces = MediaType.IMAGE_JPEG_VALUE)
+    ResponseEntity<byte[]> photo(@PathVariable long id, @PathVariable long photo) {
+        return ResponseEntity.ok()
+                .cacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePrivate().immutable())
+                .body(photos.read(id, photo));
+    }
+
+    @DeleteMapping("/photos/{photo}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removePhoto(@PathVariable long id, @PathVariable long photo) {
+        photos.remove(id, photo);
+    }
+
+    /** Brings back a photo that was taken away. */
+    @PostMapping("/photos/{photo}/restored")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void restorePhoto(@PathVariable long id, @PathVariable long photo) {
+        photos.restore(id, photo);
     }
 
     /** The tasks at their times, for a calendar. */

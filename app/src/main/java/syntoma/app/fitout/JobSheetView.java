@@ -4,6 +4,7 @@ import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.lang.Nullable;
+import syntoma.app.trial.Plans;
 
 /**
  * A build as a sheet of tasks, in the order in which they are done.
@@ -28,25 +29,36 @@ record JobSheetView(
      *
      * @param from when it is planned, by the clock there; null where it does not fit into the hours
      * @param waitMin until what rests on it may begin
-     * @param after the names of what comes before it
+     * @param learned from how many times its minutes were learned; null where they are usual ones
+     * @param byHand whether it, or how long it takes, was put in by hand
+     * @param weather that it wants; empty where any will do
+     * @param after the keys of what comes before it
      * @param lastLook what is ticked before it, because it cannot be undone; null where it can
      * @param readyAt when what it waits for has waited long enough; null where that is not done, or there is nothing to wait for
+     * @param begunAt when hands began with it; null where that was not said
      * @param trial whether it is a trial: roof-test before anything is fixed, prove when all is done; null where it is none
+     * @param filed the trial that is filed with it
      */
     record JobTask(
             String key,
             String name,
             int minutes,
+            @Nullable Integer learned,
+            boolean byHand,
+            int people,
             int waitMin,
-            boolean needsDry,
+            String weather,
             List<String> after,
             List<String> cautions,
             @Nullable LocalDateTime from,
             @Nullable LocalDateTime until,
             @Nullable String lastLook,
+            @Nullable OffsetDateTime begunAt,
             @Nullable OffsetDateTime lookedAt,
             @Nullable OffsetDateTime doneAt,
             @Nullable OffsetDateTime readyAt,
             @Nullable String note,
-            @Nullable String trial) {}
+            @Nullable String trial,
+            @Nullable Plans.PlannedTrial filed,
+            List<JobPhotos.JobPhotoView> photos) {}
 }

@@ -1,7 +1,5 @@
 package syntoma.app.fitout;
 
-import jakarta.persistence.EntityManager;
-import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -9,11 +7,9 @@ import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -22,18 +18,14 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.need.Vehicles;
-import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.trial.Plans;
 import syntoma.core.jobsheet.Build;
 import syntoma.core.jobsheet.Caution;
 import syntoma.core.jobsheet.Hours;
 import syntoma.core.jobsheet.Schedule;
 import syntoma.core.jobsheet.Task;
 import syntoma.core.jobsheet.TaskList;
-import syntoma.core.roof.Foot;
-import syntoma.core.roof.Passage;
-import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -41,7 +33,6 @@ import syntoma.core.unit.Values;
 @Service
 @Transactional
 class JobSheets {
-    private static final int LONGEST_NOTE = 400;
     private static final int MOST_DAYS = 30;
     private static final int USUAL_DAYS = 3;
     private static final LocalTime USUAL_FROM = LocalTime.of(9, 0);
@@ -49,9 +40,9 @@ class JobSheets {
     private static final int SECONDS_PER_MIN = 60;
     private static final int MOST_SCHEDULES = 32;
 
-    private final EntityManager entities;
-    private final RoofPlans plans;
-    private final Vehicles vehicles;
+    private final JobSteps steps;
+    private final JobPhotos photos;
+    private final Plans trials;
     private final Clock clock;
 
     /** The latest: a sheet is looked at every few seconds from every device, and its schedule is always the same. */
@@ -62,15 +53,15 @@ class JobSheets {
         }
     });
 
-    JobSheets(EntityManager entities, RoofPlans plans, Vehicles vehicles, Clock clock) {
-        this.entities = entities;
-        this.plans = plans;
-        this.vehicles = vehicles;
+    JobSheets(JobSteps steps, JobPhotos photos, Plans trials, Clock clock) {
+        this.steps = steps;
+        this.photos = photos;
+        this.trials = trials;
         this.clock = clock;
     }
 
     /** What a schedule follows from. */
-    private record Asked(Build build, Hours hours) {}
+    private record Asked(List<Task> tasks, Hours hours) {}
 
     /** A schedule, or why there is none. */
     private record Planned(Optional<Schedule> schedule, @Nullable String problem) {}
@@ -83,43 +74,6 @@ class JobSheets {
             @Nullable String until,
             @Nullable Integer people) {}
 
-    /** Something done of a task. */
-    enum JobDeed {
-        LOOKED,
-        NOT_LOOKED,
-        DONE,
-        NOT_DONE,
-        NOTE;
-
-        String label() {
-            return name().toLowerCase(Locale.ROOT).replace('_', '-');
-        }
-    }
-
-    /** Something done of a task; {@code kind} is looked, not-looked, done, not-done or note. */
-    record JobRequest(@Nullable String task, @Nullable String kind, @Nullable String text) {}
-
-    /** A build with what was done of it. */
-    private record Open(RoofPlans.RoofPlanView plan, Build build, TaskList tasks, Map<String, JobStep> steps) {
-        boolean isDone(String task) {
-            JobStep step = steps.get(task);
-            return step != null && step.doneAt != null;
-        }
-
-        /** The tasks that come directly before one and are not done. */
-        List<Task> open(Task task) {
-            return tasks.before(task).stream().filter(t -> !isDone(t.key())).toList();
-        }
-
-        /** When what it waits for has waited long enough; empty where that is not done, or nothing waits. */
-        Optional<OffsetDateTime> readyAt(Task task) {
-            return tasks.before(task).stream()
-                    .filter(t -> t.waitMin() > 0 && isDone(t.key()))
-                    .map(t -> steps.get(t.key()).doneAt.plusMinutes(t.waitMin()))
-                    .max(Comparator.naturalOrder());
-        }
-    }
-
     /**
      * The sheet of a plan.
      *
@@ -127,109 +81,99 @@ class JobSheets {
      */
     @Transactional(readOnly = true)
     JobSheetView of(long plan, JobHours asked) {
-        return view(open(plan), asked);
+        return view(steps.open(plan), asked);
     }
 
-    private Open open(long id) {
-        RoofPlans.RoofPlanView plan = plans.view(id);
-        Build build = build(plan.plan());
-        Map<String, JobStep> steps = entities.createQuery("from JobStep s where s.planId = :plan", JobStep.class)
-                .setParameter("plan", id)
-                .getResultStream()
-                .collect(Collectors.toMap(s -> s.task, Function.identity()));
-        return new Open(plan, build, build.tasks(), steps);
-    }
-
-    private Build build(RoofPlan plan) {
-        if (plan.antenna() == null) {
-            throw new InvalidInput("antenna", "antenna is missing; say in the plan which one is built in");
-        }
-        Drawn drawn = Drawn.of(plan, vehicles.vehicle());
-        Foot foot = drawn.search().orElseThrow().foot();
-        return new Build(
-                foot.name(),
-                foot.fixing(),
-                drawn.roof().shell(),
-                plan.leads() == null ? 1 : plan.leads().count(),
-                drawn.passage().map(Passage::bore).map(Passage.Bore::holeMm).orElse(foot.holeMm()),
-                plan.mast() != null,
-                plan.booster() != null,
-                Boolean.TRUE.equals(plan.mains()));
-    }
-
-    private JobSheetView view(Open open, JobHours asked) {
+    private JobSheetView view(OpenSheet open, JobHours asked) {
+        JobBuilds.JobBuild made = open.made();
         LocalDate first = asked.start() == null ? today().plusDays(1) : date(asked.start());
-        Planned planned = planned(open.build, hours(asked));
+        Planned planned = planned(made.tasks(), hours(asked));
         Map<String, Schedule.Slot> slots = new HashMap<>();
         planned.schedule.ifPresent(
                 s -> s.slots().forEach(slot -> slots.put(slot.task().key(), slot)));
-        List<JobSheetView.JobTask> tasks = planned.schedule
-                .map(s -> s.slots().stream().map(Schedule.Slot::task))
-                .orElseGet(() -> open.tasks.inOrder().stream())
-                .map(task -> task(task, open, Optional.ofNullable(slots.get(task.key())), first))
-                .toList();
+        List<Task> tasks = planned.schedule
+                .map(s -> s.slots().stream().map(Schedule.Slot::task).toList())
+                .orElseGet(() -> made.tasks().inOrder());
+        Beside beside = beside(open);
         OffsetDateTime now = OffsetDateTime.now(clock);
         return new JobSheetView(
-                open.plan.id(),
-                open.plan.name(),
+                made.plan().id(),
+                made.plan().name(),
                 sentence(open, tasks),
-                open.tasks.inOrder().stream().mapToInt(Task::minutes).sum(),
+                tasks.stream().mapToInt(Task::minutes).sum(),
                 planned.problem,
-                open.build.parts(),
-                tasks,
+                made.build().parts(),
                 tasks.stream()
-                        .filter(t -> t.doneAt() == null
-                                && open.open(open.tasks.named(t.key()).orElseThrow())
-                                        .isEmpty()
-                                && (t.readyAt() == null || !t.readyAt().isAfter(now)))
-                        .map(JobSheetView.JobTask::key)
+                        .map(task -> task(task, open, beside, Optional.ofNullable(slots.get(task.key())), first))
+                        .toList(),
+                tasks.stream()
+                        .filter(task -> open.isNext(task, now))
+                        .map(Task::key)
                         .findFirst()
                         .orElse(null));
     }
 
-    private Planned planned(Build build, Hours hours) {
-        return schedules.computeIfAbsent(new Asked(build, hours), asked -> {
+    /** What stands with tasks beside their steps. */
+    private record Beside(Map<String, List<JobPhotos.JobPhotoView>> photos, Map<Long, Plans.PlannedTrial> trials) {}
+
+    private Beside beside(OpenSheet open) {
+        List<Long> filed = open.steps().values().stream()
+                .map(s -> s.trialPlanId)
+                .filter(Objects::nonNull)
+                .toList();
+        return new Beside(
+                photos.of(open.made().plan().id()),
+                trials.planned(filed).stream().collect(Collectors.toMap(Plans.PlannedTrial::id, Function.identity())));
+    }
+
+    private Planned planned(TaskList tasks, Hours hours) {
+        return schedules.computeIfAbsent(new Asked(tasks.inOrder(), hours), asked -> {
             try {
-                return new Planned(Optional.of(Schedule.of(build.tasks(), hours)), null);
+                return new Planned(Optional.of(Schedule.of(tasks, hours)), null);
             } catch (IllegalArgumentException tooFew) {
                 return new Planned(Optional.empty(), Text.capital(tooFew.getMessage()) + ".");
             }
         });
     }
 
-    private static String sentence(Open open, List<JobSheetView.JobTask> tasks) {
-        long done = tasks.stream().filter(t -> t.doneAt() != null).count();
-        if (done == tasks.size()) {
-            return open.build.antenna() + " is built in.";
+    private static String sentence(OpenSheet open, List<Task> tasks) {
+        List<Task> left = tasks.stream().filter(t -> !open.isDone(t.key())).toList();
+        if (left.isEmpty()) {
+            return open.made().build().antenna() + " is built in.";
         }
-        int left = tasks.stream()
-                .filter(t -> t.doneAt() == null)
-                .mapToInt(JobSheetView.JobTask::minutes)
-                .sum();
-        String work = Values.rounded(left / (double) SECONDS_PER_MIN, 1) + " h of work";
-        return done == 0
-                ? "Build in " + open.build.antenna() + ": " + tasks.size() + " tasks, about " + work + "."
-                : done + " of " + tasks.size() + " tasks done; about " + work + " left.";
+        int minutes = left.stream().mapToInt(Task::minutes).sum();
+        String work = Values.rounded(minutes / (double) SECONDS_PER_MIN, 1) + " h of work";
+        return left.size() == tasks.size()
+                ? "Build in " + open.made().build().antenna() + ": " + tasks.size() + " tasks, about " + work + "."
+                : tasks.size() - left.size() + " of " + tasks.size() + " tasks done; about " + work + " left.";
     }
 
-    private static JobSheetView.JobTask task(Task task, Open open, Optional<Schedule.Slot> slot, LocalDate first) {
-        JobStep step = open.steps.get(task.key());
+    private static JobSheetView.JobTask task(
+            Task task, OpenSheet open, Beside beside, Optional<Schedule.Slot> slot, LocalDate first) {
+        Optional<JobStep> step = Optional.ofNullable(open.steps().get(task.key()));
+        RoofPlan plan = open.made().plan().plan();
         return new JobSheetView.JobTask(
                 task.key(),
                 task.name(),
                 task.minutes(),
+                open.made().learned().get(task.key()),
+                plan.tasks().stream().anyMatch(own -> own.key().equals(task.key())),
+                task.people(),
                 task.waitMin(),
-                task.needsDry(),
-                open.tasks.before(task).stream().map(Task::name).toList(),
+                task.weather().says(),
+                task.after(),
                 task.cautions().stream().map(Caution::says).toList(),
                 slot.map(s -> at(first, s.from())).orElse(null),
                 slot.map(s -> at(first, s.until())).orElse(null),
                 task.lastLook().orElse(null),
-                step == null ? null : step.lookedAt,
-                step == null ? null : step.doneAt,
+                step.map(s -> s.begunAt).orElse(null),
+                step.map(s -> s.lookedAt).orElse(null),
+                step.map(s -> s.doneAt).orElse(null),
                 open.readyAt(task).orElse(null),
-                step == null ? null : step.note,
-                List.of(Build.ROOF_TEST, Build.PROVE).contains(task.key()) ? task.key() : null);
+                step.map(s -> s.note).orElse(null),
+                List.of(Build.ROOF_TEST, Build.PROVE).contains(task.key()) ? task.key() : null,
+                step.map(s -> s.trialPlanId).map(beside.trials::get).orElse(null),
+                beside.photos.getOrDefault(task.key(), List.of()));
     }
 
     private static LocalDateTime at(LocalDate first, int minute) {
@@ -271,69 +215,5 @@ class JobSheets {
         } catch (DateTimeParseException e) {
             throw new InvalidInput(field, field + " is " + Text.quoted(text) + "; allowed is a time such as 09:00");
         }
-    }
-
-    /**
-     * Enters what was done.
-     *
-     * @throws Conflict when something else comes first
-     */
-    void enter(long plan, JobRequest asked) {
-        // one at a time for each plan, before anything is read: what two devices tick at once is one thing
-        entities.lock(plans.required(plan), LockModeType.PESSIMISTIC_WRITE);
-        Open open = open(plan);
-        Task task = open.tasks
-                .named(String.valueOf(asked.task()))
-                .orElseThrow(() -> new InvalidInput(
-                        "task",
-                        "task is " + Text.quoted(String.valueOf(asked.task())) + ", which is not on the sheet"));
-        JobDeed deed = InvalidInput.naming(
-                "kind", () -> Labels.find("kind", String.valueOf(asked.kind()), JobDeed.values(), JobDeed::label));
-        JobStep step = Optional.ofNullable(open.steps.get(task.key())).orElseGet(() -> {
-            JobStep begun = new JobStep(plan, task.key());
-            entities.persist(begun);
-            return begun;
-        });
-        OffsetDateTime now = OffsetDateTime.now(clock);
-        switch (deed) {
-            case LOOKED -> step.lookedAt = step.lookedAt == null ? now : step.lookedAt;
-            case NOT_LOOKED -> step.lookedAt = null;
-            case DONE -> done(step, task, open, now);
-            case NOT_DONE -> notDone(step, task, open);
-            case NOTE ->
-                step.note = asked.text() == null || asked.text().isBlank()
-                        ? null
-                        : InvalidInput.naming("text", () -> Text.name("text", asked.text(), LONGEST_NOTE));
-        }
-    }
-
-    private static void done(JobStep step, Task task, Open open, OffsetDateTime now) {
-        if (step.doneAt != null) {
-            return;
-        }
-        List<Task> first = open.open(task);
-        if (!first.isEmpty()) {
-            throw new Conflict("first comes: " + first.stream().map(Task::name).collect(Collectors.joining("; ")));
-        }
-        if (task.lastLook().isPresent() && step.lookedAt == null) {
-            throw new Conflict("tick the last look first: " + task.lastLook().get());
-        }
-        Optional<OffsetDateTime> ready = open.readyAt(task);
-        if (ready.isPresent() && ready.get().isAfter(now)) {
-            throw new Conflict("it waits until "
-                    + ready.get().toLocalDateTime().withSecond(0).withNano(0));
-        }
-        step.doneAt = now;
-    }
-
-    private static void notDone(JobStep step, Task task, Open open) {
-        List<String> later = open.tasks.restingOn(task).stream()
-                .filter(t -> open.isDone(t.key()))
-                .map(Task::name)
-                .toList();
-        if (!later.isEmpty()) {
-            throw new Conflict("done already, and resting on it: " + String.join("; ", later));
-        }
-        step.doneAt = null;
     }
 }

@@ -17,6 +17,10 @@ class JobStep {
     Long planId;
     String task;
 
+    /** When hands began with it; null where that was not said. */
+    @Nullable
+    OffsetDateTime begunAt;
+
     /** When the last look before it was ticked. */
     @Nullable
     OffsetDateTime lookedAt;
@@ -26,6 +30,10 @@ class JobStep {
 
     @Nullable
     String note;
+
+    /** The planned trial that is filed with it. */
+    @Nullable
+    Long trialPlanId;
 
     protected JobStep() {}
 

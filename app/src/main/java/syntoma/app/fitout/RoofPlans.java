@@ -14,7 +14,6 @@ import syntoma.app.gear.GearKind;
 import syntoma.app.gear.GearService;
 import syntoma.app.gear.Parts;
 import syntoma.app.history.Edits;
-import syntoma.app.need.Vehicles;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Json;
@@ -24,6 +23,8 @@ import syntoma.core.chain.Antenna;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Lead;
 import syntoma.core.chain.Use;
+import syntoma.core.jobsheet.Weather;
+import syntoma.core.power.Wire;
 import syntoma.core.roof.Foot;
 import syntoma.core.roof.Objection;
 import syntoma.core.roof.Shape;
@@ -40,15 +41,21 @@ public class RoofPlans {
 
     private final EntityManager entities;
     private final Edits edits;
-    private final Vehicles vehicles;
+    private final RoofReckoning reckoning;
     private final GearService gear;
     private final Json json;
     private final Clock clock;
 
-    RoofPlans(EntityManager entities, Edits edits, Vehicles vehicles, GearService gear, Json json, Clock clock) {
+    RoofPlans(
+            EntityManager entities,
+            Edits edits,
+            RoofReckoning reckoning,
+            GearService gear,
+            Json json,
+            Clock clock) {
+        this.reckoning = reckoning;
         this.entities = entities;
         this.edits = edits;
-        this.vehicles = vehicles;
         this.gear = gear;
         this.json = json;
         this.clock = clock;
@@ -72,7 +79,7 @@ public class RoofPlans {
     /** What may speak against a place. */
     record RoofWhy(String key, String label) {}
 
-    /** What the sheet of an antenna on the shelf says that matters here; what it does not say is null. */
+    /** What the sheet of an antenna on the shelf says that matters here; what it does not say is null; and the setups that have it. */
     record RoofAntennaOf(
             String name,
             @Nullable Double heightM,
@@ -81,7 +88,8 @@ public class RoofPlans {
             int leads,
             @Nullable Double leadM,
             @Nullable String cableClass,
-            @Nullable Double cableMm) {}
+            @Nullable Double cableMm,
+            List<String> setups) {}
 
     /** All plans, and what there is to choose from. */
     record FitoutView(
@@ -91,7 +99,16 @@ public class RoofPlans {
             List<RoofFixing> fixings,
             List<RoofWhy> whys,
             List<String> cableClasses,
-            List<RoofAntennaOf> antennas) {}
+            List<RoofAntennaOf> antennas,
+            List<RoofDeviceOf> devices,
+            List<Double> wiresMm2,
+            List<RoofWeather> weathers) {}
+
+    /** A device on the shelf; what its sheet says that it draws at most, where it does. */
+    record RoofDeviceOf(String name, @Nullable Double mostW) {}
+
+    /** Weather that a task may want. */
+    record RoofWeather(String key, String label) {}
 
     @Transactional(readOnly = true)
     FitoutView view() {
@@ -109,16 +126,23 @@ public class RoofPlans {
                         .toList(),
                 gear.all().stream()
                         .filter(item -> item.is() == GearKind.ANTENNA)
-                        .map(Parts::antenna)
-                        .map(RoofPlans::antenna)
-                        .toList());
+                        .map(item -> antenna(Parts.antenna(item), item.setups()))
+                        .toList(),
+                gear.all().stream()
+                        .filter(item -> item.is() == GearKind.DEVICE)
+                        .map(Parts::device)
+                        .map(d -> new RoofDeviceOf(
+                                d.name(), Optionals.boxed(d.power().mostW())))
+                        .toList(),
+                Wire.sizes().stream().map(Wire::mm2).toList(),
+                listed(Weather.values(), w -> new RoofWeather(w.label(), w.says())));
     }
 
     private static <E, V> List<V> listed(E[] all, Function<E, V> view) {
         return Arrays.stream(all).map(view).toList();
     }
 
-    private static RoofAntennaOf antenna(Antenna antenna) {
+    private static RoofAntennaOf antenna(Antenna antenna, List<String> setups) {
         List<Lead> leads = antenna.leads(Use.CELLULAR);
         Optional<Lead> first = leads.stream().findFirst();
         Optional<CableClass> cable = first.flatMap(Lead::cableClass);
@@ -132,7 +156,8 @@ public class RoofPlans {
                 antenna.leads().size(),
                 first.map(lead -> Optionals.boxed(lead.lengthM())).orElse(null),
                 cable.map(CableClass::name).orElse(null),
-                cable.map(CableClass::diameterMm).orElse(null));
+                cable.map(CableClass::diameterMm).orElse(null),
+                setups);
     }
 
     private List<KeptPlan> kept() {
@@ -188,7 +213,8 @@ public class RoofPlans {
      */
     RoofPlanView put(long id, RoofPlan plan, @Nullable Integer seen) {
         KeptPlan kept = required(id);
-        Drawn.of(plan, vehicles.vehicle());
+        // what cannot be reckoned is not kept
+        reckoning.of(plan);
         RoofPlan before = json.read(kept.content, RoofPlan.class);
         if (!before.equals(plan)) {
             edits.change(Edits.Kind.ROOF_PLAN, id, "The roof plan " + Text.quoted(kept.name), seen, before, plan);

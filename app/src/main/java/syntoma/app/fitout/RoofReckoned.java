@@ -2,6 +2,7 @@ package syntoma.app.fitout;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.Optionals;
@@ -13,6 +14,8 @@ import syntoma.core.roof.Passage;
 import syntoma.core.roof.Place;
 import syntoma.core.roof.Search;
 import syntoma.core.roof.Spot;
+import syntoma.core.roof.Thing;
+import syntoma.core.roof.WayIn;
 import syntoma.core.roof.Wind;
 
 /**
@@ -24,6 +27,7 @@ import syntoma.core.roof.Wind;
  * @param best the best places, the best first
  * @param here where the antenna stands
  * @param worse what that has against the best place; none where it is as good
+ * @param ways in for the leads, those that need no new hole first
  * @param strips why the antenna may not stand elsewhere, by rows of the grid
  */
 record RoofReckoned(
@@ -46,7 +50,34 @@ record RoofReckoned(
         @Nullable RoofPassage passage,
         @Nullable RoofHole hole,
         @Nullable RoofWind wind,
-        @Nullable RoofBoosted boosted) {
+        @Nullable RoofBoosted boosted,
+        List<RoofWay> ways,
+        @Nullable RouterPlace.RoofRouterJudged router,
+        @Nullable RouterPlace.RoofFed fed) {
+
+    /** A way in for the leads; {@code inlet} is null for a hole beneath the antenna, {@code passes} where it is not known. */
+    record RoofWay(
+            @Nullable String inlet,
+            double x,
+            double y,
+            double wantedM,
+            double extensionM,
+            double lossDb,
+            @Nullable Boolean passes,
+            String says) {
+        static RoofWay of(WayIn way, OptionalDouble boreMm) {
+            Spot in = way.cabling().entry().orElse(way.antenna());
+            return new RoofWay(
+                    way.inlet().map(Thing::name).orElse(null),
+                    in.x(),
+                    in.y(),
+                    way.wantedM(),
+                    way.extensionM(),
+                    way.lossDb(),
+                    way.passes().orElse(null),
+                    way.says(boreMm));
+        }
+    }
 
     /** A place; {@code clearanceM} is null on a bare roof, {@code objection} where no rule is broken. */
     record RoofPlace(

@@ -14,6 +14,7 @@ import syntoma.app.fitout.RoofReckoned.RoofHole;
 import syntoma.app.fitout.RoofReckoned.RoofPassage;
 import syntoma.app.fitout.RoofReckoned.RoofPlace;
 import syntoma.app.fitout.RoofReckoned.RoofRun;
+import syntoma.app.fitout.RoofReckoned.RoofWay;
 import syntoma.app.fitout.RoofReckoned.RoofWind;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Vehicles;
@@ -26,6 +27,7 @@ import syntoma.core.roof.Place;
 import syntoma.core.roof.Roof;
 import syntoma.core.roof.Search;
 import syntoma.core.roof.Spot;
+import syntoma.core.roof.WayIn;
 
 /** Says what a plan comes to, also while it is being drawn; keeps nothing. */
 @Service
@@ -41,7 +43,10 @@ class RoofReckoning {
     private final Vehicles vehicles;
     private final Carriers carriers;
 
-    RoofReckoning(Vehicles vehicles, Carriers carriers) {
+    private final RouterPlace routers;
+
+    RoofReckoning(Vehicles vehicles, Carriers carriers, RouterPlace routers) {
+        this.routers = routers;
         this.vehicles = vehicles;
         this.carriers = carriers;
     }
@@ -54,6 +59,7 @@ class RoofReckoning {
     RoofReckoned of(RoofPlan plan) {
         Vehicle vehicle = vehicles.vehicle();
         Drawn drawn = Drawn.of(plan, vehicle);
+        JobBuilds.check(plan, drawn);
         Roof roof = drawn.roof();
         Optional<Search.Found> found = drawn.search().map(Search::find);
         Optional<Place> here = drawn.chosen().flatMap(spot -> drawn.search().map(s -> s.at(spot)));
@@ -70,7 +76,7 @@ class RoofReckoning {
                 roof.limitM(),
                 sentence(found, here),
                 roof.misfits(),
-                drawn.search().map(s -> Holding.of(roof, s.foot())).orElse(List.of()),
+                notes(drawn, here.or(() -> best)),
                 found.map(f -> f.places().stream()
                                 .map(r -> RoofPlace.of(r.place(), r.why()))
                                 .toList())
@@ -90,8 +96,32 @@ class RoofReckoning {
                         .filter(spot -> roof.outline().distanceM(spot) == 0)
                         .map(spot -> RoofHole.of(drawn.holes(), spot))
                         .orElse(null),
-                drawn.wind().map(w -> RoofWind.of(w, plan.mast().clampNm())).orElse(null),
-                boosted(plan, drawn, bands));
+                drawn.mast()
+                        .map(m -> RoofWind.of(m.wind(), plan.mast().clampNm()))
+                        .orElse(null),
+                boosted(plan, drawn, bands),
+                plan.cable() == null
+                        ? List.of()
+                        : here.or(() -> best).map(p -> ways(drawn, p.spot())).orElse(List.of()),
+                routers.judged(plan, roof.shell()),
+                routers.fed(plan, vehicle));
+    }
+
+    /** What is to be minded wherever the antenna stands, and where it does. */
+    private static List<String> notes(Drawn drawn, Optional<Place> at) {
+        Roof roof = drawn.roof();
+        Stream<String> antenna = drawn.search().stream().flatMap(s -> Holding.of(roof, s.foot()).stream());
+        Stream<String> place = at.stream().flatMap(p -> drawn.search().stream()
+                .flatMap(s -> Stream.concat(
+                        s.cabling().near(roof.hidden(), p.spot()).stream(), s.shadows(p.spot()).stream())));
+        Stream<String> mast = drawn.mast().stream().flatMap(m -> m.notes(roof).stream());
+        return Stream.of(antenna, place, mast).flatMap(s -> s).toList();
+    }
+
+    private static List<RoofWay> ways(Drawn drawn, Spot antenna) {
+        return WayIn.all(drawn.roof(), drawn.search().orElseThrow().cabling(), antenna, drawn.boreMm()).stream()
+                .map(way -> RoofWay.of(way, drawn.boreMm()))
+                .toList();
     }
 
     /** Those of the carrier that gear is judged for. */

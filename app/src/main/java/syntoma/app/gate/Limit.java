@@ -12,6 +12,7 @@ record Limit(long bytes, String hint) {
     private static final Limit JSON = new Limit(2_000_000, "");
     private static final Limit GEAR = new Limit(5_000_000, "");
     private static final Limit LEG = new Limit(8_000_000, "");
+    private static final Limit PHOTO = new Limit(25_000_000, ". Take it with fewer pixels, or cut it");
     private static final Limit LOG =
             new Limit(200_000_000, ", about a million rows. Split the file by year or by campsite");
 
@@ -22,6 +23,9 @@ record Limit(long bytes, String hint) {
         }
         if (path.equals("/api/leg")) {
             return LEG;
+        }
+        if (path.endsWith("/photos")) {
+            return PHOTO;
         }
         return path.startsWith("/api/gear") ? GEAR : JSON;
     }

@@ -23,7 +23,7 @@ public record GearItem(
         List<String> setups,
         int version) {
 
-    static final String CONSIDERED = "considered";
+    public static final String CONSIDERED = "considered";
     private static final String RETIRED = "retired";
     private static final String OWNED = "owned";
     static final List<String> STATES = List.of(OWNED, CONSIDERED, RETIRED);

@@ -80,6 +80,11 @@ public record ChainPlan(
             return new Run(antenna, cables, leadCables, mount, placement, metres, plateCm2);
         }
 
+        /** Its leads lengthened by one cable and nothing else. */
+        Run lengthened(long cable) {
+            return new Run(antenna, List.of(cable), Map.of(), mount, placement, mastM, plateCm2);
+        }
+
         Run onPlate(boolean with) {
             Double plate = with ? Objects.requireNonNullElse(plateCm2, USUAL_PLATE_CM2) : null;
             return new Run(antenna, cables, leadCables, mount, placement, mastM, plate);
@@ -226,6 +231,15 @@ public record ChainPlan(
         Run run = runs.isEmpty() ? Run.plain(other) : runs.get(0).with(other);
         return new ChainPlan(
                 device, devicePlacement, booster, List.of(run), adapters, sims, Map.of(), mode, lockedBands, source);
+    }
+
+    /** With the leads of an antenna lengthened by one cable and nothing else; its plugs are proposed anew. */
+    public ChainPlan lengthened(long antenna, long cable) {
+        List<Run> longer = runs.stream()
+                .map(run -> run.antenna == antenna ? run.lengthened(cable) : run)
+                .toList();
+        return new ChainPlan(
+                device, devicePlacement, booster, longer, adapters, sims, Map.of(), mode, lockedBands, source);
     }
 
     /** The same with one thing changed; what is no part of a chain leaves it as it is. */

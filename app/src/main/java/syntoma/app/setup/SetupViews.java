@@ -189,12 +189,12 @@ final class SetupViews {
                 boxed(p.input().lowV()),
                 boxed(p.input().highV()),
                 boxed(p.batteryShare()),
-                boxed(p.amps()),
-                boxed(p.fuseA()),
+                boxed(p.run().amps()),
+                boxed(p.run().fuseA()),
                 p.input().peakW().isPresent(),
-                p.wire().map(Wire::mm2).orElse(null),
-                p.wire().map(Wire::awg).orElse(null),
-                boxed(p.dropV()),
+                p.run().wire().map(Wire::mm2).orElse(null),
+                p.run().wire().map(Wire::awg).orElse(null),
+                boxed(p.run().dropV()),
                 PowerBudget.WIRE_M);
     }
 }

@@ -58,6 +58,11 @@ public record StoreFiles(Path dir) {
         return dir.resolve("spool");
     }
 
+    /** Pictures, each under the hash of what is in it. */
+    public Path photos() {
+        return dir.resolve("photos");
+    }
+
     /** The pass phrase, who has logged in, certificates: never part of the store, its exports or an archive. */
     public Path access() {
         return dir.resolve("access");
@@ -73,6 +78,27 @@ public record StoreFiles(Path dir) {
         for (Path file : own()) {
             Files.delete(file);
         }
+        deletePhotos();
+    }
+
+    /** Takes away all pictures. */
+    public void deletePhotos() throws IOException {
+        if (!Files.isDirectory(photos(), LinkOption.NOFOLLOW_LINKS)) {
+            return;
+        }
+        try (Stream<Path> all = Files.list(photos())) {
+            for (Path photo : all.toList()) {
+                Files.delete(photo);
+            }
+        }
+    }
+
+    /** Makes the directory of pictures where it is missing. */
+    public void preparePhotos() throws IOException {
+        if (!Files.isDirectory(photos(), LinkOption.NOFOLLOW_LINKS)) {
+            Files.createDirectories(photos());
+        }
+        restrict(photos(), OWNER_DIR);
     }
 
     private List<Path> own() throws IOException {

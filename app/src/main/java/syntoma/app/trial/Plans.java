@@ -3,6 +3,7 @@ package syntoma.app.trial;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +21,7 @@ import syntoma.app.measurement.Selection;
 import syntoma.app.measurement.TrialSpan;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
 import syntoma.app.setup.SetupName;
 import syntoma.core.trial.NextStep;
 import syntoma.core.unit.Text;
@@ -136,6 +138,32 @@ public class Plans implements PlannedTrials {
                 .setParameter("name", trial)
                 .getResultStream()
                 .findFirst();
+    }
+
+    /** A planned trial by its number, as what was made with it names it. */
+    public record PlannedTrial(long id, String campsite, String name) {}
+
+    /**
+     * A planned trial.
+     *
+     * @throws NotFound when no such trial is planned there
+     */
+    @Transactional(readOnly = true)
+    public PlannedTrial planned(String campsite, String name) {
+        return plan(campsites.of(campsite).id(), name)
+                .map(p -> new PlannedTrial(p.id, campsite, p.name))
+                .orElseThrow(() -> new NotFound("no trial " + Text.quoted(name) + " is planned at " + campsite));
+    }
+
+    /** The planned trials of some numbers. */
+    @Transactional(readOnly = true)
+    public List<PlannedTrial> planned(Collection<Long> numbers) {
+        Map<Long, String> names = campsites.names();
+        return entities.createQuery("from TrialPlan p where p.id in :numbers", TrialPlan.class)
+                .setParameter("numbers", numbers)
+                .getResultStream()
+                .map(p -> new PlannedTrial(p.id, names.get(p.campsiteId), p.name))
+                .toList();
     }
 
     @Override

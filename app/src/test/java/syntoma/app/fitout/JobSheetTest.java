@@ -2,14 +2,19 @@ package syntoma.app.fitout;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.delete;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -172,5 +177,96 @@ class JobSheetTest {
         assertEquals(400, refused.status());
         assertEquals("antenna", refused.json().at("/errors/0/field").asText());
         assertEquals(400, step(plan("Unknown", "glued"), "paint-it-red", "done").status());
+    }
+
+    private Requests.Answer photo(long id, String task, byte[] sent) throws Exception {
+        return requests.ask(post("/api/fitout/plans/" + id + "/job-sheet/photos?task=" + task)
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .content(sent));
+    }
+
+    @Test
+    void photos_stand_with_their_task_once_and_can_be_taken_away_and_brought_back() throws Exception {
+        long id = plan("Photographed", "magnet");
+        BufferedImage image = new BufferedImage(80, 40, BufferedImage.TYPE_INT_RGB);
+        ByteArrayOutputStream png = new ByteArrayOutputStream();
+        ImageIO.write(image, "png", png);
+        Requests.Answer added = photo(id, "gather", png.toByteArray());
+        assertEquals(201, added.status(), added.text());
+        assertEquals(80, added.json().get("widthPx").asInt());
+        long photo = added.json().get("id").asLong();
+        assertEquals(
+                photo, photo(id, "gather", png.toByteArray()).json().get("id").asLong());
+        String at = "/api/fitout/plans/" + id + "/job-sheet/photos/" + photo;
+        assertEquals(200, requests.read(at).status());
+        assertEquals(
+                404,
+                requests.read(at.replace("plans/" + id, "plans/" + (id + 1000))).status());
+        assertEquals(1, task(sheet(id, "").json(), "gather").get("photos").size());
+        assertEquals(204, requests.ask(delete(at)).status());
+        assertEquals(0, task(sheet(id, "").json(), "gather").get("photos").size());
+        assertEquals(204, requests.ask(post(at + "/restored")).status());
+        assertEquals(1, task(sheet(id, "").json(), "gather").get("photos").size());
+        Requests.Answer none = photo(id, "gather", "no picture".getBytes(StandardCharsets.UTF_8));
+        assertEquals(400, none.status());
+        assertEquals("photo", none.json().at("/errors/0/field").asText(), none.text());
+        Requests.Answer nowhere = photo(id, "polish", png.toByteArray());
+        assertEquals("task", nowhere.json().at("/errors/0/field").asText(), nowhere.text());
+        assertEquals(413, photo(id, "gather", new byte[30_000_000]).status());
+        assertEquals(1, task(sheet(id, "").json(), "gather").get("photos").size());
+    }
+
+    @Test
+    void what_a_task_took_is_learned_and_a_trial_is_filed_with_it() throws Exception {
+        long id = plan("Timed", "magnet");
+        assertEquals(204, step(id, "gather", "begun").status());
+        assertEquals(204, step(id, "gather", "done").status());
+        JsonNode gather = task(sheet(id, "").json(), "gather");
+        assertEquals(1, gather.get("minutes").asInt(), gather.toString());
+        assertEquals(1, gather.get("learned").asInt());
+        Requests.Answer early = step(id, "tape", "begun");
+        assertEquals(409, early.status(), early.text());
+        assertEquals(204, step(id, "gather", "not-done").status());
+        assertEquals(15, task(sheet(id, "").json(), "gather").get("minutes").asInt());
+
+        Requests.Answer missing = requests.send(
+                "/api/fitout/plans/" + id + "/job-sheet/steps",
+                Map.of("task", "prove", "kind", "trial", "text", "No such trial", "campsite", "Amber Spit"));
+        assertEquals(404, missing.status(), missing.text());
+        assertEquals(
+                201,
+                requests.send("/api/trials", Map.of("campsite", "Amber Spit", "name", "Proof", "plannedRounds", 5))
+                        .status());
+        assertEquals(
+                204,
+                requests.send(
+                                "/api/fitout/plans/" + id + "/job-sheet/steps",
+                                Map.of("task", "prove", "kind", "trial", "text", "Proof", "campsite", "Amber Spit"))
+                        .status());
+        JsonNode filed = task(sheet(id, "").json(), "prove").get("filed");
+        assertEquals("Proof", filed.get("name").asText());
+        assertEquals("Amber Spit", filed.get("campsite").asText());
+        assertEquals(204, step(id, "prove", "no-trial").status());
+        assertTrue(task(sheet(id, "").json(), "prove").get("filed").isNull());
+    }
+
+    @Test
+    void tasks_by_hand_are_scheduled_with_the_others_and_what_cannot_be_is_not_kept() throws Exception {
+        long id = plan("By hand", "magnet");
+        String body = "{" + ANTENNA.formatted("magnet") + ",\"tasks\":[{\"key\":\"own-1\",\"name\":\"Paint the plate\","
+                + "\"minutes\":20,\"waitMin\":600,\"after\":[%s],\"before\":[\"fit\"]}]}";
+        Requests.Answer kept = requests.ask(put("/api/fitout/plans/" + id)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body.formatted("\"roof-test\"")));
+        assertEquals(200, kept.status(), kept.text());
+        JsonNode sheet = sheet(id, "start=2026-09-06").json();
+        assertTrue(task(sheet, "own-1").get("byHand").asBoolean());
+        assertTrue(task(sheet, "fit").get("from").asText().startsWith("2026-09-07T"), sheet.toString());
+        Requests.Answer circle = requests.ask(put("/api/fitout/plans/" + id)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body.formatted("\"plug\"")));
+        assertEquals(400, circle.status());
+        assertTrue(circle.text().contains("these wait for each other"), circle.text());
+        assertEquals("tasks", circle.json().at("/errors/0/field").asText(), circle.text());
     }
 }

@@ -184,4 +184,58 @@ class RoofPlanTest {
                 0,
                 requests.read("/api/fitout/plans/" + id).json().get("version").asInt());
     }
+
+    @Test
+    void ways_in_the_router_s_place_and_its_supply_are_judged() throws Exception {
+        String inlet =
+                "{\"kind\":\"inlet\",\"name\":\"Old inlet\",\"x\":3,\"y\":0.2,\"lengthM\":0.1,\"widthM\":0.1,\"freeMm\":28}";
+        String gas = "{\"kind\":\"gas\",\"name\":\"Gas\",\"x\":1.5,\"y\":0.79,\"lengthM\":1,\"widthM\":0.02}";
+        JsonNode it = reckoned("{\"shape\":\"panel-van\",\"things\":[" + VENT + "," + inlet + "," + gas + "],"
+                + "\"cable\":{\"leadM\":2,\"deviceX\":3.5,\"deviceY\":0.3},\"leads\":{\"count\":4,\"cableMm\":5,\"plugMm\":9},"
+                + "\"router\":{\"closed\":true,\"simInReach\":false,\"reach\":[{\"name\":\"Bunk\",\"x\":4,\"y\":1}]},"
+                + "\"power\":{\"device\":\"Curlew\",\"sourceX\":3,\"sourceY\":1.5,\"wireMm2\":0.5},"
+                + DOME.formatted(",\"x\":1,\"y\":0.8") + "}");
+        assertEquals("Old inlet", it.at("/ways/0/inlet").asText());
+        assertTrue(it.at("/ways/1/inlet").isNull(), it.get("ways").toString());
+        assertTrue(
+                it.get("notes").toString().contains("The leads cross Gas"),
+                it.get("notes").toString());
+        assertEquals(0.86, it.at("/router/reach/0/awayM").asDouble(), 0.01);
+        assertTrue(it.at("/router/notes/1").asText().startsWith("Its SIM is out of reach"), it.toString());
+        // 0.5 m along, 1.2 m across, 1 m down and up
+        assertEquals(2.7, it.at("/fed/wayM").asDouble(), 1e-9);
+        assertTrue(it.at("/fed/fuseA").asDouble() > 0, it.get("fed").toString());
+        assertEquals(2, it.at("/fed/notes").size());
+        Requests.Answer wire =
+                send(post("/api/fitout/reckoned"), "{\"power\":{\"sourceX\":3,\"sourceY\":1,\"wireMm2\":3}}");
+        assertEquals("power.wireMm2", wire.json().at("/errors/0/field").asText(), wire.text());
+        assertTrue(wire.text().contains("allowed is 0.5, 0.75, 1, 1.5"), wire.text());
+    }
+
+    @Test
+    void the_extension_goes_into_a_setup_whose_staircase_then_loses_it() throws Exception {
+        long id = begin("Far");
+        String far = "{" + DOME.formatted("")
+                + ",\"cable\":{\"leadM\":2,\"cableClass\":\"240-class\",\"deviceX\":4,\"deviceY\":1.6,"
+                + "\"entryX\":0.2,\"entryY\":0.2}}";
+        assertEquals(200, send(put("/api/fitout/plans/" + id), far).status());
+        Requests.Answer wrong = send(post("/api/fitout/plans/" + id + "/extension"), "{\"setup\":\"Window whips\"}");
+        assertEquals("setup", wrong.json().at("/errors/0/field").asText(), wrong.text());
+        Requests.Answer put = send(post("/api/fitout/plans/" + id + "/extension"), "{\"setup\":\"Roof dome\"}");
+        assertEquals(200, put.status(), put.text());
+        String setup =
+                requests.read("/api/setups/" + put.json().get("setup").asLong()).text();
+        assertTrue(setup.contains(put.json().get("cable").asText()), setup);
+        // once more it is the same cable in the same place
+        Requests.Answer again = send(post("/api/fitout/plans/" + id + "/extension"), "{\"setup\":\"Roof dome\"}");
+        assertEquals(put.json(), again.json());
+        long reaching = begin("Reaching");
+        send(
+                put("/api/fitout/plans/" + reaching),
+                "{" + DOME.formatted("") + ",\"cable\":{\"leadM\":20,\"deviceX\":1,\"deviceY\":1}}");
+        assertEquals(
+                409,
+                send(post("/api/fitout/plans/" + reaching + "/extension"), "{\"setup\":\"Roof dome\"}")
+                        .status());
+    }
 }

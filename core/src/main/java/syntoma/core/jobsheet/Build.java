@@ -1,9 +1,15 @@
 package syntoma.core.jobsheet;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import syntoma.core.chain.Shell;
 import syntoma.core.roof.Foot;
 import syntoma.core.unit.Values;
@@ -40,8 +46,74 @@ public record Build(
     /** The step in which the gain is measured when all is done. */
     public static final String PROVE = "prove";
 
-    /** Its tasks. */
+    /**
+     * A task that is added by hand, or, under the key of one of its own, what that takes instead.
+     *
+     * @param task with what comes before it
+     * @param before the keys of those that wait for it
+     */
+    public record Added(Task task, List<String> before) {
+        public Added {
+            before = List.copyOf(before);
+        }
+
+        private Added without(Set<String> keys) {
+            return new Added(
+                    task.comingAfter(
+                            task.after().stream().filter(k -> !keys.contains(k)).toList()),
+                    before.stream().filter(k -> !keys.contains(k)).toList());
+        }
+    }
+
+    /** Its tasks as they usually are. */
     public TaskList tasks() {
+        return tasks(List.of(), Map.of());
+    }
+
+    /**
+     * Its tasks.
+     *
+     * @param added by hand
+     * @param learned minutes that a task of a key took before
+     * @throws IllegalArgumentException naming those that wait for each other, or one that is named and missing
+     */
+    public TaskList tasks(List<Added> added, Map<String, Integer> learned) {
+        Map<String, Task> tasks = new LinkedHashMap<>();
+        for (Task task : usual()) {
+            Integer took = learned.get(task.key());
+            tasks.put(task.key(), took == null ? task : task.taking(Math.max(1, took), task.people(), task.waitMin()));
+        }
+        // what hangs on a usual task that this build does not have hangs on nothing
+        Set<String> elsewhere = new HashSet<>(everyKey());
+        elsewhere.removeAll(tasks.keySet());
+        List<Added> here = added.stream()
+                .filter(own -> !elsewhere.contains(own.task.key()))
+                .map(own -> own.without(elsewhere))
+                .toList();
+        for (Added own : here) {
+            Task task = own.task;
+            tasks.merge(task.key(), task, (is, by) -> is.taking(by.minutes(), by.people(), by.waitMin()));
+        }
+        for (Added own : here) {
+            for (String later : own.before) {
+                if (tasks.computeIfPresent(later, (key, task) -> task.alsoAfter(own.task.key())) == null) {
+                    throw new IllegalArgumentException(
+                            own.task.name() + " comes before " + later + ", which is not on the sheet");
+                }
+            }
+        }
+        return TaskList.of(List.copyOf(tasks.values()));
+    }
+
+    /** The keys of all tasks that a build can have. */
+    private static Set<String> everyKey() {
+        return Arrays.stream(Foot.Fixing.values())
+                .flatMap(fixing -> new Build("antenna", fixing, Shell.STEEL, 1, 0, true, true, true).usual().stream())
+                .map(Task::key)
+                .collect(Collectors.toSet());
+    }
+
+    private List<Task> usual() {
         List<Task> tasks = new ArrayList<>();
         tryLoose(tasks);
         if (fixing == Foot.Fixing.DRILLED) {
@@ -50,7 +122,7 @@ public record Build(
         fix(tasks);
         wire(tasks);
         commission(tasks);
-        return TaskList.of(tasks);
+        return tasks;
     }
 
     /** What is bought before it begins. */
@@ -95,19 +167,19 @@ public record Build(
                 step("baseline", "Measure what you have now", 20).after("table").build());
         tasks.add(step("tape", "Tape " + antenna + " to its place on the roof, its leads through a window", 15)
                 .after("baseline")
-                .dry()
+                .in(Weather.CALM)
                 .minding(Caution.HEIGHT)
                 .build());
         tasks.add(step(ROOF_TEST, "Roof test: is it worth it? If not, stop here", 60)
                 .after("tape")
-                .dry()
+                .in(Weather.DRY)
                 .build());
     }
 
     private void drill(List<Task> tasks) {
         tasks.add(step("mark", "Mark the hole inside and outside, and check it from the other edge", 20)
                 .after(ROOF_TEST)
-                .dry()
+                .in(Weather.DRY)
                 .build());
         tasks.add(step("look", "Look above the ceiling for wiring, gas and rafters", 20)
                 .after("mark")
@@ -119,7 +191,7 @@ public record Build(
                 .build());
         tasks.add(step("drill", "Hole of " + Values.rounded(holeMm, 1) + " mm, from outside", 15)
                 .after("pilot")
-                .dry()
+                .in(Weather.DRY)
                 .last("The pilot hole came out where it was marked.")
                 .build());
         tasks.add(step(
@@ -134,16 +206,16 @@ public record Build(
     private void fix(List<Task> tasks) {
         tasks.add(step("fit", "Pass the leads and set " + antenna + " down dry", 20)
                 .after(fixing == Foot.Fixing.DRILLED ? "edge" : ROOF_TEST)
-                .dry()
+                .in(Weather.DRY)
                 .build());
         if (fixing != Foot.Fixing.MAGNET) {
             tasks.add(step("clean", "Clean and degrease roof and foot", 10)
                     .after("fit")
-                    .dry()
+                    .in(Weather.DRY)
                     .build());
             tasks.add(step("seal", "Set " + antenna + " in sealant", 20)
                     .after("clean")
-                    .dry()
+                    .in(Weather.WARM)
                     .waiting(SEALANT_CURES_MIN)
                     .last("It stands where it is to stay: adhesive gives one try.")
                     .build());
@@ -154,7 +226,7 @@ public record Build(
         if (hasMast) {
             tasks.add(step("mast", "Clamp the mast, raise it, lay it down again", 30)
                     .after(ROOF_TEST)
-                    .dry()
+                    .in(Weather.CALM)
                     .minding(Caution.MAST, Caution.LIGHTNING)
                     .build());
         }
@@ -220,7 +292,7 @@ public record Build(
         private final int minutes;
         private List<String> after = List.of();
         private int waitMin;
-        private boolean dry;
+        private Weather weather = Weather.ANY;
         private Optional<String> lastLook = Optional.empty();
         private List<Caution> cautions = List.of();
 
@@ -243,8 +315,8 @@ public record Build(
             return with(s -> s.waitMin = min);
         }
 
-        Step dry() {
-            return with(s -> s.dry = true);
+        Step in(Weather wanted) {
+            return with(s -> s.weather = wanted);
         }
 
         Step last(String look) {
@@ -256,7 +328,7 @@ public record Build(
         }
 
         Task build() {
-            return new Task(key, name, minutes, 1, waitMin, after, dry, lastLook, cautions);
+            return new Task(key, name, minutes, 1, waitMin, after, weather, lastLook, cautions);
         }
     }
 }

@@ -2,6 +2,7 @@ package syntoma.core.jobsheet;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -13,7 +14,7 @@ import syntoma.core.unit.Values;
  * @param people who are needed all the while
  * @param waitMin from its end until what rests on it may begin, such as the hours in which a sealant cures
  * @param after the keys of the tasks that come before it
- * @param needsDry whether it wants dry weather and daylight
+ * @param weather that it wants
  * @param lastLook what is ticked before it, because it cannot be undone; empty where it can
  * @param cautions of this step
  */
@@ -24,7 +25,7 @@ public record Task(
         int people,
         int waitMin,
         List<String> after,
-        boolean needsDry,
+        Weather weather,
         Optional<String> lastLook,
         List<Caution> cautions) {
     private static final int LONGEST_NAME = 160;
@@ -43,8 +44,25 @@ public record Task(
         cautions = List.copyOf(cautions);
     }
 
+    /** The same with its time, hands and wait changed. */
+    public Task taking(int min, int hands, int wait) {
+        return new Task(key, name, min, hands, wait, after, weather, lastLook, cautions);
+    }
+
+    /** The same, coming after others. */
+    Task comingAfter(List<String> others) {
+        return new Task(key, name, minutes, people, waitMin, others, weather, lastLook, cautions);
+    }
+
+    /** The same, coming after one more. */
+    Task alsoAfter(String other) {
+        return after.contains(other)
+                ? this
+                : comingAfter(Stream.concat(after.stream(), Stream.of(other)).toList());
+    }
+
     /** A task that is nothing but its time. */
     static Task plain(String key, int minutes, int people, int waitMin, List<String> after) {
-        return new Task(key, key, minutes, people, waitMin, after, false, Optional.empty(), List.of());
+        return new Task(key, key, minutes, people, waitMin, after, Weather.ANY, Optional.empty(), List.of());
     }
 }

@@ -1,7 +1,6 @@
 package syntoma.core.power;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import syntoma.core.chain.Chain;
@@ -17,9 +16,7 @@ import syntoma.core.unit.Values;
  * @param whPerDay from the battery; empty when the part runs on mains only
  * @param whPerDayThroughInverter from its mains adapter behind an inverter
  * @param batteryShare of the battery's content, a day, 0 to 1 and above
- * @param amps at its peak draw, or its usual one where no peak is stated, from a nearly empty battery; empty when the part
- *     runs on mains only, since its wire is the inverter's
- * @param wire the thinnest that can be fused for it and loses little enough over {@value #WIRE_M} m
+ * @param run its wire over {@value #WIRE_M} m
  */
 public record PowerBudget(
         String part,
@@ -28,15 +25,9 @@ public record PowerBudget(
         OptionalDouble whPerDay,
         OptionalDouble whPerDayThroughInverter,
         OptionalDouble batteryShare,
-        OptionalDouble amps,
-        Optional<Wire> wire) {
+        PowerRun run) {
     /** One way from the battery, in m: chosen, because in a van the electrics are seldom further from the desk. */
     public static final double WIRE_M = 5;
-    /** The temperature of a loaded wire in a bundle, in °C: chosen on the safe side. */
-    private static final double WIRE_CELSIUS = 60;
-    /** Of the nominal voltage: the usual limit for consumers that mind. */
-    private static final double MOST_DROP = 0.03;
-
     /** The budget of each part of a chain that takes power. */
     public static List<PowerBudget> of(Chain chain, double hoursADay) {
         Values.within("hours a day", hoursADay, 0, 24, "h");
@@ -56,10 +47,6 @@ public record PowerBudget(
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(Supply.whPerDayThroughInverter(input.drawW().getAsDouble(), hours));
         OptionalDouble taken = mains ? inverted : direct;
-        OptionalDouble amps = mains || input.mostW().isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(
-                        input.mostW().getAsDouble() / vehicle.system().lowV());
         return new PowerBudget(
                 part,
                 input,
@@ -69,26 +56,7 @@ public record PowerBudget(
                 taken.isEmpty()
                         ? taken
                         : OptionalDouble.of(taken.getAsDouble() / (vehicle.batteryAh() * vehicle.batteryV())),
-                amps,
-                amps.isEmpty()
-                        ? Optional.empty()
-                        : Wire.thinnest(
-                                WIRE_M,
-                                amps.getAsDouble(),
-                                WIRE_CELSIUS,
-                                MOST_DROP * vehicle.system().nominalV()));
-    }
-
-    /** The fuse at the battery, in A. */
-    public OptionalDouble fuseA() {
-        return wire.isPresent() ? wire.get().fuseA(amps.orElseThrow()) : OptionalDouble.empty();
-    }
-
-    /** What is lost on the wire there and back, in V. */
-    public OptionalDouble dropV() {
-        return wire.isPresent()
-                ? OptionalDouble.of(wire.get().dropV(WIRE_M, amps.orElseThrow(), WIRE_CELSIUS))
-                : OptionalDouble.empty();
+                PowerRun.of(input, vehicle.system(), WIRE_M));
     }
 
     /** Wh a day on the way that the part is fed; empty when its draw is not stated. */

@@ -3,6 +3,7 @@ package syntoma.core.power;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import syntoma.core.unit.Table;
 import syntoma.core.unit.Values;
 
@@ -30,6 +31,20 @@ public record Wire(double mm2, double ratingA, int awg) {
     /** All sizes, the thinnest first. */
     public static List<Wire> sizes() {
         return SIZES;
+    }
+
+    /**
+     * The wire of a cross-section in mm².
+     *
+     * @throws IllegalArgumentException naming the value and the sizes there are
+     */
+    public static Wire of(double mm2) {
+        return SIZES.stream()
+                .filter(w -> w.mm2 == mm2)
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("wire is " + Values.plain(mm2) + " mm²; allowed is "
+                        + SIZES.stream().map(w -> Values.plain(w.mm2)).collect(Collectors.joining(", "))
+                        + " mm²"));
     }
 
     /** Voltage drop there and back, 2·l·I·ρ/A. 5 m, 2 A, 1.5 mm², 60 °C: 0.27 V. */

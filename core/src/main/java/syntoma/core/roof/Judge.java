@@ -11,6 +11,9 @@ final class Judge {
     /** What rises less than that over an antenna’s own horizon hides no mast: chosen, as masts stand higher than that. */
     private static final double LEAST_RISE = Math.tan(Math.toRadians(5));
 
+    /** The sun at 30°: chosen, below it a panel gives little in any case. */
+    private static final double LOW_SUN = Math.tan(Math.toRadians(30));
+
     private static final double SUM_OF_ANGLES = 2 * Math.PI;
 
     private final Roof roof;
@@ -142,6 +145,24 @@ final class Judge {
 
     private static String cm(double metres) {
         return Values.rounded(100 * metres, 0);
+    }
+
+    /** Onto which panels the antenna’s shadow falls while the sun stands low, in sentences. */
+    List<String> shadows(Spot spot) {
+        Rect taken = foot.at(spot);
+        return standing.stream()
+                .filter(thing -> thing.kind() == Thing.Kind.PANEL)
+                .filter(panel -> panel.rect().distanceM(taken) < shadowM(panel))
+                .map(panel -> foot.name() + " throws a shadow of " + said(shadowM(panel))
+                        + " while the sun stands 30° high, and "
+                        + panel.name() + " is " + said(panel.rect().distanceM(taken))
+                        + " away: a strip of shade costs a panel much of what it gives.")
+                .toList();
+    }
+
+    /** How far over a panel it reaches. */
+    private double shadowM(Thing panel) {
+        return Math.max(0, foot.heightM() - panel.heightM()) / LOW_SUN;
     }
 
     /** The share of the horizon that other gear hides. */

@@ -44,11 +44,11 @@ public record Roof(
         return new Rect(0, 0, lengthM, widthM);
     }
 
-    List<Thing> onRoof() {
+    public List<Thing> onRoof() {
         return things.stream().filter(t -> t.kind().isOnRoof()).toList();
     }
 
-    List<Thing> hidden() {
+    public List<Thing> hidden() {
         return things.stream().filter(t -> !t.kind().isOnRoof()).toList();
     }
 

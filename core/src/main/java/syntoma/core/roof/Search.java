@@ -41,6 +41,11 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     /** What the search has come to. */
     public record Found(List<Ranked> places, List<Strip> strips, String sentence) {}
 
+    /** Onto which panels the antenna’s shadow falls from a place while the sun stands low, in sentences. */
+    public List<String> shadows(Spot spot) {
+        return new Judge(roof, foot, cabling).shadows(spot);
+    }
+
     /** A place judged by itself. */
     public Place at(Spot spot) {
         return new Judge(roof, foot, cabling).of(spot);

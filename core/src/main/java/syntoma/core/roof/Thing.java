@@ -10,8 +10,9 @@ import syntoma.core.unit.Values;
  *
  * @param heightM above the roof's skin; of what is hidden it says nothing
  * @param clearM that it asks to be left free around it, beside what an antenna asks for
+ * @param freeMm across what passes through it, of a way in that is there; 0 where that is not known
  */
-public record Thing(Kind kind, String name, Rect rect, double heightM, double clearM) {
+public record Thing(Kind kind, String name, Rect rect, double heightM, double clearM, double freeMm) {
     private static final int LONGEST_NAME = 60;
     private static final double HIGHEST_M = 3;
 
@@ -25,9 +26,13 @@ public record Thing(Kind kind, String name, Rect rect, double heightM, double cl
         ANTENNA("antenna", true, false, 0),
         LADDER("ladder", true, false, 0),
         OTHER("other", true, false, 0),
+        INLET("way in that is there", true, false, 0),
         WIRING("wiring", false, false, 0.05),
         GAS("gas line", false, false, 0.15),
         RAFTER("rafter", false, false, 0.02);
+
+        /** A lead runs beside wiring without harm; it keeps off a gas line, and needs a way through a rafter. */
+        private static final double FROM_GAS_M = 0.05;
 
         private final String says;
         private final boolean onRoof;
@@ -68,6 +73,24 @@ public record Thing(Kind kind, String name, Rect rect, double heightM, double cl
             return fromHoleM;
         }
 
+        /** How far a lead stays from it, in m; 0 for what it does not mind. */
+        double fromCableM() {
+            return switch (this) {
+                case GAS -> FROM_GAS_M;
+                case WIRING, RAFTER -> Double.MIN_VALUE;
+                default -> 0;
+            };
+        }
+
+        /** What to do where a lead comes too close to it. */
+        String besideCable() {
+            return switch (this) {
+                case GAS -> "lead them round it, 0.05 m away at least, and never tie them to it.";
+                case WIRING -> "cross it at a right angle, and do not run along it.";
+                default -> "find the gap beneath it, or lead them round.";
+            };
+        }
+
         /**
          * The kind of a name in the API.
          *
@@ -85,5 +108,6 @@ public record Thing(Kind kind, String name, Rect rect, double heightM, double cl
         name = Text.name("name", name, LONGEST_NAME);
         Values.within("height", heightM, 0, HIGHEST_M, "m");
         Values.within("clearance", clearM, 0, HIGHEST_M, "m");
+        Values.within("free width", freeMm, 0, 500, "mm");
     }
 }

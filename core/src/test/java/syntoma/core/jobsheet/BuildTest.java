@@ -2,11 +2,13 @@ package syntoma.core.jobsheet;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -92,5 +94,47 @@ class BuildTest {
         assertTrue(
                 slow.slots().stream().anyMatch(s -> s.from() >= seal.until() && s.until() <= water.from()),
                 "other work fills the wait");
+    }
+
+    private static Build.Added added(String key, int minutes, List<String> after, List<String> before) {
+        return new Build.Added(Task.plain(key, minutes, 1, 0, after), before);
+    }
+
+    @Test
+    void tasks_by_hand_stand_between_others_and_change_how_long_usual_ones_take() {
+        Build drilled = build(Foot.Fixing.DRILLED, Shell.STEEL, false);
+        TaskList tasks = drilled.tasks(
+                List.of(added("own-1", 25, List.of("edge"), List.of("fit")), added("route", 90, List.of(), List.of())),
+                Map.of("pilot", 17, "route", 33));
+        assertTrue(before(tasks, "fit").contains("own-1"));
+        assertTrue(before(tasks, "own-1").contains("drill"));
+        Task route = tasks.named("route").orElseThrow();
+        assertEquals(90, route.minutes(), "what is put in by hand goes before what was learned");
+        assertTrue(route.after().contains("fit") && !route.cautions().isEmpty(), "the rest of it stays");
+        assertEquals(17, tasks.named("pilot").orElseThrow().minutes());
+        assertEquals(drilled.tasks().inOrder().size() + 1, tasks.inOrder().size());
+    }
+
+    @Test
+    void a_task_by_hand_that_hangs_on_one_that_this_build_does_not_have_hangs_on_nothing() {
+        Build magnet = build(Foot.Fixing.MAGNET, Shell.STEEL, false);
+        TaskList tasks = magnet.tasks(
+                List.of(added("own-1", 25, List.of("edge"), List.of("seal")), added("drill", 5, List.of(), List.of())),
+                Map.of());
+        assertEquals(List.of(), tasks.named("own-1").orElseThrow().after());
+        assertFalse(tasks.named("drill").isPresent());
+    }
+
+    @Test
+    void what_cannot_be_ordered_is_named() {
+        Build magnet = build(Foot.Fixing.MAGNET, Shell.STEEL, false);
+        IllegalArgumentException circle = assertThrows(
+                IllegalArgumentException.class,
+                () -> magnet.tasks(List.of(added("own-1", 25, List.of("plug"), List.of("gather"))), Map.of()));
+        assertTrue(circle.getMessage().startsWith("these wait for each other: "), circle.getMessage());
+        IllegalArgumentException missing = assertThrows(
+                IllegalArgumentException.class,
+                () -> magnet.tasks(List.of(added("own-1", 25, List.of(), List.of("own-9"))), Map.of()));
+        assertEquals("own-1 comes before own-9, which is not on the sheet", missing.getMessage());
     }
 }

@@ -1,6 +1,7 @@
 package syntoma.core.power;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static syntoma.core.chain.Changed.with;
 
@@ -149,19 +150,23 @@ class PowerTest {
                 budget.batteryShare().orElseThrow(),
                 1e-9);
         // 36 W at 11.0 V are 3.27 A; 1.25 times that is 4.09 A, so the next size is 5 A
-        assertEquals(36 / 11.0, budget.amps().orElseThrow(), 1e-9);
-        assertEquals(5, budget.fuseA().orElseThrow());
-        assertTrue(budget.dropV().orElseThrow() <= 0.03 * 12);
+        assertEquals(36 / 11.0, budget.run().amps().orElseThrow(), 1e-9);
+        assertEquals(5, budget.run().fuseA().orElseThrow());
+        assertTrue(budget.run().dropV().orElseThrow() <= 0.03 * 12);
         assertEquals(240, PowerBudget.sum(List.of(budget)).orElseThrow(), 1e-9);
     }
 
     @Test
     void without_a_stated_peak_the_usual_draw_counts_and_a_higher_system_halves_the_current() {
         PowerInput usual = with(volts(9, 60), "drawW", OptionalDouble.of(22));
-        assertEquals(2, PowerBudget.of(fed(usual), 10).get(0).amps().orElseThrow(), 1e-9);
+        assertEquals(2, PowerBudget.of(fed(usual), 10).get(0).run().amps().orElseThrow(), 1e-9);
         assertEquals(
                 1,
-                PowerBudget.of(Rigs.onBattery(fed(usual), 24), 10).get(0).amps().orElseThrow(),
+                PowerBudget.of(Rigs.onBattery(fed(usual), 24), 10)
+                        .get(0)
+                        .run()
+                        .amps()
+                        .orElseThrow(),
                 1e-9);
     }
 
@@ -171,18 +176,33 @@ class PowerTest {
         PowerBudget budget = PowerBudget.of(chain, 10).get(0);
         assertTrue(budget.whPerDay().isEmpty());
         assertEquals(240 / 0.7225, budget.takenWhPerDay().orElseThrow(), 1e-9);
-        assertTrue(budget.amps().isEmpty()
-                && budget.wire().isEmpty()
-                && budget.fuseA().isEmpty());
+        assertTrue(budget.run().amps().isEmpty()
+                && budget.run().wire().isEmpty()
+                && budget.run().fuseA().isEmpty());
     }
 
     @Test
     void a_draw_that_is_not_stated_leaves_all_open() {
         PowerBudget budget = PowerBudget.of(fed(PowerInput.UNKNOWN), 10).get(0);
-        assertTrue(budget.amps().isEmpty()
-                && budget.fuseA().isEmpty()
-                && budget.dropV().isEmpty());
+        assertTrue(budget.run().amps().isEmpty()
+                && budget.run().fuseA().isEmpty()
+                && budget.run().dropV().isEmpty());
         assertTrue(PowerBudget.sum(List.of(budget)).isEmpty());
         assertTrue(PowerBudget.sum(List.of()).isEmpty());
+    }
+
+    @Test
+    void a_wire_that_is_there_is_held_against_the_draw() {
+        PowerInput input = with(volts(9, 60), "drawW", OptionalDouble.of(22));
+        PowerRun run = PowerRun.of(input, VoltageSystem.V12, 5);
+        assertEquals(2, run.amps().orElseThrow(), 1e-9);
+        // the worked wire of section 15: 5 m, 2 A, 1.5 mm², 60 °C lose 0.27 V
+        assertEquals(List.of("1.5 mm² loses 0.27 V on the way.", "It is fused at 3 A, at the battery."), run.held(1.5));
+        assertTrue(
+                run.held(0.5).get(0).contains("more than 3 %: take 1.5 mm²."),
+                run.held(0.5).toString());
+        assertEquals(
+                List.of(), PowerRun.of(PowerInput.UNKNOWN, VoltageSystem.V12, 5).held(1.5));
+        assertThrows(IllegalArgumentException.class, () -> run.held(3));
     }
 }

@@ -20,7 +20,7 @@ class SearchTest {
     private static final CableClass CABLE = CableClass.named("195-class");
 
     private static Thing thing(Thing.Kind kind, String name, double x, double y, double length, double width) {
-        return new Thing(kind, name, new Rect(x, y, length, width), 0.1, 0);
+        return new Thing(kind, name, new Rect(x, y, length, width), 0.1, 0, 0);
     }
 
     private static Roof roof(Shell shell, Thing... things) {
@@ -32,7 +32,7 @@ class SearchTest {
     }
 
     private static Cabling cabling(Optional<Spot> entry, double lead) {
-        return new Cabling(new Spot(3, 1), 1, entry, lead, 0.3, 0.2, CABLE, 1800);
+        return new Cabling(new Spot(3, 1), 1, entry, List.of(), lead, 0.3, 0.2, CABLE, 1800);
     }
 
     private static Place at(Roof roof, Foot foot, double x, double y) {
@@ -99,9 +99,11 @@ class SearchTest {
 
     @Test
     void what_rises_over_the_antenna_hides_the_horizon() {
-        Roof low = roof(Shell.STEEL, new Thing(Thing.Kind.AIR_CONDITIONER, "Cooler", new Rect(2, 0.5, 1, 1), 0.04, 0));
+        Roof low =
+                roof(Shell.STEEL, new Thing(Thing.Kind.AIR_CONDITIONER, "Cooler", new Rect(2, 0.5, 1, 1), 0.04, 0, 0));
         assertEquals(0, at(low, foot(Foot.Fixing.GLUED, 0, 0), 1, 1).shade());
-        Roof high = roof(Shell.STEEL, new Thing(Thing.Kind.AIR_CONDITIONER, "Cooler", new Rect(2, 0.5, 1, 1), 0.3, 0));
+        Roof high =
+                roof(Shell.STEEL, new Thing(Thing.Kind.AIR_CONDITIONER, "Cooler", new Rect(2, 0.5, 1, 1), 0.3, 0, 0));
         // the near edge is 1 m away and 1 m wide: 2 · atan(0.5) of 2π
         assertEquals(
                 Math.atan(0.5) / Math.PI,
@@ -160,6 +162,7 @@ class SearchTest {
                     new Spot(random.nextDouble() * 3, random.nextDouble()),
                     1,
                     entry,
+                    List.of(),
                     1 + random.nextInt(5),
                     0.3,
                     0.2,
@@ -230,7 +233,8 @@ class SearchTest {
                             0.02 + random.nextDouble(),
                             0.02 + random.nextDouble() / 2),
                     random.nextInt(4) * 0.1,
-                    random.nextInt(3) * 0.05));
+                    random.nextInt(3) * 0.05,
+                    0));
         }
         return new Roof(length, width, random.nextInt(3) == 0 ? Shell.GRP : Shell.STEEL, 30, true, 2.8, 4, things);
     }

@@ -1,6 +1,6 @@
 import type { Schemas } from '../data/client';
 import { effect } from '../format/numbers';
-import { Part } from '../parts/Sheet';
+import { Part } from './Sheet';
 
 /** RSRP by band as it was measured in this trial, beside what the sheets predict. */
 export function OfBands({ contrast }: { contrast: Schemas['Contrast'] }) {

@@ -1,0 +1,155 @@
+package syntoma.app.fitout;
+
+import jakarta.persistence.EntityManager;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Component;
+import syntoma.app.need.Vehicles;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.jobsheet.Build;
+import syntoma.core.jobsheet.Task;
+import syntoma.core.jobsheet.TaskList;
+import syntoma.core.jobsheet.Weather;
+import syntoma.core.roof.Foot;
+import syntoma.core.roof.Passage;
+import syntoma.core.unit.Median;
+import syntoma.core.unit.Text;
+
+/** The builds that plans are of, with their tasks and how long those took before. */
+@Component
+class JobBuilds {
+    /** Of a task so many of the last times count. */
+    private static final int COUNTED = 5;
+
+    private static final int LONGEST_KEY = 40;
+    private static final int LONGEST_NAME = 160;
+
+    private final EntityManager entities;
+    private final RoofPlans plans;
+    private final Vehicles vehicles;
+
+    JobBuilds(EntityManager entities, RoofPlans plans, Vehicles vehicles) {
+        this.entities = entities;
+        this.plans = plans;
+        this.vehicles = vehicles;
+    }
+
+    /** A build; {@code learned} has how many times the minutes of a task were learned from. */
+    record JobBuild(RoofPlans.RoofPlanView plan, Build build, TaskList tasks, Map<String, Integer> learned) {
+        /**
+         * The task of a key.
+         *
+         * @throws InvalidInput when it is not on the sheet
+         */
+        Task task(@Nullable String key) {
+            return tasks.named(String.valueOf(key))
+                    .orElseThrow(() -> new InvalidInput(
+                            "task", "task is " + Text.quoted(String.valueOf(key)) + ", which is not on the sheet"));
+        }
+    }
+
+    /**
+     * The build of a plan.
+     *
+     * @throws InvalidInput when the plan has no antenna
+     */
+    JobBuild of(long id) {
+        RoofPlans.RoofPlanView view = plans.view(id);
+        RoofPlan plan = view.plan();
+        if (plan.antenna() == null) {
+            throw new InvalidInput("antenna", "antenna is missing; say in the plan which one is built in");
+        }
+        Build build = build(plan, Drawn.of(plan, vehicles.vehicle()));
+        Map<String, List<Integer>> took = took();
+        Map<String, Integer> learned = new HashMap<>();
+        Map<String, Integer> minutes = new HashMap<>();
+        took.forEach((task, times) -> {
+            learned.put(task, times.size());
+            minutes.put(task, (int) Math.round(
+                    Median.of(times.stream().map(Integer::doubleValue).toList())));
+        });
+        plan.tasks().forEach(task -> learned.remove(task.key()));
+        return new JobBuild(view, build, build.tasks(added(plan), minutes), learned);
+    }
+
+    /** How long tasks took, in minutes, by their key: the last times, of all builds. */
+    private Map<String, List<Integer>> took() {
+        Map<String, List<Integer>> took = new HashMap<>();
+        entities.createQuery(
+                        "from JobStep s where s.begunAt is not null and s.doneAt is not null order by s.doneAt desc",
+                        JobStep.class)
+                .getResultStream()
+                .forEach(step -> {
+                    List<Integer> times = took.computeIfAbsent(step.task, key -> new ArrayList<>());
+                    long minutes = Duration.between(step.begunAt, step.doneAt).toMinutes();
+                    if (times.size() < COUNTED && minutes < Duration.ofDays(1).toMinutes()) {
+                        times.add((int) Math.max(1, minutes));
+                    }
+                });
+        took.values().removeIf(List::isEmpty);
+        return took;
+    }
+
+    private static Build build(RoofPlan plan, Drawn drawn) {
+        Foot foot = drawn.search().orElseThrow().foot();
+        return new Build(
+                foot.name(),
+                foot.fixing(),
+                drawn.roof().shell(),
+                plan.leads() == null ? 1 : plan.leads().count(),
+                drawn.passage().map(Passage::bore).map(Passage.Bore::holeMm).orElse(foot.holeMm()),
+                plan.mast() != null,
+                plan.booster() != null,
+                Boolean.TRUE.equals(plan.mains()));
+    }
+
+    /**
+     * Finds what is wrong with the tasks of a plan that are put in by hand.
+     *
+     * @throws InvalidInput naming those that wait for each other, or one that is named and missing
+     */
+    static void check(RoofPlan plan, Drawn drawn) {
+        List<Build.Added> added = added(plan);
+        if (plan.antenna() != null) {
+            InvalidInput.naming("tasks", () -> build(plan, drawn).tasks(added, Map.of()));
+        }
+    }
+
+    private static List<Build.Added> added(RoofPlan plan) {
+        return IntStream.range(0, plan.tasks().size())
+                .mapToObj(i -> {
+                    String field = "tasks[" + i + "]";
+                    return InvalidInput.naming(field, () -> added(plan.tasks().get(i), field));
+                })
+                .toList();
+    }
+
+    private static Build.Added added(RoofPlan.RoofTask task, String field) {
+        String key =
+                InvalidInput.naming(field + ".key", () -> Text.name("key", String.valueOf(task.key()), LONGEST_KEY));
+        String name = task.name() == null
+                ? key
+                : InvalidInput.naming(field + ".name", () -> Text.name("name", task.name(), LONGEST_NAME));
+        Weather weather = task.weather() == null
+                ? Weather.ANY
+                : InvalidInput.naming(field + ".weather", () -> Weather.labelled(task.weather()));
+        return new Build.Added(
+                new Task(
+                        key,
+                        name,
+                        task.minutes(),
+                        task.people() == null ? 1 : task.people(),
+                        task.waitMin() == null ? 0 : task.waitMin(),
+                        task.after(),
+                        weather,
+                        Optional.empty(),
+                        List.of()),
+                task.before());
+    }
+}

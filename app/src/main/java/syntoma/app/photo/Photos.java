@@ -1,0 +1,90 @@
+package syntoma.app.photo;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import syntoma.app.platform.NotFound;
+import syntoma.app.store.Emptied;
+import syntoma.app.store.StoreFiles;
+
+/** Keeps pictures. */
+@Service
+public class Photos {
+    private final StoreFiles files;
+
+    Photos(StoreFiles files) {
+        this.files = files;
+    }
+
+    /** A picture as it is kept; {@code hash} is the SHA-256 of its file. */
+    public record Kept(String hash, int widthPx, int heightPx) {}
+
+    /**
+     * Keeps a picture.
+     *
+     * @throws syntoma.app.platform.InvalidInput when it is none that can be read
+     */
+    public Kept keep(byte[] sent) {
+        Picture picture = Picture.of(sent);
+        String hash = hash(picture.jpeg());
+        try {
+            files.preparePhotos();
+            Path at = path(hash);
+            if (!Files.exists(at)) {
+                write(picture.jpeg(), at);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return new Kept(hash, picture.widthPx(), picture.heightPx());
+    }
+
+    /** A file stands under its name only when all of it is on the disk. */
+    private void write(byte[] jpeg, Path at) throws IOException {
+        Path part = Files.createTempFile(files.photos(), "part", null);
+        try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE)) {
+            channel.write(java.nio.ByteBuffer.wrap(jpeg));
+            channel.force(true);
+        }
+        Files.move(part, at, StandardCopyOption.ATOMIC_MOVE);
+    }
+
+    /**
+     * The JPEG of a hash.
+     *
+     * @throws NotFound when its file is gone
+     */
+    public byte[] read(String hash) {
+        try {
+            return Files.readAllBytes(path(hash));
+        } catch (IOException gone) {
+            throw new NotFound("the file of this picture is gone");
+        }
+    }
+
+    private Path path(String hash) {
+        return files.photos().resolve(hash + ".jpg");
+    }
+
+    private static String hash(byte[] jpeg) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(jpeg));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @EventListener(Emptied.class)
+    void emptied() throws IOException {
+        files.deletePhotos();
+    }
+}

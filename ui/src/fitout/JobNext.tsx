@@ -1,0 +1,96 @@
+import { Button, Checkbox } from 'antd';
+import { type JobTask, useJobStep } from '../data/fitout';
+import { useStored } from '../data/useStored';
+import { count } from '../format/numbers';
+import { clock } from '../format/time';
+import { Field } from '../parts/Field';
+import { Failed } from '../parts/Loaded';
+import { useKey } from '../parts/useKey';
+import { FileTrial } from './FiledTrial';
+import { JobPhotos } from './JobPhotos';
+import { waits } from './jobWords';
+
+/** The task that comes next: what to mind, the last look, how long it takes, what was seen. */
+export function Next({ plan, task }: { plan: number; task: JobTask }) {
+  const step = useJobStep(plan);
+  const [note, setNote, forget] = useStored(`fitout.note.${plan}.${task.key}`, task.note ?? '');
+  const enter = (kind: string, text: string | null = null) =>
+    step.mutate(
+      { task: task.key, kind, text, campsite: null },
+      { onSuccess: () => (kind === 'note' ? forget() : undefined) },
+    );
+  const ready = task.lastLook === null || task.lookedAt !== null;
+  useKey('Enter', () => {
+    if (ready && !step.isPending) {
+      enter('done');
+    }
+  });
+  return (
+    <section className="job-next" aria-label="The next task">
+      <h2>{task.name}</h2>
+      <p className="small">
+        about {task.minutes} min
+        {task.learned === null ? '' : `, learned from ${count(task.learned, 'time')}`}
+        {task.people > 1 ? `, ${task.people} people` : ''}
+        {task.weather === '' ? '' : `; wants ${task.weather}`}
+        {waits(task)}
+      </p>
+      {task.cautions.map((c) => (
+        <p className="caution" key={c}>
+          {c}
+        </p>
+      ))}
+      {task.lastLook !== null && (
+        <Checkbox
+          className="last-look"
+          checked={task.lookedAt !== null}
+          onChange={(e) => enter(e.target.checked ? 'looked' : 'not-looked')}
+        >
+          <b>A last look, it cannot be undone:</b> {task.lastLook}
+        </Checkbox>
+      )}
+      {task.trial !== null && <FileTrial plan={plan} task={task} />}
+      <div className="buttons">
+        <Button
+          type="primary"
+          size="large"
+          disabled={!ready}
+          loading={step.isPending}
+          onClick={() => enter('done')}
+        >
+          Done <kbd className="wide-only">Enter</kbd>
+        </Button>
+        {task.begunAt === null ? (
+          <Button size="large" onClick={() => enter('begun')}>
+            Begin, and take its time
+          </Button>
+        ) : (
+          <span className="small">
+            begun at {clock(task.begunAt)}: its minutes are learned when it is done{' '}
+            <button type="button" className="link" onClick={() => enter('not-begun')}>
+              not begun
+            </button>
+          </span>
+        )}
+      </div>
+      {step.error && <Failed error={step.error} />}
+      <JobPhotos plan={plan} task={task} />
+      <form
+        className="job-note"
+        onSubmit={(e) => {
+          e.preventDefault();
+          enter('note', note);
+        }}
+      >
+        <Field
+          name="job-note"
+          label="Note"
+          value={note}
+          onChange={setNote}
+          placeholder="the seam is 2 cm further back"
+        />
+        <Button htmlType="submit">Note it</Button>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,69 @@
+import { Button } from 'antd';
+import { useRef } from 'react';
+import { type JobTask, photoAddress, useAddPhoto, useRemovePhoto, useRestorePhoto } from '../data/fitout';
+import { Failed } from '../parts/Loaded';
+import { useUndo } from '../parts/useUndo';
+
+/** Photos of a task: taken with the phone, or chosen; kept smaller, and without where they were taken. */
+export function JobPhotos({ plan, task }: { plan: number; task: JobTask }) {
+  const input = useRef<HTMLInputElement>(null);
+  const add = useAddPhoto(plan, task.key);
+  return (
+    <div className="job-photos">
+      <Shown plan={plan} task={task} />
+      <Button loading={add.isPending} onClick={() => input.current?.click()} className="no-print">
+        Add a photo
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept="image/jpeg,image/png"
+        aria-label="Photo of this task"
+        onChange={(e) => {
+          const [file] = e.target.files ?? [];
+          e.target.value = '';
+          if (file) {
+            add.mutate(file);
+          }
+        }}
+      />
+      {add.error && <Failed error={add.error} />}
+    </div>
+  );
+}
+
+/** The photos that there are, each with a way to look at it large and to take it away. */
+export function Shown({ plan, task }: { plan: number; task: JobTask }) {
+  const remove = useRemovePhoto(plan);
+  const restore = useRestorePhoto(plan);
+  const undoable = useUndo();
+  return (
+    <>
+      {task.photos.map((photo, i) => (
+        <figure key={photo.id} className="job-photo">
+          <a href={photoAddress(plan, photo.id)} target="_blank" rel="noreferrer">
+            <img
+              src={photoAddress(plan, photo.id)}
+              width={photo.widthPx}
+              height={photo.heightPx}
+              alt={`${task.name}, photo ${i + 1}`}
+              loading="lazy"
+            />
+          </a>
+          <button
+            type="button"
+            className="link no-print"
+            onClick={() =>
+              remove.mutate(photo.id, {
+                onSuccess: () => undoable('The photo is taken away.', () => restore.mutateAsync(photo.id)),
+              })
+            }
+          >
+            Take it away
+          </button>
+        </figure>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,70 @@
+import type { Reckoned, RoofPlan } from '../data/fitout';
+import { fixed } from '../format/numbers';
+import { laid, type Point, spotOf } from './drawn';
+
+interface Drawn {
+  plan: RoofPlan;
+  reckoned: Reckoned;
+  px: (p: Point) => Point;
+}
+
+const line = (points: Point[], px: Drawn['px']) =>
+  laid(points)
+    .map(px)
+    .map((p) => `${p.x},${p.y}`)
+    .join(' ');
+
+/** The way of the leads, along the vehicle and across it; what the leads are too short for is dashed. */
+export function Leads({ plan, reckoned, px }: Drawn) {
+  const from = spotOf(plan, 'antenna') ?? reckoned.best[0];
+  const device = spotOf(plan, 'device');
+  if (!from || !device || !reckoned.run) {
+    return null;
+  }
+  const entry = spotOf(plan, 'entry');
+  return (
+    <polyline
+      points={line([from, ...(entry ? [entry] : []), ...(plan.cable?.bends ?? []), device], px)}
+      className={reckoned.run.extensionM > 0 ? 'lead short' : 'lead'}
+      role="img"
+      aria-label={`Leads, ${fixed(reckoned.run.wantedM, 1)} m`}
+    />
+  );
+}
+
+/** The wire from the battery to the router. */
+export function Wire({ plan, reckoned, px }: Drawn) {
+  const source = spotOf(plan, 'source');
+  const device = spotOf(plan, 'device');
+  return source && device && reckoned.fed ? (
+    <polyline
+      points={line([source, device], px)}
+      className="wire"
+      role="img"
+      aria-label={`Supply, ${fixed(reckoned.fed.wayM, 1)} m one way`}
+    />
+  ) : null;
+}
+
+/** Within how far a phone finds its level on the band that reaches least. */
+export function Reach(props: {
+  booster: NonNullable<RoofPlan['booster']>;
+  boosted: NonNullable<Reckoned['boosted']>;
+  px: Drawn['px'];
+  scale: number;
+}) {
+  const least = [...props.boosted.bands].sort((a, b) => a.radiusM - b.radiusM)[0];
+  if (!least || least.radiusM === 0) {
+    return null;
+  }
+  const at = props.px({ x: props.booster.insideX, y: props.booster.insideY });
+  const radius = least.radiusM * props.scale;
+  return (
+    <g className="reach-of" clipPath="url(#on-roof)">
+      <circle cx={at.x} cy={at.y} r={radius} />
+      <text x={Math.max(4, at.x - radius + 5)} y={at.y - 14}>
+        {least.band} reaches to here
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,283 @@
+import { Button, Checkbox, Select } from 'antd';
+import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
+import { fixed } from '../format/numbers';
+import { length, useUnits, wire } from '../format/units';
+import { Field, FieldFrame } from '../parts/Field';
+import { Part } from '../parts/Sheet';
+import { Num } from './Num';
+
+type Router = NonNullable<RoofPlan['router']>;
+type Reach = Router['reach'][number];
+type Power = NonNullable<RoofPlan['power']>;
+
+interface Props {
+  plan: RoofPlan;
+  fitout: Fitout;
+  reckoned: Reckoned | undefined;
+  change: (next: RoofPlan, step: string) => void;
+}
+
+/** Where a bunk and an awning usually are. */
+const firstReach = (lengthM: number, widthM: number): Reach[] => [
+  { name: 'Bunk', x: lengthM - 0.5, y: widthM / 2, outside: false, walls: 1 },
+  { name: 'Under the awning', x: lengthM / 2, y: widthM + 1.2, outside: true, walls: 0 },
+];
+
+/** The place of the router: its Wi-Fi where it is wanted, its heat, its SIM. */
+export function RouterForm({ plan, reckoned, change }: Props) {
+  const { system } = useUnits();
+  const { router } = plan;
+  const judged = reckoned?.router;
+  if (!router) {
+    return (
+      <Part title="The router’s place" small="its Wi-Fi, its heat, its SIM">
+        <div className="buttons">
+          <Button
+            onClick={() =>
+              change(
+                {
+                  ...plan,
+                  router: {
+                    closed: false,
+                    sunny: false,
+                    simInReach: true,
+                    ratedC: null,
+                    reach: firstReach(reckoned?.lengthM ?? 4, reckoned?.widthM ?? 1.6),
+                  },
+                },
+                'router',
+              )
+            }
+            disabled={!plan.cable}
+          >
+            Judge its place
+          </Button>
+          {!plan.cable && <span className="small">Say first, under the leads, where it stands.</span>}
+        </div>
+      </Part>
+    );
+  }
+  const put = (part: Partial<Router>, step: string) =>
+    change({ ...plan, router: { ...router, ...part } }, `router ${step}`);
+  const reach = (i: number, part: Partial<Reach>, step: string) =>
+    put({ reach: router.reach.map((r, k) => (k === i ? { ...r, ...part } : r)) }, `reach ${i} ${step}`);
+  const tick = (key: 'closed' | 'sunny' | 'simInReach', label: string) => (
+    <Checkbox checked={router[key] === true} onChange={(e) => put({ [key]: e.target.checked }, key)}>
+      {label}
+    </Checkbox>
+  );
+  return (
+    <Part title="The router’s place" small="estimated">
+      {judged?.notes.map((note) => (
+        <p key={note}>{note}</p>
+      ))}
+      {judged && judged.reach.length > 0 && (
+        <table className="plain rows">
+          <thead>
+            <tr>
+              <th>Its Wi-Fi reaches</th>
+              <th className="num">away</th>
+              <th className="num">2.4 GHz</th>
+              <th className="num">5 GHz</th>
+              <th>enough for</th>
+            </tr>
+          </thead>
+          <tbody>
+            {judged.reach.map((r, i) => (
+              <tr key={i}>
+                <td>{r.name}</td>
+                <td className="num" data-label="away">
+                  {length(Math.round(r.awayM * 10) / 10, system)}
+                </td>
+                <td className="num" data-label="2.4 GHz">
+                  about {fixed(r.lowDbm, 0)} dBm
+                </td>
+                <td className="num" data-label="5 GHz">
+                  about {fixed(r.highDbm, 0)} dBm
+                </td>
+                <td data-label="enough for">{r.good}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <div className="ticks">
+        {tick('closed', 'In a cupboard without air')}
+        {tick('sunny', 'Against a skin that the sun shines on')}
+        {tick('simInReach', 'Its SIM can be changed where it stands')}
+      </div>
+      <div className="form-grid">
+        <Num
+          name="router-rated"
+          label="Its maker allows up to"
+          unit="°C"
+          value={router.ratedC}
+          onChange={(ratedC) => put({ ratedC }, 'rated')}
+        />
+      </div>
+      {router.reach.map((r, i) => (
+        <div className="form-grid reach-form" key={i}>
+          <Field
+            name={`reach-${i}`}
+            label="Wi-Fi wanted at"
+            value={r.name}
+            onChange={(name) => reach(i, { name }, 'name')}
+          />
+          <Num
+            name={`reach-${i}-walls`}
+            label="Walls of furniture between"
+            value={r.walls}
+            usual={0}
+            onChange={(walls) => reach(i, { walls: walls === null ? null : Math.round(walls) }, 'walls')}
+          />
+          <div className="beside-field">
+            <Checkbox
+              checked={r.outside === true}
+              onChange={(e) => reach(i, { outside: e.target.checked }, 'outside')}
+            >
+              Outside
+            </Checkbox>
+          </div>
+          <div className="beside-field">
+            <Button onClick={() => put({ reach: router.reach.filter((_, k) => k !== i) }, `reach ${i} off`)}>
+              Take it off
+            </Button>
+          </div>
+        </div>
+      ))}
+      <div className="buttons">
+        <Button
+          onClick={() =>
+            put(
+              {
+                reach: [
+                  ...router.reach,
+                  { name: `Place ${router.reach.length + 1}`, x: 1, y: 0.8, outside: false, walls: 0 },
+                ],
+              },
+              `reach ${router.reach.length}`,
+            )
+          }
+        >
+          Another place
+        </Button>
+        <Button type="link" onClick={() => change({ ...plan, router: null }, 'router off')}>
+          Do not judge it
+        </Button>
+      </div>
+    </Part>
+  );
+}
+
+/** What feeds the router: how, over which wire, behind which fuse. */
+export function PowerForm({ plan, fitout, reckoned, change }: Props) {
+  const { system } = useUnits();
+  const { power } = plan;
+  const fed = reckoned?.fed;
+  const first: Power = {
+    device: fitout.devices[0]?.name ?? null,
+    peakW: null,
+    sourceX: (reckoned?.lengthM ?? 4) * 0.8,
+    sourceY: (reckoned?.widthM ?? 1.6) * 0.85,
+    wayM: null,
+    wireMm2: null,
+  };
+  if (!power) {
+    return (
+      <Part title="Its supply" small="wire, fuse, what is lost on the way">
+        <div className="buttons">
+          <Button disabled={!plan.cable} onClick={() => change({ ...plan, power: first }, 'power')}>
+            Draw the battery
+          </Button>
+        </div>
+      </Part>
+    );
+  }
+  const put = (part: Partial<Power>, step: string) =>
+    change({ ...plan, power: { ...power, ...part } }, `power ${step}`);
+  const sheet = fitout.devices.find((d) => d.name === power.device);
+  return (
+    <Part title="Its supply" small="from the battery to the router, there and back">
+      {fed && (
+        <p className="action">
+          {fed.supply}.{' '}
+          {fed.wireMm2 === null || fed.awg === null || fed.amps === null ? (
+            fed.amps === null ? (
+              'What it draws is not stated: say it here, and wire and fuse follow.'
+            ) : (
+              `No wire carries ${fixed(fed.amps, 1)} A so far: a shorter way, or a higher voltage.`
+            )
+          ) : (
+            <>
+              {wire(fed.wireMm2, fed.awg, system)} over {length(fed.wayM, system)}, fused at{' '}
+              {fed.fuseA === null ? '–' : fixed(fed.fuseA, 0)} A at the battery: {fixed(fed.amps, 1)} A at
+              most, {fed.dropV === null ? '–' : fixed(fed.dropV, 2)} V lost on the way.
+            </>
+          )}
+        </p>
+      )}
+      {fed?.notes.map((note) => (
+        <p key={note}>{note}</p>
+      ))}
+      <div className="form-grid">
+        <FieldFrame id="power-device" label="What is fed">
+          <Select
+            id="power-device"
+            value={power.device}
+            options={fitout.devices.map((d) => ({ value: d.name }))}
+            onChange={(device: string) => put({ device, peakW: null }, 'device')}
+          />
+        </FieldFrame>
+        <Num
+          name="power-peak"
+          label="It draws at most"
+          unit="W"
+          usual={sheet?.mostW ?? undefined}
+          value={power.peakW}
+          onChange={(peakW) => put({ peakW }, 'peak')}
+        />
+        <Num
+          name="power-way"
+          label="Wire, one way"
+          unit="m"
+          usual={fed?.wayM}
+          value={power.wayM}
+          onChange={(wayM) => put({ wayM }, 'way')}
+        />
+        <FieldFrame id="power-wire" label="Wire that is there">
+          <Select
+            id="power-wire"
+            allowClear
+            value={power.wireMm2}
+            placeholder="none yet"
+            options={fitout.wiresMm2.map((mm2) => ({ value: mm2, label: `${mm2} mm²` }))}
+            onChange={(wireMm2: number | undefined) => put({ wireMm2: wireMm2 ?? null }, 'wire')}
+          />
+        </FieldFrame>
+        <Num
+          name="power-x"
+          label="Battery, from the front"
+          unit="m"
+          required
+          value={power.sourceX}
+          onChange={(sourceX) => put({ sourceX: sourceX ?? 0 }, 'x')}
+        />
+        <Num
+          name="power-y"
+          label="Battery, from the left"
+          unit="m"
+          required
+          value={power.sourceY}
+          onChange={(sourceY) => put({ sourceY: sourceY ?? 0 }, 'y')}
+        />
+        <div className="beside-field">
+          <Button onClick={() => change({ ...plan, power: null }, 'power off')}>Take it off</Button>
+        </div>
+      </div>
+      <p className="small">
+        Isolate the battery first. A switch you can reach belongs behind the fuse, so that the router is off
+        when the engine starts or nobody is there.
+      </p>
+    </Part>
+  );
+}
