@@ -90,7 +90,7 @@ export function AntennaForm(props: {
     />
   );
   return (
-    <Part title="The antenna" small="from your shelf, or any other by its measures">
+    <Part id="antenna" title="The antenna" small="from your shelf, or any other by its measures">
       <div className="form-grid">
         <FieldFrame id="antenna-name" label="Antenna">
           <AutoComplete

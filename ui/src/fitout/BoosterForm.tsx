@@ -42,7 +42,7 @@ export function BoosterForm(props: {
   const boosted = reckoned?.boosted;
   if (!booster) {
     return (
-      <Part title="A booster" small="two antennas that must not hear each other">
+      <Part id="booster" title="A booster" small="two antennas that must not hear each other">
         <div className="buttons">
           <Button onClick={() => change({ ...plan, booster: first }, 'booster')}>Draw a booster</Button>
         </div>
@@ -64,7 +64,7 @@ export function BoosterForm(props: {
   );
   const reported = (band: string) => booster.reported.find((r) => r.band === band)?.gainDb ?? null;
   return (
-    <Part title="The booster" small="estimated; move its antennas on the drawing">
+    <Part id="booster" title="The booster" small="estimated; move its antennas on the drawing">
       {boosted && <p className="action">{boosted.sentence}</p>}
       {boosted?.held.map((said) => (
         <p className="loss" key={said}>

@@ -166,6 +166,7 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
           </>
         )}
       </div>
+      <Contents />
       <AntennaForm plan={plan} fitout={fitout} change={change} />
       <Things
         plan={plan}
@@ -191,5 +192,35 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
       <WindForm plan={plan} reckoned={reckoned} change={change} />
       <Vehicle plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
     </Sheet>
+  );
+}
+
+const PARTS = {
+  antenna: 'Antenna',
+  things: 'On the roof',
+  leads: 'Leads',
+  hole: 'Hole',
+  router: 'Router',
+  supply: 'Supply',
+  booster: 'Booster',
+  mast: 'Mast',
+  vehicle: 'Vehicle',
+};
+
+/** The parts of the plan, each one tap away: the whole is long. */
+function Contents() {
+  return (
+    <nav className="contents no-print" aria-label="Parts of the plan">
+      {Object.entries(PARTS).map(([id, label]) => (
+        <button
+          key={id}
+          type="button"
+          className="link"
+          onClick={() => document.getElementById(id)?.scrollIntoView({ block: 'start' })}
+        >
+          {label}
+        </button>
+      ))}
+    </nav>
   );
 }

@@ -6,6 +6,7 @@ import { drawnLength, drawnUnit, length, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
+import { taken } from './drawn';
 import { Num } from './Num';
 
 type Cable = NonNullable<RoofPlan['cable']>;
@@ -53,7 +54,7 @@ export function RunForm(props: {
   );
   const run = reckoned?.run;
   return (
-    <Part title="The leads" small="along the vehicle and across it, with slack and a drip loop">
+    <Part id="leads" title="The leads" small="along the vehicle and across it, with slack and a drip loop">
       {run && (
         <p className={run.extensionM > 0 ? 'loss' : ''}>
           They have to reach <b>{length(run.wantedM, system)}</b> and are {length(run.leadM, system)}:{' '}
@@ -116,7 +117,7 @@ export function RunForm(props: {
           </Button>
         )}
       </div>
-      {reckoned && plan.cable && <WaysIn cable={cable} reckoned={reckoned} put={put} />}
+      {reckoned && plan.cable && <WaysIn plan={plan} cable={cable} reckoned={reckoned} put={put} />}
       {run && run.extensionM > 0 && (
         <IntoSetup plan={plan} fitout={fitout} id={props.id} saved={props.saved} />
       )}
@@ -159,11 +160,13 @@ function BendOf(props: {
 
 /** The ways in that there are, those that need no hole first; one tap takes one. */
 function WaysIn(props: {
+  plan: RoofPlan;
   cable: Cable;
   reckoned: Reckoned;
   put: (part: Partial<Cable>, step: string) => void;
 }) {
-  const { cable, reckoned, put } = props;
+  const { plan, cable, reckoned, put } = props;
+  const here = taken(plan, reckoned);
   if (reckoned.ways.length < 2 && cable.entryX === null) {
     return (
       <p className="small">
@@ -175,10 +178,7 @@ function WaysIn(props: {
   return (
     <>
       {reckoned.ways.map((way) => {
-        const taken =
-          way.inlet === null
-            ? cable.entryX === null
-            : cable.entryX !== null && same(cable.entryX, way.x) && same(cable.entryY ?? NaN, way.y);
+        const isTaken = way === here;
         return (
           <div className="note way" key={way.inlet ?? ''}>
             <div>
@@ -186,7 +186,7 @@ function WaysIn(props: {
             </div>
             <Button
               size="small"
-              disabled={taken}
+              disabled={isTaken}
               onClick={() =>
                 put(
                   way.inlet === null ? { entryX: null, entryY: null } : { entryX: way.x, entryY: way.y },
@@ -194,7 +194,7 @@ function WaysIn(props: {
                 )
               }
             >
-              {taken ? 'They go in here' : 'Take this way'}
+              {isTaken ? 'They go in here' : 'Take this way'}
             </Button>
           </div>
         );
@@ -202,9 +202,6 @@ function WaysIn(props: {
     </>
   );
 }
-
-const NOTHING_M = 1e-4;
-const same = (a: number, b: number) => Math.abs(a - b) < NOTHING_M;
 
 /** The extension goes into a setup that has the antenna, so that its staircase loses what the cable will. */
 function IntoSetup(props: { plan: RoofPlan; fitout: Fitout; id: number; saved: boolean }) {
@@ -270,7 +267,7 @@ export function HoleForm(props: {
     );
   const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
   return (
-    <Part title="The hole" small="by how plugs and cables lie beside each other in it">
+    <Part id="hole" title="The hole" small="by how plugs and cables lie beside each other in it">
       {passage && (
         <p>
           <b>

@@ -10,6 +10,7 @@ const ROOM = 14;
 const NARROW = 560;
 const TALLEST = 620;
 const KEY_STEP_M = 0.01;
+const BESIDE_M = 0.2;
 const KEY_STRIDE_M = 0.1;
 const KEYS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -42,13 +43,14 @@ export function RoofDrawing(props: {
   // where there is little room across, the front is at the top
   const turned = width < NARROW;
   const nose = turned ? 56 : Math.min(110, width * 0.16);
+  const sides = beyond(plan, reckoned.widthM);
   const scale = turned
-    ? Math.min((width - 2 * ROOM) / reckoned.widthM, TALLEST / reckoned.lengthM)
+    ? Math.min((width - 2 * ROOM) / (sides.right - sides.left), TALLEST / reckoned.lengthM)
     : (width - nose - ROOM) / reckoned.lengthM;
   const along = nose + reckoned.lengthM * scale + ROOM;
-  const across = reckoned.widthM * scale + 2 * ROOM;
+  const across = (sides.right - sides.left) * scale + 2 * ROOM;
   const px = (p: Point) => {
-    const [down, over] = [nose + p.x * scale, ROOM + p.y * scale];
+    const [down, over] = [nose + p.x * scale, ROOM + (p.y - sides.left) * scale];
     return turned ? { x: over, y: down } : { x: down, y: over };
   };
   const box = (x: number, y: number, lengthM: number, widthM: number) => ({
@@ -125,7 +127,12 @@ export function RoofDrawing(props: {
         <rect {...box(0, 0, reckoned.lengthM, reckoned.widthM)} />
       </clipPath>
       <g transform={turned ? 'matrix(0 1 1 0 0 0)' : undefined}>
-        <Nose shape={plan.shape ?? 'panel-van'} right={nose} top={ROOM} height={reckoned.widthM * scale} />
+        <Nose
+          shape={plan.shape ?? 'panel-van'}
+          right={nose}
+          top={ROOM - sides.left * scale}
+          height={reckoned.widthM * scale}
+        />
       </g>
       <text {...px({ x: -nose / scale / 2, y: reckoned.widthM / 2 })} textAnchor="middle" className="front">
         front
@@ -159,7 +166,7 @@ export function RoofDrawing(props: {
       })}
       <Wire plan={plan} reckoned={reckoned} px={px} />
       <Leads plan={plan} reckoned={reckoned} px={px} />
-      {reckoned.best.map((p, i) => {
+      {(props.still && reckoned.here ? [] : reckoned.best).map((p, i) => {
         const at = px(p);
         return (
           <g key={i} className="best">
@@ -211,6 +218,15 @@ export function RoofDrawing(props: {
         })}
     </svg>
   );
+}
+
+/** How far across is drawn, in m: the roof, and beside it the places where Wi-Fi is wanted. */
+function beyond(plan: RoofPlan, widthM: number) {
+  const places = (plan.router?.reach ?? []).map((r) => r.y);
+  return {
+    left: Math.min(0, ...places.map((y) => y - BESIDE_M)),
+    right: Math.max(widthM, ...places.map((y) => y + BESIDE_M)),
+  };
 }
 
 /** What is shown in a pattern: the rules that the drawing itself does not show. */

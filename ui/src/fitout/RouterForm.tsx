@@ -30,7 +30,7 @@ export function RouterForm({ plan, reckoned, change }: Props) {
   const judged = reckoned?.router;
   if (!router) {
     return (
-      <Part title="The router’s place" small="its Wi-Fi, its heat, its SIM">
+      <Part id="router" title="The router’s place" small="its Wi-Fi, its heat, its SIM">
         <div className="buttons">
           <Button
             onClick={() =>
@@ -67,7 +67,7 @@ export function RouterForm({ plan, reckoned, change }: Props) {
     </Checkbox>
   );
   return (
-    <Part title="The router’s place" small="estimated">
+    <Part id="router" title="The router’s place" small="estimated">
       {judged?.notes.map((note) => (
         <p key={note}>{note}</p>
       ))}
@@ -184,7 +184,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
   };
   if (!power) {
     return (
-      <Part title="Its supply" small="wire, fuse, what is lost on the way">
+      <Part id="supply" title="Its supply" small="wire, fuse, what is lost on the way">
         <div className="buttons">
           <Button disabled={!plan.cable} onClick={() => change({ ...plan, power: first }, 'power')}>
             Draw the battery
@@ -197,7 +197,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
     change({ ...plan, power: { ...power, ...part } }, `power ${step}`);
   const sheet = fitout.devices.find((d) => d.name === power.device);
   return (
-    <Part title="Its supply" small="from the battery to the router, there and back">
+    <Part id="supply" title="Its supply" small="from the battery to the router, there and back">
       {fed && (
         <p className="action">
           {fed.supply}.{' '}

@@ -12,6 +12,7 @@ import { useWidth } from '../draw/useWidth';
 import { count, fixed } from '../format/numbers';
 import { drawnLength, drawnUnit, length, type System, useUnits } from '../format/units';
 import { Sheet } from '../parts/Sheet';
+import { taken } from './drawn';
 import { RoofDrawing } from './RoofDrawing';
 
 const MOST = 3;
@@ -115,7 +116,13 @@ function Roof(props: { id: number; name: string; fitout: Fitout; width: number; 
             settle={NOTHING}
             still
           />
-          <p>{variant.reckoned.sentence}</p>
+          <p>
+            {variant.reckoned.here === null || variant.reckoned.worse === null
+              ? variant.reckoned.sentence
+              : variant.reckoned.worse === 'as good'
+                ? 'It stands as well as it can.'
+                : `Against the best place: ${variant.reckoned.worse}.`}
+          </p>
           {[...variant.reckoned.misfits, ...variant.reckoned.notes].map((note) => (
             <p className="small" key={note}>
               {note}
@@ -133,6 +140,7 @@ function Row({ id, name, system }: { id: number; name: string; system: System })
   const place = variant ? (variant.reckoned.here ?? variant.reckoned.best[0]) : undefined;
   const run = variant?.reckoned.run;
   const passage = variant?.reckoned.passage;
+  const inlet = variant && taken(variant.plan, variant.reckoned)?.inlet;
   const booster = variant?.reckoned.boosted?.bands.map((b) => b.usableGainDb);
   const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
   const cell = (label: string, text: string | null) => (
@@ -150,7 +158,7 @@ function Row({ id, name, system }: { id: number; name: string; system: System })
       {cell('leads', run ? length(Math.round(run.wantedM * 10) / 10, system) : null)}
       {cell('more', run ? length(Math.round(run.extensionM * 10) / 10, system) : null)}
       {cell('loss', run ? `${fixed(Math.max(...run.bands.map((b) => b.lossDb)), 1)} dB` : null)}
-      {cell('hole', passage ? `${fixed(passage.holeMm, 1)} mm` : null)}
+      {cell('hole', inlet ? 'none' : passage ? `${fixed(passage.holeMm, 1)} mm` : null)}
       {cell('horizon hidden', place ? `${fixed(place.shade * 100, 0)} %` : null)}
       {cell('booster uses', booster && booster.length > 0 ? `${fixed(Math.min(...booster), 0)} dB` : null)}
       {cell('work', sheet ? `${fixed(sheet.minutes / MIN_PER_H, 1)} h` : null)}

@@ -54,7 +54,7 @@ export function Things(props: {
     props.choose(`thing ${plan.things.length}`);
   };
   return (
-    <Part title="On the roof and under it" small="from its front left corner">
+    <Part id="things" title="On the roof and under it" small="from its front left corner">
       {plan.things.map((t, i) => {
         const handle: Handle = `thing ${i}`;
         return (

@@ -34,6 +34,7 @@ export function Vehicle(props: {
   );
   return (
     <Part
+      id="vehicle"
       title="The vehicle"
       small={
         reckoned && (

@@ -27,7 +27,7 @@ export function WindForm(props: {
   const wind = reckoned?.wind;
   if (!mast) {
     return (
-      <Part title="A mast" small="what the wind does at its clamp">
+      <Part id="mast" title="A mast" small="what the wind does at its clamp">
         <div className="buttons">
           <Button onClick={() => change({ ...plan, mast: FIRST }, 'mast')}>Reckon a mast</Button>
         </div>
@@ -46,7 +46,7 @@ export function WindForm(props: {
     />
   );
   return (
-    <Part title="The mast in the wind" small="an estimate; the maker’s own figure goes before it">
+    <Part id="mast" title="The mast in the wind" small="an estimate; the maker’s own figure goes before it">
       {wind && (
         <>
           <p className="action">Take it down above {wind.takeDownAboveKmh} km/h, gusts counted.</p>

@@ -1,4 +1,4 @@
-import type { RoofPlan } from '../data/fitout';
+import type { Reckoned, RoofPlan } from '../data/fitout';
 
 /** What can be moved on the drawing: one of a list by its place in it, or one of the single ones. */
 export type Handle =
@@ -131,3 +131,14 @@ const along = (a: Point, b: Point): Point[] => [{ x: b.x, y: a.y }, b];
 /** The corners of a way as cables are laid, over all its points. */
 export const laid = (points: Point[]): Point[] =>
   points.flatMap((p, i) => (i === 0 ? [p] : along(points[i - 1] as Point, p)));
+
+const NOTHING_M = 1e-4;
+
+/** The way in that the leads take, of those that there are; none where they go in somewhere else. */
+export const taken = (plan: RoofPlan, reckoned: Reckoned): Reckoned['ways'][number] | undefined =>
+  reckoned.ways.find((way) => {
+    const { entryX = null, entryY = null } = plan.cable ?? {};
+    return entryX === null || entryY === null
+      ? way.inlet === null
+      : way.inlet !== null && Math.hypot(entryX - way.x, entryY - way.y) < NOTHING_M;
+  });

@@ -71,10 +71,12 @@ export function Part(props: {
   title: ReactNode;
   small?: ReactNode;
   actions?: ReactNode;
+  /** By which a list of the parts leads to it. */
+  id?: string;
   children: ReactNode;
 }) {
   return (
-    <section className="part">
+    <section className="part" id={props.id}>
       <div className="part-head">
         <h2>
           {props.title} {props.small && <small>{props.small}</small>}

@@ -56,7 +56,7 @@ class DemoRigLoader {
             List<String> needs,
             List<Carriers.RegionView> regions,
             List<NamedChain> setups,
-            NamedRoof roof) {}
+            List<NamedRoof> roofs) {}
 
     private record NamedRoof(String name, RoofPlan plan) {}
 
@@ -74,7 +74,7 @@ class DemoRigLoader {
             Map<String, Long> numbers = gear.all().stream().collect(Collectors.toMap(GearItem::name, GearItem::id));
             Map<String, Long> known = names.numbers();
             file.setups().forEach(s -> setups.put(known.get(s.name()), plan(s, numbers), null));
-            roofs.begin(file.roof().name(), file.roof().plan());
+            file.roofs().forEach(roof -> roofs.begin(roof.name(), roof.plan()));
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
         }

@@ -46,13 +46,7 @@ public class RoofPlans {
     private final Json json;
     private final Clock clock;
 
-    RoofPlans(
-            EntityManager entities,
-            Edits edits,
-            RoofReckoning reckoning,
-            GearService gear,
-            Json json,
-            Clock clock) {
+    RoofPlans(EntityManager entities, Edits edits, RoofReckoning reckoning, GearService gear, Json json, Clock clock) {
         this.reckoning = reckoning;
         this.entities = entities;
         this.edits = edits;

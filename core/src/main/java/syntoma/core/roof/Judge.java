@@ -59,7 +59,7 @@ final class Judge {
         double least = Double.POSITIVE_INFINITY;
         for (Thing thing : standing) {
             double distance = thing.rect().distanceM(taken);
-            if (distance < least) {
+            if (thing.kind().isGear() && distance < least) {
                 nearest = thing;
                 least = distance;
             }

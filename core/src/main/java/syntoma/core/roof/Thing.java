@@ -60,6 +60,11 @@ public record Thing(Kind kind, String name, Rect rect, double heightM, double cl
             return onRoof;
         }
 
+        /** Whether it is gear that an antenna keeps its distance from; a hole with a lid is none. */
+        public boolean isGear() {
+            return onRoof && this != INLET;
+        }
+
         /** Whether the roof has a hole beneath it, which no ground plane goes over. */
         public boolean opensRoof() {
             return opens;

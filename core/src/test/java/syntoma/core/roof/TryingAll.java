@@ -74,7 +74,9 @@ final class TryingAll {
                 if (dx < halfLength - e && dy < halfWidth - e || apart < thing.clearM()) {
                     return List.of();
                 }
-                clearance = Math.min(clearance, apart);
+                if (thing.kind() != Thing.Kind.INLET) {
+                    clearance = Math.min(clearance, apart);
+                }
             } else if (foot.fixing() == Foot.Fixing.DRILLED
                     && Math.sqrt(dx * dx + dy * dy) - foot.holeMm() / 2000
                             < thing.kind().fromHoleM()) {
