@@ -1,7 +1,7 @@
 import { Select } from 'antd';
 import { Link } from 'react-router';
 import { useRunSheets } from '../data/design';
-import { type JobSheet, type JobTask, useJobStep } from '../data/fitout';
+import { type JobSheet, type JobTask, useFitout, useJobStep, useRoofPlan } from '../data/fitout';
 import { useResult, useTrials } from '../data/trials';
 import { Failed } from '../parts/Loaded';
 import { OfBands } from '../parts/OfBands';
@@ -15,6 +15,7 @@ const TEMPLATES: Record<string, string> = { 'roof-test': 'roof_test', prove: 'be
 export function FileTrial({ plan, task }: { plan: number; task: JobTask }) {
   const step = useJobStep(plan);
   const planned = usePlanned();
+  const setup = useSetupOf(plan);
   if (task.filed) {
     const { campsite, name } = task.filed;
     return (
@@ -35,7 +36,11 @@ export function FileTrial({ plan, task }: { plan: number; task: JobTask }) {
       <div className="buttons">
         <Link
           className="ant-btn ant-btn-default ant-btn-lg"
-          to={`/trials?plan&template=${TEMPLATES[task.trial ?? '']}&file=${plan}.${task.key}`}
+          to={`/trials?plan&${new URLSearchParams({
+            template: TEMPLATES[task.trial ?? ''] ?? '',
+            file: `${plan}.${task.key}`,
+            ...(setup === undefined ? {} : { with: setup }),
+          })}`}
         >
           {task.trial === 'roof-test' ? 'Plan the roof test' : 'Plan the trial: before against now'}
         </Link>
@@ -61,6 +66,12 @@ export function FileTrial({ plan, task }: { plan: number; task: JobTask }) {
       {step.error && <Failed error={step.error} />}
     </>
   );
+}
+
+/** A setup that has the antenna of a plan; none where it is not on the shelf, or in no setup. */
+function useSetupOf(plan: number): string | undefined {
+  const antenna = useRoofPlan(plan).data?.plan.antenna?.name;
+  return useFitout().data?.antennas.find((a) => a.name === antenna)?.setups[0];
 }
 
 /** All planned trials, those that are not made yet first. */

@@ -221,7 +221,7 @@ function IntoSetup(props: { plan: RoofPlan; fitout: Fitout; id: number; saved: b
             loading={extend.isPending}
             onClick={() => extend.mutate(name)}
           >
-            Put it into {name}
+            Put the extension into {name}
           </Button>
         ))}
       </div>
@@ -257,6 +257,7 @@ export function HoleForm(props: {
   );
   const hole = reckoned?.hole;
   const passage = reckoned?.passage;
+  const inlet = reckoned && taken(plan, reckoned)?.inlet;
   const wallM = (reckoned?.wallMm ?? 0) / MM_PER_M;
   const put = (part: { x: number } | { y: number }, axis: string) =>
     plan.antenna &&
@@ -268,7 +269,12 @@ export function HoleForm(props: {
   const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
   return (
     <Part id="hole" title="The hole" small="by how plugs and cables lie beside each other in it">
-      {passage && (
+      {inlet != null && (
+        <p>
+          <b>No new hole: the leads go in by {inlet}.</b>
+        </p>
+      )}
+      {passage && inlet == null && (
         <p>
           <b>
             A hole of {fixed(passage.holeMm, 1)} mm

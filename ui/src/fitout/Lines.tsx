@@ -62,7 +62,7 @@ export function Reach(props: {
   return (
     <g className="reach-of" clipPath="url(#on-roof)">
       <circle cx={at.x} cy={at.y} r={radius} />
-      <text x={Math.max(4, at.x - radius + 5)} y={at.y - 14}>
+      <text x={Math.max(props.px({ x: 0, y: 0 }).x + 4, at.x - radius + 5)} y={at.y - 14}>
         {least.band} reaches to here
       </text>
     </g>

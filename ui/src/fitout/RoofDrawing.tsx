@@ -11,6 +11,8 @@ const NARROW = 560;
 const TALLEST = 620;
 const KEY_STEP_M = 0.01;
 const BESIDE_M = 0.2;
+/** Beyond it a name has no room to the right of what it names. */
+const FAR = 0.8;
 const KEY_STRIDE_M = 0.1;
 const KEYS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -114,6 +116,11 @@ export function RoofDrawing(props: {
     handle === 'antenna' && plan.antenna
       ? Math.max(13, ((turned ? plan.antenna.widthM : plan.antenna.lengthM) * scale) / 2 + 4)
       : 13;
+  /** To its right; to its left where there is no room. */
+  const label = (at: Point, handle: Handle) =>
+    at.x > (turned ? across : along) * FAR
+      ? { x: at.x - beside(handle), textAnchor: 'end' as const }
+      : { x: at.x + beside(handle) };
   return (
     <svg
       width={turned ? across : along}
@@ -209,7 +216,7 @@ export function RoofDrawing(props: {
               {/* room for a finger */}
               <circle cx={at.x} cy={at.y} r={18} fill="transparent" />
               {!handle.startsWith('bend ') && (
-                <text x={at.x + beside(handle)} y={at.y + 18}>
+                <text {...label(at, handle)} y={at.y + 18}>
                   {nameOf(plan, handle)}
                 </text>
               )}

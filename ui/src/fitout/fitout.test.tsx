@@ -471,7 +471,7 @@ test('a way in that is there is taken, and the extension goes into a setup', asy
   });
   show(<FitoutView />, '/fit-out?plan=1');
   expect(await screen.findByText(/Satellite inlet needs no hole/)).toBeDefined();
-  await user.click(screen.getByRole('button', { name: 'Put it into Roof dome' }));
+  await user.click(screen.getByRole('button', { name: 'Put the extension into Roof dome' }));
   expect(await screen.findByText(/Roof dome has Extension 1 m now/)).toBeDefined();
   expect(bodies('POST /api/fitout/plans/1/extension')).toEqual([{ setup: 'Roof dome' }]);
   const [take] = screen.getAllByRole('button', { name: 'Take this way' });
@@ -535,7 +535,7 @@ test('tasks are added, changed and filed with their trial and photos', async () 
   show(<FitoutView />, '/fit-out?plan=1&sheet');
   expect(await screen.findByRole('link', { name: /Plan the trial/ })).toHaveProperty(
     'search',
-    '?plan&template=before_after&file=1.prove',
+    '?plan&template=before_after&file=1.prove&with=Roof+dome',
   );
   expect(screen.getByAltText('The trial that proves the gain, photo 1')).toBeDefined();
   await user.upload(

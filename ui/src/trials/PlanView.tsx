@@ -49,6 +49,18 @@ function usual(
   return first && second ? [first, second].map((s) => asItIs(s.name, carrier)) : [];
 }
 
+/** Contenders of a template, about a setup that the address names: it is the last of them, and what it is held against stays. */
+function about(contenders: Template['contenders'], setup: string | null): Template['contenders'] {
+  const last = contenders.at(-1);
+  if (setup === null || !last) {
+    return contenders;
+  }
+  return contenders.map((c) => {
+    const swapped = c.setup === last.setup ? setup : c.setup === setup ? last.setup : c.setup;
+    return { ...c, setup: swapped };
+  });
+}
+
 /** So long what is typed stands still before it is reckoned anew. */
 const SETTLED_MS = 200;
 
@@ -62,6 +74,7 @@ export function PlanView() {
   const asked = typed.contenders.length > 0 ? typed : { ...typed, contenders: usual(setups, carriers, line) };
   const [template, setTemplate] = useState('');
   const [wanted] = useState(() => query.get('template'));
+  const [withSetup] = useState(() => query.get('with'));
   const templates = useTemplates().data;
   const change = (part: Partial<Asked>) => setTyped({ ...asked, ...part });
   const take = (t: Template) => {
@@ -75,7 +88,7 @@ export function PlanView() {
   const asks = template === '' ? templates?.find((t) => t.key === wanted) : undefined;
   if (asks) {
     // the one of the address is taken once, as soon as it is known
-    take(asks);
+    take({ ...asks, contenders: about(asks.contenders, withSetup) });
   }
   useEffect(() => {
     setQuery(addressOf(typed), { replace: true });

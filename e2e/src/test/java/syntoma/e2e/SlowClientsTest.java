@@ -24,6 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 class SlowClientsTest {
     private static final int DRIPS = 300;
     private static final long LONGEST_MS = 1_000;
+    private static final long LATE_MS = 300;
 
     @TempDir
     private static Path dir;
@@ -73,6 +74,28 @@ class SlowClientsTest {
                 + "\r\nContent-Type: application/json\r\nContent-Length: 100000\r\n\r\n{";
         socket.getOutputStream().write(head.getBytes(StandardCharsets.US_ASCII));
         return socket;
+    }
+
+    @Test
+    void what_the_address_says_counts_once_however_late_the_body_comes() throws Exception {
+        sent("/api/fitout/plans", HttpRequest.BodyPublishers.ofString("{\"name\":\"Van\"}"));
+        String plan = "{\"antenna\":{\"name\":\"Dome\",\"lengthM\":0.2,\"widthM\":0.2,\"heightM\":0.1}}";
+        HttpRequest keep = HttpRequest.newBuilder(URI.create(app.address("/api/fitout/plans/1")))
+                .header("Content-Type", "application/json")
+                .PUT(HttpRequest.BodyPublishers.ofString(plan))
+                .build();
+        assertEquals(
+                200, client.send(keep, HttpResponse.BodyHandlers.ofString()).statusCode());
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), app.port())) {
+            String head =
+                    "POST /api/fitout/plans/1/job-sheet/photos?task=polish HTTP/1.1\r\nHost: 127.0.0.1:" + app.port()
+                            + "\r\nContent-Type: application/octet-stream\r\nConnection: close\r\nContent-Length: 9\r\n\r\n";
+            socket.getOutputStream().write(head.getBytes(StandardCharsets.US_ASCII));
+            Thread.sleep(LATE_MS);
+            socket.getOutputStream().write("no photo.".getBytes(StandardCharsets.US_ASCII));
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertTrue(answer.contains("task is “polish”, which is not on the sheet"), answer);
+        }
     }
 
     private void log(int minute) throws Exception {

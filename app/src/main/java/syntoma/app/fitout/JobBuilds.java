@@ -78,7 +78,10 @@ class JobBuilds {
         return new JobBuild(view, build, build.tasks(added(plan), minutes), learned);
     }
 
-    /** How long tasks took, in minutes, by their key: the last times, of all builds. */
+    /**
+     * How long tasks took, in minutes, by their key: the last times, of all builds. What was over within a minute was ticked
+     * afterwards, and what went on over night was left lying.
+     */
     private Map<String, List<Integer>> took() {
         Map<String, List<Integer>> took = new HashMap<>();
         entities.createQuery(
@@ -88,8 +91,10 @@ class JobBuilds {
                 .forEach(step -> {
                     List<Integer> times = took.computeIfAbsent(step.task, key -> new ArrayList<>());
                     long minutes = Duration.between(step.begunAt, step.doneAt).toMinutes();
-                    if (times.size() < COUNTED && minutes < Duration.ofDays(1).toMinutes()) {
-                        times.add((int) Math.max(1, minutes));
+                    if (times.size() < COUNTED
+                            && minutes > 0
+                            && minutes < Duration.ofDays(1).toMinutes()) {
+                        times.add((int) minutes);
                     }
                 });
         took.values().removeIf(List::isEmpty);

@@ -79,7 +79,7 @@ final class Gate implements Filter {
             }
             return;
         }
-        SpooledRequest spooled = new SpooledRequest(request, body);
+        SpooledRequest spooled = SpooledRequest.dispatched(request, body);
         AsyncContext later = request.startAsync(spooled, response);
         later.setTimeout(LONGEST.toMillis());
         Intake intake = new Intake(in, body, limit, later, response);

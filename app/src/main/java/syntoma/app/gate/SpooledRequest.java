@@ -10,15 +10,27 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
+import java.util.Collections;
+import java.util.Enumeration;
 
 /** A request whose body is here as a whole. */
-final class SpooledRequest extends HttpServletRequestWrapper {
+class SpooledRequest extends HttpServletRequestWrapper {
     private final Spool body;
     private ServletInputStream stream;
 
     SpooledRequest(HttpServletRequest request, Spool body) {
         super(request);
         this.body = body;
+    }
+
+    /** One that is given to a dispatch, which takes the parameters from the query and would add these to them once more. */
+    static SpooledRequest dispatched(HttpServletRequest request, Spool body) {
+        return new SpooledRequest(request, body) {
+            @Override
+            public Enumeration<String> getParameterNames() {
+                return Collections.emptyEnumeration();
+            }
+        };
     }
 
     @Override

@@ -21,6 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
@@ -35,6 +36,9 @@ class JobSheetTest {
 
     @Autowired
     private MockMvc mvc;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     private Requests requests;
 
@@ -221,8 +225,10 @@ class JobSheetTest {
         long id = plan("Timed", "magnet");
         assertEquals(204, step(id, "gather", "begun").status());
         assertEquals(204, step(id, "gather", "done").status());
+        assertTrue(task(sheet(id, "").json(), "gather").get("learned").isNull(), "over at once: ticked afterwards");
+        jdbc.update("update job_step set begun_at = dateadd(minute, -25, done_at) where plan_id = ?", id);
         JsonNode gather = task(sheet(id, "").json(), "gather");
-        assertEquals(1, gather.get("minutes").asInt(), gather.toString());
+        assertEquals(25, gather.get("minutes").asInt(), gather.toString());
         assertEquals(1, gather.get("learned").asInt());
         Requests.Answer early = step(id, "tape", "begun");
         assertEquals(409, early.status(), early.text());
