@@ -100,6 +100,11 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
                 <Notes notes={[...reckoned.misfits, ...reckoned.notes]} shown={4} more="More" />
               </Part>
             )}
+            {reckoned.boosted && (
+              <Part title="The booster" small="as it is drawn">
+                <Notes notes={[reckoned.boosted.sentence, ...reckoned.boosted.held]} shown={2} more="More" />
+              </Part>
+            )}
             <Places plan={plan} reckoned={reckoned} change={change} />
             {plan.antenna && (
               <Part title="Next">

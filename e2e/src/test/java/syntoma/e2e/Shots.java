@@ -32,6 +32,9 @@ class Shots {
             take(desk, app.address("/rig?setup=3"), "rig-chain");
             take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
             take(desk, app.address("/fit-out"), "roof-plan", "svg.roof[role=group]");
+            desk.locator(".contents button", new Page.LocatorOptions().setHasText("Booster"))
+                    .click();
+            shoot(desk, "booster-placement");
             desk.navigate(app.address("/measure"));
             desk.locator(".start-run button").click();
             assertThat(desk.locator("h1")).containsText("Mb/s up");
@@ -132,7 +135,7 @@ class Shots {
         shoot(page, "walk-phone");
     }
 
-    /** Devices with a code for a phone, and what waits on the phone that came in by it. */
+    /** Devices with a code for a phone, and the phone that came in by it. */
     private static void onTheNetwork(Page desk, Chromium chromium, RunningApp app) {
         desk.navigate(app.address("/devices"));
         desk.locator("#field-phrase").fill("rusty gate by the quarry");
@@ -147,16 +150,6 @@ class Shots {
         assertThat(phone.locator("h1")).containsText("Mast panel");
         desk.getByText("Another code").click();
         shoot(desk, "devices");
-        phone.navigate(app.tls("/logbook?part=waiting"));
-        assertThat(phone.getByText("Nothing waits")).isVisible();
-        phone.locator("button.thumb").click();
-        phone.locator("#field-upMbps").fill("12.4");
-        phone.context().setOffline(true);
-        phone.locator("#field-rsrpDbm").fill("-91");
-        phone.locator(".log-buttons .ant-btn-primary").click();
-        assertThat(phone.locator(".notices")).containsText("has not answered");
-        assertThat(phone.locator(".ant-message-notice")).hasCount(0);
-        shoot(phone, "waiting-phone");
     }
 
     private static void take(Page page, String address, String name) {

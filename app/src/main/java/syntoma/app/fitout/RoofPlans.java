@@ -5,8 +5,13 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -221,10 +226,21 @@ public class RoofPlans {
         required(id).removedAt = OffsetDateTime.now(clock);
     }
 
+    /** The name, with a number after it where another plan has it meanwhile. */
+    private String free(String name) {
+        Set<String> taken =
+                kept().stream().map(p -> p.name.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+        return Stream.concat(Stream.of(name), IntStream.iterate(2, n -> n + 1).mapToObj(n -> name + " " + n))
+                .filter(n -> !taken.contains(n.toLowerCase(Locale.ROOT)))
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** Brings back a plan that was taken away. */
     RoofPlanView restore(long id) {
         KeptPlan kept = Optional.ofNullable(entities.find(KeptPlan.class, id))
                 .orElseThrow(() -> new NotFound("no roof plan has the number " + id));
+        kept.name = free(kept.name);
         kept.removedAt = null;
         return view(id);
     }

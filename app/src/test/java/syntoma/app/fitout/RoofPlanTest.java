@@ -238,4 +238,17 @@ class RoofPlanTest {
                 send(post("/api/fitout/plans/" + reaching + "/extension"), "{\"setup\":\"Roof dome\"}")
                         .status());
     }
+
+    @Test
+    void a_plan_that_is_brought_back_has_a_name_of_its_own() throws Exception {
+        long first = begin("Summer");
+        requests.ask(delete("/api/fitout/plans/" + first));
+        begin("Summer");
+        assertEquals(
+                "Summer 2",
+                requests.ask(post("/api/fitout/plans/" + first + "/restored"))
+                        .json()
+                        .get("name")
+                        .asText());
+    }
 }
