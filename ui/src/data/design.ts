@@ -70,6 +70,7 @@ export function useFollowedSheet(campsite: string, trial: string) {
   useEffect(() => {
     if (mark !== undefined && seen.current !== undefined && mark !== seen.current) {
       void client.invalidateQueries({ queryKey: keys.trials });
+      void client.invalidateQueries({ queryKey: keys.runs });
     }
     seen.current = mark;
   }, [mark, client]);

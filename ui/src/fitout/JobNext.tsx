@@ -26,7 +26,7 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
     }
   });
   return (
-    <section className="job-next" aria-label="The next task">
+    <section className="job-next no-print" aria-label="The next task">
       <h2>{task.name}</h2>
       <p className="small">
         about {task.minutes} min

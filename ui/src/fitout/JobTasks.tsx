@@ -68,6 +68,11 @@ export function Tasks({ plan, sheet }: { plan: number; sheet: JobSheet }) {
                       <Shown plan={plan} task={t} />
                     </div>
                   )}
+                  {t.lastLook !== null && (
+                    <div className="small print-only">
+                      <b>A last look, it cannot be undone:</b> {t.lastLook}
+                    </div>
+                  )}
                   {t.cautions.map((c) => (
                     <div className="small caution print-only" key={c}>
                       {c}

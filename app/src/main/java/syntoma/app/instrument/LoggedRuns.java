@@ -46,6 +46,20 @@ public class LoggedRuns {
      */
     public record Against(long measurement, String says) {}
 
+    /** Changes whenever a run of a trial begins or is over. */
+    public String mark(String campsite, String trial) {
+        return entities.createQuery(
+                        "select concat(cast(r.id as string), r.state) from SpeedRun r"
+                                + " where r.campsite = :campsite and r.trial = :trial order by r.id desc",
+                        String.class)
+                .setParameter("campsite", campsite)
+                .setParameter("trial", trial)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
+                .orElse("");
+    }
+
     /** What speaks against runs, by the numbers of their measurements. */
     public List<Against> against(Collection<Long> measurements) {
         return measurements.isEmpty()

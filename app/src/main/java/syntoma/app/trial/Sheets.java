@@ -247,7 +247,8 @@ class Sheets {
     SheetMark mark(String campsite, String trial) {
         TrialPlan plan = plan(campsite, trial);
         Measurements.Extent extent = measurements.extent(plan.campsiteId, plan.name);
-        return new SheetMark(entries.mark(plan.id) + "-" + extent.count() + "." + extent.last());
+        return new SheetMark(
+                entries.mark(plan.id) + "-" + extent.count() + "." + extent.last() + "-" + runs.mark(campsite, trial));
     }
 
     /** Whether the rounds left are worth it; null under three rounds of any two. */

@@ -2,6 +2,7 @@ package syntoma.app.trial;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.post;
 import static org.springframework.test.web.servlet.request.MockMvcRequestBuilders.put;
@@ -99,6 +100,11 @@ class TrialInTroubleTest {
         return requests.read("/api/runs/" + begun.json().get("id").asLong()).json();
     }
 
+    private String mark(String trial) throws Exception {
+        return requests.read("/api/trials/sheet/mark?campsite=Amber Spit&trial=" + trial)
+                .text();
+    }
+
     private JsonNode over(Requests.Answer begun) throws Exception {
         for (JsonNode run = run(begun); ; run = run(begun)) {
             if (!run.get("sentence").isNull()) {
@@ -172,7 +178,9 @@ class TrialInTroubleTest {
         assertTrue(failed.get("endedBecause").asText().length() > 10, failed.toString());
         assertEquals(1, made("Pulled"), "a run that failed is made, and made once");
         server = SpeedServer.start("127.0.0.1", port, "", Limits.USUAL, new Fixed(24, 8, 30, 120));
+        String before = mark("Pulled");
         Requests.Answer one = begin("Pulled");
+        assertNotEquals(before, mark("Pulled"), "the other device hears of it at once");
         assertEquals(409, begin("Pulled").status(), "what two devices begin is one run");
         assertEquals("done", over(one).get("state").asText());
         assertEquals(2, made("Pulled"));
