@@ -172,7 +172,7 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
         )}
       </div>
       <Contents />
-      <AntennaForm plan={plan} fitout={fitout} change={change} />
+      <Vehicle plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
       <Things
         plan={plan}
         fitout={fitout}
@@ -182,6 +182,7 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
         change={change}
         settle={settle}
       />
+      <AntennaForm plan={plan} fitout={fitout} change={change} />
       <RunForm
         plan={plan}
         fitout={fitout}
@@ -195,21 +196,20 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
       <PowerForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
       <BoosterForm plan={plan} reckoned={reckoned} change={change} />
       <WindForm plan={plan} reckoned={reckoned} change={change} />
-      <Vehicle plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
     </Sheet>
   );
 }
 
 const PARTS = {
-  antenna: 'Antenna',
+  vehicle: 'Vehicle',
   things: 'On the roof',
+  antenna: 'Antenna',
   leads: 'Leads',
   hole: 'Hole',
   router: 'Router',
   supply: 'Supply',
   booster: 'Booster',
   mast: 'Mast',
-  vehicle: 'Vehicle',
 };
 
 /** The parts of the plan, each one tap away: the whole is long. */

@@ -2,11 +2,11 @@ import { Button, Select } from 'antd';
 import { Link } from 'react-router';
 import { type Fitout, type Reckoned, type RoofPlan, useExtend } from '../data/fitout';
 import { fixed } from '../format/numbers';
-import { drawnLength, drawnUnit, length, useUnits } from '../format/units';
+import { drawnLength, drawnUnit, length, millimetres, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
-import { taken } from './drawn';
+import { firstCable, taken } from './drawn';
 import { Num } from './Num';
 
 type Cable = NonNullable<RoofPlan['cable']>;
@@ -26,19 +26,7 @@ export function RunForm(props: {
 }) {
   const { plan, fitout, reckoned, change } = props;
   const { system } = useUnits();
-  const first: Cable = {
-    cableClass: null,
-    leadM: null,
-    slackM: null,
-    dripLoopM: null,
-    dropM: null,
-    entryX: null,
-    entryY: null,
-    bends: [],
-    deviceX: (reckoned?.lengthM ?? 4) / 2,
-    deviceY: (reckoned?.widthM ?? 1.6) / 2,
-  };
-  const cable = plan.cable ?? first;
+  const cable = plan.cable ?? firstCable(reckoned);
   const put = (part: Partial<Cable>, step: string) =>
     change({ ...plan, cable: { ...cable, ...part } }, `cable ${step}`);
   const num = (key: keyof Cable, label: string, usual?: number, required = false) => (
@@ -277,8 +265,8 @@ export function HoleForm(props: {
       {passage && inlet == null && (
         <p>
           <b>
-            A hole of {fixed(passage.holeMm, 1)} mm
-            {passage.sawMm === null ? '' : `: a saw of ${fixed(passage.sawMm, 0)} mm`}.
+            A hole of {millimetres(passage.holeMm, system)}
+            {passage.sawMm === null ? '' : `: a saw of ${millimetres(passage.sawMm, system, 0)}`}.
           </b>{' '}
           {passage.notes.join(' ')}
         </p>

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { drawnLength, drawnUnit, typedDrawn, useUnits } from '../format/units';
+import { DRAWN_UNITS, drawnLength, useUnits } from '../format/units';
 import { Field } from '../parts/Field';
 
-/** A number of a plan; lengths in m are shown and typed in the units that are wanted. What is no number stays as it is typed. */
+/** A number of a plan; lengths and temperatures are shown and typed in the units that are wanted. What is no number stays as it is typed. */
 export function Num(props: {
   name: string;
   label: string;
@@ -17,8 +17,10 @@ export function Num(props: {
 }) {
   const { system } = useUnits();
   const [typed, setTyped] = useState<string | null>(null);
+  const other = system === 'imperial' ? DRAWN_UNITS[props.unit ?? ''] : undefined;
   const isLength = props.unit === 'm';
-  const shown = (value: number) => String(isLength ? drawnLength(value, system) : value);
+  const shown = (value: number) =>
+    String(other ? other.shown(value) : isLength ? drawnLength(value, system) : value);
   const text = typed ?? (props.value === null ? '' : shown(props.value));
   const number = (t: string) => Number(t.trim().replace(',', '.'));
   const wrong = text.trim() === '' ? props.required === true : !Number.isFinite(number(text));
@@ -28,7 +30,7 @@ export function Num(props: {
       label={props.label}
       numeric
       value={text}
-      unit={isLength ? drawnUnit(system) : props.unit}
+      unit={other?.unit ?? props.unit}
       placeholder={props.usual === undefined ? undefined : shown(props.usual)}
       problem={typed !== null && wrong ? 'a number alone' : undefined}
       hint={props.hint}
@@ -39,7 +41,7 @@ export function Num(props: {
             props.onChange(null);
           }
         } else if (Number.isFinite(number(t))) {
-          props.onChange(isLength ? typedDrawn(number(t), system) : number(t));
+          props.onChange(other ? other.typed(number(t)) : number(t));
         }
       }}
     />

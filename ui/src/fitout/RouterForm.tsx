@@ -4,6 +4,7 @@ import { fixed } from '../format/numbers';
 import { length, useUnits, wire } from '../format/units';
 import { Field, FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
+import { firstCable } from './drawn';
 import { Num } from './Num';
 
 type Router = NonNullable<RoofPlan['router']>;
@@ -37,6 +38,7 @@ export function RouterForm({ plan, reckoned, change }: Props) {
               change(
                 {
                   ...plan,
+                  cable: plan.cable ?? firstCable(reckoned),
                   router: {
                     closed: false,
                     sunny: false,
@@ -48,11 +50,9 @@ export function RouterForm({ plan, reckoned, change }: Props) {
                 'router',
               )
             }
-            disabled={!plan.cable}
           >
             Judge its place
           </Button>
-          {!plan.cable && <span className="small">Say first, under the leads, where it stands.</span>}
         </div>
       </Part>
     );
@@ -186,7 +186,11 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
     return (
       <Part id="supply" title="Its supply" small="wire, fuse, what is lost on the way">
         <div className="buttons">
-          <Button disabled={!plan.cable} onClick={() => change({ ...plan, power: first }, 'power')}>
+          <Button
+            onClick={() =>
+              change({ ...plan, cable: plan.cable ?? firstCable(reckoned), power: first }, 'power')
+            }
+          >
             Draw the battery
           </Button>
         </div>
@@ -250,7 +254,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
             allowClear
             value={power.wireMm2}
             placeholder="none yet"
-            options={fitout.wiresMm2.map((mm2) => ({ value: mm2, label: `${mm2} mm²` }))}
+            options={fitout.wires.map((w) => ({ value: w.mm2, label: wire(w.mm2, w.awg, system) }))}
             onChange={(wireMm2: number | undefined) => put({ wireMm2: wireMm2 ?? null }, 'wire')}
           />
         </FieldFrame>

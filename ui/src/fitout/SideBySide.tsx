@@ -10,7 +10,7 @@ import {
 } from '../data/fitout';
 import { useWidth } from '../draw/useWidth';
 import { count, fixed } from '../format/numbers';
-import { drawnLength, drawnUnit, length, type System, useUnits } from '../format/units';
+import { drawnLength, drawnUnit, length, millimetres, type System, useUnits } from '../format/units';
 import { Sheet } from '../parts/Sheet';
 import { taken } from './drawn';
 import { RoofDrawing } from './RoofDrawing';
@@ -158,7 +158,7 @@ function Row({ id, name, system }: { id: number; name: string; system: System })
       {cell('leads', run ? length(Math.round(run.wantedM * 10) / 10, system) : null)}
       {cell('more', run ? length(Math.round(run.extensionM * 10) / 10, system) : null)}
       {cell('loss', run ? `${fixed(Math.max(...run.bands.map((b) => b.lossDb)), 1)} dB` : null)}
-      {cell('hole', inlet ? 'none' : passage ? `${fixed(passage.holeMm, 1)} mm` : null)}
+      {cell('hole', inlet ? 'none' : passage ? millimetres(passage.holeMm, system) : null)}
       {cell('horizon hidden', place ? `${fixed(place.shade * 100, 0)} %` : null)}
       {cell('booster uses', booster && booster.length > 0 ? `${fixed(Math.min(...booster), 0)} dB` : null)}
       {cell('work', sheet ? `${fixed(sheet.minutes / MIN_PER_H, 1)} h` : null)}

@@ -142,3 +142,17 @@ export const taken = (plan: RoofPlan, reckoned: Reckoned): Reckoned['ways'][numb
       ? way.inlet === null
       : way.inlet !== null && Math.hypot(entryX - way.x, entryY - way.y) < NOTHING_M;
   });
+
+/** A router under the middle of the roof, until it is said where it stands. */
+export const firstCable = (reckoned: Reckoned | undefined): NonNullable<RoofPlan['cable']> => ({
+  cableClass: null,
+  leadM: null,
+  slackM: null,
+  dripLoopM: null,
+  dropM: null,
+  entryX: null,
+  entryY: null,
+  bends: [],
+  deviceX: snapped((reckoned?.lengthM ?? 4) / 2),
+  deviceY: snapped((reckoned?.widthM ?? 1.6) / 2),
+});

@@ -232,7 +232,7 @@ const FITOUT = {
     },
   ],
   devices: [{ name: 'Curlew', mostW: 22 }],
-  wiresMm2: [1, 1.5, 2.5],
+  wires: [{ mm2: 1.5, awg: 14 }],
   weathers: [
     { key: 'any', label: '' },
     { key: 'dry', label: 'dry weather and daylight' },
@@ -533,9 +533,11 @@ test('tasks are added, changed and filed with their trial and photos', async () 
     'GET /api/results/trial': new Refused(404, { detail: 'no measurement' }),
   });
   show(<FitoutView />, '/fit-out?plan=1&sheet');
-  expect(await screen.findByRole('link', { name: /Plan the trial/ })).toHaveProperty(
-    'search',
-    '?plan&template=before_after&file=1.prove&with=Roof+dome',
+  const plan = await screen.findByRole('link', { name: /Plan the trial/ });
+  await waitFor(() =>
+    expect((plan as HTMLAnchorElement).search).toBe(
+      '?plan&template=before_after&file=1.prove&with=Roof+dome',
+    ),
   );
   expect(screen.getByAltText('The trial that proves the gain, photo 1')).toBeDefined();
   await user.upload(

@@ -112,6 +112,23 @@ export const drawnLength = (metres: number, system: System) =>
 export const typedDrawn = (value: number, system: System) =>
   system === 'metric' ? value : Math.round(value * M_PER_IN * 1e5) / 1e5;
 
+const MM_PER_IN = 25.4;
+const round = (value: number, places: number) => Math.round(value * 10 ** places) / 10 ** places;
+
+/** A diameter in mm as text, or in inches to the hundredth. */
+export const millimetres = (mm: number, system: System, places = 1) =>
+  system === 'metric' ? `${fixed(mm, places)} mm` : `${fixed(mm / MM_PER_IN, 2)} in`;
+
+/** How the fields of a drawing show and take what is stored in metric units. */
+export const DRAWN_UNITS: Record<
+  string,
+  { unit: string; shown: (stored: number) => number; typed: (value: number) => number }
+> = {
+  m: { unit: 'in', shown: (m) => drawnLength(m, 'imperial'), typed: (v) => typedDrawn(v, 'imperial') },
+  mm: { unit: 'in', shown: (mm) => round(mm / MM_PER_IN, 3), typed: (v) => round(v * MM_PER_IN, 2) },
+  '°C': { unit: '°F', shown: (c) => round((c * 9) / 5 + 32, 1), typed: (v) => round(((v - 32) * 5) / 9, 2) },
+};
+
 export const drawnUnit = (system: System) => (system === 'metric' ? 'm' : 'in');
 
 const trimmed = (value: number) => fixed(value, 2).replace(/\.?0+$/, '');

@@ -100,11 +100,14 @@ public class RoofPlans {
             List<String> cableClasses,
             List<RoofAntennaOf> antennas,
             List<RoofDeviceOf> devices,
-            List<Double> wiresMm2,
+            List<RoofWire> wires,
             List<RoofWeather> weathers) {}
 
     /** A device on the shelf; what its sheet says that it draws at most, where it does. */
     record RoofDeviceOf(String name, @Nullable Double mostW) {}
+
+    /** A size of wire. */
+    record RoofWire(double mm2, int awg) {}
 
     /** Weather that a task may want. */
     record RoofWeather(String key, String label) {}
@@ -133,7 +136,7 @@ public class RoofPlans {
                         .map(d -> new RoofDeviceOf(
                                 d.name(), Optionals.boxed(d.power().mostW())))
                         .toList(),
-                Wire.sizes().stream().map(Wire::mm2).toList(),
+                Wire.sizes().stream().map(w -> new RoofWire(w.mm2(), w.awg())).toList(),
                 listed(Weather.values(), w -> new RoofWeather(w.label(), w.says())));
     }
 
