@@ -60,6 +60,8 @@ const SENTENCES = [
   'notes',
   'misfits',
   'held',
+  'parts',
+  'supply',
 ];
 
 /** An answer with all its sentences in the units that are wanted. */

@@ -181,9 +181,7 @@ record Drawn(
                 or(c.leadM(), USUAL_LEAD_M),
                 or(c.slackM(), USUAL_SLACK_M),
                 or(c.dripLoopM(), USUAL_DRIP_LOOP_M),
-                InvalidInput.naming(
-                        "cable.cableClass",
-                        () -> CableClass.named(c.cableClass() == null ? USUAL_CABLE : c.cableClass())),
+                InvalidInput.naming("cable.cableClass", () -> CableClass.named(or(c.cableClass()))),
                 AT_MHZ);
     }
 
@@ -209,6 +207,15 @@ record Drawn(
                 b.donorRsrpDbm(),
                 Optionals.optional(b.donorSinrDb()),
                 or(b.targetDbm(), BoosterPlacing.USUAL_TARGET_DBM));
+    }
+
+    /** The class of the leads. */
+    static String cableClass(RoofPlan plan) {
+        return plan.cable() == null ? USUAL_CABLE : or(plan.cable().cableClass());
+    }
+
+    private static String or(@Nullable String cableClass) {
+        return cableClass == null ? USUAL_CABLE : cableClass;
     }
 
     /** The hole that the leads want one at a time, or the antenna’s stem, in mm. */

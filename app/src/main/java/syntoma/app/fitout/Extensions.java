@@ -23,8 +23,6 @@ class Extensions {
     /** Cables are sold in steps of so much. */
     private static final double STEP_M = 0.5;
 
-    private static final String USUAL_CABLE = "195-class";
-
     private final RoofPlans plans;
     private final RoofReckoning reckoning;
     private final GearService gear;
@@ -71,10 +69,8 @@ class Extensions {
                         "setup",
                         setup.setup().name() + " does not have "
                                 + Text.quoted(plan.antenna().name())));
-        String cableClass = plan.cable() == null || plan.cable().cableClass() == null
-                ? USUAL_CABLE
-                : plan.cable().cableClass();
-        GearItem cable = cable(antenna, STEP_M * Math.ceil(run.extensionM() / STEP_M - 1e-9), cableClass);
+        double lengthM = STEP_M * Math.ceil(run.extensionM() / STEP_M - 1e-9);
+        GearItem cable = cable(antenna, lengthM, Drawn.cableClass(plan));
         setups.put(setup.setup().id(), setup.plan().lengthened(antenna.id(), cable.id()), null);
         return new ExtensionPut(cable.name(), setup.setup().id(), setup.setup().name());
     }

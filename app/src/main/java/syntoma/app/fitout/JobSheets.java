@@ -13,12 +13,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.Optionals;
 import syntoma.app.trial.Plans;
 import syntoma.core.jobsheet.Build;
 import syntoma.core.jobsheet.Caution;
@@ -40,6 +42,7 @@ class JobSheets {
     private static final int SECONDS_PER_MIN = 60;
     private static final int MOST_SCHEDULES = 32;
 
+    private final RoofReckoning reckoning;
     private final JobSteps steps;
     private final JobPhotos photos;
     private final Plans trials;
@@ -53,7 +56,8 @@ class JobSheets {
         }
     });
 
-    JobSheets(JobSteps steps, JobPhotos photos, Plans trials, Clock clock) {
+    JobSheets(RoofReckoning reckoning, JobSteps steps, JobPhotos photos, Plans trials, Clock clock) {
+        this.reckoning = reckoning;
         this.steps = steps;
         this.photos = photos;
         this.trials = trials;
@@ -102,7 +106,7 @@ class JobSheets {
                 sentence(open, tasks),
                 tasks.stream().mapToInt(Task::minutes).sum(),
                 planned.problem,
-                made.build().parts(),
+                made.build().parts(wanted(made.plan().plan())),
                 tasks.stream()
                         .map(task -> task(task, open, beside, Optional.ofNullable(slots.get(task.key())), first))
                         .toList(),
@@ -111,6 +115,20 @@ class JobSheets {
                         .map(Task::key)
                         .findFirst()
                         .orElse(null));
+    }
+
+    private Build.Wanted wanted(RoofPlan plan) {
+        RoofReckoned reckoned = reckoning.of(plan);
+        RouterPlace.RoofFed fed = reckoned.fed();
+        return new Build.Wanted(
+                reckoned.run() == null ? 0 : reckoned.run().extensionM(),
+                Drawn.cableClass(plan),
+                reckoned.passage() == null
+                        ? OptionalDouble.empty()
+                        : OptionalDouble.of(reckoned.passage().cablesMm()),
+                fed == null ? OptionalDouble.empty() : Optionals.optional(fed.fuseA()),
+                fed == null ? OptionalDouble.empty() : Optionals.optional(fed.wireMm2()),
+                fed == null ? 0 : fed.wayM());
     }
 
     /** What stands with tasks beside their steps. */

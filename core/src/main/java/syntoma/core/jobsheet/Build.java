@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -125,8 +126,30 @@ public record Build(
         return tasks;
     }
 
+    /**
+     * What the plan wants beside the build itself.
+     *
+     * @param extensionM that each lead is too short by; 0 where they reach
+     * @param cable its class
+     * @param cablesMm what the leads take in a gland; empty where they are not described
+     * @param fuseA of the supply; empty, as the wire, where it is not drawn
+     * @param wireMm2 of the supply
+     * @param wireM of it, one way
+     */
+    public record Wanted(
+            double extensionM,
+            String cable,
+            OptionalDouble cablesMm,
+            OptionalDouble fuseA,
+            OptionalDouble wireMm2,
+            double wireM) {
+        /** Nothing but the build. */
+        public static final Wanted NOTHING =
+                new Wanted(0, "", OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), 0);
+    }
+
     /** What is bought before it begins. */
-    public List<String> parts() {
+    public List<String> parts(Wanted wanted) {
         List<String> parts = new ArrayList<>();
         if (fixing == Foot.Fixing.DRILLED) {
             parts.add("hole saw for " + Values.rounded(holeMm, 1) + " mm, pilot drill of 3 mm");
@@ -136,8 +159,20 @@ public record Build(
             parts.add(sealant());
         }
         parts.add("masking tape, cleaner that leaves no grease, a cloth");
-        parts.add("clips and ties for " + leads + " leads, grommet or gland");
-        parts.add("fuse and holder, wire sized to the fuse");
+        if (wanted.extensionM > 0) {
+            parts.add(leads + " × extension of " + Values.rounded(wanted.extensionM, 1) + " m or a little more, "
+                    + wanted.cable);
+        }
+        parts.add("clips and ties for " + leads + " leads, grommet or gland"
+                + (wanted.cablesMm.isPresent()
+                        ? " that closes around " + Values.rounded(wanted.cablesMm.getAsDouble(), 1) + " mm"
+                        : ""));
+        parts.add(
+                wanted.fuseA.isPresent() && wanted.wireMm2.isPresent()
+                        ? "fuse of " + Values.plain(wanted.fuseA.getAsDouble()) + " A with its holder, "
+                                + Values.rounded(2 * wanted.wireM, 1) + " m of wire of "
+                                + Values.plain(wanted.wireMm2.getAsDouble()) + " mm² for both ways"
+                        : "fuse and holder, wire sized to the fuse");
         return List.copyOf(parts);
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Staircase;
 import syntoma.core.unit.Values;
 
 /**
@@ -109,13 +110,14 @@ public record Cabling(
         return Math.max(0, wantedM(antenna) - leadM);
     }
 
-    /** What the leads lose with the extension that they need, in dB; what is left of them is coiled up, and counts. */
+    /** What the leads lose with the extension that they need and its pair of connectors, in dB; what is left over is coiled up, and counts. */
     public double lossDb(Spot antenna) {
         return lossDb(antenna, mhz);
     }
 
     /** The same at another frequency in MHz. */
     public double lossDb(Spot antenna, double atMhz) {
-        return cable.lossDb(atMhz, Math.max(leadM, wantedM(antenna)));
+        double joint = extensionM(antenna) > 0 ? Staircase.CONNECTOR_DB : 0;
+        return cable.lossDb(atMhz, Math.max(leadM, wantedM(antenna))) + joint;
     }
 }

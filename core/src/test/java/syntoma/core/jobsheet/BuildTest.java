@@ -9,6 +9,7 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -73,13 +74,14 @@ class BuildTest {
         Build magnet = build(Foot.Fixing.MAGNET, Shell.STEEL, false);
         assertFalse(magnet.tasks().named("drill").isPresent());
         assertFalse(
-                magnet.parts().toString().contains("sealant"), magnet.parts().toString());
+                magnet.parts(Build.Wanted.NOTHING).toString().contains("sealant"),
+                magnet.parts(Build.Wanted.NOTHING).toString());
         Schedule quick = Schedule.of(magnet.tasks(), Hours.daily(1, 9 * 60, 18 * 60, 1));
         assertTrue(quick.until() <= 18 * 60, quick.toString());
         Build drilled = build(Foot.Fixing.DRILLED, Shell.GRP, false);
         assertTrue(
-                drilled.parts().get(2).contains("without solvents"),
-                drilled.parts().toString());
+                drilled.parts(Build.Wanted.NOTHING).get(2).contains("without solvents"),
+                drilled.parts(Build.Wanted.NOTHING).toString());
         Schedule slow = Schedule.of(drilled.tasks(), Hours.daily(1, 9 * 60, 18 * 60, 3));
         assertTrue(slow.until() > 24 * 60 + 9 * 60, "no earlier than the next morning");
         Schedule.Slot seal = slow.slots().stream()
@@ -136,5 +138,24 @@ class BuildTest {
                 IllegalArgumentException.class,
                 () -> magnet.tasks(List.of(added("own-1", 25, List.of(), List.of("own-9"))), Map.of()));
         assertEquals("own-1 comes before own-9, which is not on the sheet", missing.getMessage());
+    }
+
+    @Test
+    void what_is_bought_has_the_figures_of_the_plan() {
+        List<String> parts = build(Foot.Fixing.DRILLED, Shell.STEEL, false)
+                .parts(new Build.Wanted(
+                        0.87,
+                        "195-class",
+                        OptionalDouble.of(12.07),
+                        OptionalDouble.of(3),
+                        OptionalDouble.of(1.5),
+                        2.7));
+        assertTrue(parts.contains("4 × extension of 0.9 m or a little more, 195-class"), parts.toString());
+        assertTrue(
+                parts.contains("clips and ties for 4 leads, grommet or gland that closes around 12.1 mm"),
+                parts.toString());
+        assertTrue(
+                parts.contains("fuse of 3 A with its holder, 5.4 m of wire of 1.5 mm² for both ways"),
+                parts.toString());
     }
 }

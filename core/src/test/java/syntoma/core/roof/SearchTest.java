@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Shell;
+import syntoma.core.chain.Staircase;
 
 class SearchTest {
     private static final CableClass CABLE = CableClass.named("195-class");
@@ -94,7 +95,11 @@ class SearchTest {
         Cabling elsewhere = cabling(Optional.of(new Spot(5, 1)), 5);
         assertEquals(4 + 0.5 + 2 + 1.5, elsewhere.wantedM(new Spot(1, 0.5)), 1e-12);
         assertEquals(3, elsewhere.extensionM(new Spot(1, 0.5)), 1e-12);
-        assertEquals(CABLE.lossDb(1800, 8), elsewhere.lossDb(new Spot(1, 0.5)), 1e-12);
+        assertEquals(
+                CABLE.lossDb(1800, 8) + Staircase.CONNECTOR_DB,
+                elsewhere.lossDb(new Spot(1, 0.5)),
+                1e-12,
+                "an extension has a pair of connectors");
     }
 
     @Test
