@@ -26,7 +26,9 @@ export function useDrawing(view: RoofPlanView) {
   const keep = useKeepPlan(view.id);
   const clash = useClash();
 
-  const send = (body: RoofPlan, from: number) =>
+  const sent = useRef<RoofPlan | null>(null);
+  const send = (body: RoofPlan, from: number) => {
+    sent.current = body;
     keep.mutate(
       { body, version: from },
       {
@@ -45,13 +47,16 @@ export function useDrawing(view: RoofPlanView) {
         },
       },
     );
+  };
   const settled = useSettled(draft, KEEPS_MS);
+  const { isPending } = keep;
   useEffect(() => {
-    if (settled !== null && settled === draft) {
+    // one after the other: what is kept while another is on its way would meet itself
+    if (settled !== null && settled === draft && !isPending && sent.current !== settled) {
       send(settled, version.current);
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- it is kept once it stands still
-  }, [settled]);
+  }, [settled, isPending]);
 
   return {
     plan,

@@ -314,8 +314,7 @@ class RigTest {
         assertThat(phone.locator(".job-next h2")).containsText("Connect everything on a table");
         assertThat(phone.locator(".job-next")).containsText("Keep clear of an antenna that transmits");
         assertThat(desk.locator("h1")).containsText("1 of ");
-        phone.locator(".job-task", new Page.LocatorOptions().setHasText("Pilot hole"))
-                .getByRole(AriaRole.CHECKBOX)
+        phone.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Pilot hole of 3 mm, from inside"))
                 .click();
         assertThat(phone.getByRole(AriaRole.ALERT)).containsText("first comes: Look above the ceiling");
     }
