@@ -1,0 +1,392 @@
+package syntoma.core.statustext;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import syntoma.core.reply.Cell;
+import syntoma.core.reply.CellField;
+import syntoma.core.reply.CellTexts;
+import syntoma.core.reply.Role;
+import syntoma.core.statustext.Names.Heading;
+import syntoma.core.statustext.Names.Named;
+
+/** The cells that lines tell of: by name and value, in tables, a cell in each line, under headings. */
+final class CellLines {
+    private static final int FEWEST_COLUMNS = 2;
+    private static final int LONGEST_HEADING = 60;
+    private static final Pattern GAPS = Pattern.compile("\\s*[|;]\\s*|\\t+| {2,}");
+    private static final Pattern COMMAS = Pattern.compile("\\s*,\\s*");
+    private static final Pattern DIGIT = Pattern.compile("[0-9]");
+    private static final Pattern BARE_BAND =
+            Pattern.compile("(?<![\\p{L}\\p{N}])(?:LTE[- ]|NR[- ])?(?<band>[Bn][0-9]{1,3})(?![\\p{N}\\p{L}])");
+    private static final Pattern BARE_WIDTH =
+            Pattern.compile("(?iu)(?<![\\p{N}.,])(?<mhz>[0-9]{1,3}(?:[.,][0-9])?)\\s?MHz");
+    /** Joined carriers, as in “B3 (20 MHz) + B20 (10 MHz)”. */
+    private static final Pattern JOINED = Pattern.compile(
+            "(?<![\\p{L}\\p{N}])[Bn]?[0-9]{1,3}\\s?(?:\\([^)+]{0,24}\\)|@?\\s?[0-9.]{1,4}\\s?MHz)?\\s?\\+\\s?[Bn]?[0-9]{1,3}(?![\\p{N}\\p{L}])");
+
+    private static final Stems OF_BASE = Stems.of("enb", "e-nb", "enodeb", "e-node");
+    private static final Pattern CARRIERS = Pattern.compile(
+            "(?iu)(?<!\\p{L})(?:ca|carriers?|carrier aggregation|bands?|bänder|bandes?|bandas?|träger|agrégation|active)(?!\\p{L})|(?-i)(?<!\\p{L})[Bn][0-9]{1,3}(?![\\p{N}\\p{L}])");
+    private static final Pattern BASE =
+            Pattern.compile("(?iu)(?<!\\p{L})e-?n(?:ode)?b(?:[ _-]?id)?\\s*[:=|]?\\s*(?<n>[0-9]{1,7})(?![0-9])");
+    private static final int CELLS_OF_A_BASE = 256;
+    private static final int MOST_MHZ = 100;
+
+    private final List<Warning> warnings;
+    private final Map<String, Gathered> cells = new LinkedHashMap<>();
+    private final Set<String> carriers = new LinkedHashSet<>();
+    private Optional<String> mode = Optional.empty();
+    private Heading heading = new Heading(Role.PRIMARY, 0);
+    private boolean underHeading;
+    private int neighbours;
+    private int seconds;
+    private List<CellField> columns = List.of();
+    private int roleColumn = -1;
+    private int rows;
+    private Optional<Named> open = Optional.empty();
+    private boolean nrAlone;
+
+    CellLines(List<Warning> warnings) {
+        this.warnings = warnings;
+    }
+
+    /** What is read so far of a cell. */
+    private static final class Gathered {
+        private final Role role;
+        private final Map<CellField, Figures.Taken> texts = new EnumMap<>(CellField.class);
+        private Optional<Long> base = Optional.empty();
+
+        private Gathered(Role role) {
+            this.role = role;
+        }
+    }
+
+    /** The cells, and what is said of the network. */
+    record Read(Optional<String> mode, Optional<String> carrier, List<Cell> cells) {}
+
+    void line(Lines.Line line) {
+        String text = line.text();
+        Names.carrier(text).ifPresent(carriers::add);
+        if (mode.isEmpty()) {
+            mode = Names.mode(text).filter(CellTexts::isMode);
+        }
+        Matcher base = BASE.matcher(text);
+        if (OF_BASE.in(line.lower()) && base.find()) {
+            cell(heading).base = Optional.of(Long.parseLong(base.group("n")));
+        }
+        if (table(line) || joined(line)) {
+            return;
+        }
+        List<Named> names = Names.told(text);
+        if (names.isEmpty() || names.stream().noneMatch(n -> hasValue(text, n, names))) {
+            without(line, names);
+            return;
+        }
+        open = Optional.empty();
+        String before = text.substring(0, names.get(0).from());
+        Optional<Heading> own = before.isBlank() ? Optional.empty() : Names.heading(before);
+        Heading of = own.map(this::counted).orElse(heading);
+        bare(line, before, of);
+        if (of.role() == Role.NEIGHBOUR || of.role() == Role.SECONDARY) {
+            of = another(of, text, names);
+        }
+        Heading cell = of;
+        for (int i = 0; i < names.size(); i++) {
+            Named named = names.get(i);
+            int end = i + 1 < names.size() ? names.get(i + 1).from() : text.length();
+            Heading to =
+                    named.role().map(role -> inLine(role, named.count(), cell)).orElse(cell);
+            Figures.after(named.field(), text.substring(named.to(), end), line.number(), warnings)
+                    .ifPresent(value -> put(to, named.field(), value.at(Figures.time(text))));
+        }
+        unnamed(line, names, cell);
+    }
+
+    /** Cells of a role under one heading come one after another: what says once more which it is begins the next. */
+    private Heading another(Heading of, String text, List<Named> names) {
+        Gathered there = cells.get(of.role().label() + of.count());
+        boolean next = there != null
+                && names.stream()
+                        .filter(n -> n.field() == CellField.PCI || n.field() == CellField.ARFCN)
+                        .anyMatch(n -> there.texts.containsKey(n.field()) && hasValue(text, n, names));
+        if (!next) {
+            return of;
+        }
+        Heading begun = counted(new Heading(of.role(), 0));
+        if (of.equals(heading)) {
+            heading = begun;
+        }
+        return begun;
+    }
+
+    /** A width that stands beside a band without its name. */
+    private void unnamed(Lines.Line line, List<Named> names, Heading of) {
+        String text = line.text();
+        boolean band = names.stream().anyMatch(n -> n.field() == CellField.BAND || n.field() == CellField.ARFCN);
+        boolean width = names.stream().anyMatch(n -> n.field() == CellField.BANDWIDTH_MHZ);
+        if (band && !width) {
+            width(line, text, of);
+        }
+    }
+
+    /** Carriers that are joined: the first is the primary one. */
+    private boolean joined(Lines.Line line) {
+        if (line.text().indexOf('+') < 0
+                || !JOINED.matcher(line.text()).find()
+                || !CARRIERS.matcher(line.text()).find()) {
+            return false;
+        }
+        String[] parts = line.text().split("\\+");
+        for (int i = 0; i < parts.length; i++) {
+            Heading of = i == 0 ? new Heading(Role.PRIMARY, 0) : counted(new Heading(Role.SECONDARY, i));
+            Optional<Figures.Taken> band = Figures.lastBand(parts[i], i == 0, line.number());
+            band.ifPresent(b -> put(
+                    b.text().startsWith("n") && of.role() == Role.SECONDARY ? new Heading(Role.NR, 0) : of,
+                    CellField.BAND,
+                    b));
+            if (band.isPresent()) {
+                width(
+                        line,
+                        parts[i],
+                        band.get().text().startsWith("n") && of.role() == Role.SECONDARY
+                                ? new Heading(Role.NR, 0)
+                                : of);
+            }
+        }
+        return true;
+    }
+
+    private static boolean hasValue(String text, Named named, List<Named> names) {
+        int at = names.indexOf(named);
+        int end = at + 1 < names.size() ? names.get(at + 1).from() : text.length();
+        return DIGIT.matcher(text.substring(named.to(), end)).find();
+    }
+
+    /** A role that a name itself says is of the heading’s cell where that is of the same role. */
+    private Heading inLine(Role role, int count, Heading of) {
+        return role == of.role() || role == Role.PRIMARY && of.role() != Role.NR && underHeading
+                ? of
+                : new Heading(role, count);
+    }
+
+    /** A line without a value: a heading, the names of a table, or a name whose value stands in the next line. */
+    private void without(Lines.Line line, List<Named> names) {
+        String text = line.text();
+        if (names.size() >= FEWEST_COLUMNS) {
+            columns(text);
+            return;
+        }
+        if (names.size() == 1) {
+            open = Optional.of(names.get(0));
+            return;
+        }
+        if (open.isPresent()) {
+            Named named = open.get();
+            open = Optional.empty();
+            Optional<Figures.Taken> value = Figures.after(named.field(), " " + text, line.number(), warnings);
+            if (value.isPresent() && text.length() < LONGEST_HEADING) {
+                put(
+                        named.role().map(r -> inLine(r, named.count(), heading)).orElse(heading),
+                        named.field(),
+                        value.get());
+                return;
+            }
+        }
+        Optional<Heading> said = text.length() > LONGEST_HEADING ? Optional.empty() : Names.heading(text);
+        if (said.isPresent() && Names.mode(text).isEmpty()) {
+            Heading of = counted(said.get());
+            if (bare(line, text, of)) {
+                return;
+            }
+            heading = of;
+            underHeading = true;
+            columns = List.of();
+        }
+    }
+
+    /** Cells of a role that has several are told apart by their number, or by coming one after another. */
+    private Heading counted(Heading said) {
+        return switch (said.role()) {
+            case NEIGHBOUR -> new Heading(Role.NEIGHBOUR, ++neighbours);
+            case SECONDARY -> new Heading(Role.SECONDARY, said.count() > 0 ? said.count() : 100 + ++seconds);
+            default -> said;
+        };
+    }
+
+    /** A band and a width without their names, as in “SCC1 B20 10 MHz”. */
+    private boolean bare(Lines.Line line, String text, Heading of) {
+        Matcher band = BARE_BAND.matcher(text);
+        if (!band.find()) {
+            return false;
+        }
+        put(of, CellField.BAND, new Figures.Taken(band.group("band"), line.number()));
+        width(line, text, of);
+        return true;
+    }
+
+    private void width(Lines.Line line, String text, Heading of) {
+        Matcher width = BARE_WIDTH.matcher(text);
+        while (width.find()) {
+            if (Double.parseDouble(width.group("mhz").replace(',', '.')) <= MOST_MHZ) {
+                put(of, CellField.BANDWIDTH_MHZ, new Figures.Taken(width.group("mhz"), line.number()));
+                return;
+            }
+        }
+    }
+
+    private Gathered cell(Heading of) {
+        return cells.computeIfAbsent(of.role().label() + of.count(), key -> new Gathered(of.role()));
+    }
+
+    private static String[] parted(String text) {
+        String[] parts = GAPS.split(text.replaceAll("^\\||\\|$", "").strip());
+        return parts.length >= FEWEST_COLUMNS ? parts : COMMAS.split(text);
+    }
+
+    private void columns(String text) {
+        List<CellField> found = new ArrayList<>();
+        int role = -1;
+        String[] parts = parted(text);
+        for (int i = 0; i < parts.length; i++) {
+            List<Named> names = Names.in(parts[i]);
+            if (names.isEmpty() && role < 0) {
+                role = i;
+            }
+            found.add(names.size() == 1 ? names.get(0).field() : null);
+        }
+        if (found.stream().filter(f -> f != null).count() >= FEWEST_COLUMNS) {
+            columns = found;
+            roleColumn = role;
+            rows = 0;
+        }
+    }
+
+    /** A row under the names of a table. */
+    private boolean table(Lines.Line line) {
+        if (columns.isEmpty()) {
+            return false;
+        }
+        String[] parts = parted(line.text());
+        if (parts.length != columns.size() || !DIGIT.matcher(line.text()).find()) {
+            return false;
+        }
+        Optional<Heading> said = roleColumn >= 0 ? Names.heading(parts[roleColumn]) : Optional.empty();
+        Heading of = counted(said.orElseGet(
+                () -> rows == 0 || heading.role() != Role.PRIMARY ? heading : new Heading(Role.NEIGHBOUR, 0)));
+        if (said.isEmpty() && rows == 1 && heading.role() == Role.PRIMARY) {
+            warnings.add(new Warning(
+                    Warning.Code.AMBIGUOUS,
+                    "rows after the first do not say what they are to the device; they are taken for neighbours",
+                    line.number()));
+        }
+        rows++;
+        for (int i = 0; i < parts.length; i++) {
+            CellField field = columns.get(i);
+            if (field != null) {
+                Figures.after(field, " " + parts[i], line.number(), warnings).ifPresent(value -> put(of, field, value));
+            }
+        }
+        return true;
+    }
+
+    private void put(Heading of, CellField field, Figures.Taken value) {
+        Gathered cell = cell(of);
+        Figures.Taken there = cell.texts.get(field);
+        if (there == null) {
+            cell.texts.put(field, value);
+            return;
+        }
+        Optional<Figures.Taken> counts = Figures.ofBoth(there, value);
+        counts.ifPresent(taken -> cell.texts.put(field, taken));
+        if (counts.isEmpty() && !there.text().equals(value.text())) {
+            warnings.add(new Warning(
+                    Warning.Code.AMBIGUOUS,
+                    field.label() + " stands there twice, as " + there.text() + " and as " + value.text()
+                            + "; the first is taken",
+                    value.line()));
+        }
+    }
+
+    Read read() {
+        List<Cell> read = new ArrayList<>();
+        boolean anchored = cells.values().stream()
+                .anyMatch(c -> c.role == Role.PRIMARY && c.texts.containsKey(CellField.RSRP_DBM));
+        boolean alone = mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*\\bSA\\b.*"))
+                .isPresent();
+        if (alone || !anchored && !hasPrimary()) {
+            merge();
+        }
+        for (Gathered cell : cells.values()) {
+            identity(cell);
+            boolean isNr = cell.role == Role.NR;
+            Role role = isNr && alone ? Role.PRIMARY : cell.role;
+            Map<CellField, String> texts = new EnumMap<>(CellField.class);
+            cell.texts.forEach((field, taken) -> texts.put(field, taken.text()));
+            if (!isNr && !texts.containsKey(CellField.RAT) && ofLte(texts)) {
+                texts.put(CellField.RAT, "LTE");
+            }
+            CellTexts.Read made = CellTexts.read(role, isNr || (alone || nrAlone) && role == Role.PRIMARY, texts);
+            made.impossible()
+                    .forEach((field, says) -> warnings.add(new Warning(
+                            Warning.Code.IMPOSSIBLE_VALUE,
+                            says,
+                            Optional.ofNullable(cell.texts.get(field))
+                                    .map(Figures.Taken::line)
+                                    .orElse(0))));
+            if (made.cell().isThere()) {
+                read.add(made.cell());
+            }
+        }
+        read.sort((a, b) -> a.role().compareTo(b.role()));
+        if (carriers.size() > 1) {
+            warnings.add(
+                    new Warning(Warning.Code.TWO_CARRIERS, "it names two networks: " + String.join(", ", carriers), 0));
+        }
+        return new Read(CellTexts.mode(mode, read), carriers.stream().findFirst(), read);
+    }
+
+    /** A cell beside others of LTE that is named by its band alone is one of LTE. */
+    private boolean ofLte(Map<CellField, String> texts) {
+        boolean band = texts.getOrDefault(CellField.BAND, "").matches("(?i)b?[0-9]{1,3}");
+        boolean older = mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*(UMTS|WCDMA|HSPA|3G|GSM|EDGE|2G).*"))
+                .isPresent();
+        return band
+                && !older
+                && !nrAlone
+                && mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*\\bSA\\b.*"))
+                        .isEmpty();
+    }
+
+    /** Without an LTE anchor what is said of NR is said of the cell in use. */
+    private void merge() {
+        Gathered leg = cells.remove(Role.NR.label() + 0);
+        if (leg != null) {
+            nrAlone = true;
+            Heading of = new Heading(Role.PRIMARY, 0);
+            leg.texts.forEach((field, taken) -> put(of, field, taken));
+        }
+    }
+
+    /** The number of a base station and of its cell together are the identity; a cell’s own number alone is none. */
+    private void identity(Gathered cell) {
+        Figures.Taken id = cell.texts.get(CellField.CELL_ID);
+        if (cell.base.isEmpty() || id == null || !id.text().matches("[0-9]{1,3}")) {
+            return;
+        }
+        long whole = cell.base.get() * CELLS_OF_A_BASE + Long.parseLong(id.text());
+        cell.texts.put(CellField.CELL_ID, new Figures.Taken(Long.toString(whole), id.line()));
+    }
+
+    private boolean hasPrimary() {
+        return cells.values().stream().anyMatch(c -> c.role == Role.PRIMARY);
+    }
+}

@@ -1,0 +1,173 @@
+package syntoma.core.statustext;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import syntoma.core.reply.CellField;
+import syntoma.core.unit.Values;
+
+/** The value that stands after the name of a figure. */
+final class Figures {
+    private static final int ANY_CASE = Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE;
+
+    /** What a page explains in brackets: from where to where a figure goes, what is good. */
+    private static final Pattern ASIDE = Pattern.compile(
+            "[(\\[][^)\\]]{0,60}(?:range|scale|threshold|limit|good|fair|poor|excellent|bereich|plage|rango|\\.\\.|…| to | bis | à )[^)\\]]{0,60}[)\\]]",
+            ANY_CASE);
+
+    private static final Pattern UNIT_ASIDE = Pattern.compile("^\\s*[(\\[]\\s?(?:dBm?|k?Hz|MHz)\\s?[)\\]]", ANY_CASE);
+    private static final Pattern PORT = Pattern.compile(
+            "(?<!\\p{L})(?:ant(?:enna|enne)?|rx|port|path|chain|branch|a)[-_ #]?[0-9](?=[^0-9])|^\\s*[\\[(#]?\\s?(?:rx|ant)?[0-9]\\s?[\\])]?(?=\\s?[:=])",
+            ANY_CASE);
+    private static final Pattern NUMBER = Pattern.compile(
+            "(?:(?<label>now|current|curr?|last|latest|aktuell|actuel(?:le)?|actual|nu|min(?:imum)?|max(?:imum)?|avg|average|mean|mittel|moyenne|media"
+                    + "|medel|best|worst|combined|total|overall|primary|kombiniert)\\.?\\s?[:=]?\\s?)?(?<sign>-\\s?|\\+)?(?<n>[0-9]{1,5}(?:[.,][0-9]{1,2})?)"
+                    + "(?![0-9])",
+            ANY_CASE);
+    private static final Pattern WORD = Pattern.compile("^[\\s:=|>#\\-]*(?<word>[A-Za-z0-9][A-Za-z0-9 _./-]{0,30})");
+    private static final Pattern IDENTITY = Pattern.compile(
+            "^[\\s:=|>#\\-]*(?:\\(?(?:hex|dec)\\)?\\s*)?(?<word>0x[0-9A-Fa-f]{1,9}|[0-9A-Fa-f]{1,11})(?![0-9A-Za-z])");
+    private static final Pattern BAND = Pattern.compile(
+            "^[\\s:=|>#(\\-]*(?:(?:LTE|NR|5G|4G|E-?UTRA(?:N)?)[-_ ]{0,2})?(?:BAND[-_ ]?)?(?<band>[BbNn]?[0-9]{1,3})(?![0-9.,]*\\s?[MmKkGg][Hh]z)(?![0-9])",
+            ANY_CASE);
+    private static final double LEAST_LEVEL = 30;
+
+    private Figures() {}
+
+    /**
+     * A value as it stands.
+     *
+     * @param line in which, from 1
+     * @param port whether it is of one port of several
+     * @param time that its line begins with; empty where it has none
+     */
+    record Taken(String text, int line, boolean port, String time) {
+        Taken(String text, int line) {
+            this(text, line, false, "");
+        }
+
+        Taken at(String begin) {
+            return new Taken(text, line, port, begin);
+        }
+    }
+
+    private static final Pattern TIME =
+            Pattern.compile("(?<![0-9:])(?<h>[01]?[0-9]|2[0-3]):(?<m>[0-5][0-9])(?::(?<s>[0-5][0-9]))?(?![0-9:])");
+
+    /** The time of day in a line, so that times can be put in order; empty where there is none. */
+    static String time(String line) {
+        Matcher m = TIME.matcher(line);
+        return m.find()
+                ? String.format(
+                        "%02d:%s:%s",
+                        Integer.parseInt(m.group("h")), m.group("m"), m.group("s") == null ? "00" : m.group("s"))
+                : "";
+    }
+
+    static Optional<Taken> after(CellField field, String rest, int line, List<Warning> warnings) {
+        return switch (field) {
+            case BAND -> found(BAND.matcher(rest), "band").map(t -> new Taken(t, line));
+            case CELL_ID -> found(IDENTITY.matcher(rest), "word").map(t -> new Taken(t, line));
+            case RAT -> found(WORD.matcher(rest), "word").map(t -> new Taken(t, line));
+            case RSSI_DBM, RSRP_DBM, RSRQ_DB, SINR_DB -> level(field, rest, line, warnings);
+            default -> number(rest).map(t -> new Taken(t, line));
+        };
+    }
+
+    /** The band of one of several carriers that are joined: of the first the last that is named, else the first. */
+    static Optional<Taken> lastBand(String text, boolean first, int line) {
+        Matcher m = Pattern.compile("(?<![\\p{L}\\p{N}.,])(?<band>[Bn]?[0-9]{1,3})(?![0-9.,]|\\s?[MmGg][Hh]z|\\p{L})")
+                .matcher(text);
+        Optional<String> band = Optional.empty();
+        while (m.find() && (first || band.isEmpty())) {
+            band = Optional.of(m.group("band"));
+        }
+        return band.map(b -> new Taken(b, line));
+    }
+
+    private static Optional<String> found(Matcher m, String group) {
+        return m.find() ? Optional.of(m.group(group).strip()) : Optional.empty();
+    }
+
+    /** The first number, with the unit behind it. */
+    private static Optional<String> number(String rest) {
+        Matcher m = Pattern.compile("(?<n>[0-9]{1,7}(?:[.,][0-9]{1,2})?)\\s?(?<unit>[kM]Hz)?")
+                .matcher(rest);
+        return m.find()
+                ? Optional.of(m.group("n") + (m.group("unit") == null ? "" : " " + m.group("unit")))
+                : Optional.empty();
+    }
+
+    private record Number(String label, double value) {}
+
+    private static Optional<Taken> level(CellField field, String rest, int line, List<Warning> warnings) {
+        String plain = ASIDE.matcher(UNIT_ASIDE.matcher(rest).replaceFirst(" ")).replaceAll(" ");
+        List<Number> numbers = new ArrayList<>();
+        Matcher m = NUMBER.matcher(PORT.matcher(plain).replaceAll(" "));
+        while (m.find()) {
+            double value = Double.parseDouble(m.group("n").replace(',', '.'));
+            boolean minus = m.group("sign") != null && m.group("sign").startsWith("-");
+            String label = m.group("label") == null ? "" : m.group("label").toLowerCase(Locale.ROOT);
+            numbers.add(new Number(label, minus ? -value : value));
+        }
+        Optional<Double> one = one(numbers);
+        boolean unsigned = one.filter(v -> v >= LEAST_LEVEL && v < 150).isPresent()
+                && (field == CellField.RSRP_DBM || field == CellField.RSSI_DBM)
+                && one.get() != 99;
+        if (unsigned) {
+            warnings.add(new Warning(
+                    Warning.Code.AMBIGUOUS,
+                    field.label() + " is " + Values.plain(one.get()) + " without a minus sign; it is left out",
+                    line));
+            return Optional.empty();
+        }
+        boolean port = PORT.matcher(plain).find();
+        return one.map(v -> new Taken(Double.toString(v), line, port, ""));
+    }
+
+    /** Of several the one of now, else the combined one, else the mean; of those of several ports the strongest that can be. */
+    private static Optional<Double> one(List<Number> numbers) {
+        for (String labels : List.of(
+                "now|curr?|current|last|latest|aktuell|actuel|actuelle|actual|nu",
+                "combined|total|overall|kombiniert|primary")) {
+            Optional<Double> said = numbers.stream()
+                    .filter(n -> n.label.matches(labels))
+                    .map(Number::value)
+                    .findFirst();
+            if (said.isPresent()) {
+                return said;
+            }
+        }
+        if (!numbers.isEmpty()
+                && numbers.get(0).label.isEmpty()
+                && numbers.stream().anyMatch(n -> !n.label.isEmpty())) {
+            return Optional.of(numbers.get(0).value);
+        }
+        Optional<Double> mean = numbers.stream()
+                .filter(n -> n.label.matches("avg|average|mean|mittel|moyenne|media|medel"))
+                .map(Number::value)
+                .findFirst();
+        return mean.isPresent()
+                ? mean
+                : numbers.stream()
+                        .filter(n -> n.label.isEmpty())
+                        .map(Number::value)
+                        .filter(v -> numbers.size() == 1 || v < 0 && v > -140)
+                        .max(Double::compare)
+                        .or(() -> numbers.stream().map(Number::value).findFirst());
+    }
+
+    /** Which of two values of one figure of one cell counts: the later, of ports the strongest; empty where neither is known. */
+    static Optional<Taken> ofBoth(Taken first, Taken later) {
+        if (!first.time.isEmpty() && !later.time.isEmpty()) {
+            return Optional.of(later.time.compareTo(first.time) >= 0 ? later : first);
+        }
+        if (first.port && later.port) {
+            return Optional.of(Double.parseDouble(later.text) > Double.parseDouble(first.text) ? later : first);
+        }
+        return Optional.empty();
+    }
+}

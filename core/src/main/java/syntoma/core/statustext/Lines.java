@@ -1,0 +1,103 @@
+package syntoma.core.statustext;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+
+/** A text in lines as they are read: without what is no text, with one kind of minus and one kind of space. */
+final class Lines {
+    /** Longer lines are cut: no page of a router has such ones, and what reads them must not be made to wait. */
+    private static final int LONGEST = 2_000;
+
+    private static final int MOST = 20_000;
+    private static final List<String> UNSHOWN = List.of("script", "style");
+    private static final Pattern BREAKS = Pattern.compile("(?i)<(?:br|/tr|/p|/div|/li|/h[1-6]|/dt|/dd)\\b[^>]{0,200}>");
+    private static final Pattern CELLS = Pattern.compile("(?i)</(?:td|th)>");
+    private static final Pattern TAGS = Pattern.compile("<[a-zA-Z/!][^<>]{0,2000}>");
+
+    private Lines() {}
+
+    /** A line by its number in the text, from 1; {@code lower} is the same in small letters. */
+    record Line(int number, String text, String lower) {}
+
+    static List<Line> of(String text) {
+        String shown = text.indexOf('<') < 0 ? text : withoutTags(text);
+        List<Line> lines = new ArrayList<>();
+        int number = 0;
+        for (String raw : shown.split("\r\n|\r|\n", -1)) {
+            number++;
+            if (number > MOST) {
+                break;
+            }
+            String line = plain(raw.length() > LONGEST ? raw.substring(0, LONGEST) : raw);
+            if (!line.isBlank()) {
+                lines.add(new Line(number, line, line.toLowerCase(Locale.ROOT)));
+            }
+        }
+        return lines;
+    }
+
+    private static String withoutTags(String text) {
+        String shown = text;
+        for (String element : UNSHOWN) {
+            shown = without(shown, element);
+        }
+        shown = BREAKS.matcher(shown).replaceAll("\n");
+        shown = CELLS.matcher(shown).replaceAll("\t");
+        return TAGS.matcher(shown).replaceAll(" ");
+    }
+
+    /** Without what stands between the tags of an element; of one that is not closed nothing is shown to the end. */
+    private static String without(String text, String element) {
+        String lower = small(text);
+        StringBuilder kept = new StringBuilder();
+        int from = 0;
+        for (int open = lower.indexOf("<" + element); open >= 0; open = lower.indexOf("<" + element, from)) {
+            kept.append(text, from, open);
+            int close = lower.indexOf("</" + element, open);
+            if (close < 0) {
+                return kept.toString();
+            }
+            from = close;
+        }
+        return kept.append(text, from, text.length()).toString();
+    }
+
+    /** Small letters of the alphabet of tags, each in its place. */
+    private static String small(String text) {
+        StringBuilder small = new StringBuilder(text.length());
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            small.append(c >= 'A' && c <= 'Z' ? (char) (c + ('a' - 'A')) : c);
+        }
+        return small.toString();
+    }
+
+    private static String plain(String line) {
+        StringBuilder out = new StringBuilder();
+        String text = line.replace("&nbsp;", " ")
+                .replace("&minus;", "-")
+                .replace("&#8722;", "-")
+                .replace("&amp;", "&")
+                .replace("&lt;", "<")
+                .replace("&gt;", ">");
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c == '−' || c == '–' || c == '—' || c == '‒' || c == '‑' || c == '‐' || c == '﹣' || c == '－') {
+                out.append('-');
+            } else if (c == '：') {
+                out.append(':');
+            } else if (c == '\t') {
+                out.append('\t');
+            } else if (Character.isSpaceChar(c) || c == '\u200b' || c == '\ufeff') {
+                out.append(' ');
+            } else if (!Character.isISOControl(c)) {
+                out.append(c);
+            }
+        }
+        String plain = out.toString().strip();
+        // a terminal's answer keeps its quotes; elsewhere they only stand around names and values
+        return plain.startsWith("+") ? plain : plain.replaceAll("[\"{}]", " ").strip();
+    }
+}

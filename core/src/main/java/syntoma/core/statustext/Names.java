@@ -1,0 +1,245 @@
+package syntoma.core.statustext;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import syntoma.core.reply.CellField;
+import syntoma.core.reply.Role;
+
+/** How pages name figures of a cell, and which cell they are of, in several languages. */
+final class Names {
+    private static final int ANY_CASE = Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE;
+
+    /** A name of a figure within a line; {@code role} where the name itself says of which cell it is. */
+    record Named(CellField field, Optional<Role> role, int count, int from, int to) {}
+
+    /** What may stand before the name of a figure, and says of which cell it is. */
+    private static final String OF =
+            "(?:(?<nr>ss|nr5g|nr|5g)|(?<lte>lte|4g|rs|pcc|pcell|primary)|(?<scc>scc|scell|secondary)[-_ ]?(?<count>[0-9])?)";
+
+    private static final Map<CellField, String> FIELDS = Map.of(
+            CellField.RSRP_DBM,
+                    "rsrp|reference signal received power|referenz(?:signal)?(?:empfangs)?(?:leistung|pegel)"
+                            + "|puissance (?:du signal )?de référence|potencia de referencia|potenza di riferimento",
+            CellField.RSRQ_DB,
+                    "rsrq|reference signal received quality|referenz(?:signal)?qualität|qualité (?:du signal )?de référence"
+                            + "|calidad de referencia",
+            CellField.RSSI_DBM, "rssi|received signal strength(?: indicator)?",
+            CellField.SINR_DB,
+                    "sinr|snr|cinr|signal[- ]to[- ](?:interference|noise)(?: ratio)?|signal[-/ ]rausch(?:[- ]verhältnis|[- ]abstand)?"
+                            + "|rapport signal[ /](?:sur )?bruit|relación señal[ /](?:a )?ruido|störabstand",
+            CellField.ARFCN,
+                    "(?:dl[-_ ]?)?(?:nr[-_ ]?|e)?arfcn(?:[-_ ]?dl)?|(?:dl )?channel(?: (?:no\\.?|number))?|kanal(?:nummer)?|canal|kanava",
+            CellField.BANDWIDTH_MHZ,
+                    "(?:dl[-_ ]?|channel |kanal)?(?:bandwidth|bandbreite|bandbredd|kaistanleveys|bandbreedte)|largeur de (?:bande|canal)"
+                            + "|ancho de (?:banda|canal)|larghezza di banda|dlbw|bw",
+            CellField.PCI, "pci|phys(?:ical)?[-_ ]?cell(?:[-_ ]?id(?:entity)?)?|physikalische zell-?id",
+            CellField.CELL_ID,
+                    "(?:e(?:-utran )?|n(?:r )?|global )?cell[-_ ]?(?:id(?:entity|entifier)?)|e?n?cgi|eci|nci|zell(?:en)?-?(?:id|kennung)"
+                            + "|id(?:entifiant)? (?:de )?(?:la )?cellule|id de (?:la )?celda|solun tunnus|cell-?id",
+            CellField.BAND,
+                    "(?:active |current |frequency |operating |frequenz|frekvens|aktives )?band(?:et)?(?: class)?|bande(?: de fréquences?)?"
+                            + "|banda(?: de frecuencia)?|taajuusalue");
+
+    private static final Map<CellField, Stems> STEMS = Map.of(
+            CellField.RSRP_DBM,
+                    Stems.of("rsrp", "received power", "referenz", "référence", "referencia", "riferimento"),
+            CellField.RSRQ_DB, Stems.of("rsrq", "received quality", "referenz", "référence", "referencia"),
+            CellField.RSSI_DBM, Stems.of("rssi", "signal strength"),
+            CellField.SINR_DB, Stems.of("nr", "signal", "bruit", "señal", "störabstand"),
+            CellField.ARFCN, Stems.of("arfcn", "channel", "kanal", "canal", "kanava"),
+            CellField.BANDWIDTH_MHZ, Stems.of("band", "bw", "largeur", "ancho", "larghezza", "kaista"),
+            CellField.PCI, Stems.of("pci", "phys"),
+            CellField.CELL_ID, Stems.of("cell", "cgi", "eci", "nci", "zell", "celda", "solun"),
+            CellField.BAND, Stems.of("band", "taajuus"));
+
+    private static final Map<CellField, Pattern> PATTERNS = compiled();
+
+    private Names() {}
+
+    private static Map<CellField, Pattern> compiled() {
+        Map<CellField, Pattern> patterns = new java.util.EnumMap<>(CellField.class);
+        FIELDS.forEach((field, names) -> patterns.put(
+                field,
+                Pattern.compile(
+                        "(?<![\\p{L}\\p{N}])(?<!(?:ul|uplink)[-_ ])(?:" + OF + "[-_ ]{0,2})?(?:" + names
+                                + ")(?![\\p{L}])",
+                        ANY_CASE)));
+        return patterns;
+    }
+
+    /** The names of figures in a line, in their order; where two overlap the longer one counts. */
+    static List<Named> in(String line) {
+        String lower = line.toLowerCase(Locale.ROOT);
+        List<Named> found = new ArrayList<>();
+        PATTERNS.forEach((field, pattern) -> {
+            if (!STEMS.get(field).in(lower)) {
+                return;
+            }
+            Matcher m = pattern.matcher(line);
+            while (m.find()) {
+                found.add(new Named(
+                        field,
+                        role(m),
+                        m.group("count") == null ? 0 : Integer.parseInt(m.group("count")),
+                        m.start(),
+                        m.end()));
+            }
+        });
+        found.sort((a, b) -> a.from != b.from ? Integer.compare(a.from, b.from) : Integer.compare(b.to, a.to));
+        List<Named> kept = new ArrayList<>();
+        for (Named named : found) {
+            if (kept.isEmpty() || named.from >= kept.get(kept.size() - 1).to) {
+                kept.add(named);
+            }
+        }
+        return kept;
+    }
+
+    /** Names that other texts use as well; alone in a line they want a mark between them and their value. */
+    private static final Set<CellField> COMMON =
+            Set.of(CellField.BAND, CellField.ARFCN, CellField.BANDWIDTH_MHZ, CellField.CELL_ID);
+
+    private static final Pattern MARK = Pattern.compile("^\\s*(?:\\([^)]{0,12}\\)\\s*)?(?:[:=|>#]|\\t|\\.{3,}| {2,})");
+    private static final Pattern OF_RADIO = Pattern.compile(
+            "(?iu)arfcn|\\d\\s?MHz|(?<!\\p{L})(?:lte|nr|4g|5g)(?!\\p{L})|^[^\\p{L}]*band[ :=]*[bn]?[0-9]{1,3}\\W*$");
+
+    /** Those of a line that speaks of a cell. */
+    static List<Named> told(String line) {
+        List<Named> names = in(line);
+        boolean sure = names.stream().anyMatch(n -> !COMMON.contains(n.field))
+                || OF_RADIO.matcher(line).find();
+        return sure
+                ? names
+                : names.stream()
+                        .filter(n -> MARK.matcher(line.substring(n.to)).find() || n.to == line.length())
+                        .toList();
+    }
+
+    private static Optional<Role> role(Matcher m) {
+        return m.group("nr") != null
+                ? Optional.of(Role.NR)
+                : m.group("scc") != null
+                        ? Optional.of(Role.SECONDARY)
+                        : m.group("lte") != null && !m.group("lte").equalsIgnoreCase("rs")
+                                ? Optional.of(Role.PRIMARY)
+                                : Optional.empty();
+    }
+
+    private static final Pattern NEIGHBOUR = Pattern.compile(
+            "(?<!\\p{L})(?:neighbou?r(?:ing|s)?|nachbar(?:zellen?)?|voisine?s?|vecin[oa]s?|vicin[ei]|grann(?:celler)?|naapuri(?:solut)?"
+                    + "|buur(?:cellen)?|intra[- ]?freq\\w*|inter[- ]?freq\\w*)(?!\\p{L})",
+            ANY_CASE);
+    private static final Pattern SECONDARY = Pattern.compile(
+            "(?<!\\p{L})(?:scc|scell|secondary(?: (?:cell|carrier))?|sekundär(?:zelle|e zelle)?|secondaire|secundari[oa]|s-?cell)"
+                    + "[-_ #]?(?<n>[0-9])?(?!\\p{L})",
+            ANY_CASE);
+    private static final Pattern NR = Pattern.compile(
+            "(?<!\\p{L})(?:nr|nr5g(?:-nsa)?|5g(?:[- ](?:nr|nsa))?|pscell|scg|en-?dc)(?!\\p{L})", ANY_CASE);
+    private static final Pattern PRIMARY = Pattern.compile(
+            "(?<!\\p{L})(?:pcc|pcell|primary(?: (?:cell|carrier))?|serving(?: cell)?|anchor|primärzelle|bedienende zelle|cellule (?:principale"
+                    + "|de desserte)|celda (?:principal|de servicio)|lte|4g(?: lte)?)(?!\\p{L})",
+            ANY_CASE);
+
+    /** Which cell a heading or the beginning of a line is about; {@code count} tells cells of a role apart. */
+    record Heading(Role role, int count) {}
+
+    static Optional<Heading> heading(String text) {
+        if (NEIGHBOUR.matcher(text).find()) {
+            return Optional.of(new Heading(Role.NEIGHBOUR, 0));
+        }
+        Matcher second = SECONDARY.matcher(text);
+        if (second.find()) {
+            return Optional.of(
+                    new Heading(Role.SECONDARY, second.group("n") == null ? 0 : Integer.parseInt(second.group("n"))));
+        }
+        if (NR.matcher(text).find()) {
+            return Optional.of(new Heading(Role.NR, 0));
+        }
+        return PRIMARY.matcher(text).find() ? Optional.of(new Heading(Role.PRIMARY, 0)) : Optional.empty();
+    }
+
+    private static final Pattern CARRIER = Pattern.compile(
+            "(?:^|[,;|{]\\s?[\"']?)(?:current |registered |serving |home |mobile |nom du |nombre del? |name des )?(?:network )?"
+                    + "(?:operator|carrier|provider|network(?: name)?|plmn(?: name)?|isp|netz(?:betreiber|name)?|anbieter|betreiber|opérateur"
+                    + "|réseau|operador|red|operatore|rete|operatör|nät|operaattori|verkko|netwerk|provider)(?: name| actuel)?\\s*"
+                    + "[\"']?(?:[:=]|\\t|\\|| {2,})\\s*[\"']?(?<value>[^\"',;|\\t(]{2,40}?)[\"']?\\s*(?:$|[,;|\\t(]| {2,})",
+            ANY_CASE);
+    private static final Pattern MODE = Pattern.compile(
+            "(?<!\\p{L})(?:network (?:type|mode)|(?:system |service )?mode|sysmode|(?:access |radio )?tech(?:nology)?|rat|act|connection(?: type)?"
+                    + "|connected (?:to|via)|netz(?:typ|modus|art)|verbindung(?:sart)?|technologie|type de (?:réseau|connexion)|tipo de (?:red|conexión)"
+                    + "|tecnología|registration|registered|status|state|verkkotyyppi)\\s*(?:[:=]|\\t|\\||\\s)\\s*(?<value>[^,;|\\t]{2,40})",
+            ANY_CASE);
+
+    private static final Stems OF_CARRIER = Stems.of(
+            "operat",
+            "operad",
+            "operaa",
+            "carrier",
+            "provider",
+            "network",
+            "plmn",
+            "isp",
+            "netz",
+            "anbieter",
+            "betreiber",
+            "opérateur",
+            "réseau",
+            "red",
+            "rete",
+            "nät",
+            "verkko",
+            "netwerk");
+    private static final Stems OF_MODE = Stems.of(
+            "network",
+            "mode",
+            "tech",
+            "rat",
+            "act",
+            "connect",
+            "netz",
+            "verbindung",
+            "réseau",
+            "connexion",
+            "red",
+            "conexión",
+            "tecnolog",
+            "regist",
+            "status",
+            "state",
+            "verkko",
+            "teknik");
+
+    /** The network that a line names. */
+    static Optional<String> carrier(String line) {
+        if (!OF_CARRIER.in(line.toLowerCase(Locale.ROOT))) {
+            return Optional.empty();
+        }
+        Matcher m = CARRIER.matcher(line);
+        return m.find()
+                ? Optional.of(m.group("value").strip()).filter(v -> !isWord(v) && !v.matches(".*[0-9]{3,}.*"))
+                : Optional.empty();
+    }
+
+    /** What is said in the place of a network and is none. */
+    private static boolean isWord(String value) {
+        return value.toLowerCase(Locale.ROOT)
+                .matches(
+                        "(?:lte|4g|5g|3g|nr|umts|gsm|auto(?:matic)?|unknown|none|n/?a|no service|connected|up|down|on|off|yes|no|ok|online|offline"
+                                + "|-+|mode.*|type.*|status.*|registered.*|.*\\b(?:lte|nsa|sa|endc|wcdma)\\b.*)");
+    }
+
+    /** What a line says of the technology in use. */
+    static Optional<String> mode(String line) {
+        if (!OF_MODE.in(line.toLowerCase(Locale.ROOT))) {
+            return Optional.empty();
+        }
+        Matcher m = MODE.matcher(line);
+        return m.find() ? Optional.of(m.group("value").strip()) : Optional.empty();
+    }
+}

@@ -1,0 +1,163 @@
+package syntoma.core.statustext;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** The speeds and latencies that lines say, in the units that they say. */
+final class SpeedLines {
+    private static final int ANY_CASE = Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE;
+    private static final String DOWN =
+            "down(?:load(?:ed|ing)?|link|stream)?|dl|descarga|bajada|télécharg\\p{L}*|descendant|réception|herunter(?:laden)?|empfang"
+                    + "|nedladdning|lataus(?:nopeus)?|scaricamento|↓|⬇|▼";
+    private static final String UP =
+            "up(?:load(?:ed|ing)?|link|stream)?|ul|subida|carga|envoi|montant|émission|hoch(?:laden)?|senden|uppladdning|lähetys(?:nopeus)?"
+                    + "|caricamento|↑|⬆|▲";
+    private static final String NUMBER = "(?<n>[0-9]{1,6}(?:[.,][0-9]{1,3})?)";
+    private static final String RATE =
+            "(?<unit>[kKmMgG]i?(?:bit|bits|b|B|o|byte|bytes|oct|Bit|Bits|Byte|Bytes|Bps|bps)(?:\\s?/\\s?s(?:ec)?|ps|\\.s)?)";
+
+    private static final Pattern AFTER = Pattern.compile("(?iu)(?<![\\p{L}])(?:(?<down>" + DOWN + ")|(?<up>" + UP
+            + "))(?![\\p{L}])(?-i)[^0-9\\n]{0,30}?" + NUMBER + "\\s?" + RATE);
+    private static final Pattern BEFORE = Pattern.compile(NUMBER + "\\s?" + RATE
+            + "\\s{0,3}[(,:]?\\s{0,2}(?iu)(?:(?<down>" + DOWN + ")|(?<up>" + UP + "))(?![\\p{L}])");
+    private static final Pattern UNIT_IN_NAME = Pattern.compile("(?iu)(?<![\\p{L}])(?:(?<down>" + DOWN + ")|(?<up>" + UP
+            + "))(?![\\p{L}])(?-i)[^0-9\\n]{0,16}?[(\\[]\\s?" + RATE + "\\s?[)\\]]\\s{0,3}[:=|\\t]?\\s{0,3}" + NUMBER);
+    private static final Pattern BOTH =
+            Pattern.compile("(?iu)(?:down(?:load)?)\\s?[/&+]\\s?(?:up(?:load)?)(?-i)[^0-9\\n]{0,12}"
+                    + "(?<n>[0-9]{1,6}(?:[.,][0-9]{1,3})?)\\s?(?<first>"
+                    + "[kKmMgG](?:bit|bits|b|B|o|Bps|bps)(?:/s|ps)?)?\\s?[/|,]\\s?"
+                    + "(?<n2>[0-9]{1,6}(?:[.,][0-9]{1,3})?)\\s?" + RATE);
+
+    private static final Stems OF_SPEED = Stems.of(
+            "b/s", "bps", "bit", "byte", "o/s", " ms", "ms)", "ms]", "0ms", "1ms", "2ms", "3ms", "4ms", "5ms", "6ms",
+            "7ms", "8ms", "9ms", "msec", "test", "server", "mess", "mesure", "prueba");
+    private static final Pattern A_RATE = Pattern.compile(NUMBER + "\\s?" + RATE);
+    private static final Pattern A_NAME =
+            Pattern.compile("(?<![\\p{L}])(?:" + DOWN + "|" + UP + ")(?![\\p{L}])", ANY_CASE);
+
+    /** Rates that are no speeds: what a plan promises, what two radios agreed on. */
+    private static final Pattern NO_SPEED = Pattern.compile(
+            "(?<!\\p{L})(?:link(?:[- ]?(?:rate|speed))?|phy|sync(?:hron\\p{L}*)?|negotiated|theoretical|provisioned|max(?:imum|imal\\p{L}*)?"
+                    + "|up to|plan|limit\\p{L}*|allowance|verbindungs(?:rate|geschwindigkeit)|liaison|enlace|tx rate|rx rate|total|used|volume"
+                    + "|consumed|verbraucht)(?!\\p{L})",
+            ANY_CASE);
+
+    private static final Pattern LATENCY = Pattern.compile(
+            "(?<!\\p{L})(?<name>(?:(?:idle|unloaded|loaded|download|upload|down|up|dl|ul|working)[- ]{0,2})?(?:ping|latency|latence|latenz(?:zeit)?"
+                    + "|latencia|rtt|round[- ]?trip(?: time)?|viive|svarstid|response time|responsiveness|idle|loaded))(?!\\p{L})"
+                    + "(?:(?<what>[^0-9\\n]{0,40}?)(?<n>[0-9]{1,5}(?:[.,][0-9]{1,3})?)\\s?(?<unit>ms|msec|s)(?!\\p{L})"
+                    + "|\\s?[(\\[]\\s?ms\\s?[)\\]]\\s?[:=|\\t]?\\s?(?<inName>[0-9]{1,5}(?:[.,][0-9]{1,3})?))",
+            ANY_CASE);
+    private static final Pattern BEFORE_PING = Pattern.compile(
+            "(?<n>[0-9]{1,5}(?:[.,][0-9]{1,3})?)\\s?ms\\s{0,2}(?:idle |unloaded )?(?:ping|latency|latence|latenz|latencia|rtt|idle)(?!\\p{L})",
+            ANY_CASE);
+    private static final Pattern JITTER =
+            Pattern.compile("(?<!\\p{L})(?:jitter|gigue|fluctuación)(?!\\p{L})", ANY_CASE);
+    private static final Pattern FAILED = Pattern.compile(
+            "(?:speed ?test|test|download|upload|messung|mesure|prueba|measurement)\\b[^\\n]{0,40}?(?<!\\p{L})(?:failed|failure|error|aborted|cancelled"
+                    + "|timed? ?out|fehlgeschlagen|abgebrochen|échou\\p{L}*|fall\\p{L}+|could not)|(?:could not|cannot|unable to) (?:reach|connect)[^\\n]{0,40}?"
+                    + "(?:test|server)|no server available",
+            ANY_CASE);
+
+    private Optional<Double> down = Optional.empty();
+    private Optional<Double> up = Optional.empty();
+    private Optional<Double> idle = Optional.empty();
+    private Optional<Double> downLoaded = Optional.empty();
+    private Optional<Double> upLoaded = Optional.empty();
+
+    /** Reads a line; adds what is doubtful of it. */
+    void line(Lines.Line line, List<Warning> warnings) {
+        String text = line.text();
+        if (!OF_SPEED.in(line.lower())) {
+            return;
+        }
+        if (FAILED.matcher(text).find()) {
+            warnings.add(new Warning(Warning.Code.TEST_FAILED, "a test did not get through", line.number()));
+        }
+        latencies(text);
+        if (NO_SPEED.matcher(text).find()) {
+            return;
+        }
+        Matcher both = BOTH.matcher(text);
+        if (both.find()) {
+            String unit = both.group("unit");
+            String first = both.group("first") == null ? unit : both.group("first");
+            down = down.or(() -> Optional.of(mbps(both.group("n"), first)));
+            up = up.or(() -> Optional.of(mbps(both.group("n2"), unit)));
+            return;
+        }
+        Matcher rate = A_RATE.matcher(text);
+        Matcher name = A_NAME.matcher(text);
+        boolean rateFirst = rate.find() && name.find() && rate.start() < name.start();
+        if (rateFirst && rates(BEFORE.matcher(text))) {
+            return;
+        }
+        boolean inName = rates(UNIT_IN_NAME.matcher(text));
+        boolean after = rates(AFTER.matcher(text));
+        if (!inName && !after) {
+            rates(BEFORE.matcher(text));
+        }
+    }
+
+    private boolean rates(Matcher m) {
+        boolean found = false;
+        while (m.find()) {
+            double rate = mbps(m.group("n"), m.group("unit"));
+            if (m.group("down") != null) {
+                down = down.or(() -> Optional.of(rate));
+            } else {
+                up = up.or(() -> Optional.of(rate));
+            }
+            found = true;
+        }
+        return found;
+    }
+
+    private void latencies(String text) {
+        Matcher before = BEFORE_PING.matcher(text);
+        if (before.find()) {
+            double ms = Double.parseDouble(before.group("n").replace(',', '.'));
+            idle = idle.or(() -> Optional.of(ms));
+            return;
+        }
+        Matcher m = LATENCY.matcher(text);
+        while (m.find()) {
+            String name = m.group("name").toLowerCase(Locale.ROOT);
+            boolean inName = m.group("inName") != null;
+            String all = name + " " + (inName ? "" : m.group("what").toLowerCase(Locale.ROOT));
+            if (JITTER.matcher(all).find()) {
+                continue;
+            }
+            double ms = Double.parseDouble(m.group(inName ? "inName" : "n").replace(',', '.'))
+                    * (!inName && m.group("unit").equalsIgnoreCase("s") ? 1_000 : 1);
+            if (all.matches("(?s).*(?<!\\p{L})(?:down|dl|download|télécharg\\p{L}*|descarga|descendant)(?!\\p{L}).*")) {
+                downLoaded = downLoaded.or(() -> Optional.of(ms));
+            } else if (all.matches("(?s).*(?<!\\p{L})(?:up|ul|upload|envoi|subida|montant)(?!\\p{L}).*")) {
+                upLoaded = upLoaded.or(() -> Optional.of(ms));
+            } else if (!name.equals("loaded")) {
+                idle = idle.or(() -> Optional.of(ms));
+            }
+        }
+    }
+
+    /** A rate in Mb/s: a capital B, an octet and a byte are eight bits. */
+    private static double mbps(String number, String unit) {
+        double value = Double.parseDouble(number.replace(',', '.'));
+        char scale = Character.toLowerCase(unit.charAt(0));
+        boolean binary = unit.length() > 1 && unit.charAt(1) == 'i';
+        String rest = unit.substring(binary ? 2 : 1);
+        boolean bytes = rest.startsWith("B") && !rest.toLowerCase(Locale.ROOT).startsWith("bit")
+                || rest.startsWith("o")
+                || rest.toLowerCase(Locale.ROOT).startsWith("byte");
+        double base = binary ? 1_024 : 1_000;
+        double bits = value * Math.pow(base, scale == 'k' ? 1 : scale == 'm' ? 2 : 3) * (bytes ? 8 : 1);
+        return bits / 1e6;
+    }
+
+    Speeds speeds() {
+        return new Speeds(down, up, idle, downLoaded, upLoaded);
+    }
+}

@@ -1,0 +1,94 @@
+package syntoma.core.statustext;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import syntoma.core.reply.AtAnswers;
+import syntoma.core.reply.Cell;
+import syntoma.core.reply.Role;
+import syntoma.core.reply.RouterReading;
+
+/**
+ * What a pasted text says.
+ *
+ * @param mode LTE, NR-NSA, NR-SA, UMTS, GSM, or none where it says that it is not registered
+ * @param carrier the network in use
+ * @param cells the serving ones first
+ * @param speed of a speed test in it
+ * @param warnings what is to be looked at before it is kept
+ */
+public record StatusText(
+        Optional<String> mode,
+        Optional<String> carrier,
+        List<Cell> cells,
+        Optional<Speeds> speed,
+        List<Warning> warnings) {
+    private static final Pattern BARS = Pattern.compile(
+            "(?iu)(?:[0-9]\\s?(?:of|/|von|sur|de|av)\\s?[0-9]\\s?(?:bars?|balken|barres|barras|staplar|palkkia))|(?<!\\p{L})(?:bars?|balken|barres|barras)\\s*"
+                    + "[:=]?\\s*[0-9](?![0-9])|signal(?:stärke| ?strength| ?quality)?\\s*[:=]?\\s*[0-9]{1,3}\\s?%|[▂▃▄▅▆▇█]{2,}|[●■]{1,5}[○□]{1,5}");
+    private static final Stems OF_BARS =
+            Stems.of("bar", "balken", "staplar", "palkk", "signal", "▂", "▃", "▄", "▅", "▆", "▇", "█", "●", "■");
+    private static final Pattern AT = Pattern.compile("^\\+(?:CSQ|CESQ|COPS|CEREG|C5GREG)\\s?:.*");
+
+    /** Reads a text; what it does not say is empty. */
+    public static StatusText read(String text) {
+        List<Warning> warnings = new ArrayList<>();
+        List<String> answers = new ArrayList<>();
+        SpeedLines speeds = new SpeedLines();
+        CellLines cells = new CellLines(warnings);
+        Optional<Integer> bars = Optional.empty();
+        for (Lines.Line line : Lines.of(text)) {
+            if (line.text().startsWith("+") && AT.matcher(line.text()).matches()) {
+                answers.add(line.text().replaceFirst("\\s?:", ":"));
+                continue;
+            }
+            if (bars.isEmpty()
+                    && OF_BARS.in(line.lower())
+                    && BARS.matcher(line.text()).find()) {
+                bars = Optional.of(line.number());
+            }
+            speeds.line(line, warnings);
+            cells.line(line);
+        }
+        CellLines.Read read = cells.read();
+        RouterReading terminal = AtAnswers.read(answers);
+        List<Cell> all = new ArrayList<>(read.cells());
+        if (all.isEmpty()) {
+            all.addAll(terminal.cells());
+        }
+        terminal.problems().forEach(p -> warnings.add(new Warning(Warning.Code.IMPOSSIBLE_VALUE, p, 0)));
+        Optional<Speeds> speed = Optional.of(speeds.speeds()).filter(Speeds::isThere);
+        Optional<String> mode = terminal.mode().isPresent() && read.mode().isEmpty() ? terminal.mode() : read.mode();
+        Optional<String> carrier = read.carrier().or(terminal::carrier);
+        judge(all, speed, mode, carrier, bars, warnings);
+        return new StatusText(mode, carrier, List.copyOf(all), speed, List.copyOf(warnings));
+    }
+
+    /** What is to be said of the whole. */
+    private static void judge(
+            List<Cell> cells,
+            Optional<Speeds> speed,
+            Optional<String> mode,
+            Optional<String> carrier,
+            Optional<Integer> bars,
+            List<Warning> warnings) {
+        boolean levels = cells.stream()
+                .anyMatch(c -> c.rsrpDbm().isPresent()
+                        || c.rssiDbm().isPresent()
+                        || c.rsrqDb().isPresent()
+                        || c.sinrDb().isPresent());
+        if (bars.isPresent() && !levels) {
+            warnings.add(new Warning(
+                    Warning.Code.BARS_ONLY,
+                    "bars are a picture that each maker draws anew; they are not kept",
+                    bars.get()));
+        }
+        if (!cells.isEmpty() && cells.stream().allMatch(c -> c.role() == Role.NEIGHBOUR)) {
+            warnings.add(new Warning(Warning.Code.NEIGHBOURS_ONLY, "only neighbours are named, and no cell in use", 0));
+        }
+        if (cells.isEmpty() && speed.isEmpty() && mode.isEmpty() && carrier.isEmpty() && warnings.isEmpty()) {
+            warnings.add(new Warning(Warning.Code.NOTHING_READ, "nothing of a router or a speed test is in it", 0));
+        }
+    }
+}

@@ -1,0 +1,24 @@
+package syntoma.core.statustext;
+
+/** Looks for what a pattern cannot do without, since most lines of a long text have none of it. */
+final class Stems {
+    private final String[] stems;
+
+    private Stems(String... stems) {
+        this.stems = stems;
+    }
+
+    static Stems of(String... stems) {
+        return new Stems(stems);
+    }
+
+    /** Whether a line in lower case has one of them. */
+    boolean in(String lower) {
+        for (String stem : stems) {
+            if (lower.contains(stem)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
