@@ -121,7 +121,7 @@ class JobBuilds {
      */
     static void check(RoofPlan plan, Drawn drawn) {
         List<Build.Added> added = added(plan);
-        if (plan.antenna() != null) {
+        if (plan.antenna() != null && !added.isEmpty()) {
             InvalidInput.naming("tasks", () -> build(plan, drawn).tasks(added, Map.of()));
         }
     }
