@@ -74,6 +74,9 @@ test('what is drawn while the plan is on its way to be kept is not lost', async 
   await user.keyboard('{ArrowRight}');
   await waitFor(() => expect(kept().length).toBe(1));
   await user.keyboard('{ArrowRight}');
+  // longer than a change stands still before it is kept: it waits for the one that is on its way
+  await new Promise((wait) => setTimeout(wait, 900));
+  expect(kept().length).toBe(1);
   answer();
   await waitFor(() => expect(kept().at(-1)?.things[0]).toMatchObject({ x: 2.02 }));
   expect(screen.getByRole('button', { name: /^Vent, 2.02 m from the front/ })).toBeDefined();

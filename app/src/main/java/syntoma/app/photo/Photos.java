@@ -2,6 +2,7 @@ package syntoma.app.photo;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -52,7 +53,10 @@ public class Photos {
     private void write(byte[] jpeg, Path at) throws IOException {
         Path part = Files.createTempFile(files.photos(), "part", null);
         try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE)) {
-            channel.write(java.nio.ByteBuffer.wrap(jpeg));
+            ByteBuffer left = ByteBuffer.wrap(jpeg);
+            while (left.hasRemaining()) {
+                channel.write(left);
+            }
             channel.force(true);
         }
         Files.move(part, at, StandardCopyOption.ATOMIC_MOVE);

@@ -147,19 +147,14 @@ final class CellLines {
         }
         String[] parts = line.text().split("\\+");
         for (int i = 0; i < parts.length; i++) {
-            Heading of = i == 0 ? new Heading(Role.PRIMARY, 0) : counted(new Heading(Role.SECONDARY, i));
             Optional<Figures.Taken> band = Figures.lastBand(parts[i], i == 0, line.number());
-            band.ifPresent(b -> put(
-                    b.text().startsWith("n") && of.role() == Role.SECONDARY ? new Heading(Role.NR, 0) : of,
-                    CellField.BAND,
-                    b));
             if (band.isPresent()) {
-                width(
-                        line,
-                        parts[i],
-                        band.get().text().startsWith("n") && of.role() == Role.SECONDARY
-                                ? new Heading(Role.NR, 0)
-                                : of);
+                boolean leg = i > 0 && band.get().text().startsWith("n");
+                Heading of = i == 0
+                        ? new Heading(Role.PRIMARY, 0)
+                        : leg ? new Heading(Role.NR, 0) : new Heading(Role.SECONDARY, i);
+                put(of, CellField.BAND, band.get());
+                width(line, parts[i], of);
             }
         }
         return true;

@@ -62,8 +62,11 @@ final class Figures {
         Matcher m = TIME.matcher(line);
         return m.find()
                 ? String.format(
+                        Locale.ROOT,
                         "%02d:%s:%s",
-                        Integer.parseInt(m.group("h")), m.group("m"), m.group("s") == null ? "00" : m.group("s"))
+                        Integer.parseInt(m.group("h")),
+                        m.group("m"),
+                        m.group("s") == null ? "00" : m.group("s"))
                 : "";
     }
 
