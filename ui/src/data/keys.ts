@@ -42,6 +42,7 @@ export const keys = {
   mergePreview: (kind: string, from: number, into: number) => ['merge-preview', kind, from, into],
   found: (text: string) => ['found', text],
   nextStep: (campsite: string, trial: string) => ['next-step', campsite, trial],
+  paste: (text: string) => ['paste', text],
   formCheck: (text: string) => ['form-check', text],
   tableRows: (request: Schemas['RowsRequest']) => ['table-rows', request],
   trials: ['trials'],

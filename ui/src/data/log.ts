@@ -41,6 +41,23 @@ export const useFormCheck = (text: string) =>
     staleTime: Infinity,
   }).data;
 
+/** What a pasted text says of a measurement. */
+export const usePaste = (text: string) =>
+  useQuery({
+    queryKey: keys.paste(text),
+    queryFn: () =>
+      unwrap(
+        api.POST('/api/measurements/paste', {
+          body: text,
+          bodySerializer: (body) => body,
+          headers: { 'Content-Type': 'text/plain' },
+        }),
+      ),
+    enabled: text.trim() !== '',
+    staleTime: Infinity,
+    retry: false,
+  });
+
 /** A measurement as it would be typed, and what it was before. */
 export const useMeasurement = (id: number) =>
   useQuery({

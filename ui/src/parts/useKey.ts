@@ -33,6 +33,22 @@ export function useKey(keys: string, action: (key: string) => void) {
   }, []);
 }
 
+/** Runs an action on a text that is pasted, never into a field or a dialog. */
+export function usePasted(action: (text: string) => void) {
+  const pasted = useEffectEvent((event: ClipboardEvent) => {
+    const text = event.clipboardData?.getData('text') ?? '';
+    if (text.trim() !== '' && !typing(event.target) && !dialogOpen()) {
+      event.preventDefault();
+      action(text);
+    }
+  });
+  useEffect(() => {
+    const listen = (event: ClipboardEvent) => pasted(event);
+    window.addEventListener('paste', listen);
+    return () => window.removeEventListener('paste', listen);
+  }, []);
+}
+
 const dialogOpen = () =>
   [...document.querySelectorAll<HTMLElement>('[role="dialog"]')].some(
     (d) => d.offsetParent !== null || d.clientHeight > 0,

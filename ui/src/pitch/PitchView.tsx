@@ -35,7 +35,7 @@ export function PitchView() {
       title={data.standing.campsite ? `Pitch, ${data.standing.campsite}` : 'Pitch'}
       headline={data.headline}
       findings={<Tonight view={data} />}
-      margin={<Margin view={data} log={log.open} />}
+      margin={<Margin view={data} log={log.open} paste={log.paste} />}
     >
       {data.options.length > 0 && <Options options={data.options} hours={data.hours} />}
       <LiveNow />
@@ -111,7 +111,7 @@ function Tonight({ view }: { view: View }) {
   );
 }
 
-function Margin({ view, log }: { view: View; log: () => void }) {
+function Margin({ view, log, paste }: { view: View; log: () => void; paste: () => void }) {
   const newest = view.runs.slice(-5).reverse();
   return (
     <>
@@ -119,6 +119,9 @@ function Margin({ view, log }: { view: View; log: () => void }) {
         <div className="buttons">
           <Button type="primary" className="wide-only" onClick={log}>
             Log a reading <kbd>R</kbd>
+          </Button>
+          <Button onClick={paste}>
+            Paste from the router <kbd className="wide-only">V</kbd>
           </Button>
           <Link to="/measure" className="measure-now">
             Measure now <kbd className="wide-only">M</kbd>

@@ -5,7 +5,7 @@ import { useAhead } from '../data/ahead';
 import { HatchDefs } from '../draw/Hatch';
 import { useStayingAwake } from '../parts/useAwake';
 import { LogContext } from '../parts/useLog';
-import { useKey } from '../parts/useKey';
+import { useKey, usePasted } from '../parts/useKey';
 import { KEYS } from './keys';
 import { Notices } from './Notices';
 import { StandingLine } from './StandingLine';
@@ -16,6 +16,7 @@ const logDialog = () => import('../log/LogDialog');
 const CorrectDialog = lazy(async () => ({ default: (await import('../log/CorrectDialog')).CorrectDialog }));
 const Find = lazy(async () => ({ default: (await import('./Find')).Find }));
 const MendDialog = lazy(async () => ({ default: (await import('../log/MendDialog')).MendDialog }));
+const PasteDialog = lazy(async () => ({ default: (await import('../log/PasteDialog')).PasteDialog }));
 const LogDialog = lazy(async () => ({ default: (await logDialog()).LogDialog }));
 
 /** So soon after a page stands, what logs is at hand, whether or not the server still is. */
@@ -30,7 +31,16 @@ export function Shell() {
   const [finding, setFinding] = useState(false);
   const [correcting, setCorrecting] = useState<number | null>(null);
   const [mending, setMending] = useState<string | null>(null);
-  const log = useMemo(() => ({ open: () => setLogging(true), correct: setCorrecting, mend: setMending }), []);
+  const [pasting, setPasting] = useState<string | null>(null);
+  const log = useMemo(
+    () => ({
+      open: () => setLogging(true),
+      paste: () => setPasting(''),
+      correct: setCorrecting,
+      mend: setMending,
+    }),
+    [],
+  );
   useAhead();
   useStayingAwake();
   useEffect(() => {
@@ -39,6 +49,8 @@ export function Shell() {
   }, []);
   useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
   useKey('r', () => setLogging(true));
+  useKey('v', () => setPasting(''));
+  usePasted(setPasting);
   useKey('m', () => void navigate('/measure'));
   useKey('t', () => void navigate('/trials?plan'));
   useKey('?', () => setHelp(true));
@@ -79,6 +91,18 @@ export function Shell() {
       {logging && (
         <Suspense>
           <LogDialog close={() => setLogging(false)} />
+        </Suspense>
+      )}
+      {pasting !== null && (
+        <Suspense>
+          <PasteDialog
+            pasted={pasting}
+            close={() => setPasting(null)}
+            edit={() => {
+              setPasting(null);
+              setLogging(true);
+            }}
+          />
         </Suspense>
       )}
       {correcting !== null && (

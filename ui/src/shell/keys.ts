@@ -2,6 +2,7 @@
 export const KEYS = [
   ['1 to 7', 'the views'],
   ['R', 'log a reading'],
+  ['V', 'paste from the router; or paste at once'],
   ['M', 'measure now'],
   ['T', 'plan a trial'],
   ['K', 'log what is live'],

@@ -41,7 +41,7 @@ export async function answer(request: Request): Promise<Response> {
   const url = new URL(request.url);
   const call = `${request.method} ${url.pathname}`;
   const text = await request.text();
-  const isJson = request.headers.get('Content-Type') !== 'application/octet-stream';
+  const isJson = request.headers.get('Content-Type') === 'application/json';
   const body: unknown = text === '' ? null : isJson ? JSON.parse(text) : text;
   const now = { call, query: url.search, body, headers: request.headers };
   asked.push(now);

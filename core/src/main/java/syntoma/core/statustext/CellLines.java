@@ -1,16 +1,16 @@
 package syntoma.core.statustext;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import syntoma.core.reading.Figure;
 import syntoma.core.reply.Cell;
 import syntoma.core.reply.CellField;
 import syntoma.core.reply.CellTexts;
@@ -43,8 +43,9 @@ final class CellLines {
 
     private final List<Warning> warnings;
     private final Map<String, Gathered> cells = new LinkedHashMap<>();
-    private final Set<String> carriers = new LinkedHashSet<>();
+    private final Map<String, Integer> carriers = new LinkedHashMap<>();
     private Optional<String> mode = Optional.empty();
+    private int modeLine;
     private Heading heading = new Heading(Role.PRIMARY, 0);
     private boolean underHeading;
     private int neighbours;
@@ -71,13 +72,17 @@ final class CellLines {
     }
 
     /** The cells, and what is said of the network. */
-    record Read(Optional<String> mode, Optional<String> carrier, List<Cell> cells) {}
+    record Read(Optional<String> mode, Optional<String> carrier, List<Cell> cells, List<Source> sources) {}
+
+    /** A cell, and what it was read from. */
+    private record Made(Cell cell, Gathered from) {}
 
     void line(Lines.Line line) {
         String text = line.text();
-        Names.carrier(text).ifPresent(carriers::add);
+        Names.carrier(text).ifPresent(name -> carriers.putIfAbsent(name, line.number()));
         if (mode.isEmpty()) {
             mode = Names.mode(text).filter(CellTexts::isMode);
+            modeLine = line.number();
         }
         Matcher base = BASE.matcher(text);
         if (OF_BASE.in(line.lower()) && base.find()) {
@@ -105,7 +110,12 @@ final class CellLines {
             int end = i + 1 < names.size() ? names.get(i + 1).from() : text.length();
             Heading to =
                     named.role().map(role -> inLine(role, named.count(), cell)).orElse(cell);
-            Figures.after(named.field(), text.substring(named.to(), end), line.number(), warnings)
+            Figures.after(
+                            named.field(),
+                            text.substring(named.to(), end),
+                            line.number(),
+                            to.role() == Role.PRIMARY,
+                            warnings)
                     .ifPresent(value -> put(to, named.field(), value.at(Figures.time(text))));
         }
         unnamed(line, names, cell);
@@ -187,12 +197,12 @@ final class CellLines {
         if (open.isPresent()) {
             Named named = open.get();
             open = Optional.empty();
-            Optional<Figures.Taken> value = Figures.after(named.field(), " " + text, line.number(), warnings);
+            Heading to =
+                    named.role().map(r -> inLine(r, named.count(), heading)).orElse(heading);
+            Optional<Figures.Taken> value =
+                    Figures.after(named.field(), " " + text, line.number(), to.role() == Role.PRIMARY, warnings);
             if (value.isPresent() && text.length() < LONGEST_HEADING) {
-                put(
-                        named.role().map(r -> inLine(r, named.count(), heading)).orElse(heading),
-                        named.field(),
-                        value.get());
+                put(to, named.field(), value.get());
                 return;
             }
         }
@@ -287,7 +297,8 @@ final class CellLines {
         for (int i = 0; i < parts.length; i++) {
             CellField field = columns.get(i);
             if (field != null) {
-                Figures.after(field, " " + parts[i], line.number(), warnings).ifPresent(value -> put(of, field, value));
+                Figures.after(field, " " + parts[i], line.number(), of.role() == Role.PRIMARY, warnings)
+                        .ifPresent(value -> put(of, field, value));
             }
         }
         return true;
@@ -307,12 +318,18 @@ final class CellLines {
                     Warning.Code.AMBIGUOUS,
                     field.label() + " stands there twice, as " + there.text() + " and as " + value.text()
                             + "; the first is taken",
-                    value.line()));
+                    value.line(),
+                    Optional.of(new Warning.Doubt(field.field(), List.of(plain(there), plain(value))))
+                            .filter(doubt -> of.role() == Role.PRIMARY)));
         }
     }
 
+    private static String plain(Figures.Taken value) {
+        return value.text().replaceFirst("\\.0$", "");
+    }
+
     Read read() {
-        List<Cell> read = new ArrayList<>();
+        List<Made> all = new ArrayList<>();
         boolean anchored = cells.values().stream()
                 .anyMatch(c -> c.role == Role.PRIMARY && c.texts.containsKey(CellField.RSRP_DBM));
         boolean alone = mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*\\bSA\\b.*"))
@@ -338,15 +355,33 @@ final class CellLines {
                                     .map(Figures.Taken::line)
                                     .orElse(0))));
             if (made.cell().isThere()) {
-                read.add(made.cell());
+                all.add(new Made(made.cell(), cell));
             }
         }
-        read.sort((a, b) -> a.role().compareTo(b.role()));
+        all.sort(Comparator.comparing(made -> made.cell().role()));
         if (carriers.size() > 1) {
-            warnings.add(
-                    new Warning(Warning.Code.TWO_CARRIERS, "it names two networks: " + String.join(", ", carriers), 0));
+            warnings.add(new Warning(
+                    Warning.Code.TWO_CARRIERS,
+                    "it names two networks: " + String.join(", ", carriers.keySet()),
+                    0,
+                    Optional.of(new Warning.Doubt(Figure.CARRIER.field(), List.copyOf(carriers.keySet())))));
         }
-        return new Read(CellTexts.mode(mode, read), carriers.stream().findFirst(), read);
+        List<Cell> read = all.stream().map(Made::cell).toList();
+        return new Read(CellTexts.mode(mode, read), carriers.keySet().stream().findFirst(), read, sources(all));
+    }
+
+    private List<Source> sources(List<Made> all) {
+        List<Source> sources = new ArrayList<>();
+        carriers.forEach((name, line) -> sources.add(new Source(line, Figure.CARRIER.field(), Source.NO_CELL)));
+        mode.ifPresent(said -> sources.add(new Source(modeLine, Figure.RAT.field(), Source.NO_CELL)));
+        for (int i = 0; i < all.size(); i++) {
+            int cell = i;
+            all.get(i)
+                    .from()
+                    .texts
+                    .forEach((field, taken) -> sources.add(new Source(taken.line(), field.field(), cell)));
+        }
+        return sources;
     }
 
     /** A cell beside others of LTE that is named by its band alone is one of LTE. */

@@ -70,12 +70,13 @@ final class Figures {
                 : "";
     }
 
-    static Optional<Taken> after(CellField field, String rest, int line, List<Warning> warnings) {
+    /** @param inUse whether it is of the cell in use, about which one can be asked */
+    static Optional<Taken> after(CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
         return switch (field) {
             case BAND -> found(BAND.matcher(rest), "band").map(t -> new Taken(t, line));
             case CELL_ID -> found(IDENTITY.matcher(rest), "word").map(t -> new Taken(t, line));
             case RAT -> found(WORD.matcher(rest), "word").map(t -> new Taken(t, line));
-            case RSSI_DBM, RSRP_DBM, RSRQ_DB, SINR_DB -> level(field, rest, line, warnings);
+            case RSSI_DBM, RSRP_DBM, RSRQ_DB, SINR_DB -> level(field, rest, line, inUse, warnings);
             default -> number(rest).map(t -> new Taken(t, line));
         };
     }
@@ -106,7 +107,8 @@ final class Figures {
 
     private record Number(String label, double value) {}
 
-    private static Optional<Taken> level(CellField field, String rest, int line, List<Warning> warnings) {
+    private static Optional<Taken> level(
+            CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
         String plain = ASIDE.matcher(UNIT_ASIDE.matcher(rest).replaceFirst(" ")).replaceAll(" ");
         List<Number> numbers = new ArrayList<>();
         Matcher m = NUMBER.matcher(PORT.matcher(plain).replaceAll(" "));
@@ -124,7 +126,9 @@ final class Figures {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
                     field.label() + " is " + Values.plain(one.get()) + " without a minus sign; it is left out",
-                    line));
+                    line,
+                    Optional.of(new Warning.Doubt(field.field(), List.of("-" + Values.plain(one.get()))))
+                            .filter(doubt -> inUse)));
             return Optional.empty();
         }
         boolean port = PORT.matcher(plain).find();

@@ -1,10 +1,14 @@
 package syntoma.core.statustext;
 
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import syntoma.core.reading.Figure;
+import syntoma.core.trial.Outcome;
 
 /** The speeds and latencies that lines say, in the units that they say. */
 final class SpeedLines {
@@ -62,20 +66,26 @@ final class SpeedLines {
                     + "(?:test|server)|no server available",
             ANY_CASE);
 
-    private Optional<Double> down = Optional.empty();
-    private Optional<Double> up = Optional.empty();
-    private Optional<Double> idle = Optional.empty();
-    private Optional<Double> downLoaded = Optional.empty();
-    private Optional<Double> upLoaded = Optional.empty();
+    /** A figure, and the line it stands in. */
+    private record Said(double value, int line) {}
+
+    private final Map<Figure, Said> said = new EnumMap<>(Figure.class);
+    private int at;
 
     /** Reads a line; adds what is doubtful of it. */
     void line(Lines.Line line, List<Warning> warnings) {
         String text = line.text();
+        at = line.number();
         if (!OF_SPEED.in(line.lower())) {
             return;
         }
         if (FAILED.matcher(text).find()) {
-            warnings.add(new Warning(Warning.Code.TEST_FAILED, "a test did not get through", line.number()));
+            warnings.add(new Warning(
+                    Warning.Code.TEST_FAILED,
+                    "a test did not get through",
+                    line.number(),
+                    Optional.of(new Warning.Doubt(
+                            Figure.OUTCOME.field(), List.of(Outcome.OK.label(), Outcome.FAILED.label())))));
         }
         latencies(text);
         if (NO_SPEED.matcher(text).find()) {
@@ -85,8 +95,8 @@ final class SpeedLines {
         if (both.find()) {
             String unit = both.group("unit");
             String first = both.group("first") == null ? unit : both.group("first");
-            down = down.or(() -> Optional.of(mbps(both.group("n"), first)));
-            up = up.or(() -> Optional.of(mbps(both.group("n2"), unit)));
+            first(Figure.DOWN_MBPS, mbps(both.group("n"), first));
+            first(Figure.UP_MBPS, mbps(both.group("n2"), unit));
             return;
         }
         Matcher rate = A_RATE.matcher(text);
@@ -106,11 +116,7 @@ final class SpeedLines {
         boolean found = false;
         while (m.find()) {
             double rate = mbps(m.group("n"), m.group("unit"));
-            if (m.group("down") != null) {
-                down = down.or(() -> Optional.of(rate));
-            } else {
-                up = up.or(() -> Optional.of(rate));
-            }
+            first(m.group("down") != null ? Figure.DOWN_MBPS : Figure.UP_MBPS, rate);
             found = true;
         }
         return found;
@@ -120,7 +126,7 @@ final class SpeedLines {
         Matcher before = BEFORE_PING.matcher(text);
         if (before.find()) {
             double ms = Double.parseDouble(before.group("n").replace(',', '.'));
-            idle = idle.or(() -> Optional.of(ms));
+            first(Figure.IDLE_MS, ms);
             return;
         }
         Matcher m = LATENCY.matcher(text);
@@ -134,11 +140,11 @@ final class SpeedLines {
             double ms = Double.parseDouble(m.group(inName ? "inName" : "n").replace(',', '.'))
                     * (!inName && m.group("unit").equalsIgnoreCase("s") ? 1_000 : 1);
             if (all.matches("(?s).*(?<!\\p{L})(?:down|dl|download|télécharg\\p{L}*|descarga|descendant)(?!\\p{L}).*")) {
-                downLoaded = downLoaded.or(() -> Optional.of(ms));
+                first(Figure.DOWN_LOADED_MS, ms);
             } else if (all.matches("(?s).*(?<!\\p{L})(?:up|ul|upload|envoi|subida|montant)(?!\\p{L}).*")) {
-                upLoaded = upLoaded.or(() -> Optional.of(ms));
+                first(Figure.UP_LOADED_MS, ms);
             } else if (!name.equals("loaded")) {
-                idle = idle.or(() -> Optional.of(ms));
+                first(Figure.IDLE_MS, ms);
             }
         }
     }
@@ -157,7 +163,27 @@ final class SpeedLines {
         return bits / 1e6;
     }
 
+    /** What is said first counts: summaries repeat it. */
+    private void first(Figure figure, double value) {
+        said.putIfAbsent(figure, new Said(value, at));
+    }
+
+    private Optional<Double> value(Figure figure) {
+        return Optional.ofNullable(said.get(figure)).map(Said::value);
+    }
+
     Speeds speeds() {
-        return new Speeds(down, up, idle, downLoaded, upLoaded);
+        return new Speeds(
+                value(Figure.DOWN_MBPS),
+                value(Figure.UP_MBPS),
+                value(Figure.IDLE_MS),
+                value(Figure.DOWN_LOADED_MS),
+                value(Figure.UP_LOADED_MS));
+    }
+
+    List<Source> sources() {
+        return said.entrySet().stream()
+                .map(e -> new Source(e.getValue().line(), e.getKey().field(), Source.NO_CELL))
+                .toList();
     }
 }

@@ -2,8 +2,10 @@ package syntoma.core.statustext;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import syntoma.core.reading.Figure;
 import syntoma.core.reply.AtAnswers;
 import syntoma.core.reply.Cell;
 import syntoma.core.reply.Role;
@@ -17,19 +19,34 @@ import syntoma.core.reply.RouterReading;
  * @param cells the serving ones first
  * @param speed of a speed test in it
  * @param warnings what is to be looked at before it is kept
+ * @param lines the text as it was read, without what is no text of it
+ * @param sources where each figure stands that was taken
  */
 public record StatusText(
         Optional<String> mode,
         Optional<String> carrier,
         List<Cell> cells,
         Optional<Speeds> speed,
-        List<Warning> warnings) {
+        List<Warning> warnings,
+        List<TextLine> lines,
+        List<Source> sources) {
     private static final Pattern BARS = Pattern.compile(
             "(?iu)(?:[0-9]\\s?(?:of|/|von|sur|de|av)\\s?[0-9]\\s?(?:bars?|balken|barres|barras|staplar|palkkia))|(?<!\\p{L})(?:bars?|balken|barres|barras)\\s*"
                     + "[:=]?\\s*[0-9](?![0-9])|signal(?:stärke| ?strength| ?quality)?\\s*[:=]?\\s*[0-9]{1,3}\\s?%|[▂▃▄▅▆▇█]{2,}|[●■]{1,5}[○□]{1,5}");
     private static final Stems OF_BARS =
             Stems.of("bar", "balken", "staplar", "palkk", "signal", "▂", "▃", "▄", "▅", "▆", "▇", "█", "●", "■");
+    /** What the standard answers of a terminal say. */
+    private static final Map<String, List<Figure>> SAID_BY = Map.of(
+            "+COPS", List.of(Figure.CARRIER),
+            "+CSQ", List.of(Figure.RSSI_DBM),
+            "+CESQ", List.of(Figure.RSRP_DBM, Figure.RSRQ_DB, Figure.SINR_DB),
+            "+CEREG", List.of(Figure.CELL_ID, Figure.RAT),
+            "+C5GREG", List.of(Figure.CELL_ID, Figure.RAT));
+
     private static final Pattern AT = Pattern.compile("^\\+(?:CSQ|CESQ|COPS|CEREG|C5GREG)\\s?:.*");
+
+    /** A line that says something, by its number in the text, from 1. */
+    public record TextLine(int number, String text) {}
 
     /** Reads a text; what it does not say is empty. */
     public static StatusText read(String text) {
@@ -38,9 +55,17 @@ public record StatusText(
         SpeedLines speeds = new SpeedLines();
         CellLines cells = new CellLines(warnings);
         Optional<Integer> bars = Optional.empty();
-        for (Lines.Line line : Lines.of(text)) {
+        List<Lines.Line> lines = Lines.of(text);
+        List<Source> sources = new ArrayList<>();
+        for (Lines.Line line : lines) {
             if (line.text().startsWith("+") && AT.matcher(line.text()).matches()) {
                 answers.add(line.text().replaceFirst("\\s?:", ":"));
+                SAID_BY.getOrDefault(
+                                line.text()
+                                        .substring(0, line.text().indexOf(':'))
+                                        .strip(),
+                                List.of())
+                        .forEach(field -> sources.add(new Source(line.number(), field.field(), 0)));
                 continue;
             }
             if (bars.isEmpty()
@@ -53,6 +78,8 @@ public record StatusText(
         }
         CellLines.Read read = cells.read();
         RouterReading terminal = AtAnswers.read(answers);
+        sources.addAll(read.sources());
+        sources.addAll(speeds.sources());
         List<Cell> all = new ArrayList<>(read.cells());
         if (all.isEmpty()) {
             all.addAll(terminal.cells());
@@ -62,7 +89,14 @@ public record StatusText(
         Optional<String> mode = terminal.mode().isPresent() && read.mode().isEmpty() ? terminal.mode() : read.mode();
         Optional<String> carrier = read.carrier().or(terminal::carrier);
         judge(all, speed, mode, carrier, bars, warnings);
-        return new StatusText(mode, carrier, List.copyOf(all), speed, List.copyOf(warnings));
+        return new StatusText(
+                mode,
+                carrier,
+                List.copyOf(all),
+                speed,
+                List.copyOf(warnings),
+                lines.stream().map(l -> new TextLine(l.number(), l.text())).toList(),
+                List.copyOf(sources));
     }
 
     /** What is to be said of the whole. */
