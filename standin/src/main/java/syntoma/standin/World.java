@@ -13,6 +13,7 @@ import syntoma.standin.air.AsBuilt;
 import syntoma.standin.air.Cell;
 import syntoma.standin.air.Hands;
 import syntoma.standin.air.Heard;
+import syntoma.standin.air.Landscape;
 import syntoma.standin.air.Listening;
 import syntoma.standin.air.Plan;
 import syntoma.standin.air.Sheets;
@@ -39,6 +40,7 @@ public final class World {
     /** By so much an antenna is aimed beside the mast where nobody sweeps. */
     private static final double AIMED_BY_HAND_DEG = 8;
 
+    private final Landscape landscape;
     private final Map<String, Place> places;
     private final Map<String, AsBuilt> setups;
     private final Map<String, Plan> plans;
@@ -47,15 +49,26 @@ public final class World {
     private final Listening listening;
     private final Random random;
 
-    /** A world from a seed. */
+    /** The world of the demo, from a seed. */
     public World(long seed) {
+        this(seed, Landscape.charted(), Place.all());
+    }
+
+    /** The same vehicle in another landscape. */
+    public World(long seed, Landscape landscape) {
+        this(seed, landscape, Map.of());
+    }
+
+    private World(long seed, Landscape landscape, Map<String, Place> places) {
+        this.landscape = landscape;
+        this.places = places;
         Sheets sheets = Sheets.of(DemoRig.gear(), DemoRig.rig());
         setups = sheets.setups(new Random(seed));
         plans = sheets.plans();
-        places = Place.all();
         random = new Random(seed + 1);
         Random hand = new Random(seed + 2);
-        places.keySet().forEach(place -> aim.put(place, AIMED_BY_HAND_DEG * hand.nextGaussian()));
+        (places.isEmpty() ? landscape.campsites() : places.keySet())
+                .forEach(place -> aim.put(place, AIMED_BY_HAND_DEG * hand.nextGaussian()));
         listening = new Listening(random);
     }
 
@@ -77,9 +90,22 @@ public final class World {
         return setups.containsKey(name);
     }
 
+    /** The setups of the vehicle. */
+    public List<String> setups() {
+        return List.copyOf(setups.keySet());
+    }
+
+    /** What a setup's sheets promise in dB against an antenna without gain on the roof, over the bands that it takes. */
+    public double promisedDb(String setup) {
+        return setups.get(setup).sheetDb().values().stream()
+                .mapToDouble(Double::doubleValue)
+                .average()
+                .orElseThrow();
+    }
+
     /** Whether a carrier sends anything to a place. */
     public boolean isCarrier(String place, String carrier) {
-        return !Cell.at(place, carrier).isEmpty();
+        return !landscape.at(place, carrier).isEmpty();
     }
 
     /**
@@ -102,7 +128,7 @@ public final class World {
 
     /** Level of the strongest cell on the roof in dBm per resource element, before fading; of any band. */
     public double outsideLevelDbm(String place, String carrier) {
-        return Cell.at(place, carrier).stream()
+        return landscape.at(place, carrier).stream()
                 .mapToDouble(Cell::outsideDbm)
                 .max()
                 .orElseThrow();
@@ -111,7 +137,7 @@ public final class World {
     /** True gain in dB of one setup over another on one band at a place and time. */
     public double trueGainDb(
             String candidate, String baseline, String place, String carrier, String band, OffsetDateTime at) {
-        Cell cell = Cell.at(place, carrier).stream()
+        Cell cell = landscape.at(place, carrier).stream()
                 .filter(c -> c.channel().band().equals(band))
                 .max(Comparator.comparingDouble(Cell::outsideDbm))
                 .orElseThrow();
@@ -122,7 +148,7 @@ public final class World {
     /** The cells that a setup takes and that its device may use. */
     private List<Cell> cells(Hands hands) {
         AsBuilt setup = setups.get(hands.setup());
-        return Cell.at(hands.campsite(), hands.carrier()).stream()
+        return landscape.at(hands.campsite(), hands.carrier()).stream()
                 .filter(cell -> setup.passes(cell.channel().band()))
                 .filter(cell -> hands.lockedBands().isEmpty()
                         || hands.lockedBands().contains(cell.channel().band()))
@@ -141,7 +167,7 @@ public final class World {
 
     /** Whereto somebody aims who knows the masts: at the one that is heard best there. */
     private double bearingDeg(Hands hands) {
-        return Cell.at(hands.campsite(), hands.carrier()).stream()
+        return landscape.at(hands.campsite(), hands.carrier()).stream()
                 .max(Comparator.comparingDouble(Cell::outsideDbm))
                 .orElseThrow()
                 .site()
@@ -169,6 +195,11 @@ public final class World {
     private double limitMbps(String carrier, OffsetDateTime at) {
         Plan plan = plans.get(carrier);
         return plan == null ? Double.POSITIVE_INFINITY : plan.mbps(usedGb.getOrDefault(month(carrier, plan, at), 0.0));
+    }
+
+    /** What a carrier's plan lets through while there is data left; infinite for no cap. */
+    public double capMbps(String carrier) {
+        return plans.containsKey(carrier) ? plans.get(carrier).capMbps() : Double.POSITIVE_INFINITY;
     }
 
     /** Data taken from a carrier's plan. */

@@ -108,4 +108,9 @@ public final class Text {
                 ? String.join("", names)
                 : String.join(", ", names.subList(0, last)) + " and " + names.get(last);
     }
+
+    /** A number of things: 1 run, 3 runs. */
+    public static String counted(int number, String thing) {
+        return number + " " + thing + (number == 1 ? "" : "s");
+    }
 }

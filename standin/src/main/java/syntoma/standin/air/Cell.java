@@ -1,6 +1,5 @@
 package syntoma.standin.air;
 
-import java.util.List;
 import syntoma.core.propagation.FreeSpace;
 
 /** A cell: a mast's part in one channel. */
@@ -10,13 +9,6 @@ public record Cell(Site site, Channel channel) {
 
     private static final int CELLS_PER_NODE = 256;
     private static final int PHYSICAL_IDENTITIES = 504;
-
-    /** Those of a carrier that can be heard at a campsite; none where there are none. */
-    public static List<Cell> at(String campsite, String carrier) {
-        return Site.at(campsite, carrier).stream()
-                .flatMap(site -> site.channels().stream().map(channel -> new Cell(site, channel)))
-                .toList();
-    }
 
     public boolean isNr() {
         return channel.isNr();

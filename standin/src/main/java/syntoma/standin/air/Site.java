@@ -2,9 +2,7 @@ package syntoma.standin.air;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import syntoma.core.unit.Table;
 
 /**
@@ -30,9 +28,9 @@ public record Site(
         double day,
         double backhaulMbps,
         List<Channel> channels) {
-    private static final Map<String, List<Site>> BY_CAMPSITE = new LinkedHashMap<>();
-
-    static {
+    /** Those of the demo's campsites. */
+    static List<Site> charted() {
+        List<Site> sites = new ArrayList<>();
         for (String[] f : Table.rows(Site.class, "/syntoma/standin/sites.csv")) {
             Site site = new Site(
                     f[0],
@@ -46,17 +44,9 @@ public record Site(
                     Double.parseDouble(f[8]),
                     Double.parseDouble(f[9]),
                     Arrays.stream(f[10].split(" ")).map(Channel::in).toList());
-            BY_CAMPSITE
-                    .computeIfAbsent(site.campsite, name -> new ArrayList<>())
-                    .add(site);
+            sites.add(site);
         }
-    }
-
-    /** Those of a carrier that can be heard at a campsite. */
-    static List<Site> at(String campsite, String carrier) {
-        return BY_CAMPSITE.getOrDefault(campsite, List.of()).stream()
-                .filter(site -> site.carrier.equals(carrier))
-                .toList();
+        return sites;
     }
 
     /** How much of its cells others take at an hour: less at night, more in the evening. */

@@ -1,0 +1,310 @@
+package syntoma.core.advice;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.hipparchus.distribution.continuous.NormalDistribution;
+
+/** All that was measured, as far as it tells what to expect where. */
+public final class Experience {
+    /** Beneath so much a device loses the cell, give or take so many dB: some 6 dB under where scraping ends (methods, section 6). */
+    private static final double SERVICE_DBM = -124;
+
+    private static final double SERVICE_SD_DB = 4;
+
+    /** One run in twenty-five fails where nothing speaks for more; so many runs it counts as. */
+    private static final double USUAL_FAILURES = 0.04;
+
+    private static final double FAILURES_WEIGH = 6;
+
+    /** Runs of other setups at the place tell half as much of whether one comes about. */
+    private static final double OTHERS_WEIGH = 0.5;
+
+    private static final double USUAL_LOSS_PCT = 0.5;
+    private static final double LOSS_WEIGHS = 4;
+
+    /** The slope of a speed over the level is read over so many dB. */
+    private static final double SLOPE_DB = 2;
+
+    private static final NormalDistribution STANDARD = new NormalDistribution(0, 1);
+
+    private final Layout layout;
+    private final Map<Cell.Place, List<Tally>> places = new HashMap<>();
+    private final Map<List<String>, List<Past>> runs;
+    private final Map<String, Failing> failing = new HashMap<>();
+    private final MixedModel levels;
+    private final MixedModel qualities;
+    private final MixedModel down;
+    private final MixedModel up;
+    private final MixedModel loaded;
+    private final Scatter scatter;
+
+    /** How much figures scatter in a log; learned anew when it has grown by a fifth, since that takes long and changes little. */
+    public record Scatter(Spreads levels, Spreads qualities, Spreads down, Spreads up, Spreads loaded, int cells) {
+        private static final double GROWN = 1.2;
+
+        private boolean isOf(int now) {
+            return now <= cells * GROWN && now >= cells / GROWN;
+        }
+    }
+
+    private Experience(List<Past> log, List<Tally> all, List<Option> options, Optional<Scatter> before) {
+        runs = log.stream()
+                .filter(p -> !p.ok() || p.isRun())
+                .collect(Collectors.groupingBy(p -> List.of(p.setup(), p.carrier())));
+        layout = Layout.of(all, options);
+        all.forEach(t ->
+                places.computeIfAbsent(place(t.key), p -> new ArrayList<>()).add(t));
+        all.forEach(t -> failing.merge(t.key.setup(), new Failing(t.tried, t.failed), Failing::and));
+        Map<String, OptionalDouble> promised = new HashMap<>();
+        options.forEach(o -> promised.put(o.setup(), o.promisedDb()));
+        Optional<Scatter> known = before.filter(s -> s.isOf(all.size()));
+        levels = fitted(
+                cells(all, t -> t.level, t -> layout.level(t.key.setup(), t.key.carrier())),
+                layout.ofLevels(promised),
+                Spreads.OF_LEVELS,
+                known.map(Scatter::levels));
+        Map<Cell.Place, Local> locals = new HashMap<>();
+        Map<Tally, Radio> radios = new HashMap<>();
+        all.forEach(t -> radios.put(t, level(t.key, local(t.key, locals).in(levels))));
+        qualities = fitted(
+                cells(all, t -> t.quality, t -> row(t.key, radios.get(t).value, OptionalDouble.empty())),
+                layout.ofQuality(),
+                Spreads.OF_QUALITY,
+                known.map(Scatter::qualities));
+        locals.clear();
+        Map<Tally, Layout.Row> rows = new HashMap<>();
+        for (Tally t : all) {
+            double level = radios.get(t).value;
+            Radio quality = quality(t.key, level, local(t.key, locals).in(qualities));
+            rows.put(t, row(t.key, level, OptionalDouble.of(quality.value)));
+        }
+        down = fitted(cells(all, t -> t.down, rows::get), layout.ofDown(), Spreads.OF_SPEEDS, known.map(Scatter::down));
+        up = fitted(cells(all, t -> t.up, rows::get), layout.ofUp(), Spreads.OF_SPEEDS, known.map(Scatter::up));
+        loaded = fitted(
+                cells(all, t -> t.loaded, rows::get),
+                layout.ofLoaded(),
+                Spreads.OF_LATENCIES,
+                known.map(Scatter::loaded));
+        scatter = known.orElseGet(() -> new Scatter(
+                levels.spreads(), qualities.spreads(), down.spreads(), up.spreads(), loaded.spreads(), all.size()));
+    }
+
+    /**
+     * What a log tells.
+     *
+     * @param options all that there is to choose from
+     * @param before how much figures scattered when that was learned last
+     */
+    public static Experience of(List<Past> log, List<Option> options, Optional<Scatter> before) {
+        Map<String, Double> caps = new HashMap<>();
+        options.forEach(o -> o.capMbps().ifPresent(cap -> caps.put(o.carrier(), cap)));
+        return new Experience(log, Tally.of(log, caps), options, before);
+    }
+
+    public Scatter scatter() {
+        return scatter;
+    }
+
+    private static MixedModel fitted(List<Cell> cells, MixedModel.Prior prior, Spreads usual, Optional<Spreads> known) {
+        return MixedModel.fit(cells, prior, known.orElseGet(() -> MixedModel.learned(cells, prior, usual)));
+    }
+
+    private List<Cell> cells(List<Tally> all, Function<Tally, Tally.Sum> figure, Function<Tally, Layout.Row> row) {
+        return all.stream()
+                .filter(t -> figure.apply(t).count() > 0)
+                .map(t -> cell(t, figure.apply(t), row.apply(t)))
+                .toList();
+    }
+
+    private Local local(Tally.Key key, Map<Cell.Place, Local> locals) {
+        return locals.computeIfAbsent(place(key), Local::new);
+    }
+
+    private Layout.Row row(Tally.Key key, double dbm, OptionalDouble sinrDb) {
+        return layout.speed(key.setup(), key.carrier(), key.part(), dbm, sinrDb);
+    }
+
+    private Cell cell(Tally tally, Tally.Sum sum, Layout.Row row) {
+        return cell(tally.key, sum.mean().orElseThrow(), sum.count(), row, tally.order);
+    }
+
+    private Cell cell(Tally.Key key, double mean, double runs, Layout.Row row, long order) {
+        return new Cell(
+                place(key),
+                key.stay(),
+                layout.setup(key.setup()),
+                key.part(),
+                mean,
+                runs,
+                row.columns(),
+                row.values(),
+                order);
+    }
+
+    private Cell.Place place(Tally.Key key) {
+        return new Cell.Place(key.campsite(), layout.carrier(key.carrier()));
+    }
+
+    /** A level in dBm or an SINR in dB, and the variance of what is not known of it. */
+    private record Radio(double value, double variance) {}
+
+    /** What the setup hears there: read at this stay, or expected. */
+    private Radio level(Tally.Key key, MixedModel.Here local) {
+        return read(key, t -> t.level, levels).orElseGet(() -> {
+            MixedModel.Expected expected = local.expected(cell(key, 0, 1, layout.level(key.setup(), key.carrier()), 0));
+            return new Radio(expected.mean(), expected.variance());
+        });
+    }
+
+    /** How clean it is there: read at this stay, or expected at the level. */
+    private Radio quality(Tally.Key key, double dbm, MixedModel.Here local) {
+        return read(key, t -> t.quality, qualities).orElseGet(() -> {
+            MixedModel.Expected expected = local.expected(cell(key, 0, 1, row(key, dbm, OptionalDouble.empty()), 0));
+            return new Radio(expected.mean(), expected.variance());
+        });
+    }
+
+    private Optional<Radio> read(Tally.Key key, Function<Tally, Tally.Sum> figure, MixedModel model) {
+        double runs = 0;
+        double sum = 0;
+        for (Tally t : there(key)) {
+            Tally.Sum own = figure.apply(t);
+            if (own.count() > 0 && t.key.stay() == key.stay() && t.key.setup().equals(key.setup())) {
+                runs += own.count();
+                sum += own.count() * own.mean().orElseThrow();
+            }
+        }
+        return runs == 0
+                ? Optional.empty()
+                : Optional.of(new Radio(sum / runs, model.spreads().visit() / 2));
+    }
+
+    private List<Tally> there(Tally.Key key) {
+        return places.getOrDefault(place(key), List.of());
+    }
+
+    /** What to expect of options at one place and time. */
+    public List<Outlook> outlooks(List<Option> options, Here here) {
+        Map<Cell.Place, Local> locals = new HashMap<>();
+        return options.stream()
+                .map(option -> {
+                    Tally.Key key = key(option, here);
+                    return local(key, locals).outlook(option, key);
+                })
+                .toList();
+    }
+
+    /** Why an option may be expected to bring what its outlook says. */
+    public Reason reason(Option option, Outlook outlook, Here here, Outlook.Asked asked) {
+        List<Past> own = runs.getOrDefault(List.of(option.setup(), option.carrier()), List.of());
+        return Reason.of(option, here, own, outlook.levelDbm(), asked);
+    }
+
+    private Tally.Key key(Option option, Here here) {
+        if (!layout.knows(option)) {
+            throw new IllegalArgumentException(
+                    option.setup() + " on " + option.carrier() + " was not among the options");
+        }
+        return new Tally.Key(option.setup(), option.carrier(), here.campsite(), here.stay(), here.part());
+    }
+
+    /** One campsite on one carrier; what is known of it is put together when it is asked for. */
+    private final class Local {
+        private final Cell.Place place;
+        private final Map<MixedModel, MixedModel.Here> known = new HashMap<>();
+
+        private Local(Cell.Place place) {
+            this.place = place;
+        }
+
+        private MixedModel.Here in(MixedModel model) {
+            return known.computeIfAbsent(model, m -> m.at(place));
+        }
+
+        private Outlook outlook(Option option, Tally.Key key) {
+            Radio level = level(key, in(levels));
+            Radio quality = quality(key, level.value, in(qualities));
+            double cap = option.capMbps().orElse(Double.POSITIVE_INFINITY);
+            return new Outlook(
+                    level.value,
+                    works(key, level),
+                    rate(down, key, level, quality, cap),
+                    rate(up, key, level, quality, cap),
+                    rate(loaded, key, level, quality, Double.POSITIVE_INFINITY),
+                    lossPct(key));
+        }
+
+        private Outlook.Rate rate(MixedModel model, Tally.Key key, Radio level, Radio quality, double cap) {
+            Layout.Row row = row(key, level.value, OptionalDouble.of(quality.value));
+            MixedModel.Expected expected = in(model).expected(cell(key, 0, 1, row, 0));
+            double ofLevel = slope(model, dbm -> row(key, dbm, OptionalDouble.of(quality.value)), level.value);
+            double ofQuality = slope(model, db -> row(key, level.value, OptionalDouble.of(db)), quality.value);
+            return new Outlook.Rate(
+                    expected.mean(),
+                    expected.variance() + ofLevel * ofLevel * level.variance + ofQuality * ofQuality * quality.variance,
+                    model.spreads().run(),
+                    cap);
+        }
+    }
+
+    /** By how much a figure changes on its scale with 1 dB. */
+    private static double slope(MixedModel model, DoubleFunction<Layout.Row> row, double at) {
+        Layout.Row lower = row.apply(at - SLOPE_DB);
+        Layout.Row higher = row.apply(at + SLOPE_DB);
+        return (model.fixed(higher.columns(), higher.values()) - model.fixed(lower.columns(), lower.values()))
+                / (2 * SLOPE_DB);
+    }
+
+    /** The chance that a run comes about: by how many did there and anywhere, and whether there is enough to hear. */
+    private double works(Tally.Key key, Radio heard) {
+        Failing anywhere = failing.getOrDefault(key.setup(), Failing.NONE);
+        double tried = FAILURES_WEIGH;
+        double failed = FAILURES_WEIGH * anywhere.share(USUAL_FAILURES, FAILURES_WEIGH);
+        boolean worked = false;
+        for (Tally t : there(key)) {
+            if (!Option.isPhone(t.key.setup())) {
+                boolean own = t.key.setup().equals(key.setup());
+                tried += t.tried * (own ? 1 : OTHERS_WEIGH);
+                failed += t.failed * (own ? 1 : OTHERS_WEIGH);
+                worked |= own && t.tried > t.failed;
+            }
+        }
+        double enough = worked
+                ? 1
+                : STANDARD.cumulativeProbability(
+                        (heard.value - SERVICE_DBM) / Math.sqrt(heard.variance + SERVICE_SD_DB * SERVICE_SD_DB));
+        return enough * (1 - failed / tried);
+    }
+
+    /** How many runs were tried, and how many of them failed. */
+    private record Failing(double tried, double failed) {
+        private static final Failing NONE = new Failing(0, 0);
+
+        private Failing and(Failing other) {
+            return new Failing(tried + other.tried, failed + other.failed);
+        }
+
+        private double share(double usual, double weighs) {
+            return (failed + usual * weighs) / (tried + weighs);
+        }
+    }
+
+    private double lossPct(Tally.Key key) {
+        double weight = LOSS_WEIGHS;
+        double sum = LOSS_WEIGHS * USUAL_LOSS_PCT;
+        for (Tally t : there(key)) {
+            if (t.loss.count() > 0) {
+                weight += t.loss.count();
+                sum += t.loss.count() * t.loss.mean().orElseThrow();
+            }
+        }
+        return sum / weight;
+    }
+}

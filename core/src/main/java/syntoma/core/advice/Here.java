@@ -1,0 +1,16 @@
+package syntoma.core.advice;
+
+/**
+ * Where and when.
+ *
+ * @param campsite by its number; one that was never logged for somewhere else
+ * @param stay by its number
+ */
+public record Here(long campsite, long stay, DayPart part) {
+    private static final long NOWHERE = Long.MIN_VALUE;
+
+    /** A campsite where one has never been. */
+    public static Here elsewhere(DayPart part) {
+        return new Here(NOWHERE, NOWHERE, part);
+    }
+}

@@ -1,0 +1,53 @@
+package syntoma.core.advice;
+
+import java.util.OptionalDouble;
+
+/**
+ * One measurement of the past.
+ *
+ * @param campsite by its number
+ * @param stay by its number
+ * @param order the later, the higher
+ * @param ok whether it came about; of one that did not there are no figures
+ * @param loadedMs the higher of the latencies under load
+ */
+public record Past(
+        String setup,
+        String carrier,
+        long campsite,
+        long stay,
+        long order,
+        DayPart part,
+        boolean ok,
+        OptionalDouble rsrpDbm,
+        OptionalDouble sinrDb,
+        OptionalDouble downMbps,
+        OptionalDouble upMbps,
+        OptionalDouble loadedMs,
+        OptionalDouble lossPct) {
+
+    /** Whether it tells a speed or a latency. */
+    boolean isRun() {
+        return downMbps.isPresent() || upMbps.isPresent() || loadedMs.isPresent();
+    }
+
+    /** A level that was read on a phone, in dBm. */
+    public static Past phone(
+            boolean inside, String carrier, long campsite, long stay, long order, DayPart part, double levelDbm) {
+        OptionalDouble none = OptionalDouble.empty();
+        return new Past(
+                inside ? Option.PHONE_INSIDE : Option.PHONE_OUTSIDE,
+                carrier,
+                campsite,
+                stay,
+                order,
+                part,
+                true,
+                OptionalDouble.of(levelDbm),
+                none,
+                none,
+                none,
+                none,
+                none);
+    }
+}
