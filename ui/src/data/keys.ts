@@ -11,6 +11,7 @@ export const keys = {
   carriers: ['carriers'],
   figures: ['figures'],
   pitch: ['pitch'],
+  advice: ['advice'],
   stays: ['stays'],
   measurements: (stay: number) => ['measurements', stay],
   measurement: (id: number) => ['measurement', id],

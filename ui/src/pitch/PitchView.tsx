@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
+import { useAdvice } from '../data/advice';
 import { usePitch } from '../data/log';
 import { stateOf } from '../data/state';
 import { Loaded } from '../parts/Loaded';
@@ -10,6 +11,8 @@ import { Pennant } from '../draw/Pennant';
 import { plain } from '../format/numbers';
 import { ago, clock } from '../format/time';
 import { useLog } from '../parts/useLog';
+import { useNarrow } from '../parts/useNarrow';
+import { AdviceNotes, Tonight } from './Tonight';
 import { Options } from './Options';
 import { LiveNow } from './LiveNow';
 import { RunsHere } from './RunsHere';
@@ -23,6 +26,8 @@ export function PitchView() {
   const pitch = usePitch();
   const { data } = pitch;
   const log = useLog();
+  const advice = useAdvice().data;
+  const narrow = useNarrow();
   if (!data) {
     return (
       <Sheet title="Pitch" headline="Pitch">
@@ -33,10 +38,17 @@ export function PitchView() {
   return (
     <Sheet
       title={data.standing.campsite ? `Pitch, ${data.standing.campsite}` : 'Pitch'}
-      headline={data.headline}
-      findings={<Tonight view={data} />}
+      headline={advice?.headline || data.headline}
+      findings={
+        <>
+          {narrow && advice && <Tonight advice={advice} />}
+          {advice && <AdviceNotes advice={advice} />}
+          <Compared view={data} />
+        </>
+      }
       margin={<Margin view={data} log={log.open} paste={log.paste} />}
     >
+      {!narrow && advice && <Tonight advice={advice} />}
       {data.options.length > 0 && <Options options={data.options} hours={data.hours} />}
       <LiveNow />
       {data.heard && <Heard heard={data.heard} now={data.standing.now} />}
@@ -82,8 +94,8 @@ function Heard({ heard, now }: { heard: NonNullable<View['heard']>; now: string 
   );
 }
 
-/** What the comparison of tonight says: the figure that matters, the rest behind it. */
-function Tonight({ view }: { view: View }) {
+/** What the comparison of the last hours says: the figure that matters, the rest behind it. */
+function Compared({ view }: { view: View }) {
   const contrast = view.tonight?.contrasts[0];
   if (!contrast) {
     return null;
@@ -92,7 +104,7 @@ function Tonight({ view }: { view: View }) {
   return (
     <>
       <Part
-        title="What tonight says"
+        title="What was compared"
         small={view.tonight?.trial ? `trial ${view.tonight.trial}` : `last ${view.hours} h`}
       >
         <Notes notes={said} shown={1} more="On the other figures" none="Too few rounds to say more." />

@@ -36,8 +36,11 @@ class EveryOperationTest {
      * Marks what a router says, and none is set here; keeps where bearings cross, and none do; lengthens leads, and those of the demo
      * reach.
      */
-    private static final List<String> OF_WHAT_IS_NOT_HERE =
-            List.of("POST /api/walks/{id}/marks", "POST /api/aim/crossings", "POST /api/fitout/plans/{id}/extension");
+    private static final List<String> OF_WHAT_IS_NOT_HERE = List.of(
+            "POST /api/walks/{id}/marks",
+            "POST /api/aim/crossings",
+            "POST /api/fitout/plans/{id}/extension",
+            "POST /api/advice/followed/{id}/outcome");
 
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;

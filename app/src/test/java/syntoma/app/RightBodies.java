@@ -75,6 +75,8 @@ final class RightBodies {
         bodies.put(
                 "POST /api/aim/sweeps/{id}/points",
                 "{\"headingDeg\":30,\"magnetic\":false,\"rsrpDbm\":-90,\"band\":\"B3\",\"cellId\":\"7\"}");
+        bodies.put("POST /api/advice/followed", "{\"setup\":\"Mast panel\",\"carrier\":\"Ostrel\"}");
+        bodies.put("POST /api/advice/followed/{id}/outcome", "{\"met\":true}");
         bodies.put("POST /api/setups", "{\"name\":\"Walked\"}");
         bodies.put("PUT /api/names/{kind}/{id}", "{\"name\":\"Bog Boardwalk\"}");
         bodies.put("PUT /api/names/{kind}/also", "{\"name\":\"Walked\"}");

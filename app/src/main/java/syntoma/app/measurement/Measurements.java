@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
@@ -145,6 +146,44 @@ public class Measurements {
         if (stay.leftAt() != null) {
             criteria.and("m.takenAt <= :to", "to", stay.leftAt());
         }
+    }
+
+    /** What advice goes by of a measurement; what is missing is null. */
+    public record Bare(
+            long id,
+            OffsetDateTime takenAt,
+            Long campsite,
+            Long setup,
+            @Nullable Long carrier,
+            String outcome,
+            @Nullable Double rsrpDbm,
+            @Nullable Double sinrDb,
+            @Nullable Double downMbps,
+            @Nullable Double upMbps,
+            @Nullable Double downLoadedMs,
+            @Nullable Double upLoadedMs,
+            @Nullable Double lossPct) {}
+
+    /** All of the log in the order of time, without its texts. */
+    public List<Bare> bare() {
+        return entities.createQuery(
+                        "select new syntoma.app.measurement.Measurements$Bare(m.id, m.takenAt, m.campsiteId, m.setupId,"
+                                + " m.carrierId, m.outcome, m.rsrpDbm, m.sinrDb, m.downMbps, m.upMbps, m.downLoadedMs,"
+                                + " m.upLoadedMs, m.lossPct) from Measurement m order by m.takenAt, m.id",
+                        Bare.class)
+                .getResultList();
+    }
+
+    /** A setup that was measured on a carrier. */
+    public record Pair(Long setup, Long carrier) {}
+
+    /** All setups with the carriers that they were measured on. */
+    public List<Pair> pairs() {
+        return entities.createQuery(
+                        "select distinct new syntoma.app.measurement.Measurements$Pair(m.setupId, m.carrierId)"
+                                + " from Measurement m where m.carrierId is not null order by m.setupId, m.carrierId",
+                        Pair.class)
+                .getResultList();
     }
 
     /** Measurements as the comparison needs them, for one metric. */

@@ -12,7 +12,7 @@ import syntoma.core.design.Work;
 
 /** What work takes these hands, learned from their run sheets. */
 @Component
-class Pace {
+public class Pace {
     private final EntityManager entities;
 
     Pace(EntityManager entities) {
@@ -20,7 +20,7 @@ class Pace {
     }
 
     /** The minutes of each kind of work, as the latest change-overs took. */
-    Map<Work, Double> minutes() {
+    public Map<Work, Double> minutes() {
         Map<Work, List<Double>> last = new EnumMap<>(Work.class);
         for (Work work : Work.values()) {
             last.put(

@@ -43,7 +43,9 @@ public final class CalibrationPage {
         Files.writeString(pictures.resolve("wrong.svg"), page.wrong());
         Files.writeString(pictures.resolve("covers.svg"), page.covers());
         Files.writeString(pictures.resolve("rounds.svg"), page.rounds());
-        Files.writeString(docs.resolve("calibration.md"), page.text());
+        SeasonPage seasons = SeasonPage.made(SEED);
+        Files.writeString(pictures.resolve("advice.svg"), seasons.picture());
+        Files.writeString(docs.resolve("calibration.md"), page.text() + seasons.text());
     }
 
     private static String says(Case of) {

@@ -96,6 +96,39 @@ final class Picture {
         return svg(height, drawn);
     }
 
+    /** A point of a reliability diagram; the larger, the more there are. */
+    record Point(double stated, double came, int count) {}
+
+    /** What came true of what was stated; on the line they are equal, hatched is what is promised about 70 %. */
+    static String reliability(List<Point> points, double promised) {
+        int side = STEPS_HEIGHT + 120;
+        int height = TOP + side + 44;
+        double most = points.stream().mapToInt(Point::count).max().orElseThrow();
+        List<String> drawn = new ArrayList<>();
+        for (int percent = 0; percent <= 100; percent += 25) {
+            double y = TOP + side * (1 - percent / 100.0);
+            double x = 60 + side * percent / 100.0;
+            drawn.add(f("<line x1='60' y1='%.1f' x2='%d' y2='%.1f' stroke='#D9D2C3'/>", y, 60 + side, y));
+            drawn.add(text(52, y + 4, "end", SECOND, percent + " %"));
+            drawn.add(text(x, TOP + side + 20, "middle", SECOND, percent + " %"));
+        }
+        drawn.add(f(
+                "<rect x='%.1f' y='%.1f' width='%.1f' height='%.1f' fill='url(#promised)'/>",
+                60 + side * 0.65, TOP + side * (1 - 0.7 - promised), side * 0.1, side * 2 * promised));
+        drawn.add(f("<path d='M60 %d L%d %d' stroke='%s'/>", TOP + side, 60 + side, TOP, INK));
+        for (Point point : points) {
+            drawn.add(f(
+                    "<circle cx='%.1f' cy='%.1f' r='%.1f' fill='%s'/>",
+                    60 + side * point.stated,
+                    TOP + side * (1 - point.came),
+                    3 + 8 * Math.sqrt(point.count / most),
+                    GAIN));
+        }
+        drawn.add(text(60 + side / 2.0, TOP + side + 38, "middle", SECOND, "stated"));
+        drawn.add(text(66, TOP - 10, "start", SECOND, "came true"));
+        return svg(height, drawn);
+    }
+
     private static double x(double share, double from, double to) {
         return LEFT + (WIDTH - LEFT - RIGHT) * (share - from) / (to - from);
     }

@@ -201,9 +201,24 @@ public final class Experience {
                 .toList();
     }
 
+    /** How many runs of an option there were at the campsite, and how many of them met what is asked. */
+    public record Met(int runs, int met) {}
+
+    /** How an option did at the campsite so far. */
+    public Met met(Option option, Here here, Outlook.Asked asked) {
+        List<Past> there = own(option).stream()
+                .filter(p -> p.campsite() == here.campsite())
+                .toList();
+        return new Met(there.size(), (int) there.stream().filter(asked::isMetBy).count());
+    }
+
+    private List<Past> own(Option option) {
+        return runs.getOrDefault(List.of(option.setup(), option.carrier()), List.of());
+    }
+
     /** Why an option may be expected to bring what its outlook says. */
     public Reason reason(Option option, Outlook outlook, Here here, Outlook.Asked asked) {
-        List<Past> own = runs.getOrDefault(List.of(option.setup(), option.carrier()), List.of());
+        List<Past> own = own(option);
         return Reason.of(option, here, own, outlook.levelDbm(), asked);
     }
 

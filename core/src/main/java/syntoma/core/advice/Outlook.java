@@ -3,6 +3,7 @@ package syntoma.core.advice;
 import java.util.OptionalDouble;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import syntoma.core.need.Need;
+import syntoma.core.need.Requirement;
 
 /**
  * What one run of a setup may be expected to bring.
@@ -118,8 +119,13 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
             return new Asked(need.downMbps(), need.upMbps(), need.loadedMs(), need.lossPct());
         }
 
+        /** What needs ask together. */
+        public static Asked of(Requirement all) {
+            return new Asked(all.downMbps(), all.upMbps(), all.loadedMs(), all.lossPct());
+        }
+
         /** Whether a run keeps to all that was asked and that it measured. */
-        boolean isMetBy(Past run) {
+        public boolean isMetBy(Past run) {
             return run.ok()
                     && atLeast(run.downMbps(), downMbps)
                     && atLeast(run.upMbps(), upMbps)

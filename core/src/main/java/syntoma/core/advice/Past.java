@@ -31,6 +31,9 @@ public record Past(
         return downMbps.isPresent() || upMbps.isPresent() || loadedMs.isPresent();
     }
 
+    /** “No service” on a phone counts as so much: just under what a device still holds on to. */
+    public static final double NO_SERVICE_DBM = -124;
+
     /** A level that was read on a phone, in dBm. */
     public static Past phone(
             boolean inside, String carrier, long campsite, long stay, long order, DayPart part, double levelDbm) {

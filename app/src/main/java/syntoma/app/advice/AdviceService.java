@@ -1,0 +1,249 @@
+package syntoma.app.advice;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.campsite.StandingService;
+import syntoma.app.campsite.StandingService.StandingLine;
+import syntoma.app.need.Needs;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.Optionals;
+import syntoma.app.platform.Register;
+import syntoma.core.advice.Advised;
+import syntoma.core.advice.DayPart;
+import syntoma.core.advice.Experience;
+import syntoma.core.advice.Here;
+import syntoma.core.advice.Option;
+import syntoma.core.advice.Outlook;
+import syntoma.core.advice.QuickTest;
+import syntoma.core.advice.Tonight;
+import syntoma.core.design.Move;
+import syntoma.core.need.Need;
+import syntoma.core.need.Requirement;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Wilson;
+
+/** Puts together what to do tonight. */
+@Service
+@Transactional
+class AdviceService {
+    /** So many options are shown; what is up and moving on come on top. */
+    private static final int SHOWN = 4;
+
+    /** From so many runs on the share that was measured stands for itself (methods, section 12). */
+    private static final int RUNS_TELL = 5;
+
+    /** Three runs with each of the two take about so long beside the work. */
+    private static final double TEST_RUNS_MIN = 5;
+
+    private final StandingService standing;
+    private final Campsites campsites;
+    private final Needs needs;
+    private final OnBoard onBoard;
+    private final Experiences experiences;
+    private final AdviceRecord record;
+    private final Clock clock;
+
+    AdviceService(
+            StandingService standing,
+            Campsites campsites,
+            Needs needs,
+            OnBoard onBoard,
+            Experiences experiences,
+            AdviceRecord record,
+            Clock clock) {
+        this.standing = standing;
+        this.campsites = campsites;
+        this.needs = needs;
+        this.onBoard = onBoard;
+        this.experiences = experiences;
+        this.record = record;
+        this.clock = clock;
+    }
+
+    /** What is advised, with what it goes by. */
+    private record Given(
+            StandingLine line,
+            Map<Option, OnBoard.Choice> choices,
+            Experience experience,
+            Here here,
+            Outlook.Asked asked,
+            String need,
+            Tonight tonight) {}
+
+    @Transactional(readOnly = true)
+    AdviceView view() {
+        StandingLine line = standing.line();
+        AdviceRecord.Told told = record.told();
+        AdviceView.RecordView trackRecord = new AdviceView.RecordView(
+                told.record().followed(),
+                Optionals.boxed(told.record().said()),
+                Optionals.boxed(told.record().came()),
+                Optionals.boxed(told.record().offBy()),
+                told.record().says());
+        if (line.campsite() == null || line.stay() == null) {
+            return new AdviceView("", "", line.now(), List.of(), 0, null, trackRecord, told.open());
+        }
+        Given given = given(line);
+        List<AdviceView.OptionView> shown = shown(given);
+        return new AdviceView(
+                given.tonight.says(given.need),
+                given.need,
+                line.now(),
+                shown,
+                given.choices.size()
+                        - (int) shown.stream().filter(o -> o.setup() != null).count(),
+                QuickTest.of(given.tonight.ranked().stream().limit(SHOWN).toList(), given.asked)
+                        .map(AdviceService::test)
+                        .orElse(null),
+                trackRecord,
+                told.open());
+    }
+
+    private Given given(StandingLine line) {
+        List<Need> chosen = needs.chosen();
+        Outlook.Asked asked = Outlook.Asked.of(Requirement.of(chosen));
+        Map<Option, OnBoard.Choice> choices = onBoard.choices(line).stream()
+                .collect(
+                        Collectors.toMap(OnBoard.Choice::option, Function.identity(), (a, b) -> a, LinkedHashMap::new));
+        List<Option> options = List.copyOf(choices.keySet());
+        Experience experience = experiences.of(options);
+        DayPart part = DayPart.of(line.now().getHour());
+        Here here = new Here(campsites.of(line.campsite()).id(), line.stay(), part);
+        List<Advised> ranked = Advised.ranked(options, experience.outlooks(options, here), asked);
+        Optional<Advised> asItIs = ranked.stream()
+                .filter(a -> line.setup() != null
+                        && a.option().setup().equals(line.setup().name())
+                        && a.option().carrier().equals(line.carrier()))
+                .findFirst();
+        Optional<Advised> elsewhere =
+                Advised.ranked(options, experience.outlooks(options, Here.elsewhere(part)), asked).stream()
+                        .max(Comparator.comparingDouble(Advised::chance));
+        String need = chosen.stream().map(Need::name).collect(Collectors.joining(" and "));
+        return new Given(line, choices, experience, here, asked, need, new Tonight(ranked, asItIs, elsewhere));
+    }
+
+    private static List<AdviceView.OptionView> shown(Given given) {
+        Tonight tonight = given.tonight;
+        List<Advised> first =
+                new ArrayList<>(tonight.ranked().stream().limit(SHOWN).toList());
+        tonight.asItIs().filter(a -> !first.contains(a)).ifPresent(first::add);
+        List<AdviceView.OptionView> shown = new ArrayList<>();
+        for (Advised advised : first) {
+            shown.add(option(advised, given));
+        }
+        tonight.elsewhere().ifPresent(e -> {
+            int at = 0;
+            while (at < first.size() && first.get(at).chance() >= e.chance() - Advised.EQUAL) {
+                at++;
+            }
+            shown.add(tonight.movesOn() ? 0 : Math.max(1, at), moveOn(e));
+        });
+        return shown;
+    }
+
+    private static AdviceView.OptionView option(Advised advised, Given given) {
+        OnBoard.Choice choice = given.choices.get(advised.option());
+        Outlook outlook = advised.outlook();
+        boolean asItIs = given.tonight.asItIs().filter(advised::equals).isPresent();
+        return new AdviceView.OptionView(
+                asItIs ? "as-it-is" : "setup",
+                choice.setup(),
+                advised.option().carrier(),
+                advised.chance(),
+                AdviceView.RateView.of(outlook.down()),
+                AdviceView.RateView.of(outlook.up()),
+                AdviceView.RateView.of(outlook.loaded()),
+                advised.option().minutes(),
+                choice.moves().stream().map(Move::says).toList(),
+                advised.option().price() > 0 ? advised.option().price() : null,
+                Text.capital(given.experience
+                                .reason(advised.option(), outlook, given.here, given.asked)
+                                .says())
+                        + ".",
+                met(given.experience.met(advised.option(), given.here, given.asked)));
+    }
+
+    private static AdviceView.OptionView moveOn(Advised best) {
+        return new AdviceView.OptionView(
+                "move-on",
+                null,
+                best.option().carrier(),
+                best.chance(),
+                AdviceView.RateView.of(best.outlook().down()),
+                AdviceView.RateView.of(best.outlook().up()),
+                AdviceView.RateView.of(best.outlook().loaded()),
+                0,
+                List.of(),
+                null,
+                "Because of what " + best.option().setup() + " on "
+                        + best.option().carrier() + " brought over all campsites; nothing is known of the next one.",
+                null);
+    }
+
+    @Nullable
+    private static AdviceView.MetView met(Experience.Met met) {
+        if (met.runs() < RUNS_TELL) {
+            return null;
+        }
+        Wilson interval = Wilson.of(met.runs(), met.met());
+        return new AdviceView.MetView(met.runs(), met.met(), interval.low(), interval.high());
+    }
+
+    private static AdviceView.TestView test(QuickTest test) {
+        double minutes = test.of().option().minutes() + test.against().option().minutes() + TEST_RUNS_MIN;
+        return new AdviceView.TestView(
+                Tonight.says(test, minutes),
+                List.of(test.against(), test.of()).stream()
+                        .map(a -> new AdviceView.Contestant(
+                                a.option().setup(), a.option().carrier()))
+                        .toList());
+    }
+
+    /**
+     * Follows advice: keeps what was expected, and says on the standing line what is up now.
+     *
+     * @throws InvalidInput when the setup on the carrier is no option here
+     */
+    AdviceView follow(@Nullable String setup, @Nullable String carrier) {
+        String wanted = Register.name("setup", Objects.requireNonNullElse(setup, ""));
+        String network = Register.name("carrier", Objects.requireNonNullElse(carrier, ""));
+        StandingLine line = standing.line();
+        if (line.campsite() == null || line.stay() == null) {
+            throw new InvalidInput("setup", "say first where you stand; advice is for a campsite");
+        }
+        Given given = given(line);
+        List<Advised> ofSetup = given.tonight.ranked().stream()
+                .filter(a -> a.option().setup().equals(wanted))
+                .toList();
+        if (ofSetup.isEmpty()) {
+            throw new InvalidInput("setup", "setup is " + Text.quoted(wanted) + ", which is no option here");
+        }
+        Advised advised = ofSetup.stream()
+                .filter(a -> a.option().carrier().equals(network))
+                .findFirst()
+                .orElseThrow(() -> new InvalidInput(
+                        "carrier", "carrier is " + Text.quoted(network) + ", which is no option for " + wanted));
+        record.keep(
+                line.campsite(),
+                given.choices.get(advised.option()).setup(),
+                advised,
+                given.need,
+                given.asked,
+                OffsetDateTime.now(clock));
+        standing.change(null, wanted, network);
+        return view();
+    }
+}

@@ -1,0 +1,84 @@
+package syntoma.app.advice;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.springframework.lang.Nullable;
+import syntoma.app.setup.SetupName;
+import syntoma.core.advice.Outlook;
+
+/**
+ * What to put up, best first.
+ *
+ * @param headline what to do, in a sentence; empty where nothing can be said
+ * @param need the names of the needs that it is for; empty where none is chosen
+ * @param options the first few, what is up now and moving on among them
+ * @param more options that are not shown
+ * @param test null where none would change much
+ * @param asked what came of advice that was followed, where nothing was measured; null where nothing is to be asked
+ */
+record AdviceView(
+        String headline,
+        String need,
+        OffsetDateTime at,
+        List<OptionView> options,
+        int more,
+        @Nullable TestView test,
+        RecordView record,
+        @Nullable OutcomeAsked asked) {
+
+    /**
+     * An option.
+     *
+     * @param kind {@code setup}, {@code as-it-is} for what is up now, {@code move-on} for another campsite
+     * @param setup null for moving on
+     * @param chance that a run meets the need, 0 to 1; predicted
+     * @param minutes of work; for moving on the drive comes on top
+     * @param moves what to do, in order
+     * @param pricePerGb in units of money; null where it is not known
+     * @param here the runs of this option at this campsite; null where there are fewer than five
+     */
+    record OptionView(
+            String kind,
+            @Nullable SetupName setup,
+            @Nullable String carrier,
+            double chance,
+            RateView down,
+            RateView up,
+            RateView loaded,
+            double minutes,
+            List<String> moves,
+            @Nullable Double pricePerGb,
+            String reason,
+            @Nullable MetView here) {}
+
+    /** A figure of one run: half of them bring at least {@code middle}, eight in ten lie between low and high. */
+    record RateView(double low, double middle, double high) {
+        static RateView of(Outlook.Rate rate) {
+            return new RateView(rate.low(), rate.middle(), rate.high());
+        }
+    }
+
+    /** How many runs met the need, with the 95 % interval of that share (Wilson). */
+    record MetView(int runs, int met, double low, double high) {}
+
+    /** A test that would likely settle the choice, in a sentence, and whom it is between. */
+    record TestView(String sentence, List<Contestant> between) {}
+
+    /** A setup on a carrier. */
+    record Contestant(String setup, String carrier) {}
+
+    /**
+     * How often advice was right.
+     *
+     * @param followed how many pieces of advice have an outcome
+     * @param said the mean chance that was stated of them; null with none
+     * @param came the share that came true; null with none
+     * @param offBy the typical factor between what was expected and what came; null where nothing was measured
+     * @param sentence the same in words
+     */
+    record RecordView(
+            int followed, @Nullable Double said, @Nullable Double came, @Nullable Double offBy, String sentence) {}
+
+    /** Advice whose outcome nobody has measured: did it do? */
+    record OutcomeAsked(long id, String setup, String carrier, String need, OffsetDateTime at) {}
+}

@@ -1,0 +1,2 @@
+/** What to put up tonight, why, and how often such advice was right. */
+package syntoma.app.advice;

@@ -1,0 +1,67 @@
+package syntoma.core.advice;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/**
+ * How often advice was right.
+ *
+ * @param followed pieces of advice with an outcome
+ * @param said the mean chance that was stated; empty with none
+ * @param came the mean share of runs that met the need; empty with none
+ * @param offBy the typical factor between the speed expected and the one that came; empty where none was measured
+ */
+public record TrackRecord(int followed, OptionalDouble said, OptionalDouble came, OptionalDouble offBy) {
+    /** With fewer nothing can be said of how often it is right. */
+    private static final int FEWEST = 5;
+
+    /**
+     * What came of one piece of advice.
+     *
+     * @param chance that was stated
+     * @param expected the speed that was expected, in Mb/s
+     * @param measured the median speed that came
+     */
+    public record Outcome(double chance, int runs, int met, OptionalDouble expected, OptionalDouble measured) {}
+
+    /** Of all outcomes; each piece of advice counts once, whatever was measured of it. */
+    public static TrackRecord of(List<Outcome> outcomes) {
+        return new TrackRecord(
+                outcomes.size(),
+                outcomes.stream().mapToDouble(Outcome::chance).average(),
+                outcomes.stream().mapToDouble(o -> (double) o.met / o.runs).average(),
+                typical(outcomes.stream()
+                        .filter(o -> o.expected.isPresent() && o.measured.isPresent())
+                        .mapToDouble(o -> Math.abs(Math.log(o.measured.getAsDouble() / o.expected.getAsDouble())))
+                        .sorted()
+                        .toArray()));
+    }
+
+    /** The middle one, as a factor. */
+    private static OptionalDouble typical(double[] logs) {
+        if (logs.length == 0) {
+            return OptionalDouble.empty();
+        }
+        int half = logs.length / 2;
+        return OptionalDouble.of(Math.exp(logs.length % 2 == 1 ? logs[half] : (logs[half - 1] + logs[half]) / 2));
+    }
+
+    /** The same in words. */
+    public String says() {
+        if (followed == 0) {
+            return "No advice was followed yet; what comes of it will be counted here.";
+        }
+        String count = Text.counted(followed, "time") + " it was followed: it said " + percent(said.orElseThrow())
+                + " on average, and " + percent(came.orElseThrow()) + " came true";
+        String off = offBy.isPresent()
+                ? "; speeds were off by ×" + Values.rounded(offBy.getAsDouble(), 1) + " typically"
+                : "";
+        return count + off + (followed < FEWEST ? ". Too few to judge it by." : ".");
+    }
+
+    private static String percent(double share) {
+        return Values.rounded(100 * share, 0) + " %";
+    }
+}
