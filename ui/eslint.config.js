@@ -17,6 +17,7 @@ const VIEWS = [
   'log',
   'measure',
   'walk',
+  'why',
   'later',
 ];
 const TOP = 'shell';

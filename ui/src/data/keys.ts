@@ -12,6 +12,7 @@ export const keys = {
   figures: ['figures'],
   pitch: ['pitch'],
   advice: ['advice'],
+  diagnosis: (asked: unknown) => ['diagnosis', asked],
   stays: ['stays'],
   measurements: (stay: number) => ['measurements', stay],
   measurement: (id: number) => ['measurement', id],

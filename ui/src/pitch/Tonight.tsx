@@ -54,7 +54,15 @@ export function Tonight({ advice }: { advice: Advice }) {
   );
   const shown = narrow ? SHOWN_NARROW : advice.options.length;
   return (
-    <Part title="Tonight" small={advice.need ? `for ${advice.need}` : undefined}>
+    <Part
+      title="Tonight"
+      small={advice.need ? `for ${advice.need}` : undefined}
+      actions={
+        <Link to="/why">
+          Why is it slow? <kbd className="wide-only">W</kbd>
+        </Link>
+      }
+    >
       {advice.options.slice(0, shown).map(row)}
       {advice.options.length > shown && (
         <details className="numbers">

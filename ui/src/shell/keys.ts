@@ -5,6 +5,7 @@ export const KEYS = [
   ['V', 'paste from the router; or paste at once'],
   ['M', 'measure now'],
   ['T', 'plan a trial'],
+  ['W', 'why is it slow?'],
   ['F', 'follow the advice'],
   ['K', 'log what is live'],
   ['/', 'find in everything'],

@@ -35,6 +35,7 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../measure/MeasureView')).MeasureView }),
       },
       { path: '/walk', lazy: async () => ({ Component: (await import('../walk/WalkView')).WalkView }) },
+      { path: '/why', lazy: async () => ({ Component: (await import('../why/WhyView')).WhyView }) },
       { path: '/aim', lazy: async () => ({ Component: (await import('../aim/AimView')).AimView }) },
       {
         path: '/practice',

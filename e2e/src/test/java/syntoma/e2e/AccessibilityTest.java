@@ -32,6 +32,7 @@ class AccessibilityTest {
             "/trials",
             "/trials?plan",
             "/aim",
+            "/why",
             "/practice",
             TRIAL,
             "/logbook",

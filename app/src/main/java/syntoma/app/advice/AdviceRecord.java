@@ -1,7 +1,6 @@
 package syntoma.app.advice;
 
 import jakarta.persistence.EntityManager;
-import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
@@ -162,8 +161,6 @@ class AdviceRecord {
     }
 
     private static Past past(LoggedMeasurement m) {
-        OptionalDouble down = value(m, Figure.DOWN_LOADED_MS);
-        OptionalDouble up = value(m, Figure.UP_LOADED_MS);
         return new Past(
                 m.setup(),
                 String.valueOf(m.carrier()),
@@ -172,22 +169,17 @@ class AdviceRecord {
                 0,
                 DayPart.of(m.takenAt().getHour()),
                 m.ok(),
-                value(m, Figure.RSRP_DBM),
-                value(m, Figure.SINR_DB),
-                value(m, Figure.DOWN_MBPS),
-                value(m, Figure.UP_MBPS),
-                down.isEmpty() || up.isPresent() && up.getAsDouble() > down.getAsDouble() ? up : down,
-                value(m, Figure.LOSS_PCT));
-    }
-
-    private static OptionalDouble value(LoggedMeasurement m, Figure figure) {
-        BigDecimal value = m.value(figure);
-        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value.doubleValue());
+                m.number(Figure.RSRP_DBM),
+                m.number(Figure.SINR_DB),
+                m.number(Figure.DOWN_MBPS),
+                m.number(Figure.UP_MBPS),
+                m.loadedMs(),
+                m.number(Figure.LOSS_PCT));
     }
 
     private static OptionalDouble median(List<LoggedMeasurement> made, Figure figure) {
         double[] values = made.stream()
-                .flatMapToDouble(m -> value(m, figure).stream())
+                .flatMapToDouble(m -> m.number(figure).stream())
                 .sorted()
                 .toArray();
         return values.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(values[values.length / 2]);

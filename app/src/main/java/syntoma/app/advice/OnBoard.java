@@ -11,9 +11,7 @@ import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.campsite.StandingService.StandingLine;
-import syntoma.app.gear.GearItem;
-import syntoma.app.gear.GearKind;
-import syntoma.app.gear.Parts;
+import syntoma.app.gear.Cards;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.need.Carriers;
 import syntoma.app.setup.ChainPlan;
@@ -23,7 +21,6 @@ import syntoma.app.setup.SetupService;
 import syntoma.app.setup.Setups;
 import syntoma.app.trial.Pace;
 import syntoma.core.advice.Option;
-import syntoma.core.chain.Sim;
 import syntoma.core.chain.Staircase;
 import syntoma.core.design.Contender;
 import syntoma.core.design.Move;
@@ -40,6 +37,7 @@ class OnBoard {
     private final Carriers carriers;
     private final Measurements measurements;
     private final Pace pace;
+    private final Cards cards;
 
     OnBoard(
             Setups setups,
@@ -47,28 +45,25 @@ class OnBoard {
             FitService fits,
             Carriers carriers,
             Measurements measurements,
-            Pace pace) {
+            Pace pace,
+            Cards cards) {
         this.setups = setups;
         this.chains = chains;
         this.fits = fits;
         this.carriers = carriers;
         this.measurements = measurements;
         this.pace = pace;
+        this.cards = cards;
     }
 
     /** One of them. @param moves what hands have to do for it, in order */
     record Choice(SetupName setup, Option option, List<Move> moves) {}
 
-    /** A card's carrier with what its plan lets through and what a GB of it costs. */
-    private record Plan(OptionalDouble capMbps, double pricePerGb) {
-        private static final Plan UNKNOWN = new Plan(OptionalDouble.empty(), 0);
-    }
-
     /** All that there is to choose from; a setup that cannot be built, or with which nothing was measured, is no choice. */
     List<Choice> choices(StandingLine line) {
         FitService.Ground ground = fits.ground();
         Map<Long, SetupService.Planned> plans = chains.plans();
-        Map<String, Plan> cards = cards(ground);
+        Map<String, Cards.Card> onBoard = cards.byCarrier();
         Map<Long, Set<String>> measured = measured();
         Map<Work, Double> minutes = pace.minutes();
         Optional<Contender> up =
@@ -82,10 +77,10 @@ class OnBoard {
             boolean hasChain = planned != null && planned.plan().device() != null;
             Set<String> on = new LinkedHashSet<>(measured.getOrDefault(setup.id(), Set.of()));
             if (hasChain) {
-                on.addAll(cards.keySet());
+                on.addAll(onBoard.keySet());
             }
-            if (!cards.isEmpty() && hasChain) {
-                on.retainAll(cards.keySet());
+            if (!onBoard.isEmpty() && hasChain) {
+                on.retainAll(onBoard.keySet());
             }
             OptionalDouble promised = hasChain ? promised(planned.plan(), ground) : OptionalDouble.empty();
             for (String carrier : on) {
@@ -93,7 +88,7 @@ class OnBoard {
                 List<Move> moves = up.map(u -> Standing.with(u))
                         .orElseGet(Standing::nothing)
                         .putUp(contender);
-                Plan plan = cards.getOrDefault(carrier, Plan.UNKNOWN);
+                Optional<Cards.Card> card = Optional.ofNullable(onBoard.get(carrier));
                 choices.add(new Choice(
                         setup,
                         new Option(
@@ -103,8 +98,10 @@ class OnBoard {
                                 moves.stream()
                                         .mapToDouble(m -> minutes.get(m.work()))
                                         .sum(),
-                                plan.capMbps,
-                                plan.pricePerGb),
+                                card.map(Cards.Card::capMbps).orElse(OptionalDouble.empty()),
+                                card.map(Cards.Card::pricePerGb)
+                                        .orElse(OptionalDouble.empty())
+                                        .orElse(0)),
                         moves));
             }
         }
@@ -121,22 +118,6 @@ class OnBoard {
         return plan.device() == null
                 ? Contender.named(setup.name(), on)
                 : Contender.of(setup.name(), on, FitService.fit(plan, ground).chain());
-    }
-
-    private static Map<String, Plan> cards(FitService.Ground ground) {
-        Map<String, Plan> cards = new HashMap<>();
-        for (GearItem item : ground.shelf().values()) {
-            if (item.is() == GearKind.SIM && item.owned()) {
-                Sim sim = Parts.sim(item);
-                if (!sim.carrier().isEmpty()) {
-                    double price = item.price() == null || sim.allowanceGb().isEmpty()
-                            ? 0
-                            : item.price() / sim.allowanceGb().getAsDouble();
-                    cards.putIfAbsent(sim.carrier(), new Plan(sim.capMbps(), price));
-                }
-            }
-        }
-        return cards;
     }
 
     private Map<Long, Set<String>> measured() {

@@ -5,14 +5,13 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
-import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.gear.GearKind;
-import syntoma.app.gear.GearService;
-import syntoma.app.gear.Parts;
+import syntoma.app.gear.Cards;
+import syntoma.app.platform.Optionals;
 import syntoma.core.unit.Values;
 
 /** What runs have taken of a carrier's plan this month. */
@@ -23,12 +22,12 @@ public class PlanUse {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
     private final EntityManager entities;
-    private final GearService gear;
+    private final Cards cards;
     private final Clock clock;
 
-    PlanUse(EntityManager entities, GearService gear, Clock clock) {
+    PlanUse(EntityManager entities, Cards cards, Clock clock) {
         this.entities = entities;
-        this.gear = gear;
+        this.cards = cards;
         this.clock = clock;
     }
 
@@ -53,7 +52,9 @@ public class PlanUse {
                 .setParameter("since", since)
                 .getSingleResult();
         double gb = bytes == null ? 0 : bytes / BYTES_PER_GB;
-        Double allowance = allowanceGb(carrier);
+        Double allowance = Optional.ofNullable(cards.byCarrier().get(carrier))
+                .map(card -> Optionals.boxed(card.allowanceGb()))
+                .orElse(null);
         String taken = Values.rounded(gb, gb < 10 ? 2 : 0);
         String from = DAY.format(since);
         String sentence = allowance == null
@@ -62,19 +63,5 @@ public class PlanUse {
                 : "Runs have taken " + taken + " of the " + Values.plain(allowance) + " GB on " + carrier + " since "
                         + from + "; what else went over it is not counted.";
         return new PlanUseView(carrier, since, gb, allowance, sentence);
-    }
-
-    @Nullable
-    private Double allowanceGb(String carrier) {
-        List<Double> allowances = gear.all().stream()
-                .filter(item -> item.is() == GearKind.SIM && item.owned())
-                .map(Parts::sim)
-                .filter(sim ->
-                        sim.carrier().equals(carrier) && sim.allowanceGb().isPresent())
-                .map(sim -> sim.allowanceGb().getAsDouble())
-                .toList();
-        return allowances.isEmpty()
-                ? null
-                : allowances.stream().mapToDouble(gb -> gb).sum();
     }
 }

@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.time.OffsetDateTime;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.OptionalDouble;
 import org.springframework.lang.Nullable;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Outcome;
@@ -76,6 +77,19 @@ public record LoggedMeasurement(
     /** Whether it is a measurement that came about. */
     public boolean ok() {
         return outcome.equals(Outcome.OK.label());
+    }
+
+    /** The value of a number; empty when missing. */
+    public OptionalDouble number(Figure figure) {
+        BigDecimal value = value(figure);
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value.doubleValue());
+    }
+
+    /** The higher of the latencies under load; empty where none was measured. */
+    public OptionalDouble loadedMs() {
+        OptionalDouble down = number(Figure.DOWN_LOADED_MS);
+        OptionalDouble up = number(Figure.UP_LOADED_MS);
+        return down.isEmpty() || up.isPresent() && up.getAsDouble() > down.getAsDouble() ? up : down;
     }
 
     /** The value of a number, null when missing. */

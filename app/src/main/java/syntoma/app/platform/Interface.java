@@ -103,7 +103,7 @@ class Interface implements WebMvcConfigurer {
             "/walk",
             "/aim",
             "/practice",
-            "/practice",
+            "/why",
             "/pair",
             "/guest"
         })

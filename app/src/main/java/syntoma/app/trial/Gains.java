@@ -31,7 +31,7 @@ import syntoma.core.verdict.MeasuredGain;
 /** What a setup brings by measurement, beside what its chain is predicted to bring, band by band. */
 @Service
 @Transactional(readOnly = true)
-class Gains {
+public class Gains {
     /** Of the two setups together; the latest count. */
     private static final int MOST_MEASUREMENTS = 20_000;
 
@@ -107,6 +107,15 @@ class Gains {
                 others,
                 gains.stream().map(Gains::view).toList(),
                 gains.stream().anyMatch(MeasuredGain::fallsShort) ? MeasuredGain.USUAL_CAUSES : "");
+    }
+
+    /** By how much at least a setup was measured beneath its prediction on some band, in dB; 0 where on none. */
+    public double shortDb(String name) {
+        return of(name, Optional.empty()).bands().stream()
+                .filter(BandGainView::fallsShort)
+                .mapToDouble(b -> b.predictedDb() - b.highDb())
+                .max()
+                .orElse(0);
     }
 
     private List<MeasuredGain> gains(

@@ -1,0 +1,59 @@
+package syntoma.app.gear;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.core.chain.Sim;
+
+/** The cards that are owned, by the carrier that they are of. */
+@Component
+@Transactional(readOnly = true)
+public class Cards {
+    private final GearService gear;
+
+    Cards(GearService gear) {
+        this.gear = gear;
+    }
+
+    /**
+     * What cards of a carrier give together.
+     *
+     * @param capMbps what the plan lets through; of several the fastest, empty where one has no cap
+     * @param allowanceGb a month, of all of them; empty where no sheet says
+     * @param pricePerGb in units of money; empty where it is not known
+     */
+    public record Card(OptionalDouble capMbps, OptionalDouble allowanceGb, OptionalDouble pricePerGb) {
+        private Card and(Card other) {
+            OptionalDouble cap = capMbps.isPresent() && other.capMbps.isPresent()
+                    ? OptionalDouble.of(Math.max(capMbps.getAsDouble(), other.capMbps.getAsDouble()))
+                    : OptionalDouble.empty();
+            OptionalDouble allowance = allowanceGb.isPresent() && other.allowanceGb.isPresent()
+                    ? OptionalDouble.of(allowanceGb.getAsDouble() + other.allowanceGb.getAsDouble())
+                    : allowanceGb.isPresent() ? allowanceGb : other.allowanceGb;
+            return new Card(cap, allowance, pricePerGb.isPresent() ? pricePerGb : other.pricePerGb);
+        }
+    }
+
+    /** All carriers of which a card is owned. */
+    public Map<String, Card> byCarrier() {
+        Map<String, Card> cards = new LinkedHashMap<>();
+        gear.all().stream()
+                .filter(item -> item.is() == GearKind.SIM && item.owned())
+                .forEach(item -> {
+                    Sim sim = Parts.sim(item);
+                    if (!sim.carrier().isEmpty()) {
+                        cards.merge(sim.carrier(), card(item, sim), Card::and);
+                    }
+                });
+        return cards;
+    }
+
+    private static Card card(GearItem item, Sim sim) {
+        OptionalDouble price = item.price() == null || sim.allowanceGb().isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(item.price() / sim.allowanceGb().getAsDouble());
+        return new Card(sim.capMbps(), sim.allowanceGb(), price);
+    }
+}

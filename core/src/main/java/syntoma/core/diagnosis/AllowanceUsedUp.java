@@ -1,0 +1,25 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+import syntoma.core.unit.Values;
+
+/** The month's data is gone, as far as it was counted. */
+final class AllowanceUsedUp implements Rule {
+    @Override
+    public Optional<Claim> look(Situation s) {
+        if (s.plan().allowanceGb().isEmpty()
+                || s.plan().usedGb() < s.plan().allowanceGb().getAsDouble()) {
+            return Optional.empty();
+        }
+        return Optional.of(new Claim(
+                Cause.ALLOWANCE_USED_UP,
+                Sure.LIKELY,
+                "The data of this month on " + s.carrier() + " is used up.",
+                List.of(Values.rounded(s.plan().usedGb(), 1) + " of "
+                        + Values.plain(s.plan().allowanceGb().getAsDouble()) + " GB were counted"),
+                "Use another SIM until the month begins again, or buy more data."));
+    }
+}

@@ -1,0 +1,112 @@
+package syntoma.core.diagnosis;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.hipparchus.stat.inference.TTest;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+import syntoma.core.reading.Ceiling;
+import syntoma.core.unit.Values;
+
+/**
+ * Others take the cell: a clean signal that brings less than a quarter of what it could (methods, section 11), or evenings that are
+ * slower than mornings at the same level.
+ */
+final class BusyCell implements Rule {
+    private static final double QUARTER = 0.25;
+    private static final double CLEAN_DB = 10;
+
+    /** The narrowest channel that carriers commonly use for LTE; what the log does not say is taken to be so. */
+    private static final double USUAL_MHZ = 10;
+
+    private static final int USUAL_LAYERS = 2;
+    private static final int EVENING = 17;
+    private static final int LATE = 23;
+    private static final int MORNING_FROM = 5;
+    private static final int MORNING_TO = 12;
+    private static final int FEWEST = 3;
+    private static final double SLOWER = 1.5;
+    private static final double LEVEL_DB = 4;
+    private static final double P = 0.05;
+
+    @Override
+    public Optional<Claim> look(Situation s) {
+        List<Seen> lately = s.lately();
+        OptionalDouble down = Situation.median(lately, Seen::downMbps);
+        OptionalDouble sinr = Situation.median(lately, Seen::sinrDb);
+        boolean flat = lately.stream().filter(Seen::flatDown).count() * 2 > lately.size();
+        boolean low = down.isPresent()
+                && sinr.isPresent()
+                && sinr.getAsDouble() >= CLEAN_DB
+                && !flat
+                && down.getAsDouble() < QUARTER * ceiling(s, sinr.getAsDouble());
+        Optional<String> evenings = evenings(s);
+        boolean nowLate = isEvening(s.now().getHour());
+        if (!low && !(evenings.isPresent() && nowLate)) {
+            return Optional.empty();
+        }
+        List<String> evidence = new ArrayList<>();
+        if (low) {
+            evidence.add("download " + Said.mbps(down.getAsDouble()) + " where SINR " + Said.db(sinr.getAsDouble())
+                    + " would carry about " + Said.mbps(ceiling(s, sinr.getAsDouble())) + ", "
+                    + Said.over(lately, "run"));
+        }
+        evenings.ifPresent(evidence::add);
+        return Optional.of(new Claim(
+                Cause.BUSY_CELL,
+                low && evenings.isPresent()
+                        ? Sure.SURELY
+                        : evenings.isPresent() || Situation.count(lately, Seen::downMbps) >= FEWEST
+                                ? Sure.LIKELY
+                                : Sure.PERHAPS,
+                "The cell is busy with others" + (evenings.isPresent() ? " in the evenings" : "") + ".",
+                evidence,
+                "Move what can wait to the night or the early morning; try another band or carrier for now."));
+    }
+
+    private static double ceiling(Situation s, double sinrDb) {
+        int layers = Math.max(1, Math.min(USUAL_LAYERS, s.chain().streams().orElse(USUAL_LAYERS)));
+        return Ceiling.DOWN.mbps(USUAL_MHZ, layers, sinrDb);
+    }
+
+    private static boolean isEvening(int hour) {
+        return hour >= EVENING && hour < LATE;
+    }
+
+    /** What is to be said where evenings are slower than mornings with the setup in use here, at about the same level. */
+    private static Optional<String> evenings(Situation s) {
+        List<Seen> own = s.here(o -> s.isInUse(o) && o.ok() && o.downMbps().isPresent());
+        List<Seen> evening =
+                own.stream().filter(o -> isEvening(o.at().getHour())).toList();
+        List<Seen> morning = own.stream()
+                .filter(o -> o.at().getHour() >= MORNING_FROM && o.at().getHour() < MORNING_TO)
+                .toList();
+        if (evening.size() < FEWEST || morning.size() < FEWEST) {
+            return Optional.empty();
+        }
+        OptionalDouble late = Situation.median(evening, Seen::rsrpDbm);
+        OptionalDouble early = Situation.median(morning, Seen::rsrpDbm);
+        boolean alike =
+                late.isEmpty() || early.isEmpty() || Math.abs(late.getAsDouble() - early.getAsDouble()) <= LEVEL_DB;
+        double[] e = logs(evening);
+        double[] m = logs(morning);
+        double slower = Math.exp(mean(m) - mean(e));
+        if (!alike || slower < SLOWER || new TTest().tTest(m, e) >= P) {
+            return Optional.empty();
+        }
+        return Optional.of("evenings here are slower than mornings by ×" + Values.rounded(slower, 1)
+                + " at the same level (" + evening.size() + " and " + morning.size() + " runs with " + s.setup() + ")");
+    }
+
+    private static double[] logs(List<Seen> runs) {
+        return runs.stream()
+                .mapToDouble(r -> Math.log(r.downMbps().getAsDouble()))
+                .toArray();
+    }
+
+    private static double mean(double[] values) {
+        return java.util.Arrays.stream(values).average().orElseThrow();
+    }
+}

@@ -1,0 +1,62 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.diagnosis.Claim.Cause;
+
+/**
+ * What limits it here.
+ *
+ * @param claims what the evidence points to, in the order in which to look; empty where nothing does
+ * @param telling the one measurement that would tell two of them apart
+ */
+public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
+    private static final List<Rule> RULES = List.of(
+            new NoService(),
+            new WeakOutside(),
+            new LostInShell(),
+            new Interference(),
+            new BusyCell(),
+            new Capped(),
+            new UplinkLimited(),
+            new WrongBand(),
+            new StreamsLost(),
+            new ChainFault(),
+            new BoosterTrouble(),
+            new LatencyUnderLoad(),
+            new AllowanceUsedUp());
+
+    /** Looks at all causes. */
+    public static Diagnosis of(Situation situation) {
+        List<Claim> claims =
+                RULES.stream().flatMap(rule -> rule.look(situation).stream()).toList();
+        List<Claim> standing =
+                claims.stream().filter(c -> !isExplained(c, claims)).toList();
+        return new Diagnosis(standing, Telling.of(standing, situation));
+    }
+
+    /** What another cause brings about by itself is no cause of its own. */
+    private static boolean isExplained(Claim claim, List<Claim> all) {
+        return switch (claim.cause()) {
+            // what the plan holds, and what does not get through at all, says nothing of the cell
+            case BUSY_CELL, LATENCY_UNDER_LOAD ->
+                has(all, Cause.NO_SERVICE)
+                        || has(all, Cause.ALLOWANCE_USED_UP)
+                        || claim.cause() == Cause.BUSY_CELL && has(all, Cause.CAPPED);
+            case WEAK_OUTSIDE -> has(all, Cause.NO_SERVICE);
+            default -> false;
+        };
+    }
+
+    private static boolean has(List<Claim> claims, Cause cause) {
+        return claims.stream().anyMatch(c -> c.cause() == cause);
+    }
+
+    /** What is said where nothing points to a cause. */
+    public static String nothing(Situation situation) {
+        return situation.lately().isEmpty()
+                ? "Nothing was measured here lately with " + situation.setup() + " on " + situation.carrier()
+                        + "; measure once, and ask again."
+                : "Nothing points to a cause.";
+    }
+}

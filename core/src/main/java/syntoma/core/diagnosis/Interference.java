@@ -1,0 +1,33 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+
+/** Loud and not clean: RSRP sound, SINR below 5 dB (methods, section 11). */
+final class Interference implements Rule {
+    private static final double SOUND_DBM = -95;
+    private static final double CLEAN_DB = 5;
+
+    @Override
+    public Optional<Claim> look(Situation s) {
+        List<Seen> read = s.lately().stream()
+                .filter(l -> l.rsrpDbm().isPresent() && l.sinrDb().isPresent())
+                .toList();
+        OptionalDouble level = Situation.median(read, Seen::rsrpDbm);
+        OptionalDouble sinr = Situation.median(read, Seen::sinrDb);
+        if (level.isEmpty() || level.getAsDouble() < SOUND_DBM || sinr.getAsDouble() >= CLEAN_DB) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                new Claim(
+                        Cause.INTERFERENCE,
+                        read.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
+                        "It is loud enough and not clean: other masts or something in the vehicle disturb it.",
+                        List.of("RSRP " + Said.dbm(level.getAsDouble()) + " with SINR " + Said.db(sinr.getAsDouble())
+                                + " " + Said.over(read, "reading")),
+                        "Aim away from the other mast or lock another band; switch chargers and inverters off for one reading."));
+    }
+}

@@ -1,0 +1,33 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+import syntoma.core.run.LatencyRise;
+
+/** It answers late as soon as something is sent: the rise over idle makes calls suffer (methods, section 7). */
+final class LatencyUnderLoad implements Rule {
+    @Override
+    public Optional<Claim> look(Situation s) {
+        List<Seen> both = s.lately().stream()
+                .filter(l -> l.idleMs().isPresent() && l.loadedMs().isPresent())
+                .toList();
+        if (both.isEmpty()) {
+            return Optional.empty();
+        }
+        double idle = Situation.median(both, Seen::idleMs).getAsDouble();
+        double loaded = Situation.median(both, Seen::loadedMs).getAsDouble();
+        LatencyRise rise = LatencyRise.of(idle, loaded);
+        if (rise.compareTo(LatencyRise.CALLS_SUFFER) < 0) {
+            return Optional.empty();
+        }
+        return Optional.of(new Claim(
+                Cause.LATENCY_UNDER_LOAD,
+                both.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
+                "It answers late while something else is sent: " + rise.says() + ".",
+                List.of("latency " + Said.ms(idle) + " idle and " + Said.ms(loaded) + " under load "
+                        + Said.over(both, "run")),
+                "Pause uploads and backups during calls, or limit them in the router to four fifths of the upload."));
+    }
+}

@@ -1,0 +1,114 @@
+package syntoma.core.diagnosis;
+
+import java.time.Duration;
+import java.time.OffsetDateTime;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.function.Function;
+import java.util.function.Predicate;
+
+/**
+ * All that is known where it is slow.
+ *
+ * @param setup in use
+ * @param carrier in use
+ * @param campsite where the vehicle stands
+ * @param stay the visit
+ * @param seen the log, at other campsites too
+ * @param phoneOutsideDbm what a phone showed outside; empty where nobody looked
+ * @param phoneInsideDbm the same inside
+ */
+public record Situation(
+        String setup,
+        String carrier,
+        long campsite,
+        long stay,
+        OffsetDateTime now,
+        List<Seen> seen,
+        OptionalDouble phoneOutsideDbm,
+        OptionalDouble phoneInsideDbm,
+        OfChain chain,
+        OfPlan plan) {
+    /** What is older says nothing of now; chosen so that an evening and the day before it are in. */
+    private static final Duration LATELY = Duration.ofHours(30);
+
+    private static final int LATEST = 8;
+
+    /**
+     * What is known of the chain in use.
+     *
+     * @param inside whether it hears from inside the shell; empty where that is not known
+     * @param leads connected for cellular
+     * @param streams usable; empty where that is not known
+     * @param booster whether it has one
+     * @param boosterReports that it oscillates or is overloaded, in its words; empty text for nothing
+     * @param shortDb by how much it was measured beneath its prediction at least, in dB; 0 where it was not
+     */
+    public record OfChain(
+            Optional<Boolean> inside,
+            int leads,
+            OptionalInt streams,
+            boolean booster,
+            String boosterReports,
+            double shortDb) {
+        public static final OfChain UNKNOWN = new OfChain(Optional.empty(), 0, OptionalInt.empty(), false, "", 0);
+    }
+
+    /**
+     * What is known of the plan of the SIM in use.
+     *
+     * @param usedGb this month, as far as it was counted
+     */
+    public record OfPlan(OptionalDouble capMbps, OptionalDouble allowanceGb, double usedGb) {
+        public static final OfPlan UNKNOWN = new OfPlan(OptionalDouble.empty(), OptionalDouble.empty(), 0);
+    }
+
+    /** What was measured lately at this stay with the setup and carrier in use, the latest last. */
+    List<Seen> lately() {
+        return last(s -> isInUse(s) && s.stay() == stay);
+    }
+
+    /** The same with any setup on the carrier. */
+    List<Seen> latelyOnCarrier() {
+        return last(s -> s.carrier().equals(carrier) && s.stay() == stay);
+    }
+
+    private List<Seen> last(Predicate<Seen> which) {
+        List<Seen> all = seen.stream()
+                .filter(which)
+                .filter(s ->
+                        !s.at().isAfter(now) && Duration.between(s.at(), now).compareTo(LATELY) <= 0)
+                .sorted(Comparator.comparing(Seen::at))
+                .toList();
+        return all.subList(Math.max(0, all.size() - LATEST), all.size());
+    }
+
+    boolean isInUse(Seen s) {
+        return s.setup().equals(setup) && s.carrier().equals(carrier);
+    }
+
+    /** What was measured here, at this stay and earlier ones. */
+    List<Seen> here(Predicate<Seen> which) {
+        return seen.stream()
+                .filter(s -> s.campsite() == campsite && which.test(s))
+                .toList();
+    }
+
+    /** The median of what some measurements have; empty where none has it. */
+    static OptionalDouble median(List<Seen> of, Function<Seen, OptionalDouble> figure) {
+        double[] values = of.stream()
+                .flatMapToDouble(s -> figure.apply(s).stream())
+                .sorted()
+                .toArray();
+        int n = values.length;
+        return n == 0 ? OptionalDouble.empty() : OptionalDouble.of((values[(n - 1) / 2] + values[n / 2]) / 2);
+    }
+
+    /** How many of some measurements have a figure. */
+    static int count(List<Seen> of, Function<Seen, OptionalDouble> figure) {
+        return (int) of.stream().filter(s -> figure.apply(s).isPresent()).count();
+    }
+}

@@ -1,0 +1,27 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+import syntoma.core.unit.Text;
+
+/** One stream only, although two or more leads are there (methods, section 11). */
+final class StreamsLost implements Rule {
+    @Override
+    public Optional<Claim> look(Situation s) {
+        if (s.chain().streams().orElse(2) != 1 || s.chain().leads() < 2) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                new Claim(
+                        Cause.STREAMS_LOST,
+                        Sure.LIKELY,
+                        "Only one stream gets through: about half of what two would carry near a mast.",
+                        List.of(s.setup() + " has " + Text.counted(s.chain().leads(), "lead")
+                                + " connected and 1 stream"),
+                        s.chain().booster()
+                                ? "A booster makes one stream of all; where it is not weak, go past it straight into the device."
+                                : "Look which ports the leads are on: two cellular ports, and on the device the main one first."));
+    }
+}

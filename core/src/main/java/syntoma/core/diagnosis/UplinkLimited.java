@@ -1,0 +1,38 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+
+/** The mast is heard, and does not hear well: upload under a tenth of download, RSRP below −105 dBm (methods, section 11). */
+final class UplinkLimited implements Rule {
+    private static final double TENTH = 0.1;
+    private static final double WEAK_DBM = -105;
+
+    @Override
+    public Optional<Claim> look(Situation s) {
+        List<Seen> both = s.lately().stream()
+                .filter(l -> l.downMbps().isPresent()
+                        && l.upMbps().isPresent()
+                        && l.rsrpDbm().isPresent())
+                .toList();
+        OptionalDouble level = Situation.median(both, Seen::rsrpDbm);
+        if (level.isEmpty() || level.getAsDouble() >= WEAK_DBM) {
+            return Optional.empty();
+        }
+        double down = Situation.median(both, Seen::downMbps).getAsDouble();
+        double up = Situation.median(both, Seen::upMbps).getAsDouble();
+        if (up >= TENTH * down) {
+            return Optional.empty();
+        }
+        return Optional.of(new Claim(
+                Cause.UPLINK_LIMITED,
+                both.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
+                "The mast is heard better than it hears: the upload is what suffers.",
+                List.of("upload " + Said.mbps(up) + " beside download " + Said.mbps(down) + " at "
+                        + Said.dbm(level.getAsDouble()) + " " + Said.over(both, "run")),
+                "Gain helps both ways: raise and aim the antenna, or lock a lower band, which carries farther."));
+    }
+}

@@ -1,0 +1,69 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+
+/** Another band measured better here with the same setup and carrier. */
+final class WrongBand implements Rule {
+    private static final int FEWEST = 2;
+    private static final double BETTER = 1.5;
+
+    @Override
+    public Optional<Claim> look(Situation s) {
+        List<Seen> lately = s.lately().stream().filter(l -> !l.band().isEmpty()).toList();
+        if (lately.isEmpty()) {
+            return Optional.empty();
+        }
+        String held = lately.get(lately.size() - 1).band();
+        Map<String, List<Seen>> byBand = s
+                .here(o -> s.isInUse(o)
+                        && o.ok()
+                        && !o.band().isEmpty()
+                        && o.upMbps().isPresent()
+                        && o.downMbps().isPresent())
+                .stream()
+                .collect(Collectors.groupingBy(Seen::band));
+        List<Seen> now = byBand.getOrDefault(held, List.of());
+        if (now.size() < FEWEST) {
+            return Optional.empty();
+        }
+        double down = Situation.median(now, Seen::downMbps).getAsDouble();
+        double up = Situation.median(now, Seen::upMbps).getAsDouble();
+        return byBand.entrySet().stream()
+                .filter(e -> !e.getKey().equals(held) && e.getValue().size() >= FEWEST)
+                .filter(e -> {
+                    OptionalDouble otherDown = Situation.median(e.getValue(), Seen::downMbps);
+                    OptionalDouble otherUp = Situation.median(e.getValue(), Seen::upMbps);
+                    double ofDown = otherDown.getAsDouble() / down;
+                    double ofUp = otherUp.getAsDouble() / up;
+                    return Math.max(ofDown, ofUp) >= BETTER && Math.min(ofDown, ofUp) >= 1 / 1.1;
+                })
+                .findFirst()
+                .map(e -> new Claim(
+                        Cause.WRONG_BAND,
+                        Math.min(now.size(), e.getValue().size()) > 3 ? Sure.LIKELY : Sure.PERHAPS,
+                        "Another band did better here: " + e.getKey() + ".",
+                        List.of(
+                                held + ": " + said(down, up) + " over " + now.size() + " runs",
+                                e.getKey() + ": "
+                                        + said(
+                                                Situation.median(e.getValue(), Seen::downMbps)
+                                                        .getAsDouble(),
+                                                Situation.median(e.getValue(), Seen::upMbps)
+                                                        .getAsDouble())
+                                        + " over " + e.getValue().size() + " runs, the last on "
+                                        + Said.day(e.getValue()
+                                                .get(e.getValue().size() - 1)
+                                                .at())),
+                        "Lock " + e.getKey() + " for now, and give the device its bands back when you leave."));
+    }
+
+    private static String said(double down, double up) {
+        return Said.mbps(down) + " down, " + Said.mbps(up) + " up";
+    }
+}
