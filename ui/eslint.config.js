@@ -18,6 +18,7 @@ const VIEWS = [
   'measure',
   'walk',
   'why',
+  'arrive',
   'later',
 ];
 const TOP = 'shell';

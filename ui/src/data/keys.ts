@@ -12,6 +12,7 @@ export const keys = {
   figures: ['figures'],
   pitch: ['pitch'],
   advice: ['advice'],
+  arrival: (campsite: string, coordinates: string) => ['arrival', campsite, coordinates],
   diagnosis: (asked: unknown) => ['diagnosis', asked],
   stays: ['stays'],
   measurements: (stay: number) => ['measurements', stay],

@@ -45,7 +45,7 @@ export function DayHours(props: { hours: HourOf[]; width: number; unit: string; 
         return (
           <g key={h.hour}>
             {h.hour % every === 0 && (
-              <text x={x(h.hour)} y={150} textAnchor="middle">
+              <text x={x(h.hour)} y={150} textAnchor={h.hour === 0 ? 'start' : 'middle'}>
                 {String(h.hour).padStart(2, '0')}
               </text>
             )}

@@ -8,6 +8,7 @@ const line = {
   since: '2026-09-01T14:20:00+02:00',
   setup: { id: 1, name: 'Mast panel', pennant: 1, retired: false },
   carrier: 'Tarnwave',
+  over: false,
   elsewhere: null,
 };
 

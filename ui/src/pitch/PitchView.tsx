@@ -58,6 +58,7 @@ export function PitchView() {
           <Button type="primary" className="wide-only" onClick={log.open}>
             Log a reading
           </Button>
+          {data.standing.campsite === null && <Link to="/arrive">Say where you have arrived</Link>}
           <Link to="/logbook?import=1">Import a file of measurements</Link>
         </div>
       )}

@@ -52,6 +52,7 @@ export function Shell() {
   useKey('v', () => setPasting(''));
   usePasted(setPasting);
   useKey('m', () => void navigate('/measure'));
+  useKey('a', () => void navigate('/arrive'));
   useKey('w', () => void navigate('/why'));
   useKey('t', () => void navigate('/trials?plan'));
   useKey('?', () => setHelp(true));

@@ -51,6 +51,13 @@ export function StandingLine({ find }: { find: () => void }) {
         <Link className="bold-part" to="/rig?part=need">
           {needs ? needs.map((n) => n.name).join(' and ') || 'not said yet' : ON_ITS_WAY}
         </Link>
+        {line && (
+          <>
+            <span className="dot"> · </span>
+            {line.over && 'that stay is over: '}
+            <Link to="/arrive">{line.over ? 'where are you now?' : 'Arrived?'}</Link>
+          </>
+        )}
         {line?.elsewhere && <Elsewhere last={line.elsewhere} standing={line.campsite !== null} />}
       </div>
       <div className="standing-end">

@@ -35,6 +35,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../measure/MeasureView')).MeasureView }),
       },
       { path: '/walk', lazy: async () => ({ Component: (await import('../walk/WalkView')).WalkView }) },
+      {
+        path: '/arrive',
+        lazy: async () => ({ Component: (await import('../arrive/ArriveView')).ArriveView }),
+      },
       { path: '/why', lazy: async () => ({ Component: (await import('../why/WhyView')).WhyView }) },
       { path: '/aim', lazy: async () => ({ Component: (await import('../aim/AimView')).AimView }) },
       {

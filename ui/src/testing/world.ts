@@ -11,6 +11,7 @@ export const STANDING: Schemas['StandingLine'] = {
   since: '2026-09-01T14:20:00+02:00',
   setup: PANEL,
   carrier: 'Tarnwave',
+  over: false,
   elsewhere: null,
 };
 

@@ -75,6 +75,10 @@ final class RightBodies {
         bodies.put(
                 "POST /api/aim/sweeps/{id}/points",
                 "{\"headingDeg\":30,\"magnetic\":false,\"rsrpDbm\":-90,\"band\":\"B3\",\"cellId\":\"7\"}");
+        bodies.put(
+                "POST /api/arrival",
+                "{\"campsite\":\"Quarry Lake\",\"coordinates\":\"63.1, 21.6\",\"surroundings\":[\"woods\"],\"phones\":[{"
+                        + "\"carrier\":\"Ostrel\",\"outside\":\"-97\",\"inside\":\"no service\"}],\"again\":true}");
         bodies.put("POST /api/advice/followed", "{\"setup\":\"Mast panel\",\"carrier\":\"Ostrel\"}");
         bodies.put("POST /api/advice/followed/{id}/outcome", "{\"met\":true}");
         bodies.put("POST /api/setups", "{\"name\":\"Walked\"}");

@@ -33,6 +33,7 @@ class AccessibilityTest {
             "/trials?plan",
             "/aim",
             "/why",
+            "/arrive",
             "/practice",
             TRIAL,
             "/logbook",

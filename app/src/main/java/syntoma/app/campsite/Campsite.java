@@ -14,6 +14,9 @@ class Campsite extends NamedThing {
     /** Degrees east as written; null when not known. */
     String lon;
 
+    /** What it is like, in words with commas between; null when nobody said. */
+    String surroundings;
+
     protected Campsite() {}
 
     Campsite(String name, String lat, String lon) {
@@ -23,7 +26,7 @@ class Campsite extends NamedThing {
     }
 
     Place view() {
-        return new Place(id(), name(), decimal(lat), decimal(lon));
+        return new Place(id(), name(), decimal(lat), decimal(lon), surroundings);
     }
 
     @Nullable

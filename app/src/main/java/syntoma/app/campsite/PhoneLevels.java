@@ -37,7 +37,7 @@ public class PhoneLevels {
     }
 
     /** Notes a level in place of what was noted of the same carrier at the stay before. */
-    void note(long stay, long carrier, boolean inside, @Nullable Double levelDbm, OffsetDateTime at) {
+    public void note(long stay, long carrier, boolean inside, @Nullable Double levelDbm, OffsetDateTime at) {
         entities.createQuery("delete from PhoneLevel p where p.stayId = :stay and p.carrierId = :carrier"
                         + " and p.inside = :inside")
                 .setParameter("stay", stay)

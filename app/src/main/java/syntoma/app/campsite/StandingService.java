@@ -54,6 +54,7 @@ public class StandingService {
     /**
      * What the standing line says.
      *
+     * @param over whether the stay has ended, so that the vehicle stands somewhere else by now
      * @param elsewhere null where the last measurement was made where the line stands
      */
     public record StandingLine(
@@ -63,6 +64,7 @@ public class StandingService {
             @Nullable OffsetDateTime since,
             @Nullable SetupName setup,
             @Nullable String carrier,
+            boolean over,
             @Nullable Elsewhere elsewhere) {}
 
     /** The line as it is. */
@@ -78,6 +80,7 @@ public class StandingService {
                 stay.map(s -> s.arrivedAt).orElse(null),
                 setups.ofNullable(standing.setupId),
                 carriers.name(standing.carrierId).orElse(null),
+                stay.filter(s -> s.leftAt != null && s.leftAt.isBefore(now)).isPresent(),
                 elsewhere(stay, now));
     }
 
@@ -102,6 +105,18 @@ public class StandingService {
     /** Changes the parts that are given, from now on. */
     public StandingLine change(@Nullable String campsite, @Nullable String setup, @Nullable String carrier) {
         return change(campsite, setup, carrier, OffsetDateTime.now(clock));
+    }
+
+    /** Begins a stay, also at the campsite where the last one was. */
+    public StandingLine arrive(String campsite) {
+        Standing standing = standing();
+        standing.stayId =
+                stays.arrive(campsites.number(Register.name("campsite", campsite)), OffsetDateTime.now(clock));
+        entities.flush();
+        StandingLine line = line();
+        events.publishEvent(new StandingChanged(
+                line.campsite(), line.setup() == null ? null : line.setup().name(), line.carrier()));
+        return line;
     }
 
     /** Changes the parts that are given; a campsite other than the present one begins a stay at that time. */

@@ -104,6 +104,7 @@ class Interface implements WebMvcConfigurer {
             "/aim",
             "/practice",
             "/why",
+            "/arrive",
             "/pair",
             "/guest"
         })

@@ -1,0 +1,34 @@
+package syntoma.core.reading;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** What a phone shows, as it is typed. */
+class PhoneLevelTest {
+    @ParameterizedTest
+    @ValueSource(strings = {"-97", "97", "−97 dBm", "-97dBm", " 97 ", "–97"})
+    void a_level_with_or_without_its_minus(String text) {
+        assertEquals(-97, PhoneLevel.read(text).dbm().getAsDouble());
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"no service", "No Service", "none", "no signal", "–"})
+    void no_service_is_a_level_too(String text) {
+        assertTrue(PhoneLevel.read(text).dbm().isEmpty());
+    }
+
+    @Test
+    void bars_and_what_cannot_be_are_refused() {
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> PhoneLevel.read("3 bars"))
+                .getMessage()
+                .contains("bars are a picture"));
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> PhoneLevel.read("-20"))
+                .getMessage()
+                .startsWith("level is"));
+    }
+}

@@ -1,0 +1,183 @@
+import { App, Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useArrival, useArrive } from '../data/arrival';
+import { Refusal } from '../data/client';
+import { useStanding } from '../data/names';
+import { useStored } from '../data/useStored';
+import { fixed } from '../format/numbers';
+import { Field, FieldFrame } from '../parts/Field';
+import { NameField } from '../parts/NameField';
+import { Part, Sheet } from '../parts/Sheet';
+import { useNarrow } from '../parts/useNarrow';
+import { useSettled } from '../parts/useSettled';
+import { LastTime } from './LastTime';
+import { Phones, type Shown } from './Phones';
+import './arrive.css';
+
+interface Draft {
+  campsite: string;
+  coordinates: string;
+  surroundings: string[];
+  phones: Record<string, Shown>;
+}
+
+const EMPTY: Draft = { campsite: '', coordinates: '', surroundings: [], phones: {} };
+const SETTLED_MS = 250;
+
+/** Arriving: where, what it is like, what a phone shows outside and inside; and what held here last time. */
+export function ArriveView() {
+  const { data: line } = useStanding();
+  const [draft, keep, forget] = useStored<Draft>('arrive', EMPTY);
+  const [again, setAgain] = useState(false);
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const arrive = useArrive();
+  const navigate = useNavigate();
+  const { message } = App.useApp();
+  const narrow = useNarrow();
+  const look = useArrival(
+    useSettled(draft.campsite, SETTLED_MS),
+    useSettled(draft.coordinates, SETTLED_MS),
+  ).data;
+  const set = (part: Partial<Draft>) => {
+    setProblems({});
+    keep({ ...draft, ...part });
+  };
+  const last = look?.last ? <LastTime last={look.last} campsite={draft.campsite} /> : undefined;
+  const standsHere = draft.campsite !== '' && draft.campsite === line?.campsite;
+  const save = () =>
+    arrive.mutate(
+      {
+        campsite: draft.campsite,
+        coordinates: draft.coordinates || null,
+        surroundings: draft.surroundings,
+        phones: Object.entries(draft.phones).map(([carrier, shown]) => ({ carrier, ...shown })),
+        again: standsHere && again,
+      },
+      {
+        onSuccess: () => {
+          forget();
+          void message.success(`Standing at ${draft.campsite}.`);
+          void navigate('/pitch');
+        },
+        onError: (refused) => {
+          setProblems(
+            refused instanceof Refusal
+              ? Object.fromEntries(refused.errors.map((e) => [e.field, e.message]))
+              : {},
+          );
+          void message.error(
+            refused.message.length < 140 ? refused.message : 'Some fields need another look.',
+          );
+        },
+      },
+    );
+  return (
+    <Sheet
+      title="Arrive"
+      over={<Link to="/pitch">Pitch</Link>}
+      headline="Where have you arrived?"
+      margin={!narrow && last}
+    >
+      <form
+        className="arrive"
+        onSubmit={(e) => {
+          e.preventDefault();
+          save();
+        }}
+      >
+        <div className="form-grid">
+          <div className="span2">
+            <NameField
+              kind="campsite"
+              value={draft.campsite}
+              onChange={(campsite) => set({ campsite })}
+              problem={problems.campsite}
+            />
+          </div>
+          <Field
+            name="coordinates"
+            label="Coordinates, if you like"
+            className="span2"
+            value={draft.coordinates}
+            onChange={(coordinates) => set({ coordinates })}
+            problem={problems.coordinates ?? look?.problem ?? undefined}
+            placeholder="59.3293, 18.0686 or a link to a map"
+            hint={
+              look && look.lat !== null && look.lon !== null ? (
+                `read as ${fixed(look.lat, 4)}, ${fixed(look.lon, 4)}`
+              ) : (
+                <FromDevice take={(coordinates) => set({ coordinates })} />
+              )
+            }
+          />
+        </div>
+        {look && look.near.length > 0 && (
+          <div className="near">
+            Near by:{' '}
+            {look.near.map((n) => (
+              <Button key={n.campsite} size="small" onClick={() => set({ campsite: n.campsite })}>
+                {n.campsite}, {fixed(n.km, n.km < 1 ? 2 : 1)} km
+              </Button>
+            ))}
+          </div>
+        )}
+        {narrow && last}
+        <FieldFrame id="field-surroundings" label="What is it like?">
+          <Checkbox.Group
+            className="surroundings"
+            value={draft.surroundings}
+            onChange={(surroundings) => set({ surroundings })}
+            options={look?.surroundings ?? []}
+          />
+        </FieldFrame>
+        <Part title="What the phone shows" small="the level in dBm, or “no service”">
+          <Phones
+            carriers={look?.carriers ?? []}
+            shown={draft.phones}
+            set={(phones) => set({ phones })}
+            problems={problems}
+          />
+        </Part>
+        {standsHere && (
+          <Checkbox checked={again} onChange={(e) => setAgain(e.target.checked)}>
+            This is another stay here, not the one that goes on
+          </Checkbox>
+        )}
+        <div className="buttons">
+          <Button
+            type="primary"
+            htmlType="submit"
+            disabled={draft.campsite.trim() === ''}
+            loading={arrive.isPending}
+          >
+            {standsHere && !again ? 'Keep this' : 'Arrive'}
+          </Button>
+          <Button onClick={forget}>Clear</Button>
+        </div>
+      </form>
+    </Sheet>
+  );
+}
+
+/** The place that this device knows of itself. */
+function FromDevice({ take }: { take: (coordinates: string) => void }) {
+  const [problem, setProblem] = useState('');
+  if (!('geolocation' in navigator)) {
+    return null;
+  }
+  const ask = () =>
+    navigator.geolocation.getCurrentPosition(
+      (at) => take(`${at.coords.latitude.toFixed(5)}, ${at.coords.longitude.toFixed(5)}`),
+      () => setProblem('This device does not say where it is.'),
+      { timeout: 10_000, maximumAge: 60_000 },
+    );
+  return (
+    <>
+      <button type="button" className="bold-part" onClick={ask}>
+        Take from this device
+      </button>{' '}
+      {problem}
+    </>
+  );
+}

@@ -1,0 +1,87 @@
+import { Input } from 'antd';
+
+/** What a phone shows of a carrier. */
+export interface Shown {
+  outside: string;
+  inside: string;
+}
+
+const NOTHING: Shown = { outside: '', inside: '' };
+const NO_SERVICE = 'no service';
+
+/** Per carrier what a phone shows outside and inside. */
+export function Phones(props: {
+  carriers: string[];
+  shown: Record<string, Shown>;
+  set: (shown: Record<string, Shown>) => void;
+  problems: Record<string, string>;
+}) {
+  const { carriers, shown, set, problems } = props;
+  const order = Object.keys(shown);
+  const cell = (carrier: string, where: keyof Shown) => {
+    const value = (shown[carrier] ?? NOTHING)[where];
+    const change = (next: string) => {
+      const { [carrier]: before = NOTHING, ...others } = shown;
+      const now = { ...before, [where]: next };
+      set(now.outside || now.inside ? { ...others, [carrier]: now } : others);
+    };
+    const problem = problems[`phones[${order.indexOf(carrier)}].${where}`];
+    return (
+      <>
+        <span className="level">
+          <Input
+            value={value}
+            inputMode="decimal"
+            aria-label={`${carrier} ${where}`}
+            aria-invalid={problem ? true : undefined}
+            status={problem ? 'error' : undefined}
+            suffix={value === NO_SERVICE ? '' : 'dBm'}
+            onChange={(e) => change(e.target.value)}
+          />
+          <button
+            type="button"
+            className="bold-part"
+            aria-label={`${carrier} ${where}: no service`}
+            onClick={() => change(value === NO_SERVICE ? '' : NO_SERVICE)}
+          >
+            no service
+          </button>
+        </span>
+        {problem && (
+          <span className="hint bad" role="alert">
+            {problem}
+          </span>
+        )}
+      </>
+    );
+  };
+  if (carriers.length === 0) {
+    return <p className="quiet">No carrier is known yet; what you measure with names it.</p>;
+  }
+  return (
+    <>
+      <table className="plain phones">
+        <thead>
+          <tr>
+            <th>Carrier</th>
+            <th>Outside</th>
+            <th>Inside</th>
+          </tr>
+        </thead>
+        <tbody>
+          {carriers.map((carrier) => (
+            <tr key={carrier}>
+              <th scope="row">{carrier}</th>
+              <td>{cell(carrier, 'outside')}</td>
+              <td>{cell(carrier, 'inside')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="small">
+        The level stands in the phone’s settings, under the SIM or the network. Bars are not asked for: makers
+        draw them as they like.
+      </p>
+    </>
+  );
+}
