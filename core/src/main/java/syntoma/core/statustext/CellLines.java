@@ -23,6 +23,7 @@ final class CellLines {
     private static final int FEWEST_COLUMNS = 2;
     private static final int LONGEST_HEADING = 60;
     private static final Pattern GAPS = Pattern.compile("\\s*[|;]\\s*|\\t+| {2,}");
+    private static final Pattern EDGES = Pattern.compile("^\\||\\|$");
     private static final Pattern COMMAS = Pattern.compile("\\s*,\\s*");
     private static final Pattern DIGIT = Pattern.compile("[0-9]");
     private static final Pattern BARE_BAND =
@@ -55,6 +56,7 @@ final class CellLines {
     private int rows;
     private Optional<Named> open = Optional.empty();
     private boolean nrAlone;
+    private final Names.Told told = new Names.Told();
 
     CellLines(List<Warning> warnings) {
         this.warnings = warnings;
@@ -79,7 +81,7 @@ final class CellLines {
 
     void line(Lines.Line line) {
         String text = line.text();
-        Names.carrier(text).ifPresent(name -> carriers.putIfAbsent(name, line.number()));
+        Names.carrier(line).ifPresent(name -> carriers.putIfAbsent(name, line.number()));
         if (mode.isEmpty()) {
             mode = Names.mode(text).filter(CellTexts::isMode);
             modeLine = line.number();
@@ -91,7 +93,7 @@ final class CellLines {
         if (table(line) || joined(line)) {
             return;
         }
-        List<Named> names = Names.told(text);
+        List<Named> names = told.in(line);
         if (names.isEmpty() || names.stream().noneMatch(n -> hasValue(text, n, names))) {
             without(line, names);
             return;
@@ -105,6 +107,7 @@ final class CellLines {
             of = another(of, text, names);
         }
         Heading cell = of;
+        String time = Figures.time(text);
         for (int i = 0; i < names.size(); i++) {
             Named named = names.get(i);
             int end = i + 1 < names.size() ? names.get(i + 1).from() : text.length();
@@ -116,7 +119,7 @@ final class CellLines {
                             line.number(),
                             to.role() == Role.PRIMARY,
                             warnings)
-                    .ifPresent(value -> put(to, named.field(), value.at(Figures.time(text))));
+                    .ifPresent(value -> put(to, named.field(), value.at(time)));
         }
         unnamed(line, names, cell);
     }
@@ -239,6 +242,9 @@ final class CellLines {
     }
 
     private void width(Lines.Line line, String text, Heading of) {
+        if (!line.lower().contains("mhz")) {
+            return;
+        }
         Matcher width = BARE_WIDTH.matcher(text);
         while (width.find()) {
             if (Double.parseDouble(width.group("mhz").replace(',', '.')) <= MOST_MHZ) {
@@ -253,7 +259,7 @@ final class CellLines {
     }
 
     private static String[] parted(String text) {
-        String[] parts = GAPS.split(text.replaceAll("^\\||\\|$", "").strip());
+        String[] parts = GAPS.split(EDGES.matcher(text).replaceAll("").strip());
         return parts.length >= FEWEST_COLUMNS ? parts : COMMAS.split(text);
     }
 
@@ -313,7 +319,7 @@ final class CellLines {
         }
         Optional<Figures.Taken> counts = Figures.ofBoth(there, value);
         counts.ifPresent(taken -> cell.texts.put(field, taken));
-        if (counts.isEmpty() && !there.text().equals(value.text())) {
+        if (counts.isEmpty() && !there.text().equals(value.text()) && warnings.size() < Warning.MOST) {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
                     field.label() + " stands there twice, as " + there.text() + " and as " + value.text()
@@ -325,7 +331,8 @@ final class CellLines {
     }
 
     private static String plain(Figures.Taken value) {
-        return value.text().replaceFirst("\\.0$", "");
+        String text = value.text();
+        return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
     }
 
     Read read() {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import syntoma.core.reply.CellField;
@@ -11,7 +12,8 @@ import syntoma.core.unit.Values;
 
 /** The value that stands after the name of a figure. */
 final class Figures {
-    private static final int ANY_CASE = Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE;
+    /** All words here are of the English alphabet; what else has two cases would only make it slower. */
+    private static final int ANY_CASE = Pattern.CASE_INSENSITIVE;
 
     /** What a page explains in brackets: from where to where a figure goes, what is good. */
     private static final Pattern ASIDE = Pattern.compile(
@@ -33,6 +35,13 @@ final class Figures {
     private static final Pattern BAND = Pattern.compile(
             "^[\\s:=|>#(\\-]*(?:(?:LTE|NR|5G|4G|E-?UTRA(?:N)?)[-_ ]{0,2})?(?:BAND[-_ ]?)?(?<band>[BbNn]?[0-9]{1,3})(?![0-9.,]*\\s?[MmKkGg][Hh]z)(?![0-9])",
             ANY_CASE);
+    private static final Pattern BARE_BAND =
+            Pattern.compile("(?<![\\p{L}\\p{N}.,])(?<band>[Bn]?[0-9]{1,3})(?![0-9.,]|\\s?[MmGg][Hh]z|\\p{L})");
+    private static final Pattern FIRST = Pattern.compile("(?<n>[0-9]{1,7}(?:[.,][0-9]{1,2})?)\\s?(?<unit>[kM]Hz)?");
+    private static final Set<String> OF_NOW =
+            Set.of("now", "curr", "cur", "current", "last", "latest", "aktuell", "actuel", "actuelle", "actual", "nu");
+    private static final Set<String> OF_ALL = Set.of("combined", "total", "overall", "kombiniert", "primary");
+    private static final Set<String> OF_MEAN = Set.of("avg", "average", "mean", "mittel", "moyenne", "media", "medel");
     private static final double LEAST_LEVEL = 30;
 
     private Figures() {}
@@ -59,6 +68,9 @@ final class Figures {
 
     /** The time of day in a line, so that times can be put in order; empty where there is none. */
     static String time(String line) {
+        if (line.indexOf(':') < 0) {
+            return "";
+        }
         Matcher m = TIME.matcher(line);
         return m.find()
                 ? String.format(
@@ -83,8 +95,7 @@ final class Figures {
 
     /** The band of one of several carriers that are joined: of the first the last that is named, else the first. */
     static Optional<Taken> lastBand(String text, boolean first, int line) {
-        Matcher m = Pattern.compile("(?<![\\p{L}\\p{N}.,])(?<band>[Bn]?[0-9]{1,3})(?![0-9.,]|\\s?[MmGg][Hh]z|\\p{L})")
-                .matcher(text);
+        Matcher m = BARE_BAND.matcher(text);
         Optional<String> band = Optional.empty();
         while (m.find() && (first || band.isEmpty())) {
             band = Optional.of(m.group("band"));
@@ -98,8 +109,7 @@ final class Figures {
 
     /** The first number, with the unit behind it. */
     private static Optional<String> number(String rest) {
-        Matcher m = Pattern.compile("(?<n>[0-9]{1,7}(?:[.,][0-9]{1,2})?)\\s?(?<unit>[kM]Hz)?")
-                .matcher(rest);
+        Matcher m = FIRST.matcher(rest);
         return m.find()
                 ? Optional.of(m.group("n") + (m.group("unit") == null ? "" : " " + m.group("unit")))
                 : Optional.empty();
@@ -109,9 +119,13 @@ final class Figures {
 
     private static Optional<Taken> level(
             CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
-        String plain = ASIDE.matcher(UNIT_ASIDE.matcher(rest).replaceFirst(" ")).replaceAll(" ");
-        List<Number> numbers = new ArrayList<>();
-        Matcher m = NUMBER.matcher(PORT.matcher(plain).replaceAll(" "));
+        boolean aside = rest.indexOf('(') >= 0 || rest.indexOf('[') >= 0;
+        String plain = aside
+                ? ASIDE.matcher(UNIT_ASIDE.matcher(rest).replaceFirst(" ")).replaceAll(" ")
+                : rest;
+        List<Number> numbers = new ArrayList<>(2);
+        boolean port = PORT.matcher(plain).find();
+        Matcher m = NUMBER.matcher(port ? PORT.matcher(plain).replaceAll(" ") : plain);
         while (m.find()) {
             double value = Double.parseDouble(m.group("n").replace(',', '.'));
             boolean minus = m.group("sign") != null && m.group("sign").startsWith("-");
@@ -122,6 +136,9 @@ final class Figures {
         boolean unsigned = one.filter(v -> v >= LEAST_LEVEL && v < 150).isPresent()
                 && (field == CellField.RSRP_DBM || field == CellField.RSSI_DBM)
                 && one.get() != 99;
+        if (unsigned && warnings.size() >= Warning.MOST) {
+            return Optional.empty();
+        }
         if (unsigned) {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
@@ -131,17 +148,17 @@ final class Figures {
                             .filter(doubt -> inUse)));
             return Optional.empty();
         }
-        boolean port = PORT.matcher(plain).find();
         return one.map(v -> new Taken(Double.toString(v), line, port, ""));
     }
 
     /** Of several the one of now, else the combined one, else the mean; of those of several ports the strongest that can be. */
     private static Optional<Double> one(List<Number> numbers) {
-        for (String labels : List.of(
-                "now|curr?|current|last|latest|aktuell|actuel|actuelle|actual|nu",
-                "combined|total|overall|kombiniert|primary")) {
+        if (numbers.size() == 1) {
+            return Optional.of(numbers.get(0).value);
+        }
+        for (Set<String> labels : List.of(OF_NOW, OF_ALL)) {
             Optional<Double> said = numbers.stream()
-                    .filter(n -> n.label.matches(labels))
+                    .filter(n -> labels.contains(n.label))
                     .map(Number::value)
                     .findFirst();
             if (said.isPresent()) {
@@ -154,7 +171,7 @@ final class Figures {
             return Optional.of(numbers.get(0).value);
         }
         Optional<Double> mean = numbers.stream()
-                .filter(n -> n.label.matches("avg|average|mean|mittel|moyenne|media|medel"))
+                .filter(n -> OF_MEAN.contains(n.label))
                 .map(Number::value)
                 .findFirst();
         return mean.isPresent()

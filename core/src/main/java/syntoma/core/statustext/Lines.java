@@ -16,6 +16,8 @@ final class Lines {
     private static final Pattern CELLS = Pattern.compile("(?i)</(?:td|th)>");
     private static final Pattern TAGS = Pattern.compile("<[a-zA-Z/!][^<>]{0,2000}>");
 
+    private static final Pattern QUOTES = Pattern.compile("[\"{}]");
+
     private Lines() {}
 
     /** A line by its number in the text, from 1; {@code lower} is the same in small letters. */
@@ -25,15 +27,19 @@ final class Lines {
         String shown = text.indexOf('<') < 0 ? text : withoutTags(text);
         List<Line> lines = new ArrayList<>();
         int number = 0;
-        for (String raw : shown.split("\r\n|\r|\n", -1)) {
-            number++;
-            if (number > MOST) {
-                break;
+        int from = 0;
+        while (from <= shown.length() && number < MOST) {
+            int end = from;
+            while (end < shown.length() && shown.charAt(end) != '\n' && shown.charAt(end) != '\r') {
+                end++;
             }
-            String line = plain(raw.length() > LONGEST ? raw.substring(0, LONGEST) : raw);
+            number++;
+            String line = plain(shown.substring(from, Math.min(end, from + LONGEST)));
             if (!line.isBlank()) {
                 lines.add(new Line(number, line, line.toLowerCase(Locale.ROOT)));
             }
+            boolean both = end + 1 < shown.length() && shown.charAt(end) == '\r' && shown.charAt(end + 1) == '\n';
+            from = end + (both ? 2 : 1);
         }
         return lines;
     }
@@ -76,12 +82,14 @@ final class Lines {
 
     private static String plain(String line) {
         StringBuilder out = new StringBuilder();
-        String text = line.replace("&nbsp;", " ")
-                .replace("&minus;", "-")
-                .replace("&#8722;", "-")
-                .replace("&amp;", "&")
-                .replace("&lt;", "<")
-                .replace("&gt;", ">");
+        String text = line.indexOf('&') < 0
+                ? line
+                : line.replace("&nbsp;", " ")
+                        .replace("&minus;", "-")
+                        .replace("&#8722;", "-")
+                        .replace("&amp;", "&")
+                        .replace("&lt;", "<")
+                        .replace("&gt;", ">");
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             if (c == '−' || c == '–' || c == '—' || c == '‒' || c == '‑' || c == '‐' || c == '﹣' || c == '－') {
@@ -98,6 +106,8 @@ final class Lines {
         }
         String plain = out.toString().strip();
         // a terminal's answer keeps its quotes; elsewhere they only stand around names and values
-        return plain.startsWith("+") ? plain : plain.replaceAll("[\"{}]", " ").strip();
+        return plain.startsWith("+")
+                ? plain
+                : QUOTES.matcher(plain).replaceAll(" ").strip();
     }
 }

@@ -1,6 +1,7 @@
 package syntoma.core.statustext;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -109,8 +110,36 @@ final class Names {
     private static final Pattern OF_RADIO = Pattern.compile(
             "(?iu)arfcn|\\d\\s?MHz|(?<!\\p{L})(?:lte|nr|4g|5g)(?!\\p{L})|^[^\\p{L}]*band[ :=]*[bn]?[0-9]{1,3}\\W*$");
 
+    /** Those of lines, each of which is looked at once: lines of a page differ in their numbers most. */
+    static final class Told {
+        private final Map<String, List<Named>> known = new HashMap<>();
+
+        List<Named> in(Lines.Line line) {
+            return known.computeIfAbsent(shape(line), shape -> told(line.text()));
+        }
+
+        /** The line with all digits alike but those that a name can have: of 4G and 5G, and counts of secondary cells. */
+        private static String shape(Lines.Line line) {
+            String text = line.text();
+            if (COUNTED.in(line.lower())) {
+                return text;
+            }
+            StringBuilder shape = new StringBuilder(text);
+            for (int i = 0; i < text.length(); i++) {
+                char c = text.charAt(i);
+                boolean ofG = i + 1 < text.length() && (text.charAt(i + 1) == 'g' || text.charAt(i + 1) == 'G');
+                if (c >= '0' && c <= '9' && !ofG) {
+                    shape.setCharAt(i, '0');
+                }
+            }
+            return shape.toString();
+        }
+    }
+
+    private static final Stems COUNTED = Stems.of("scc", "scell", "secondary");
+
     /** Those of a line that speaks of a cell. */
-    static List<Named> told(String line) {
+    private static List<Named> told(String line) {
         List<Named> names = in(line);
         boolean sure = names.stream().anyMatch(n -> !COMMON.contains(n.field))
                 || OF_RADIO.matcher(line).find();
@@ -176,6 +205,8 @@ final class Names {
                     + "|tecnología|registration|registered|status|state|verkkotyyppi)\\s*(?:[:=]|\\t|\\||\\s)\\s*(?<value>[^,;|\\t]{2,40})",
             ANY_CASE);
 
+    private static final Pattern DIGITS = Pattern.compile("[0-9]{3,}");
+
     private static final Stems OF_CARRIER = Stems.of(
             "operat",
             "operad",
@@ -216,22 +247,24 @@ final class Names {
             "teknik");
 
     /** The network that a line names. */
-    static Optional<String> carrier(String line) {
-        if (!OF_CARRIER.in(line.toLowerCase(Locale.ROOT))) {
+    static Optional<String> carrier(Lines.Line line) {
+        if (!OF_CARRIER.in(line.lower())) {
             return Optional.empty();
         }
-        Matcher m = CARRIER.matcher(line);
+        Matcher m = CARRIER.matcher(line.text());
         return m.find()
-                ? Optional.of(m.group("value").strip()).filter(v -> !isWord(v) && !v.matches(".*[0-9]{3,}.*"))
+                ? Optional.of(m.group("value").strip())
+                        .filter(v -> !isWord(v) && !DIGITS.matcher(v).find())
                 : Optional.empty();
     }
 
+    private static final Pattern WORD = Pattern.compile(
+            "(?:lte|4g|5g|3g|nr|umts|gsm|auto(?:matic)?|unknown|none|n/?a|no service|connected|up|down|on|off|yes|no|ok|online|offline"
+                    + "|-+|mode.*|type.*|status.*|registered.*|.*\\b(?:lte|nsa|sa|endc|wcdma)\\b.*)");
+
     /** What is said in the place of a network and is none. */
     private static boolean isWord(String value) {
-        return value.toLowerCase(Locale.ROOT)
-                .matches(
-                        "(?:lte|4g|5g|3g|nr|umts|gsm|auto(?:matic)?|unknown|none|n/?a|no service|connected|up|down|on|off|yes|no|ok|online|offline"
-                                + "|-+|mode.*|type.*|status.*|registered.*|.*\\b(?:lte|nsa|sa|endc|wcdma)\\b.*)");
+        return WORD.matcher(value.toLowerCase(Locale.ROOT)).matches();
     }
 
     /** What a line says of the technology in use. */

@@ -11,6 +11,9 @@ import java.util.Optional;
  * @param doubt what can be asked about the network or the cell in use; empty where there is nothing to choose
  */
 public record Warning(Code code, String message, int line, Optional<Doubt> doubt) {
+    /** Nobody reads more of them of one text. */
+    static final int MOST = 200;
+
     Warning(Code code, String message, int line) {
         this(code, message, line, Optional.empty());
     }
