@@ -21,6 +21,7 @@ public final class Bench {
                         .include(CoreBench.class.getName())
                         .include(RigBench.class.getName())
                         .include(RoofBench.class.getName())
+                        .include(TonightBench.class.getName())
                         .build())
                 .run()) {
             String name = result.getPrimaryResult().getLabel();
@@ -43,7 +44,9 @@ public final class Bench {
         COMPARE("compare over 100,000 measurements", 50),
         FIT_CHECK("fit check of one chain", 2),
         CANDIDATES("candidates: 6 setups over all bands", 30),
-        PLACEMENT("best places on 7.5 × 2.4 m with 15 things", 50);
+        PLACEMENT("best places on 7.5 × 2.4 m with 15 things", 50),
+        ADVICE("advice: 300 options over 2,000 stays", 200),
+        STATUS_TEXT("1 MB of a pasted status page read", 200);
 
         private final String says;
         private final double belowMs;

@@ -1,6 +1,7 @@
 package syntoma.core.advice;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,9 @@ final class Layout {
     private static final double LEAST_SINR_DB = -10;
     private static final double MOST_SINR_DB = 25;
     private static final double STEP_DB = 10;
+
+    /** With more pairs of setup and carrier than that they are not told apart beyond the two: it would make one wait. */
+    private static final int MOST_PAIRS = 120;
 
     private final Map<String, Integer> setups;
     private final Map<String, Integer> carriers;
@@ -75,8 +79,25 @@ final class Layout {
         return 1 + carriers.size() + setups.size() + both.get(List.of(setup, carrier));
     }
 
+    private boolean tellsPairs() {
+        return both.size() <= MOST_PAIRS;
+    }
+
     private int further() {
-        return 1 + carriers.size() + setups.size() + both.size();
+        return 1 + carriers.size() + setups.size() + (tellsPairs() ? both.size() : 0);
+    }
+
+    /** The columns of a setup on a carrier. */
+    private int[] own(String setup, String carrier) {
+        return tellsPairs()
+                ? new int[] {0, ofCarrier(carrier), ofSetup(setup), ofBoth(setup, carrier)}
+                : new int[] {0, ofCarrier(carrier), ofSetup(setup)};
+    }
+
+    private void setPairs(double[] means, double[] variances, double deviation) {
+        if (tellsPairs()) {
+            both.keySet().forEach(b -> set(means, variances, ofBoth(b.get(0), b.get(1)), 0, deviation));
+        }
     }
 
     /** What is held of levels: carriers differ by 8 dB, a setup's gain is what its sheets promise give or take 5 dB. */
@@ -90,7 +111,7 @@ final class Layout {
             boolean phone = s.equals(Option.PHONE_OUTSIDE);
             set(means, variances, ofSetup(s), gain.orElse(0), phone ? 3 : gain.isPresent() ? 5 : 10);
         });
-        both.keySet().forEach(b -> set(means, variances, ofBoth(b.get(0), b.get(1)), 0, 2));
+        setPairs(means, variances, 2);
         return new MixedModel.Prior(means, variances);
     }
 
@@ -126,7 +147,7 @@ final class Layout {
         set(means, variances, 0, usual, 1);
         carriers.keySet().forEach(c -> set(means, variances, ofCarrier(c), 0, 0.5));
         setups.keySet().forEach(s -> set(means, variances, ofSetup(s), 0, 0.4));
-        both.keySet().forEach(b -> set(means, variances, ofBoth(b.get(0), b.get(1)), 0, 0.15));
+        setPairs(means, variances, 0.15);
         double sure = Math.abs(perStep) * 0.8;
         set(means, variances, further(), perStep, sure);
         set(means, variances, further() + 1, perStep, sure);
@@ -148,14 +169,19 @@ final class Layout {
     record Row(int[] columns, double[] values) {}
 
     Row level(String setup, String carrier) {
-        return new Row(
-                new int[] {0, ofCarrier(carrier), ofSetup(setup), ofBoth(setup, carrier)}, new double[] {1, 1, 1, 1});
+        int[] columns = own(setup, carrier);
+        double[] values = new double[columns.length];
+        Arrays.fill(values, 1);
+        return new Row(columns, values);
     }
 
     /** @param sinrDb empty where nothing was read */
     Row speed(String setup, String carrier, DayPart part, double levelDbm, OptionalDouble sinrDb) {
-        List<Integer> columns = new ArrayList<>(List.of(0, ofCarrier(carrier), ofSetup(setup), ofBoth(setup, carrier)));
-        List<Double> values = new ArrayList<>(List.of(1.0, 1.0, 1.0, 1.0));
+        List<Integer> columns = new ArrayList<>();
+        List<Double> values = new ArrayList<>();
+        for (int column : own(setup, carrier)) {
+            put(columns, values, column, 1);
+        }
         double level = Math.max(LEAST_DBM, Math.min(MOST_DBM, levelDbm));
         put(columns, values, further(), (level - MIDDLE_DBM) / STEP_DB);
         put(columns, values, further() + 1, Math.min(0, level - WEAK_DBM) / STEP_DB);

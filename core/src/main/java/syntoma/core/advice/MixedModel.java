@@ -26,6 +26,9 @@ final class MixedModel {
     /** At one place the latest cells tell most, and all of them would make it wait. */
     private static final int MOST_AT_A_PLACE = 150;
 
+    /** How much things scatter is known well enough from so many. */
+    private static final int MOST_TO_LEARN_FROM = 3_000;
+
     /** Nothing is known better than so. */
     private static final double LEAST_VARIANCE = 1e-6;
 
@@ -72,7 +75,10 @@ final class MixedModel {
 
     /** Learns from the cells how much things scatter, beginning with what is usual, which counts as much as a few places. */
     static Spreads learned(List<Cell> cells, Prior prior, Spreads usual) {
-        Map<Cell.Place, List<Cell>> places = byPlace(cells);
+        Map<Cell.Place, List<Cell>> places = byPlace(cells.stream()
+                .sorted(Comparator.comparingLong(Cell::order).reversed())
+                .limit(MOST_TO_LEARN_FROM)
+                .toList());
         Spreads best = usual;
         double height = likelihood(places, prior, best, usual);
         for (double step : new double[] {4, 2, 1.4}) {

@@ -353,6 +353,9 @@ final class CellLines {
             if (!isNr && !texts.containsKey(CellField.RAT) && ofLte(texts)) {
                 texts.put(CellField.RAT, "LTE");
             }
+            if (role == Role.PRIMARY) {
+                older().ifPresent(rat -> texts.putIfAbsent(CellField.RAT, rat));
+            }
             CellTexts.Read made = CellTexts.read(role, isNr || (alone || nrAlone) && role == Role.PRIMARY, texts);
             made.impossible()
                     .forEach((field, says) -> warnings.add(new Warning(
@@ -391,13 +394,21 @@ final class CellLines {
         return sources;
     }
 
+    private static final Pattern UMTS = Pattern.compile("(?i)umts|wcdma|hspa|3g");
+    private static final Pattern GSM = Pattern.compile("(?i)gsm|edge|2g");
+
+    /** The technology before LTE that is in use, where one is. */
+    private Optional<String> older() {
+        return mode.flatMap(m -> UMTS.matcher(m).find()
+                ? Optional.of("UMTS")
+                : GSM.matcher(m).find() ? Optional.of("GSM") : Optional.empty());
+    }
+
     /** A cell beside others of LTE that is named by its band alone is one of LTE. */
     private boolean ofLte(Map<CellField, String> texts) {
         boolean band = texts.getOrDefault(CellField.BAND, "").matches("(?i)b?[0-9]{1,3}");
-        boolean older = mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*(UMTS|WCDMA|HSPA|3G|GSM|EDGE|2G).*"))
-                .isPresent();
         return band
-                && !older
+                && older().isEmpty()
                 && !nrAlone
                 && mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*\\bSA\\b.*"))
                         .isEmpty();

@@ -24,6 +24,10 @@ final class Figures {
     private static final Pattern PORT = Pattern.compile(
             "(?<!\\p{L})(?:ant(?:enna|enne)?|rx|port|path|chain|branch|a)[-_ #]?[0-9](?=[^0-9])|^\\s*[\\[(#]?\\s?(?:rx|ant)?[0-9]\\s?[\\])]?(?=\\s?[:=])",
             ANY_CASE);
+    /** One number and its unit, as most have it. */
+    private static final Pattern ALONE = Pattern.compile(
+            "[\\s:=|>]*+(?<sign>-\\s?+)?+(?<n>[0-9]{1,5}+(?:[.,][0-9]{1,2})?+)\\s*+(?:dBm?+)?+[\\s,;|]*+");
+
     private static final Pattern NUMBER = Pattern.compile(
             "(?:(?<label>now|current|curr?|last|latest|aktuell|actuel(?:le)?|actual|nu|min(?:imum)?|max(?:imum)?|avg|average|mean|mittel|moyenne|media"
                     + "|medel|best|worst|combined|total|overall|primary|kombiniert)\\.?\\s?[:=]?\\s?)?(?<sign>-\\s?|\\+)?(?<n>[0-9]{1,5}(?:[.,][0-9]{1,2})?)"
@@ -119,18 +123,13 @@ final class Figures {
 
     private static Optional<Taken> level(
             CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
-        boolean aside = rest.indexOf('(') >= 0 || rest.indexOf('[') >= 0;
-        String plain = aside
-                ? ASIDE.matcher(UNIT_ASIDE.matcher(rest).replaceFirst(" ")).replaceAll(" ")
-                : rest;
         List<Number> numbers = new ArrayList<>(2);
-        boolean port = PORT.matcher(plain).find();
-        Matcher m = NUMBER.matcher(port ? PORT.matcher(plain).replaceAll(" ") : plain);
-        while (m.find()) {
-            double value = Double.parseDouble(m.group("n").replace(',', '.'));
-            boolean minus = m.group("sign") != null && m.group("sign").startsWith("-");
-            String label = m.group("label") == null ? "" : m.group("label").toLowerCase(Locale.ROOT);
-            numbers.add(new Number(label, minus ? -value : value));
+        Matcher alone = ALONE.matcher(rest);
+        boolean isAlone = alone.matches();
+        boolean port = !isAlone && among(rest, numbers);
+        if (isAlone) {
+            double value = Double.parseDouble(alone.group("n").replace(',', '.'));
+            numbers.add(new Number("", alone.group("sign") == null ? value : -value));
         }
         Optional<Double> one = one(numbers);
         boolean unsigned = one.filter(v -> v >= LEAST_LEVEL && v < 150).isPresent()
@@ -149,6 +148,23 @@ final class Figures {
             return Optional.empty();
         }
         return one.map(v -> new Taken(Double.toString(v), line, port, ""));
+    }
+
+    /** Takes the numbers out of what stands behind a name; says whether they are of ports. */
+    private static boolean among(String rest, List<Number> numbers) {
+        boolean aside = rest.indexOf('(') >= 0 || rest.indexOf('[') >= 0;
+        String plain = aside
+                ? ASIDE.matcher(UNIT_ASIDE.matcher(rest).replaceFirst(" ")).replaceAll(" ")
+                : rest;
+        boolean port = PORT.matcher(plain).find();
+        Matcher m = NUMBER.matcher(port ? PORT.matcher(plain).replaceAll(" ") : plain);
+        while (m.find()) {
+            double value = Double.parseDouble(m.group("n").replace(',', '.'));
+            boolean minus = m.group("sign") != null && m.group("sign").startsWith("-");
+            String label = m.group("label") == null ? "" : m.group("label").toLowerCase(Locale.ROOT);
+            numbers.add(new Number(label, minus ? -value : value));
+        }
+        return port;
     }
 
     /** Of several the one of now, else the combined one, else the mean; of those of several ports the strongest that can be. */

@@ -197,7 +197,7 @@ final class Names {
             "(?:^|[,;|{]\\s?[\"']?)(?:current |registered |serving |home |mobile |nom du |nombre del? |name des )?(?:network )?"
                     + "(?:operator|carrier|provider|network(?: name)?|plmn(?: name)?|isp|netz(?:betreiber|name)?|anbieter|betreiber|opérateur"
                     + "|réseau|operador|red|operatore|rete|operatör|nät|operaattori|verkko|netwerk|provider)(?: name| actuel)?\\s*"
-                    + "[\"']?(?:[:=]|\\t|\\|| {2,})\\s*[\"']?(?<value>[^\"',;|\\t(]{2,40}?)[\"']?\\s*(?:$|[,;|\\t(]| {2,})",
+                    + "[\"']?(?:[:=>]|\\t|\\|| {2,})\\s*[\"']?(?<value>[^\"',;|\\t(]{2,40}?)[\"']?\\s*(?:$|[,;|\\t(]| {2,})",
             ANY_CASE);
     private static final Pattern MODE = Pattern.compile(
             "(?<!\\p{L})(?:network (?:type|mode)|(?:system |service )?mode|sysmode|(?:access |radio )?tech(?:nology)?|rat|act|connection(?: type)?"
