@@ -25,12 +25,12 @@ class Shots {
         try (RunningApp app = RunningApp.start(dir.resolve("demo"), true);
                 Chromium chromium = new Chromium()) {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
-            take(desk, app.address("/pitch"), "pitch");
+            take(desk, app.address("/pitch"), "pitch", ".tonight-option");
             take(desk, app.address("/logbook"), "logbook");
             take(desk, app.address("/logbook?stay=8"), "stay", "table");
             take(desk, app.address(TRIAL), "verdict");
             take(desk, app.address("/rig?setup=3"), "rig-chain");
-            take(desk, app.address("/rig?setup=2"), "rig-fit-findings");
+            take(desk, app.address("/why?setup=Roof+dome"), "why", ".day-hours");
             take(desk, app.address("/fit-out"), "roof-plan", "svg.roof[role=group]");
             desk.locator(".contents button", new Page.LocatorOptions().setHasText("Booster"))
                     .click();
@@ -40,14 +40,14 @@ class Shots {
             assertThat(desk.locator("h1")).containsText("Mb/s up");
             shoot(desk, "measure");
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
-            take(phone, app.address("/pitch"), "pitch-phone");
+            take(phone, app.address("/pitch"), "pitch-phone", ".tonight-option");
             take(phone, app.address("/fit-out?plan=1&sheet&start=2026-09-06"), "job-sheet-phone", ".job-next h2");
             phone.locator("button.thumb").click();
             assertThat(phone.locator("#field-rsrpDbm")).isVisible();
             shoot(phone, "log-phone");
             walk(phone, app);
             trial(desk, phone, app);
-            grid(desk, app);
+            paste(desk, app);
             sweep(phone, app);
             practice(desk, app);
             onTheNetwork(desk, chromium, app);
@@ -64,35 +64,32 @@ class Shots {
         take(phone, desk.url(), "run-sheet-phone", ".from-to");
     }
 
-    /** Two antennas on two carriers, of which one antenna helps on one carrier alone. */
-    private static void grid(Page page, RunningApp app) {
+    /** A page of a router with a figure that lacks its minus, pasted. */
+    private static void paste(Page page, RunningApp app) {
+        page.navigate(app.address("/pitch"));
+        assertThat(page.locator("h1")).isVisible();
         page.evaluate(
                 """
-                async () => {
-                  const post = (path, body) => fetch(path, {
-                    method: 'POST', headers: {'Content-Type': 'application/json'}, body: JSON.stringify(body)});
-                  const cells = [['Roof dome', 'Tarnwave', 4], ['Roof dome', 'Ostrel', 6.6], ['Mast panel', 'Tarnwave', 8],
-                    ['Mast panel', 'Ostrel', 6.2]];
-                  await post('/api/trials/designed', {campsite: 'Lighthouse Meadow', name: 'Which SIM on which antenna',
-                    design: {difference: 2, seed: 4, contenders: cells.map(([setup, carrier]) => ({setup, carrier}))}});
-                  const air = [1, 1.2, 0.8, 1.4, 1.05, 0.9];
-                  for (let round = 1; round <= air.length; round++) {
-                    for (let i = 0; i < cells.length; i++) {
-                      const [setup, carrier, up] = cells[i];
-                      const wobble = 1 + 0.06 * Math.sin(5 * round + 2.3 * i);
-                      await post('/api/measurements', {campsite: 'Lighthouse Meadow', setup, carrier, outcome: 'ok',
-                        takenAt: `2026-09-04T${8 + round}:${10 + 9 * i}:00+02:00`.replace('T9', 'T09'), round: String(round),
-                        trial: 'Which SIM on which antenna', upMbps: (up * air[round - 1] * wobble).toFixed(2),
-                        downMbps: (4 * up * air[round - 1]).toFixed(1)});
-                    }
-                  }
+                () => {
+                  const data = new DataTransfer();
+                  data.setData('text', `Radio status
+                Network     : TARNWAVE
+                Mode        : LTE
+                Band        : B20
+                EARFCN      : 6300
+                RSRP        : 97 dBm
+                RSRQ        : −11.5 dB
+                SINR        : 6,2 dB
+                Neighbour cells
+                PCI 31  EARFCN 1300  RSRP -104 dBm
+                Speed test: Download 21.4 Mbit/s  Upload 0.9 MB/s  Ping 48 ms`);
+                  document.body.dispatchEvent(
+                    new ClipboardEvent('paste', {clipboardData: data, bubbles: true, cancelable: true}));
                 }
                 """);
-        take(
-                page,
-                app.address("/trials?campsite=Lighthouse+Meadow&trial=Which+SIM+on+which+antenna"),
-                "grid-verdict",
-                ".grid-figure[open] p");
+        assertThat(page.locator(".pasted-text")).isVisible();
+        shoot(page, "paste");
+        page.keyboard().press("Escape");
     }
 
     /** A sweep of a beam of 60° that points north-west. */
