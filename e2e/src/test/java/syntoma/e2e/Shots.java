@@ -25,7 +25,7 @@ class Shots {
         try (RunningApp app = RunningApp.start(dir.resolve("demo"), true);
                 Chromium chromium = new Chromium()) {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
-            take(desk, app.address("/pitch"), "pitch", ".tonight-option");
+            take(desk, app.address("/pitch"), "pitch", ".tonight-option >> nth=0");
             take(desk, app.address("/logbook"), "logbook");
             take(desk, app.address("/logbook?stay=8"), "stay", "table");
             take(desk, app.address(TRIAL), "verdict");
@@ -40,7 +40,7 @@ class Shots {
             assertThat(desk.locator("h1")).containsText("Mb/s up");
             shoot(desk, "measure");
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
-            take(phone, app.address("/pitch"), "pitch-phone", ".tonight-option");
+            take(phone, app.address("/pitch"), "pitch-phone", ".tonight-option >> nth=0");
             take(phone, app.address("/fit-out?plan=1&sheet&start=2026-09-06"), "job-sheet-phone", ".job-next h2");
             phone.locator("button.thumb").click();
             assertThat(phone.locator("#field-rsrpDbm")).isVisible();
