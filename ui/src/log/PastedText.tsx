@@ -1,6 +1,9 @@
 import { useRef } from 'react';
 import type { Schemas } from '../data/client';
 
+/** What stands above the first line that says something stays in sight so far. */
+const ABOVE_PX = 40;
+
 /** The pasted text line by line: solid marks what is logged, hatched what is asked. */
 export function PastedText({ lines }: { lines: Schemas['PastedLine'][] }) {
   const scrolled = useRef(false);
@@ -17,7 +20,10 @@ export function PastedText({ lines }: { lines: Schemas['PastedLine'][] }) {
             ref={(element) => {
               if (element && line.number === first && !scrolled.current) {
                 scrolled.current = true;
-                element.scrollIntoView({ block: 'nearest' });
+                const box = element.closest('.pasted-text');
+                if (box) {
+                  box.scrollTop = element.offsetTop - ABOVE_PX;
+                }
               }
             }}
           >
