@@ -79,8 +79,8 @@ export function Phones(props: {
         </tbody>
       </table>
       <p className="small">
-        The level stands in the phone’s settings, under the SIM or the network. Bars are not asked for: makers
-        draw them as they like.
+        The level stands in the phone’s settings, under the SIM or the network. Bars can be noted (“3 bars”);
+        nothing is computed from them, since makers draw them as they like.
       </p>
     </>
   );

@@ -56,12 +56,12 @@ test('an arrival keeps where, what it is like and what the phone shows, and show
 
 test('what is refused stands at its field and the draft stays', async () => {
   const user = userEvent.setup();
-  const errors = [{ field: 'phones[0].outside', message: 'level is “3 bars”; allowed is −140 to −44 dBm' }];
+  const errors = [{ field: 'phones[0].outside', message: 'level is “so so”; allowed is −140 to −44 dBm' }];
   serve({ ...SERVED, 'POST /api/arrival': new Refused(400, { detail: errors[0]?.message, errors }) });
   show(<ArriveView />, '/arrive');
   await user.click(await screen.findByRole('button', { name: 'Quarry Lake, 2.4 km' }));
-  await user.type(screen.getByLabelText('Tarnwave outside'), '3 bars');
+  await user.type(screen.getByLabelText('Tarnwave outside'), 'so so');
   await user.click(screen.getByRole('button', { name: 'Arrive' }));
-  expect((await screen.findAllByText(/level is “3 bars”/)).length).toBeGreaterThan(0);
-  expect(localStorage.getItem('syntoma.arrive')).toContain('3 bars');
+  expect((await screen.findAllByText(/level is “so so”/)).length).toBeGreaterThan(0);
+  expect(localStorage.getItem('syntoma.arrive')).toContain('so so');
 });

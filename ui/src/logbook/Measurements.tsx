@@ -169,7 +169,14 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
             </>
           )
         }
-        over={first && <TrialsHere rows={rows} campsite={first.campsite} />}
+        over={
+          first && (
+            <>
+              <TrialsHere rows={rows} campsite={first.campsite} />
+              <WhyHere rows={rows} stay={props.stay} />
+            </>
+          )
+        }
         columns={columns}
       />
       {visit && asked === 'dates' && <StayDatesDialog visit={visit} close={() => setAsked(null)} />}
@@ -185,6 +192,32 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
         />
       )}
     </>
+  );
+}
+
+/** Asks of each setup and carrier why it was slow here. */
+function WhyHere({ rows, stay }: { rows: Row[]; stay: number }) {
+  const pairs = [
+    ...new Map(rows.flatMap((m) => (m.carrier === null ? [] : [[`${m.setup} on ${m.carrier}`, m] as const]))),
+  ];
+  if (pairs.length === 0) {
+    return null;
+  }
+  return (
+    <details className="numbers">
+      <summary>Why was it slow?</summary>
+      <ul>
+        {pairs.map(([said, m]) => (
+          <li key={said}>
+            <Link
+              to={`/why?${new URLSearchParams({ stay: String(stay), setup: m.setup, carrier: m.carrier ?? '' })}`}
+            >
+              {said}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

@@ -6,6 +6,7 @@ create table phone_level (
     carrier_id bigint not null references carrier (id),
     inside boolean not null,
     level_dbm double precision,
+    bars varchar(20),
     noted_at timestamp(9) with time zone not null
 );
 create index phone_level_stay on phone_level (stay_id);

@@ -8,13 +8,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Function;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
-import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
-import syntoma.app.measurement.Selection;
 import syntoma.app.need.Carriers;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
@@ -22,11 +21,9 @@ import syntoma.app.platform.Optionals;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
 import syntoma.core.advice.Advised;
-import syntoma.core.advice.DayPart;
 import syntoma.core.advice.Outlook;
 import syntoma.core.advice.Past;
 import syntoma.core.advice.TrackRecord;
-import syntoma.core.reading.Figure;
 
 /** The advice that was followed, and what came of it: measured within a day, or said by a person. */
 @Service
@@ -140,46 +137,28 @@ class AdviceRecord {
                 Optionals.optional(kept.askedUpMbps),
                 Optionals.optional(kept.askedLoadedMs),
                 Optionals.optional(kept.askedLossPct));
-        List<LoggedMeasurement> made = measurements
-                .list(new Selection(
-                        Optional.of(kept.campsiteId), Optional.empty(), Optional.empty(), List.of(setup), 0))
-                .stream()
-                .filter(m -> carrier.equals(m.carrier()))
-                .filter(m -> !m.takenAt().isBefore(kept.givenAt) && m.takenAt().isBefore(kept.givenAt.plus(LASTS)))
-                .filter(m -> !m.ok() || m.value(Figure.DOWN_MBPS) != null || m.value(Figure.UP_MBPS) != null)
-                .toList();
+        List<Past> made =
+                measurements
+                        .bare(kept.campsiteId, kept.setupId, kept.carrierId, kept.givenAt, kept.givenAt.plus(LASTS))
+                        .stream()
+                        .map(m -> Experiences.past(m, setup, carrier, 0))
+                        .filter(Past::isRun)
+                        .toList();
         if (made.isEmpty()) {
             return Optional.ofNullable(kept.answered)
                     .map(met -> new TrackRecord.Outcome(
                             kept.chance, 1, met ? 1 : 0, OptionalDouble.empty(), OptionalDouble.empty()));
         }
-        int met = (int) made.stream().filter(m -> asked.isMetBy(past(m))).count();
+        int met = (int) made.stream().filter(asked::isMetBy).count();
         boolean up = kept.askedUpMbps != null;
-        OptionalDouble came = median(made, up ? Figure.UP_MBPS : Figure.DOWN_MBPS);
+        OptionalDouble came = median(made, up ? Past::upMbps : Past::downMbps);
         return Optional.of(new TrackRecord.Outcome(
                 kept.chance, made.size(), met, OptionalDouble.of(up ? kept.upMbps : kept.downMbps), came));
     }
 
-    private static Past past(LoggedMeasurement m) {
-        return new Past(
-                m.setup(),
-                String.valueOf(m.carrier()),
-                0,
-                0,
-                0,
-                DayPart.of(m.takenAt().getHour()),
-                m.ok(),
-                m.number(Figure.RSRP_DBM),
-                m.number(Figure.SINR_DB),
-                m.number(Figure.DOWN_MBPS),
-                m.number(Figure.UP_MBPS),
-                m.loadedMs(),
-                m.number(Figure.LOSS_PCT));
-    }
-
-    private static OptionalDouble median(List<LoggedMeasurement> made, Figure figure) {
+    private static OptionalDouble median(List<Past> made, Function<Past, OptionalDouble> figure) {
         double[] values = made.stream()
-                .flatMapToDouble(m -> m.number(figure).stream())
+                .flatMapToDouble(m -> figure.apply(m).stream())
                 .sorted()
                 .toArray();
         return values.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(values[values.length / 2]);

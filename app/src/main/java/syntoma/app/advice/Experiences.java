@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.campsite.PhoneLevels;
@@ -13,6 +15,7 @@ import syntoma.app.campsite.StayTime;
 import syntoma.app.campsite.Visits;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.need.Carriers;
+import syntoma.app.platform.Optionals;
 import syntoma.app.setup.Setups;
 import syntoma.app.store.Revision;
 import syntoma.core.advice.DayPart;
@@ -24,12 +27,18 @@ import syntoma.core.trial.Outcome;
 /** What the log tells, kept until it changes. */
 @Component
 class Experiences {
+    /** The latest tell; more than some seasons would take more memory than they are worth. */
+    private static final int MOST = 60_000;
+
     private final Measurements measurements;
     private final Visits visits;
     private final Setups setups;
     private final Carriers carriers;
     private final PhoneLevels phones;
     private final Revision revision;
+
+    @Nullable
+    private Log log;
 
     @Nullable
     private Kept kept;
@@ -49,21 +58,37 @@ class Experiences {
         this.revision = revision;
     }
 
-    /** What was learned of which state of the store. */
-    private record Kept(long revision, List<Option> options, Experience experience) {
-        private boolean isOf(long number, List<Option> asked) {
-            return revision == number && options.equals(asked);
-        }
-    }
+    /** What was read of which state of the store. */
+    private record Log(long revision, List<Past> past, Map<String, Set<String>> carriers) {}
+
+    /** What was learned from a log for which options. */
+    private record Kept(Log of, List<Option> options, Experience experience) {}
 
     /** What the log of now tells about options. */
     synchronized Experience of(List<Option> options) {
-        long number = revision.number();
-        if (kept == null || !kept.isOf(number, options)) {
+        Log now = now();
+        if (kept == null || kept.of != now || !kept.options.equals(options)) {
             Optional<Experience.Scatter> before = Optional.ofNullable(kept).map(k -> k.experience.scatter());
-            kept = new Kept(number, options, Experience.of(past(), options, before));
+            kept = new Kept(now, options, Experience.of(now.past, options, before));
         }
         return kept.experience;
+    }
+
+    /** On which carriers each setup was measured, by their names. */
+    synchronized Map<String, Set<String>> measuredOn() {
+        return now().carriers;
+    }
+
+    private Log now() {
+        long number = revision.number();
+        if (log == null || log.revision != number) {
+            List<Past> past = past();
+            Map<String, Set<String>> measured = new HashMap<>();
+            past.stream().filter(Past::isRun).forEach(p -> measured.computeIfAbsent(p.setup(), s -> new TreeSet<>())
+                    .add(p.carrier()));
+            log = new Log(number, past, measured);
+        }
+        return log;
     }
 
     private List<Past> past() {
@@ -73,7 +98,7 @@ class Experiences {
         visits.times().forEach(s -> stays.computeIfAbsent(s.campsiteId(), c -> new ArrayList<>())
                 .add(s));
         List<Past> past = new ArrayList<>();
-        for (Measurements.Bare m : measurements.bare()) {
+        for (Measurements.Bare m : measurements.bare(MOST)) {
             if (m.carrier() == null) {
                 continue;
             }
@@ -82,20 +107,7 @@ class Experiences {
                     .mapToLong(StayTime::id)
                     .findFirst()
                     .orElse(-m.campsite());
-            past.add(new Past(
-                    setupNames.get(m.setup()),
-                    carrierNames.get(m.carrier()),
-                    m.campsite(),
-                    stay,
-                    m.takenAt().toEpochSecond(),
-                    DayPart.of(m.takenAt().getHour()),
-                    m.outcome().equals(Outcome.OK.label()),
-                    of(m.rsrpDbm()),
-                    of(m.sinrDb()),
-                    of(m.downMbps()),
-                    of(m.upMbps()),
-                    worse(m.downLoadedMs(), m.upLoadedMs()),
-                    of(m.lossPct())));
+            past.add(past(m, setupNames.get(m.setup()), carrierNames.get(m.carrier()), stay));
         }
         phones.all()
                 .forEach(p -> past.add(Past.phone(
@@ -109,11 +121,27 @@ class Experiences {
         return past;
     }
 
-    private static OptionalDouble of(@Nullable Double value) {
-        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    /** A measurement as advice looks at it. */
+    static Past past(Measurements.Bare m, String setup, String carrier, long stay) {
+        return new Past(
+                setup,
+                carrier,
+                m.campsite(),
+                stay,
+                m.takenAt().toEpochSecond(),
+                DayPart.of(m.takenAt().getHour()),
+                m.outcome().equals(Outcome.OK.label()),
+                Optionals.optional(m.rsrpDbm()),
+                Optionals.optional(m.sinrDb()),
+                Optionals.optional(m.downMbps()),
+                Optionals.optional(m.upMbps()),
+                worse(m.downLoadedMs(), m.upLoadedMs()),
+                Optionals.optional(m.lossPct()));
     }
 
     private static OptionalDouble worse(@Nullable Double one, @Nullable Double other) {
-        return one == null ? of(other) : other == null ? of(one) : OptionalDouble.of(Math.max(one, other));
+        return one == null
+                ? Optionals.optional(other)
+                : other == null ? Optionals.optional(one) : OptionalDouble.of(Math.max(one, other));
     }
 }

@@ -1,7 +1,6 @@
 package syntoma.app.advice;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -12,9 +11,6 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.campsite.StandingService.StandingLine;
 import syntoma.app.gear.Cards;
-import syntoma.app.measurement.Measurements;
-import syntoma.app.need.Carriers;
-import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.SetupService;
@@ -27,6 +23,7 @@ import syntoma.core.design.Move;
 import syntoma.core.design.Standing;
 import syntoma.core.design.Work;
 import syntoma.core.fit.FitCase;
+import syntoma.core.fit.FitCheck;
 
 /** Setups and SIMs that are on board, with the work that each takes from what stands now. */
 @Component
@@ -34,24 +31,15 @@ class OnBoard {
     private final Setups setups;
     private final SetupService chains;
     private final FitService fits;
-    private final Carriers carriers;
-    private final Measurements measurements;
+    private final Experiences experiences;
     private final Pace pace;
     private final Cards cards;
 
-    OnBoard(
-            Setups setups,
-            SetupService chains,
-            FitService fits,
-            Carriers carriers,
-            Measurements measurements,
-            Pace pace,
-            Cards cards) {
+    OnBoard(Setups setups, SetupService chains, FitService fits, Experiences experiences, Pace pace, Cards cards) {
         this.setups = setups;
         this.chains = chains;
         this.fits = fits;
-        this.carriers = carriers;
-        this.measurements = measurements;
+        this.experiences = experiences;
         this.pace = pace;
         this.cards = cards;
     }
@@ -59,35 +47,35 @@ class OnBoard {
     /** One of them. @param moves what hands have to do for it, in order */
     record Choice(SetupName setup, Option option, List<Move> moves) {}
 
-    /** All that there is to choose from; a setup that cannot be built, or with which nothing was measured, is no choice. */
+    /**
+     * All that there is to choose from. A setup that was never measured is one where all of it is on board and nothing keeps it from
+     * working.
+     */
     List<Choice> choices(StandingLine line) {
         FitService.Ground ground = fits.ground();
         Map<Long, SetupService.Planned> plans = chains.plans();
         Map<String, Cards.Card> onBoard = cards.byCarrier();
-        Map<Long, Set<String>> measured = measured();
+        Set<String> gone = cards.goneCarriers();
+        Map<String, Set<String>> measured = experiences.measuredOn();
         Map<Work, Double> minutes = pace.minutes();
-        Optional<Contender> up =
-                Optional.ofNullable(line.setup()).map(s -> contender(s, line.carrier(), plans.get(s.id()), ground));
+        Optional<Contender> up = Optional.ofNullable(line.setup())
+                .map(s -> contender(s.name(), line.carrier(), chain(plans.get(s.id()), ground)));
         List<Choice> choices = new ArrayList<>();
         for (SetupName setup : setups.all()) {
-            if (setup.retired()) {
+            Optional<FitCase> chain = chain(plans.get(setup.id()), ground);
+            Set<String> on = new LinkedHashSet<>(measured.getOrDefault(setup.name(), Set.of()));
+            if (setup.retired() || on.isEmpty() && !isReady(chain, plans.get(setup.id()), ground)) {
                 continue;
             }
-            SetupService.Planned planned = plans.get(setup.id());
-            boolean hasChain = planned != null && planned.plan().device() != null;
-            Set<String> on = new LinkedHashSet<>(measured.getOrDefault(setup.id(), Set.of()));
-            if (hasChain) {
+            if (chain.isPresent()) {
                 on.addAll(onBoard.keySet());
             }
-            if (!onBoard.isEmpty() && hasChain) {
-                on.retainAll(onBoard.keySet());
-            }
-            OptionalDouble promised = hasChain ? promised(planned.plan(), ground) : OptionalDouble.empty();
+            on.removeAll(gone);
+            OptionalDouble promised = chain.map(OnBoard::promised).orElse(OptionalDouble.empty());
             for (String carrier : on) {
-                Contender contender = contender(setup, carrier, planned, ground);
-                List<Move> moves = up.map(u -> Standing.with(u))
+                List<Move> moves = up.map(Standing::with)
                         .orElseGet(Standing::nothing)
-                        .putUp(contender);
+                        .putUp(contender(setup.name(), carrier, chain));
                 Optional<Cards.Card> card = Optional.ofNullable(onBoard.get(carrier));
                 choices.add(new Choice(
                         setup,
@@ -108,29 +96,29 @@ class OnBoard {
         return choices;
     }
 
-    private static Contender contender(
-            SetupName setup,
-            @Nullable String carrier,
-            @Nullable SetupService.Planned planned,
-            FitService.Ground ground) {
-        String on = carrier == null ? "" : carrier;
-        ChainPlan plan = planned == null ? ChainPlan.EMPTY : planned.plan();
-        return plan.device() == null
-                ? Contender.named(setup.name(), on)
-                : Contender.of(setup.name(), on, FitService.fit(plan, ground).chain());
+    private static boolean isReady(
+            Optional<FitCase> chain, @Nullable SetupService.Planned planned, FitService.Ground ground) {
+        return chain.isPresent()
+                && planned != null
+                && FitService.toBuy(planned.plan(), ground.shelf()).isEmpty()
+                && FitCheck.of(chain.get()).blockers().isEmpty();
     }
 
-    private Map<Long, Set<String>> measured() {
-        Map<Long, String> names = carriers.names();
-        Map<Long, Set<String>> measured = new HashMap<>();
-        measurements.pairs().forEach(p -> measured.computeIfAbsent(p.setup(), s -> new LinkedHashSet<>())
-                .add(names.get(p.carrier())));
-        return measured;
+    /** Empty where nobody has said what the setup is made of. */
+    private static Optional<FitCase> chain(@Nullable SetupService.Planned planned, FitService.Ground ground) {
+        return Optional.ofNullable(planned)
+                .map(SetupService.Planned::plan)
+                .filter(plan -> plan.device() != null)
+                .map(plan -> FitService.fit(plan, ground));
+    }
+
+    private static Contender contender(String setup, @Nullable String carrier, Optional<FitCase> chain) {
+        String on = carrier == null ? "" : carrier;
+        return chain.map(fit -> Contender.of(setup, on, fit.chain())).orElseGet(() -> Contender.named(setup, on));
     }
 
     /** What the chain promises over an antenna without gain outside, over the bands that work. */
-    private static OptionalDouble promised(ChainPlan plan, FitService.Ground ground) {
-        FitCase fit = FitService.fit(plan, ground);
+    private static OptionalDouble promised(FitCase fit) {
         return fit.reach().working().stream()
                 .flatMap(band -> fit.staircase(band).stream())
                 .map(Staircase::netDb)

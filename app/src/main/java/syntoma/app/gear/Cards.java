@@ -1,8 +1,12 @@
 package syntoma.app.gear;
 
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.core.chain.Sim;
@@ -39,15 +43,25 @@ public class Cards {
     /** All carriers of which a card is owned. */
     public Map<String, Card> byCarrier() {
         Map<String, Card> cards = new LinkedHashMap<>();
-        gear.all().stream()
-                .filter(item -> item.is() == GearKind.SIM && item.owned())
-                .forEach(item -> {
-                    Sim sim = Parts.sim(item);
-                    if (!sim.carrier().isEmpty()) {
-                        cards.merge(sim.carrier(), card(item, sim), Card::and);
-                    }
-                });
+        sims().filter(GearItem::owned).forEach(item -> {
+            Sim sim = Parts.sim(item);
+            if (!sim.carrier().isEmpty()) {
+                cards.merge(sim.carrier(), card(item, sim), Card::and);
+            }
+        });
         return cards;
+    }
+
+    /** Carriers of which there is a card in the list of gear, and none that is owned. */
+    public Set<String> goneCarriers() {
+        Set<String> gone =
+                sims().map(item -> Parts.sim(item).carrier()).collect(Collectors.toCollection(LinkedHashSet::new));
+        gone.removeAll(byCarrier().keySet());
+        return gone;
+    }
+
+    private Stream<GearItem> sims() {
+        return gear.all().stream().filter(item -> item.is() == GearKind.SIM);
     }
 
     private static Card card(GearItem item, Sim sim) {

@@ -164,25 +164,29 @@ public class Measurements {
             @Nullable Double upLoadedMs,
             @Nullable Double lossPct) {}
 
-    /** All of the log in the order of time, without its texts. */
-    public List<Bare> bare() {
-        return entities.createQuery(
-                        "select new syntoma.app.measurement.Measurements$Bare(m.id, m.takenAt, m.campsiteId, m.setupId,"
-                                + " m.carrierId, m.outcome, m.rsrpDbm, m.sinrDb, m.downMbps, m.upMbps, m.downLoadedMs,"
-                                + " m.upLoadedMs, m.lossPct) from Measurement m order by m.takenAt, m.id",
-                        Bare.class)
+    private static final String BARE =
+            "select new syntoma.app.measurement.Measurements$Bare(m.id, m.takenAt, m.campsiteId, m.setupId,"
+                    + " m.carrierId, m.outcome, m.rsrpDbm, m.sinrDb, m.downMbps, m.upMbps, m.downLoadedMs,"
+                    + " m.upLoadedMs, m.lossPct) from Measurement m";
+
+    /** The latest of the log, without its texts, the latest first. */
+    public List<Bare> bare(int most) {
+        return entities.createQuery(BARE + " order by m.takenAt desc, m.id desc", Bare.class)
+                .setMaxResults(most)
                 .getResultList();
     }
 
-    /** A setup that was measured on a carrier. */
-    public record Pair(Long setup, Long carrier) {}
-
-    /** All setups with the carriers that they were measured on. */
-    public List<Pair> pairs() {
+    /** What was measured with one setup on one carrier at one campsite from a moment on until before another. */
+    public List<Bare> bare(long campsite, long setup, long carrier, OffsetDateTime from, OffsetDateTime before) {
         return entities.createQuery(
-                        "select distinct new syntoma.app.measurement.Measurements$Pair(m.setupId, m.carrierId)"
-                                + " from Measurement m where m.carrierId is not null order by m.setupId, m.carrierId",
-                        Pair.class)
+                        BARE + " where m.takenAt >= :from and m.takenAt < :before and m.campsiteId = :campsite"
+                                + " and m.setupId = :setup and m.carrierId = :carrier order by m.takenAt, m.id",
+                        Bare.class)
+                .setParameter("from", from)
+                .setParameter("before", before)
+                .setParameter("campsite", campsite)
+                .setParameter("setup", setup)
+                .setParameter("carrier", carrier)
                 .getResultList();
     }
 

@@ -190,7 +190,7 @@ class ArrivalService {
     }
 
     private void keep(long stay, String carrier, boolean inside, PhoneLevel level) {
-        phones.note(stay, carriers.number(carrier), inside, Optionals.boxed(level.dbm()), OffsetDateTime.now(clock));
+        phones.note(stay, carriers.number(carrier), inside, level, OffsetDateTime.now(clock));
     }
 
     private static Optional<PhoneLevel> level(@Nullable String text, String field) {

@@ -62,6 +62,27 @@ class ArrivalTest {
         assertTrue(place.toString().contains("63.166667"), place.toString());
     }
 
+    @Test
+    void bars_are_noted_and_change_nothing() throws Exception {
+        arrive("Heron Cove", "", "-100");
+        double before = chance("Roof dome", "Tarnwave");
+        assertEquals(
+                200,
+                requests.send(
+                                "/api/arrival",
+                                Map.of(
+                                        "campsite",
+                                        "Heron Cove",
+                                        "surroundings",
+                                        List.of(),
+                                        "phones",
+                                        List.of(Map.of("carrier", "Tarnwave", "outside", "", "inside", "1 bar")),
+                                        "again",
+                                        false))
+                        .status());
+        assertEquals(before, chance("Roof dome", "Tarnwave"), 1e-9);
+    }
+
     private double chance(String setup, String carrier) throws Exception {
         requests.put("/api/standing", Map.of("setup", setup, "carrier", carrier));
         for (JsonNode option : requests.read("/api/advice").json().get("options")) {
@@ -101,8 +122,8 @@ class ArrivalTest {
         assertEquals(400, off.status());
         assertEquals("coordinates", off.json().at("/errors/0/field").asText());
         assertTrue(off.json().at("/errors/0/message").asText().startsWith("latitude is 97.3"));
-        Requests.Answer bars = arrive("Nowhere", "", "3 bars");
-        assertEquals("phones[0].outside", bars.json().at("/errors/0/field").asText());
+        Requests.Answer soso = arrive("Nowhere", "", "so so");
+        assertEquals("phones[0].outside", soso.json().at("/errors/0/field").asText());
         assertTrue(!requests.read("/api/campsites").text().contains("Nowhere"));
         JsonNode look = requests.read("/api/arrival?coordinates=by the lake").json();
         assertTrue(look.get("problem").asText().startsWith("coordinates are"));

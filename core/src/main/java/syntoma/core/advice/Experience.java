@@ -55,9 +55,7 @@ public final class Experience {
     }
 
     private Experience(List<Past> log, List<Tally> all, List<Option> options, Optional<Scatter> before) {
-        runs = log.stream()
-                .filter(p -> !p.ok() || p.isRun())
-                .collect(Collectors.groupingBy(p -> List.of(p.setup(), p.carrier())));
+        runs = log.stream().filter(Past::isRun).collect(Collectors.groupingBy(p -> List.of(p.setup(), p.carrier())));
         layout = Layout.of(all, options);
         all.forEach(t ->
                 places.computeIfAbsent(place(t.key), p -> new ArrayList<>()).add(t));

@@ -26,9 +26,9 @@ public record Past(
         OptionalDouble loadedMs,
         OptionalDouble lossPct) {
 
-    /** Whether it tells a speed or a latency. */
-    boolean isRun() {
-        return downMbps.isPresent() || upMbps.isPresent() || loadedMs.isPresent();
+    /** Whether it tells a speed or a latency, or failed to. */
+    public boolean isRun() {
+        return !ok || downMbps.isPresent() || upMbps.isPresent() || loadedMs.isPresent();
     }
 
     /** “No service” on a phone counts as so much: just under what a device still holds on to. */

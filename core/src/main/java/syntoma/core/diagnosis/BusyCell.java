@@ -1,6 +1,7 @@
 package syntoma.core.diagnosis;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -107,6 +108,6 @@ final class BusyCell implements Rule {
     }
 
     private static double mean(double[] values) {
-        return java.util.Arrays.stream(values).average().orElseThrow();
+        return Arrays.stream(values).average().orElseThrow();
     }
 }

@@ -25,8 +25,7 @@ final class NoService implements Rule {
         }
         List<String> evidence = new ArrayList<>();
         if (none > 0) {
-            evidence.add(none + " of " + last.size() + " attempts found no service, "
-                    + Said.over(last, last.size() == 1 ? "attempt" : "attempt"));
+            evidence.add(none + " of " + last.size() + " attempts found no service, " + Said.over(last, "attempt"));
         }
         if (phone) {
             evidence.add("a phone outside showed no service");

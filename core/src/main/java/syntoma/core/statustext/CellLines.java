@@ -39,7 +39,6 @@ final class CellLines {
             "(?iu)(?<!\\p{L})(?:ca|carriers?|carrier aggregation|bands?|bänder|bandes?|bandas?|träger|agrégation|active)(?!\\p{L})|(?-i)(?<!\\p{L})[Bn][0-9]{1,3}(?![\\p{N}\\p{L}])");
     private static final Pattern BASE =
             Pattern.compile("(?iu)(?<!\\p{L})e-?n(?:ode)?b(?:[ _-]?id)?\\s*[:=|]?\\s*(?<n>[0-9]{1,7})(?![0-9])");
-    private static final int CELLS_OF_A_BASE = 256;
     private static final int MOST_MHZ = 100;
 
     private final List<Warning> warnings;
@@ -60,17 +59,6 @@ final class CellLines {
 
     CellLines(List<Warning> warnings) {
         this.warnings = warnings;
-    }
-
-    /** What is read so far of a cell. */
-    private static final class Gathered {
-        private final Role role;
-        private final Map<CellField, Figures.Taken> texts = new EnumMap<>(CellField.class);
-        private Optional<Long> base = Optional.empty();
-
-        private Gathered(Role role) {
-            this.role = role;
-        }
     }
 
     /** The cells, and what is said of the network. */
@@ -345,7 +333,7 @@ final class CellLines {
             merge();
         }
         for (Gathered cell : cells.values()) {
-            identity(cell);
+            cell.identify();
             boolean isNr = cell.role == Role.NR;
             Role role = isNr && alone ? Role.PRIMARY : cell.role;
             Map<CellField, String> texts = new EnumMap<>(CellField.class);
@@ -422,16 +410,6 @@ final class CellLines {
             Heading of = new Heading(Role.PRIMARY, 0);
             leg.texts.forEach((field, taken) -> put(of, field, taken));
         }
-    }
-
-    /** The number of a base station and of its cell together are the identity; a cell’s own number alone is none. */
-    private void identity(Gathered cell) {
-        Figures.Taken id = cell.texts.get(CellField.CELL_ID);
-        if (cell.base.isEmpty() || id == null || !id.text().matches("[0-9]{1,3}")) {
-            return;
-        }
-        long whole = cell.base.get() * CELLS_OF_A_BASE + Long.parseLong(id.text());
-        cell.texts.put(CellField.CELL_ID, new Figures.Taken(Long.toString(whole), id.line()));
     }
 
     private boolean hasPrimary() {

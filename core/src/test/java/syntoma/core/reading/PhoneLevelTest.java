@@ -23,10 +23,18 @@ class PhoneLevelTest {
     }
 
     @Test
-    void bars_and_what_cannot_be_are_refused() {
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> PhoneLevel.read("3 bars"))
+    void bars_are_noted_and_are_no_level() {
+        PhoneLevel bars = PhoneLevel.read("3 bars");
+        assertTrue(bars.dbm().isEmpty());
+        assertEquals("3 bars", bars.bars().orElseThrow());
+        assertEquals("2 of 5 bars", PhoneLevel.read("2 of 5 Bars").bars().orElseThrow());
+    }
+
+    @Test
+    void what_cannot_be_is_refused() {
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> PhoneLevel.read("so so"))
                 .getMessage()
-                .contains("bars are a picture"));
+                .contains("bars, which are only noted"));
         assertTrue(assertThrows(IllegalArgumentException.class, () -> PhoneLevel.read("-20"))
                 .getMessage()
                 .startsWith("level is"));
