@@ -20,11 +20,7 @@ import syntoma.core.statustext.Names.Named;
 
 /** The cells that lines tell of: by name and value, in tables, a cell in each line, under headings. */
 final class CellLines {
-    private static final int FEWEST_COLUMNS = 2;
     private static final int LONGEST_HEADING = 60;
-    private static final Pattern GAPS = Pattern.compile("\\s*[|;]\\s*|\\t+| {2,}");
-    private static final Pattern EDGES = Pattern.compile("^\\||\\|$");
-    private static final Pattern COMMAS = Pattern.compile("\\s*,\\s*");
     private static final Pattern DIGIT = Pattern.compile("[0-9]");
     private static final Pattern BARE_BAND =
             Pattern.compile("(?<![\\p{L}\\p{N}])(?:LTE[- ]|NR[- ])?(?<band>[Bn][0-9]{1,3})(?![\\p{N}\\p{L}])");
@@ -50,12 +46,13 @@ final class CellLines {
     private boolean underHeading;
     private int neighbours;
     private int seconds;
-    private List<CellField> columns = List.of();
-    private int roleColumn = -1;
+    private Optional<Columns> columns = Optional.empty();
     private int rows;
     private Optional<Named> open = Optional.empty();
     private boolean nrAlone;
+    private boolean unregistered;
     private final Names.Told told = new Names.Told();
+    private final Unfolding unfolding = new Unfolding();
 
     CellLines(List<Warning> warnings) {
         this.warnings = warnings;
@@ -68,6 +65,11 @@ final class CellLines {
     private record Made(Cell cell, Gathered from) {}
 
     void line(Lines.Line line) {
+        unregistered |= Names.saysNone(line);
+        unfolding.of(line).forEach(this::one);
+    }
+
+    private void one(Lines.Line line) {
         String text = line.text();
         Names.carrier(line).ifPresent(name -> carriers.putIfAbsent(name, line.number()));
         if (mode.isEmpty()) {
@@ -96,11 +98,17 @@ final class CellLines {
         }
         Heading cell = of;
         String time = Figures.time(text);
+        boolean begins = names.get(0).role().isPresent();
+        Heading last = cell;
         for (int i = 0; i < names.size(); i++) {
             Named named = names.get(i);
             int end = i + 1 < names.size() ? names.get(i + 1).from() : text.length();
-            Heading to =
-                    named.role().map(role -> inLine(role, named.count(), cell)).orElse(cell);
+            Heading to = named.role()
+                    .map(role -> own.isPresent() && role == Role.PRIMARY && cell.role() != Role.NR
+                            ? cell
+                            : inLine(role, named.count(), cell))
+                    .orElse(begins ? last : cell);
+            last = to;
             Figures.after(
                             named.field(),
                             text.substring(named.to(), end),
@@ -177,8 +185,10 @@ final class CellLines {
     /** A line without a value: a heading, the names of a table, or a name whose value stands in the next line. */
     private void without(Lines.Line line, List<Named> names) {
         String text = line.text();
-        if (names.size() >= FEWEST_COLUMNS) {
-            columns(text);
+        if (names.size() >= Columns.FEWEST) {
+            Optional<Columns> named = Columns.of(text);
+            rows = named.isPresent() ? 0 : rows;
+            columns = named.or(() -> columns);
             return;
         }
         if (names.size() == 1) {
@@ -205,7 +215,7 @@ final class CellLines {
             }
             heading = of;
             underHeading = true;
-            columns = List.of();
+            columns = Optional.empty();
         }
     }
 
@@ -246,54 +256,38 @@ final class CellLines {
         return cells.computeIfAbsent(of.role().label() + of.count(), key -> new Gathered(of.role()));
     }
 
-    private static String[] parted(String text) {
-        String[] parts = GAPS.split(EDGES.matcher(text).replaceAll("").strip());
-        return parts.length >= FEWEST_COLUMNS ? parts : COMMAS.split(text);
-    }
-
-    private void columns(String text) {
-        List<CellField> found = new ArrayList<>();
-        int role = -1;
-        String[] parts = parted(text);
-        for (int i = 0; i < parts.length; i++) {
-            List<Named> names = Names.in(parts[i]);
-            if (names.isEmpty() && role < 0) {
-                role = i;
-            }
-            found.add(names.size() == 1 ? names.get(0).field() : null);
-        }
-        if (found.stream().filter(f -> f != null).count() >= FEWEST_COLUMNS) {
-            columns = found;
-            roleColumn = role;
-            rows = 0;
-        }
-    }
-
     /** A row under the names of a table. */
     private boolean table(Lines.Line line) {
-        if (columns.isEmpty()) {
+        Optional<String[]> row = columns.flatMap(c -> c.row(line.text()));
+        if (row.isEmpty() || !DIGIT.matcher(line.text()).find()) {
             return false;
         }
-        String[] parts = parted(line.text());
-        if (parts.length != columns.size() || !DIGIT.matcher(line.text()).find()) {
-            return false;
-        }
-        Optional<Heading> said = roleColumn >= 0 ? Names.heading(parts[roleColumn]) : Optional.empty();
-        Heading of = counted(said.orElseGet(
-                () -> rows == 0 || heading.role() != Role.PRIMARY ? heading : new Heading(Role.NEIGHBOUR, 0)));
-        if (said.isEmpty() && rows == 1 && heading.role() == Role.PRIMARY) {
+        Columns table = columns.get();
+        String[] parts = row.get();
+        Optional<Heading> said =
+                table.role().isPresent() ? Names.heading(parts[table.role().getAsInt()]) : Optional.empty();
+        String time = said.isPresent() ? "" : Figures.time(line.text());
+        boolean timed = !time.isEmpty();
+        Heading of = timed
+                ? heading
+                : counted(said.orElseGet(
+                        () -> rows == 0 || heading.role() != Role.PRIMARY ? heading : new Heading(Role.NEIGHBOUR, 0)));
+        if (!timed && said.isEmpty() && rows == 1 && heading.role() == Role.PRIMARY) {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
                     "rows after the first do not say what they are to the device; they are taken for neighbours",
                     line.number()));
         }
         rows++;
+        if (of.role() == Role.PRIMARY) {
+            table.network().ifPresent(column -> Names.network(parts[column])
+                    .ifPresent(name -> carriers.putIfAbsent(name, line.number())));
+        }
         for (int i = 0; i < parts.length; i++) {
-            CellField field = columns.get(i);
-            if (field != null) {
-                Figures.after(field, " " + parts[i], line.number(), of.role() == Role.PRIMARY, warnings)
-                        .ifPresent(value -> put(of, field, value));
-            }
+            String part = " " + parts[i];
+            table.fields().get(i).ifPresent(field -> Figures.after(
+                            field, part, line.number(), of.role() == Role.PRIMARY, warnings)
+                    .ifPresent(value -> put(of, field, value.at(time))));
         }
         return true;
     }
@@ -325,6 +319,9 @@ final class CellLines {
 
     Read read() {
         List<Made> all = new ArrayList<>();
+        if (mode.isEmpty() && unregistered && cells.isEmpty()) {
+            mode = Optional.of("not registered");
+        }
         boolean anchored = cells.values().stream()
                 .anyMatch(c -> c.role == Role.PRIMARY && c.texts.containsKey(CellField.RSRP_DBM));
         boolean alone = mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*\\bSA\\b.*"))

@@ -16,6 +16,8 @@ final class Lines {
     private static final Pattern CELLS = Pattern.compile("(?i)</(?:td|th)>");
     private static final Pattern TAGS = Pattern.compile("<[a-zA-Z/!][^<>]{0,2000}>");
 
+    private static final Pattern BRACES = Pattern.compile("[{}]");
+    private static final Pattern LEADING = Pattern.compile("^[\\s,]+");
     private static final Pattern QUOTES = Pattern.compile("[\"{}]");
 
     private Lines() {}
@@ -34,14 +36,22 @@ final class Lines {
                 end++;
             }
             number++;
-            String line = plain(shown.substring(from, Math.min(end, from + LONGEST)));
-            if (!line.isBlank()) {
-                lines.add(new Line(number, line, line.toLowerCase(Locale.ROOT)));
-            }
+            add(lines, number, shown.substring(from, Math.min(end, from + LONGEST)));
             boolean both = end + 1 < shown.length() && shown.charAt(end) == '\r' && shown.charAt(end + 1) == '\n';
             from = end + (both ? 2 : 1);
         }
         return lines;
+    }
+
+    /** A line of JSON is read brace by brace, since what stands before one says of what it is. */
+    private static void add(List<Line> lines, int number, String raw) {
+        boolean nested = raw.indexOf('{') >= 0 && raw.indexOf('{') != raw.lastIndexOf('{');
+        for (String part : nested ? BRACES.split(raw) : new String[] {raw}) {
+            String line = plain(nested ? LEADING.matcher(part).replaceFirst("") : part);
+            if (!line.isBlank()) {
+                lines.add(new Line(number, line, line.toLowerCase(Locale.ROOT)));
+            }
+        }
     }
 
     private static String withoutTags(String text) {

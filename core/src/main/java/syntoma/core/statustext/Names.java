@@ -194,7 +194,7 @@ final class Names {
     }
 
     private static final Pattern CARRIER = Pattern.compile(
-            "(?:^|[,;|{]\\s?[\"']?)(?:current |registered |serving |home |mobile |nom du |nombre del? |name des )?(?:network )?"
+            "(?:^|[,;|{]\\s?[\"']?| {2,})(?:current |registered |serving |home |mobile |nom du |nombre del? |name des )?(?:network )?"
                     + "(?:operator|carrier|provider|network(?: name)?|plmn(?: name)?|isp|netz(?:betreiber|name)?|anbieter|betreiber|opérateur"
                     + "|réseau|operador|red|operatore|rete|operatör|nät|operaattori|verkko|netwerk|provider)(?: name| actuel)?\\s*"
                     + "[\"']?(?:[:=>]|\\t|\\|| {2,})\\s*[\"']?(?<value>[^\"',;|\\t(]{2,40}?)[\"']?\\s*(?:$|[,;|\\t(]| {2,})",
@@ -252,10 +252,23 @@ final class Names {
             return Optional.empty();
         }
         Matcher m = CARRIER.matcher(line.text());
-        return m.find()
-                ? Optional.of(m.group("value").strip())
-                        .filter(v -> !isWord(v) && !DIGITS.matcher(v).find())
-                : Optional.empty();
+        return m.find() ? network(m.group("value")) : Optional.empty();
+    }
+
+    /** A name in the place of a network’s; empty where it is a word of the trade. */
+    static Optional<String> network(String value) {
+        String name = TECHNOLOGY.matcher(value.strip()).replaceFirst("");
+        return Optional.of(name)
+                .filter(v -> v.length() > 1 && !isWord(v) && !DIGITS.matcher(v).find() && in(v).isEmpty());
+    }
+
+    private static final Pattern TECHNOLOGY = Pattern.compile("(?i)\\s+(?:lte|4g\\+?|5g|nr|umts|3g)$");
+    private static final Pattern NETWORK_COLUMN = Pattern.compile(
+            "(?i)(?:carrier|operator|network|provider|betreiber|opérateur|operador|operatore|operatör)(?: name)?");
+
+    /** Whether a name of a column is of the network. */
+    static boolean isNetworkColumn(String name) {
+        return NETWORK_COLUMN.matcher(name.strip()).matches();
     }
 
     private static final Pattern WORD = Pattern.compile(
@@ -266,6 +279,19 @@ final class Names {
     private static boolean isWord(String value) {
         return WORD.matcher(value.toLowerCase(Locale.ROOT)).matches();
     }
+
+    private static final Pattern NONE = Pattern.compile(
+            "^\\W*(?:not registered|no service|no network|no signal|searching|emergency calls only|nicht registriert|kein (?:netz|dienst)"
+                    + "|pas de (?:service|réseau)|non enregistré|sin (?:servicio|red)|no registrad[oa]|nessun servizio|ingen täckning"
+                    + "|ei (?:palvelua|verkkoa)|geen (?:dienst|netwerk))\\b.{0,40}$",
+            ANY_CASE);
+
+    /** Whether a line says nothing but that there is no service. */
+    static boolean saysNone(Lines.Line line) {
+        return line.text().length() < LONGEST_NONE && NONE.matcher(line.text()).matches();
+    }
+
+    private static final int LONGEST_NONE = 60;
 
     /** What a line says of the technology in use. */
     static Optional<String> mode(String line) {

@@ -1,10 +1,14 @@
 package syntoma.core.statustext;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import syntoma.core.reading.Figure;
@@ -49,6 +53,9 @@ final class SpeedLines {
                     + "|consumed|verbraucht)(?!\\p{L})",
             ANY_CASE);
 
+    /** What stands in brackets beside a rate says how much was moved for it. */
+    private static final Pattern ASIDE = Pattern.compile("\\([^()]{0,60}\\)");
+
     private static final Pattern LATENCY = Pattern.compile(
             "(?<!\\p{L})(?<name>(?:(?:idle|unloaded|loaded|download|upload|down|up|dl|ul|working)[- ]{0,2})?(?:ping|latency|latence|latenz(?:zeit)?"
                     + "|latencia|rtt|round[- ]?trip(?: time)?|viive|svarstid|response time|responsiveness|idle|loaded))(?!\\p{L})"
@@ -69,11 +76,20 @@ final class SpeedLines {
     /** A figure, and the line it stands in. */
     private record Said(double value, int line) {}
 
+    /** Figures that are rounded differently are one. */
+    private static final double SAME = 0.02;
+
+    private final List<Warning> warnings;
     private final Map<Figure, Said> said = new EnumMap<>(Figure.class);
+    private final Set<Figure> doubted = EnumSet.noneOf(Figure.class);
     private int at;
 
+    SpeedLines(List<Warning> warnings) {
+        this.warnings = warnings;
+    }
+
     /** Reads a line; adds what is doubtful of it. */
-    void line(Lines.Line line, List<Warning> warnings) {
+    void line(Lines.Line line) {
         String text = line.text();
         at = line.number();
         if (!OF_SPEED.in(line.lower())) {
@@ -88,7 +104,7 @@ final class SpeedLines {
                             Figure.OUTCOME.field(), List.of(Outcome.OK.label(), Outcome.FAILED.label())))));
         }
         latencies(text);
-        if (NO_SPEED.matcher(text).find()) {
+        if (NO_SPEED.matcher(ASIDE.matcher(text).replaceAll(" ")).find()) {
             return;
         }
         Matcher both = BOTH.matcher(text);
@@ -163,9 +179,27 @@ final class SpeedLines {
         return bits / 1e6;
     }
 
-    /** What is said first counts: summaries repeat it. */
+    /** What is said first counts, since summaries repeat it; where another test says otherwise it is asked. */
     private void first(Figure figure, double value) {
-        said.putIfAbsent(figure, new Said(value, at));
+        Said before = said.putIfAbsent(figure, new Said(value, at));
+        if (before != null
+                && Math.abs(before.value - value) > SAME * before.value
+                && doubted.add(figure)
+                && warnings.size() < Warning.MOST) {
+            warnings.add(new Warning(
+                    Warning.Code.AMBIGUOUS,
+                    figure.measure().phrase() + " stands there twice, as " + said(before.value) + " and as "
+                            + said(value) + "; the first is taken",
+                    at,
+                    Optional.of(new Warning.Doubt(figure.field(), List.of(said(before.value), said(value))))));
+        }
+    }
+
+    private static String said(double value) {
+        return BigDecimal.valueOf(value)
+                .setScale(3, RoundingMode.HALF_EVEN)
+                .stripTrailingZeros()
+                .toPlainString();
     }
 
     private Optional<Double> value(Figure figure) {

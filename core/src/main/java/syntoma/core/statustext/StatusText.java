@@ -1,6 +1,7 @@
 package syntoma.core.statustext;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,7 +53,7 @@ public record StatusText(
     public static StatusText read(String text) {
         List<Warning> warnings = new ArrayList<>();
         List<String> answers = new ArrayList<>();
-        SpeedLines speeds = new SpeedLines();
+        SpeedLines speeds = new SpeedLines(warnings);
         CellLines cells = new CellLines(warnings);
         Optional<Integer> bars = Optional.empty();
         List<Lines.Line> lines = Lines.of(text);
@@ -73,7 +74,7 @@ public record StatusText(
                     && BARS.matcher(line.text()).find()) {
                 bars = Optional.of(line.number());
             }
-            speeds.line(line, warnings);
+            speeds.line(line);
             cells.line(line);
         }
         CellLines.Read read = cells.read();
@@ -90,13 +91,16 @@ public record StatusText(
         Optional<String> carrier = read.carrier().or(terminal::carrier);
         judge(all, speed, mode, carrier, bars, warnings);
         return new StatusText(
-                mode,
-                carrier,
-                List.copyOf(all),
-                speed,
-                List.copyOf(warnings),
-                lines.stream().map(l -> new TextLine(l.number(), l.text())).toList(),
-                List.copyOf(sources));
+                mode, carrier, List.copyOf(all), speed, List.copyOf(warnings), shown(lines), List.copyOf(sources));
+    }
+
+    /** Each line of the text once, also where it was read in parts. */
+    private static List<TextLine> shown(List<Lines.Line> lines) {
+        Map<Integer, String> texts = new LinkedHashMap<>();
+        lines.forEach(l -> texts.merge(l.number(), l.text(), (one, other) -> one + " " + other));
+        return texts.entrySet().stream()
+                .map(e -> new TextLine(e.getKey(), e.getValue()))
+                .toList();
     }
 
     /** What is to be said of the whole. */

@@ -1,0 +1,117 @@
+package syntoma.core.statustext;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Lines as they are read for cells: what is of Wi-Fi left out, the value of now out of a table that has the least and the most beside
+ * it, and cells that stand beside each other each in a line of their own.
+ */
+final class Unfolding {
+    private static final Pattern WIFI =
+            Pattern.compile("(?<![a-z])(?:wi-?fi|wlan|ssid|bssid|802\\.11[a-z]{0,2})(?![a-z])");
+    private static final Stems OF_WIFI = Stems.of("wi-fi", "wifi", "wlan", "ssid", "802.11");
+    private static final Set<String> NOW = Set.of("now", "current", "last", "latest", "value", "aktuell", "actuel");
+    private static final Set<String> OTHERS =
+            Set.of("min", "max", "avg", "average", "mean", "minimum", "maximum", "best", "worst", "mittel", "moyenne");
+    private static final Stems OF_HEAD = Stems.of("max", "min", "avg", "average", "mean", "best", "moyenne", "mittel");
+    private static final Pattern BESIDE = Pattern.compile("\\s*[|/;]\\s*(?=[A-Za-z0-9 -]{2,12}[ :])");
+    private static final Pattern OF_CELL = Pattern.compile(
+            "(?i)^\\s*(?:5g(?:[ -]?nr)?|nr|lte(?:-a)?|4g|pcc|scc[-_ #]?[0-9]?|pcell|scell[-_ #]?[0-9]?|primary|secondary|anchor)(?![\\p{L}])");
+    private static final Pattern OF_ALL =
+            Pattern.compile("(?i)^\\s*(?:lte-a|lte|4g|5g|ca|carriers?)\\s*:\\s*(?=pcc|pcell|primary)");
+
+    private static final Pattern NUMBERED = Pattern.compile("^[0-9]{1,2}[.)]\\s+(?=\\p{L})");
+    private static final Pattern LEADERS = Pattern.compile("(?<=\\p{L})\\s?\\.{3,}\\s?");
+
+    /** The name of the figure in brackets behind its value. */
+    private static final Pattern BEHIND = Pattern.compile(
+            "(?i)^[^0-9]{3,40}?(?<value>-\\s?[0-9]{1,3}(?:[.,][0-9]{1,2})?|[0-9]{1,2}(?:[.,][0-9]{1,2})?)\\s*(?<unit>dBm?)?\\s*"
+                    + "\\((?<name>RSRP|RSRQ|RSSI|SINR|SNR)\\)\\s*$");
+
+    private int now = -1;
+    private int width;
+
+    List<Lines.Line> of(Lines.Line line) {
+        return unfolded(plain(line));
+    }
+
+    private static Lines.Line plain(Lines.Line line) {
+        String text = line.text();
+        if (Character.isDigit(text.charAt(0))) {
+            text = NUMBERED.matcher(text).replaceFirst("");
+        }
+        if (text.contains("...")) {
+            text = LEADERS.matcher(text).replaceAll(text.indexOf(':') < 0 ? ": " : " ");
+        }
+        if (text.endsWith(")")) {
+            Matcher behind = BEHIND.matcher(text);
+            if (behind.matches()) {
+                text = behind.group("name") + ": " + behind.group("value") + " "
+                        + (behind.group("unit") == null ? "dB" : behind.group("unit"));
+            }
+        }
+        return text.equals(line.text()) ? line : with(line, text);
+    }
+
+    private List<Lines.Line> unfolded(Lines.Line line) {
+        if (OF_WIFI.in(line.lower()) && WIFI.matcher(line.lower()).find()) {
+            return List.of();
+        }
+        if (OF_HEAD.in(line.lower()) && head(Columns.apart(line.text()))) {
+            return List.of();
+        }
+        if (now > 0) {
+            String[] columns = Columns.apart(line.text());
+            if (columns.length == width) {
+                return List.of(with(line, columns[0] + ": " + columns[now]));
+            }
+        }
+        return beside(line);
+    }
+
+    /** Whether it names the columns of now, least and most. */
+    private boolean head(String[] columns) {
+        List<String> words = Arrays.stream(columns)
+                .map(c -> c.toLowerCase(Locale.ROOT).strip())
+                .toList();
+        boolean others = words.stream().anyMatch(OTHERS::contains);
+        for (int i = 1; others && i < words.size(); i++) {
+            if (NOW.contains(words.get(i))) {
+                now = i;
+                width = columns.length;
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static List<Lines.Line> beside(Lines.Line line) {
+        if (line.text().indexOf('|') < 0
+                && line.text().indexOf('/') < 0
+                && line.text().indexOf(';') < 0) {
+            return List.of(line);
+        }
+        String text = OF_ALL.matcher(line.text()).replaceFirst("");
+        String[] parts = BESIDE.split(text);
+        boolean cells = parts.length > 1
+                && Arrays.stream(parts).allMatch(p -> OF_CELL.matcher(p).find());
+        if (!cells) {
+            return List.of(line);
+        }
+        List<Lines.Line> lines = new ArrayList<>();
+        for (String part : parts) {
+            lines.add(with(line, part.strip()));
+        }
+        return lines;
+    }
+
+    private static Lines.Line with(Lines.Line line, String text) {
+        return new Lines.Line(line.number(), text, text.toLowerCase(Locale.ROOT));
+    }
+}
