@@ -55,7 +55,7 @@ public class TonightBench {
                         OptionalDouble.of(setup % 12),
                         setup % 20,
                         OptionalDouble.empty(),
-                        0));
+                        OptionalDouble.empty()));
             }
         }
         return options;

@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Function;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +23,7 @@ import syntoma.core.advice.Advised;
 import syntoma.core.advice.Outlook;
 import syntoma.core.advice.Past;
 import syntoma.core.advice.TrackRecord;
+import syntoma.core.unit.Median;
 
 /** The advice that was followed, and what came of it: measured within a day, or said by a person. */
 @Service
@@ -151,16 +151,10 @@ class AdviceRecord {
         }
         int met = (int) made.stream().filter(asked::isMetBy).count();
         boolean up = kept.askedUpMbps != null;
-        OptionalDouble came = median(made, up ? Past::upMbps : Past::downMbps);
+        OptionalDouble came = Median.ofAny(made.stream()
+                .flatMapToDouble(p -> (up ? p.upMbps() : p.downMbps()).stream())
+                .toArray());
         return Optional.of(new TrackRecord.Outcome(
                 kept.chance, made.size(), met, OptionalDouble.of(up ? kept.upMbps : kept.downMbps), came));
-    }
-
-    private static OptionalDouble median(List<Past> made, Function<Past, OptionalDouble> figure) {
-        double[] values = made.stream()
-                .flatMapToDouble(m -> figure.apply(m).stream())
-                .sorted()
-                .toArray();
-        return values.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(values[values.length / 2]);
     }
 }

@@ -168,7 +168,7 @@ class AdviceService {
                 AdviceView.RateView.of(outlook.loaded()),
                 advised.option().minutes(),
                 choice.moves().stream().map(Move::says).toList(),
-                advised.option().price() > 0 ? advised.option().price() : null,
+                Optionals.boxed(advised.option().pricePerGb()),
                 Text.capital(given.experience
                                 .reason(advised.option(), outlook, given.here, given.asked)
                                 .says())

@@ -87,9 +87,7 @@ class OnBoard {
                                         .mapToDouble(m -> minutes.get(m.work()))
                                         .sum(),
                                 card.map(Cards.Card::capMbps).orElse(OptionalDouble.empty()),
-                                card.map(Cards.Card::pricePerGb)
-                                        .orElse(OptionalDouble.empty())
-                                        .orElse(0)),
+                                card.map(Cards.Card::pricePerGb).orElse(OptionalDouble.empty())),
                         moves));
             }
         }

@@ -2,11 +2,9 @@ package syntoma.app.measurement;
 
 import com.fasterxml.jackson.core.type.TypeReference;
 import jakarta.persistence.EntityManager;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.springframework.lang.Nullable;
@@ -192,20 +190,14 @@ class MeasurementEdits implements Undoing {
         return said.toString();
     }
 
-    private static Optional<Figure> figure(String field) {
-        return Arrays.stream(Figure.values())
-                .filter(figure -> figure.field().equals(field))
-                .findFirst();
-    }
-
     private static String name(String field) {
-        return figure(field)
+        return Figure.ofField(field)
                 .map(f -> f.isNumber() ? f.measure().phrase() : f.label().replace('_', ' '))
                 .orElse(field);
     }
 
     private static String unit(String field) {
-        return figure(field)
+        return Figure.ofField(field)
                 .filter(Figure::isNumber)
                 .map(f -> " " + f.measure().unit())
                 .orElse("");

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -147,18 +148,13 @@ record PasteView(
     }
 
     private static boolean isRat(String mode) {
-        for (Rat rat : Rat.values()) {
-            if (rat.label().equals(mode)) {
-                return true;
-            }
-        }
-        return false;
+        return Arrays.stream(Rat.values()).anyMatch(rat -> rat.label().equals(mode));
     }
 
     private static List<Doubtful> asked(List<Warning> warnings, UnaryOperator<String> known) {
         Map<String, Doubtful> asked = new LinkedHashMap<>();
         for (Warning warning : warnings) {
-            warning.doubt().ifPresent(doubt -> field(doubt.field()).ifPresent(figure -> {
+            warning.doubt().ifPresent(doubt -> Figure.ofField(doubt.field()).ifPresent(figure -> {
                 boolean carrier = figure == Figure.CARRIER;
                 List<String> choices = new ArrayList<>(
                         asked.containsKey(doubt.field())
@@ -180,15 +176,6 @@ record PasteView(
             }));
         }
         return List.copyOf(asked.values());
-    }
-
-    private static Optional<Figure> field(String name) {
-        for (Figure figure : Figure.values()) {
-            if (figure.field().equals(name)) {
-                return Optional.of(figure);
-            }
-        }
-        return Optional.empty();
     }
 
     private static String label(Figure figure) {

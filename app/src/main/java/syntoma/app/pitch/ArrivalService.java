@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -36,6 +35,7 @@ import syntoma.core.place.Coordinates;
 import syntoma.core.place.Surroundings;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.PhoneLevel;
+import syntoma.core.unit.Median;
 
 /** Arriving: where, what it is like, what phones show, and what held there last time. */
 @Service
@@ -147,14 +147,10 @@ class ArrivalService {
 
     @Nullable
     private static Double median(List<LoggedMeasurement> runs, Figure figure) {
-        double[] values = runs.stream()
+        return Optionals.boxed(Median.ofAny(runs.stream()
                 .filter(LoggedMeasurement::ok)
                 .flatMapToDouble(m -> m.number(figure).stream())
-                .sorted()
-                .toArray();
-        int n = values.length;
-        return Optionals.boxed(
-                n == 0 ? OptionalDouble.empty() : OptionalDouble.of((values[(n - 1) / 2] + values[n / 2]) / 2));
+                .toArray()));
     }
 
     StandingLine arrive(ArrivalController.ArrivalRequest request) {

@@ -79,7 +79,7 @@ final class Season {
                         OptionalDouble.of(world.promisedDb(setup)),
                         0,
                         Double.isInfinite(cap) ? OptionalDouble.empty() : OptionalDouble.of(cap),
-                        0));
+                        OptionalDouble.empty()));
             }
         }
     }

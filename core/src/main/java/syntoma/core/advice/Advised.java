@@ -17,7 +17,7 @@ public record Advised(Option option, Outlook outlook, double chance) {
             Comparator.comparingDouble(Advised::chance).reversed();
 
     private static final Comparator<Advised> BY_EFFORT = Comparator.<Advised>comparingDouble(a -> a.option.minutes())
-            .thenComparingDouble(a -> a.option.price())
+            .thenComparingDouble(a -> a.option.pricePerGb().orElse(Double.POSITIVE_INFINITY))
             .thenComparing(BY_CHANCE);
 
     /**

@@ -9,6 +9,11 @@ import java.util.OptionalDouble;
 
 /** Which column of the models says what: carriers, setups, both together, the level, the quality, the part of the day. */
 final class Layout {
+    /** Inside, the walls of a vehicle take so much, between wood and aluminium (methods, section 3). */
+    private static final double SHELL_DB = 11;
+
+    private static final double SHELL_SD_DB = 6;
+
     /** A level against which the others are measured, and the ends of what is neither weak nor strong, in dBm. */
     private static final double MIDDLE_DBM = -100;
 
@@ -108,8 +113,11 @@ final class Layout {
         carriers.keySet().forEach(c -> set(means, variances, ofCarrier(c), 0, 8));
         setups.keySet().forEach(s -> {
             OptionalDouble gain = promised.getOrDefault(s, OptionalDouble.empty());
-            boolean phone = s.equals(Option.PHONE_OUTSIDE);
-            set(means, variances, ofSetup(s), gain.orElse(0), phone ? 3 : gain.isPresent() ? 5 : 10);
+            switch (s) {
+                case Option.PHONE_OUTSIDE -> set(means, variances, ofSetup(s), 0, 3);
+                case Option.PHONE_INSIDE -> set(means, variances, ofSetup(s), -SHELL_DB, SHELL_SD_DB);
+                default -> set(means, variances, ofSetup(s), gain.orElse(0), gain.isPresent() ? 5 : 10);
+            }
         });
         setPairs(means, variances, 2);
         return new MixedModel.Prior(means, variances);

@@ -9,10 +9,15 @@ import java.util.OptionalDouble;
  *     where they do not say
  * @param minutes of work until it is up, from what stands now
  * @param capMbps what its plan lets through; empty for no cap
- * @param price of a GB, in units of money; 0 where it is not known
+ * @param pricePerGb in units of money; empty where it is not known
  */
 public record Option(
-        String setup, String carrier, OptionalDouble promisedDb, double minutes, OptionalDouble capMbps, double price) {
+        String setup,
+        String carrier,
+        OptionalDouble promisedDb,
+        double minutes,
+        OptionalDouble capMbps,
+        OptionalDouble pricePerGb) {
     /** What a phone outside the vehicle shows counts as a setup of its own. */
     static final String PHONE_OUTSIDE = "\0phone outside";
 

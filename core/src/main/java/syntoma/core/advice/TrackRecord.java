@@ -2,6 +2,7 @@ package syntoma.core.advice;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import syntoma.core.unit.Median;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -35,17 +36,12 @@ public record TrackRecord(int followed, OptionalDouble said, OptionalDouble came
                 typical(outcomes.stream()
                         .filter(o -> o.expected.isPresent() && o.measured.isPresent())
                         .mapToDouble(o -> Math.abs(Math.log(o.measured.getAsDouble() / o.expected.getAsDouble())))
-                        .sorted()
                         .toArray()));
     }
 
     /** The middle one, as a factor. */
     private static OptionalDouble typical(double[] logs) {
-        if (logs.length == 0) {
-            return OptionalDouble.empty();
-        }
-        int half = logs.length / 2;
-        return OptionalDouble.of(Math.exp(logs.length % 2 == 1 ? logs[half] : (logs[half - 1] + logs[half]) / 2));
+        return Median.ofAny(logs).stream().map(Math::exp).findFirst();
     }
 
     /** The same in words. */

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import syntoma.core.need.Transfer;
+import syntoma.core.unit.Median;
 import syntoma.core.unit.Values;
 
 /**
@@ -41,10 +42,9 @@ public record CellDay(List<Hour> hours) {
                     .flatMapToDouble(r -> figure.apply(r).stream())
                     .sorted()
                     .toArray();
-            int n = values.length;
-            return n == 0
+            return values.length == 0
                     ? Optional.empty()
-                    : Optional.of(new Spread(values[0], (values[(n - 1) / 2] + values[n / 2]) / 2, values[n - 1]));
+                    : Optional.of(new Spread(values[0], Median.of(values), values[values.length - 1]));
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import syntoma.core.unit.Median;
 
 /**
  * All that is known where it is slow.
@@ -99,12 +100,8 @@ public record Situation(
 
     /** The median of what some measurements have; empty where none has it. */
     static OptionalDouble median(List<Seen> of, Function<Seen, OptionalDouble> figure) {
-        double[] values = of.stream()
-                .flatMapToDouble(s -> figure.apply(s).stream())
-                .sorted()
-                .toArray();
-        int n = values.length;
-        return n == 0 ? OptionalDouble.empty() : OptionalDouble.of((values[(n - 1) / 2] + values[n / 2]) / 2);
+        return Median.ofAny(
+                of.stream().flatMapToDouble(s -> figure.apply(s).stream()).toArray());
     }
 
     /** How many of some measurements have a figure. */

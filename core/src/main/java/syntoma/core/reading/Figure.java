@@ -173,6 +173,11 @@ public enum Figure {
         return comparing().scale();
     }
 
+    /** The figure of a field in the API. */
+    public static Optional<Figure> ofField(String field) {
+        return Arrays.stream(values()).filter(f -> f.field.equals(field)).findFirst();
+    }
+
     /** The column of a name, in either case. */
     public static Optional<Figure> labelled(String text) {
         return Arrays.stream(values())

@@ -26,13 +26,8 @@ final class CellLines {
             Pattern.compile("(?<![\\p{L}\\p{N}])(?:LTE[- ]|NR[- ])?(?<band>[Bn][0-9]{1,3})(?![\\p{N}\\p{L}])");
     private static final Pattern BARE_WIDTH =
             Pattern.compile("(?iu)(?<![\\p{N}.,])(?<mhz>[0-9]{1,3}(?:[.,][0-9])?)\\s?MHz");
-    /** Joined carriers, as in “B3 (20 MHz) + B20 (10 MHz)”. */
-    private static final Pattern JOINED = Pattern.compile(
-            "(?<![\\p{L}\\p{N}])[Bn]?[0-9]{1,3}\\s?(?:\\([^)+]{0,24}\\)|@?\\s?[0-9.]{1,4}\\s?MHz)?\\s?\\+\\s?[Bn]?[0-9]{1,3}(?![\\p{N}\\p{L}])");
 
     private static final Stems OF_BASE = Stems.of("enb", "e-nb", "enodeb", "e-node");
-    private static final Pattern CARRIERS = Pattern.compile(
-            "(?iu)(?<!\\p{L})(?:ca|carriers?|carrier aggregation|bands?|bänder|bandes?|bandas?|träger|agrégation|active)(?!\\p{L})|(?-i)(?<!\\p{L})[Bn][0-9]{1,3}(?![\\p{N}\\p{L}])");
     private static final Pattern BASE =
             Pattern.compile("(?iu)(?<!\\p{L})e-?n(?:ode)?b(?:[ _-]?id)?\\s*[:=|]?\\s*(?<n>[0-9]{1,7})(?![0-9])");
     private static final int MOST_MHZ = 100;
@@ -149,24 +144,12 @@ final class CellLines {
 
     /** Carriers that are joined: the first is the primary one. */
     private boolean joined(Lines.Line line) {
-        if (line.text().indexOf('+') < 0
-                || !JOINED.matcher(line.text()).find()
-                || !CARRIERS.matcher(line.text()).find()) {
-            return false;
+        List<Joined> parts = Joined.in(line);
+        for (Joined part : parts) {
+            put(part.of(), CellField.BAND, part.band());
+            width(line, part.text(), part.of());
         }
-        String[] parts = line.text().split("\\+");
-        for (int i = 0; i < parts.length; i++) {
-            Optional<Figures.Taken> band = Figures.lastBand(parts[i], i == 0, line.number());
-            if (band.isPresent()) {
-                boolean leg = i > 0 && band.get().text().startsWith("n");
-                Heading of = i == 0
-                        ? new Heading(Role.PRIMARY, 0)
-                        : leg ? new Heading(Role.NR, 0) : new Heading(Role.SECONDARY, i);
-                put(of, CellField.BAND, band.get());
-                width(line, parts[i], of);
-            }
-        }
-        return true;
+        return !parts.isEmpty();
     }
 
     private static boolean hasValue(String text, Named named, List<Named> names) {

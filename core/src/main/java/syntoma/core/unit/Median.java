@@ -2,6 +2,7 @@ package syntoma.core.unit;
 
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.OptionalDouble;
 
 /** The middle of some values: of an even number of them the mean of the two in the middle. */
 public final class Median {
@@ -19,6 +20,11 @@ public final class Median {
         double[] sorted = values.clone();
         Arrays.sort(sorted);
         return (sorted[(sorted.length - 1) / 2] + sorted[sorted.length / 2]) / 2;
+    }
+
+    /** The same; empty without a value. */
+    public static OptionalDouble ofAny(double... values) {
+        return values.length == 0 ? OptionalDouble.empty() : OptionalDouble.of(of(values));
     }
 
     /** The same. */

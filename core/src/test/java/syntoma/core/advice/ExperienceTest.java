@@ -23,7 +23,7 @@ class ExperienceTest {
     private final Random random = new Random(5);
 
     private static Option option(String setup, OptionalDouble promised, OptionalDouble cap) {
-        return new Option(setup, "Tarnwave", promised, 0, cap, 0);
+        return new Option(setup, "Tarnwave", promised, 0, cap, OptionalDouble.empty());
     }
 
     private void run(Option option, long campsite, long stay, double dbm, double up) {
@@ -72,6 +72,15 @@ class ExperienceTest {
         assertEquals(9, strong.up().middle(), 3);
         assertTrue(weak.chance(UPLOAD) < 0.7 && strong.chance(UPLOAD) > 0.9);
         assertEquals(-106, weak.levelDbm(), 3);
+    }
+
+    @Test
+    void the_same_level_inside_means_more_outside() {
+        season();
+        log.add(Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -108));
+        double outside = outlook(DOME).levelDbm();
+        log.set(log.size() - 1, Past.phone(true, "Tarnwave", 100, 100, 999, DayPart.DAY, -108));
+        assertTrue(outlook(DOME).levelDbm() > outside + 4, outlook(DOME).levelDbm() + " after " + outside);
     }
 
     @Test
@@ -129,7 +138,8 @@ class ExperienceTest {
     @Test
     void a_cap_is_not_taken_for_a_bad_place() {
         Option free = option("Roof dome", OptionalDouble.of(0), OptionalDouble.empty());
-        Option held = new Option("Roof dome", "Brissa", OptionalDouble.of(0), 0, OptionalDouble.of(5), 0);
+        Option held = new Option(
+                "Roof dome", "Brissa", OptionalDouble.of(0), 0, OptionalDouble.of(5), OptionalDouble.empty());
         for (int stay = 0; stay < 10; stay++) {
             run(free, stay, stay, -85, 20);
             run(held, stay, stay, -85, 5);

@@ -84,7 +84,8 @@ class OutlookTest {
     }
 
     private static Option option(String setup, double minutes, double price) {
-        return new Option(setup, "Tarnwave", OptionalDouble.empty(), minutes, OptionalDouble.empty(), price);
+        return new Option(
+                setup, "Tarnwave", OptionalDouble.empty(), minutes, OptionalDouble.empty(), OptionalDouble.of(price));
     }
 
     private static List<String> names(List<Advised> ranked) {

@@ -14,7 +14,7 @@ class TonightTest {
     private static Advised advised(String setup, double chance) {
         Outlook.Rate rate = new Outlook.Rate(1, 0.1, 0.1, Double.POSITIVE_INFINITY);
         return new Advised(
-                new Option(setup, "Ostrel", OptionalDouble.empty(), 0, OptionalDouble.empty(), 0),
+                new Option(setup, "Ostrel", OptionalDouble.empty(), 0, OptionalDouble.empty(), OptionalDouble.empty()),
                 new Outlook(-95, 1, rate, rate, rate, 0.2),
                 chance);
     }
