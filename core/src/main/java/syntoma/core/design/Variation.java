@@ -83,12 +83,9 @@ public record Variation(Kind kind, String value) {
     }
 
     private static double metres(Kind kind, String value) {
-        try {
-            return Double.parseDouble(value.replace(',', '.'));
-        } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(
-                    kind.says + " is " + Text.quoted(value) + "; allowed are " + kind.allowed, e);
-        }
+        return Values.typed(value)
+                .orElseThrow(() -> new IllegalArgumentException(
+                        kind.says + " is " + Text.quoted(value) + "; allowed are " + kind.allowed));
     }
 
     private static List<String> bands(String value) {

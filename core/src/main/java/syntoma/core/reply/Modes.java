@@ -3,10 +3,14 @@ package syntoma.core.reply;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** What routers call the technology in use. */
 final class Modes {
     static final String NONE = "none";
+
+    /** Not the end of SINR or SNR. */
+    private static final Pattern NR = Pattern.compile("5G|(?<![A-Z])NR");
 
     private Modes() {}
 
@@ -31,7 +35,7 @@ final class Modes {
         if (t.matches(".*\\bSA\\b.*")) {
             return Optional.of("NR-SA");
         }
-        if (t.matches(".*(5G|NR).*") || t.isEmpty() && (leg || alone)) {
+        if (NR.matcher(t).find() || t.isEmpty() && (leg || alone)) {
             return Optional.of(leg || lte ? "NR-NSA" : "NR-SA");
         }
         if (t.isEmpty()) {
@@ -44,7 +48,7 @@ final class Modes {
     /** The technology of one cell: LTE, NR, UMTS or GSM. */
     static Optional<String> rat(String text) {
         String t = text.toUpperCase(Locale.ROOT);
-        if (t.matches(".*(NR|5G).*")) {
+        if (NR.matcher(t).find()) {
             return Optional.of("NR");
         }
         if (t.matches(".*(LTE|4G|E-?UTRA).*")) {

@@ -47,7 +47,7 @@ public record HoleFinder(double frontWallMm, double leftWallMm, double roofLengt
     public Outside measured(Spot spot) {
         Values.within("distance from the front", spot.x(), 0, roofLengthM, "m");
         Values.within("distance from the left", spot.y(), 0, roofWidthM, "m");
-        return new Outside(spot, roofLengthM - spot.x(), roofWidthM - spot.y(), Math.hypot(spot.x(), spot.y()));
+        return new Outside(spot, roofLengthM - spot.x(), roofWidthM - spot.y(), Spot.length(spot.x(), spot.y()));
     }
 
     /** The same point from the walls inside. */

@@ -1,7 +1,10 @@
 package syntoma.core.roof;
 
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -28,6 +31,16 @@ final class Packing {
     private static final double FINEST = 1e-5;
     private static final long SEED = 7;
 
+    /** What was reckoned last: while something is dragged over a roof, the leads stay what they are. */
+    private static final Map<List<Double>, Double> KNOWN = Collections.synchronizedMap(new LinkedHashMap<>() {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<List<Double>, Double> eldest) {
+            return size() > MOST_KNOWN;
+        }
+    });
+
+    private static final int MOST_KNOWN = 500;
+
     private final double[] radii;
 
     private Packing(double[] radii) {
@@ -44,8 +57,13 @@ final class Packing {
             throw new IllegalArgumentException(
                     "circles are " + diameters + "; allowed are 1 to " + MOST + " with a diameter above 0");
         }
-        double[] radii = diameters.stream().mapToDouble(d -> d / 2).sorted().toArray();
-        return 2 * new Packing(radii).radius();
+        List<Double> sorted = diameters.stream().sorted().toList();
+        Double known = KNOWN.get(sorted);
+        if (known == null) {
+            known = 2 * new Packing(sorted.stream().mapToDouble(d -> d / 2).toArray()).radius();
+            KNOWN.put(sorted, known);
+        }
+        return known;
     }
 
     private double radius() {
@@ -119,7 +137,7 @@ final class Packing {
     private double depth(double[] at, double within) {
         double sum = 0;
         for (int i = 0; i < radii.length; i++) {
-            double out = Math.hypot(at[2 * i], at[2 * i + 1]) + radii[i] - within;
+            double out = Spot.length(at[2 * i], at[2 * i + 1]) + radii[i] - within;
             sum += out > 0 ? out * out : 0;
             for (int j = 0; j < i; j++) {
                 double in = radii[i] + radii[j] - distance(at, i, j);
@@ -134,7 +152,7 @@ final class Packing {
         RealMatrix hessian = new Array2DRowRealMatrix(n, n);
         RealVector gradient = new ArrayRealVector(n);
         for (int i = 0; i < radii.length; i++) {
-            double away = Math.hypot(at[2 * i], at[2 * i + 1]);
+            double away = Spot.length(at[2 * i], at[2 * i + 1]);
             double out = away + radii[i] - within;
             if (out > 0 && away > 0) {
                 add(hessian, gradient, out, new int[] {2 * i, 2 * i + 1}, new double[] {
@@ -171,7 +189,7 @@ final class Packing {
     }
 
     private static double distance(double[] at, int i, int j) {
-        return Math.hypot(at[2 * i] - at[2 * j], at[2 * i + 1] - at[2 * j + 1]);
+        return Spot.length(at[2 * i] - at[2 * j], at[2 * i + 1] - at[2 * j + 1]);
     }
 
     /** The radius that holds them after they are moved apart from the middle until none overlap. */
@@ -184,7 +202,7 @@ final class Packing {
         }
         double radius = 0;
         for (int i = 0; i < radii.length; i++) {
-            radius = Math.max(radius, apart * Math.hypot(at[2 * i], at[2 * i + 1]) + radii[i]);
+            radius = Math.max(radius, apart * Spot.length(at[2 * i], at[2 * i + 1]) + radii[i]);
         }
         return radius;
     }

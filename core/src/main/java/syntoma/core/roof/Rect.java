@@ -42,12 +42,12 @@ public record Rect(double x, double y, double lengthM, double widthM) {
 
     /** From edge to edge, in m; 0 where they touch or overlap. */
     public double distanceM(Rect other) {
-        return Math.hypot(gap(x, rear(), other.x, other.rear()), gap(y, right(), other.y, other.right()));
+        return Spot.length(gap(x, rear(), other.x, other.rear()), gap(y, right(), other.y, other.right()));
     }
 
     /** From a point to the nearest edge, in m; 0 inside. */
     public double distanceM(Spot spot) {
-        return Math.hypot(gap(x, rear(), spot.x(), spot.x()), gap(y, right(), spot.y(), spot.y()));
+        return Spot.length(gap(x, rear(), spot.x(), spot.x()), gap(y, right(), spot.y(), spot.y()));
     }
 
     private static double gap(double from, double to, double otherFrom, double otherTo) {

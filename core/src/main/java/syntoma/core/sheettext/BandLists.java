@@ -134,6 +134,7 @@ final class BandLists {
                 break;
             }
             mode = next(line, i, mode);
+            listing |= mode != Mode.NONE && begins(line, i);
             boolean adjacent = line.at(i + 1).isNumber() && line.at(i + 1).start() == token.end();
             if (token.is("b", "band", "bands", "n") && (adjacent || token.is("band", "bands"))) {
                 listing = true;
@@ -154,6 +155,16 @@ final class BandLists {
         }
         String words = bands.isEmpty() ? "" : line.words(Math.max(0, first - 1), last);
         return new Listed(line, bands, words, variant(line));
+    }
+
+    /** Whether at least three bare numbers follow a technology: “LTE: 1/3/7/20”. */
+    private static boolean begins(Line line, int i) {
+        return (isTechnology(line.at(i)) || line.at(i).is(":", "|") && isTechnology(line.at(i - 1)))
+                && line.at(i + 1).isNumber()
+                && line.at(i + 2).is("/", ",")
+                && line.at(i + 3).isNumber()
+                && line.at(i + 4).is("/", ",")
+                && line.at(i + 5).isNumber();
     }
 
     private static boolean isTechnology(Token token) {

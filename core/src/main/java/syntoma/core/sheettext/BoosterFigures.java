@@ -8,16 +8,24 @@ import syntoma.core.sheettext.Amounts.Amount;
 
 /** The passbands, the gain and the output of a booster. */
 final class BoosterFigures {
+    /** A smaller one is the flatness or the range of its control. */
+    private static final double LEAST_GAIN_DB = 20;
+
     private BoosterFigures() {}
 
     static void read(List<Line> lines, List<Found> found) {
         passbands(lines, found);
         for (Line line : lines) {
             if (line.says("gain", "verstärkung")) {
-                first(line, Amounts.of(line, Amounts.DB), "gainDb", found);
+                Amounts.of(line, Amounts.DB).stream()
+                        .filter(a -> a.high() >= LEAST_GAIN_DB)
+                        .forEach(a -> add(line, a, "gainDb", found));
             }
-            if (line.says("output", "ausgang") && !line.says("uplink", "ul ")) {
-                first(line, Amounts.of(line, Amounts.DBM), "ratedOutputDbm", found);
+            if (line.says("output", "ausgang")) {
+                Amounts.of(line, Amounts.DBM).stream()
+                        .filter(a -> !isOfUplink(line, a))
+                        .findFirst()
+                        .ifPresent(a -> add(line, a, "ratedOutputDbm", found));
             }
             if (line.says("tdd")) {
                 boolean denied = line.says("no tdd", "not tdd", "without tdd", "fdd only");
@@ -29,11 +37,21 @@ final class BoosterFigures {
         }
     }
 
-    private static void first(Line line, List<Amount> amounts, String field, List<Found> found) {
-        amounts.stream()
-                .findFirst()
-                .ifPresent(
-                        a -> found.add(Found.sure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
+    private static void add(Line line, Amount a, String field, List<Found> found) {
+        found.add(Found.sure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to())));
+    }
+
+    /** Whether an amount is said of the way to the mast: by the direction before it, else by the only one that its line names. */
+    private static boolean isOfUplink(Line line, Amount a) {
+        for (int i = a.from(); i >= 0; i--) {
+            if (line.at(i).is("uplink", "ul")) {
+                return true;
+            }
+            if (line.at(i).is("downlink", "dl")) {
+                return false;
+            }
+        }
+        return (line.says("uplink") || line.has("ul")) && !line.says("downlink") && !line.has("dl");
     }
 
     private static void passbands(List<Line> lines, List<Found> found) {
@@ -80,12 +98,19 @@ final class BoosterFigures {
         Sockets.ports(List.of(line), only);
         boolean outside = line.says("outdoor", "outside", "donor");
         boolean inside = line.says("indoor", "inside", "server antenna");
-        if (outside == inside) {
+        boolean sides = outside != inside;
+        if (!sides && (outside || !line.says("connector", "anschl", "connecteur", "conector"))) {
             return;
         }
         only.stream().filter(f -> f.field().equals("ports")).findFirst().ifPresent(f -> {
             String value =
                     ((Map<?, ?>) ((List<?>) f.value()).get(0)).get("connector").toString();
+            if (!sides) {
+                for (String field : List.of("donor", "indoor")) {
+                    found.add(Found.unsure(field, value, line, f.words(), "Is it the same on both sides?"));
+                }
+                return;
+            }
             String field = outside ? "donor" : "indoor";
             boolean said = line.says("female", "male", "jack", "plug", "socket");
             found.add(

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import syntoma.core.chain.Feature;
 import syntoma.core.sheettext.Amounts.Amount;
 
@@ -78,12 +79,16 @@ final class DeviceFigures {
         }
     }
 
+    private static final Pattern NO_ESIM = Pattern.compile(
+            "(?<!\\p{L})(?:no|not|without|kein|keine|ohne|sans|pas d’|pas d'|sin|senza|ei|utan|geen)\\s?e-?sim"
+                    + "|e-?sim[^\\p{L}\\p{N}]{0,8}(?:(?:support(?:ed)?)[^\\p{L}\\p{N}]{0,4})?(?:no|not|none|nein|non|nej|ei|nee|[✗✘×❌–—-]\\s*$)(?!\\p{L})");
+
     private static void cards(Line line, List<Found> found) {
         if (!line.says("sim")) {
             return;
         }
         if (line.says("esim", "e-sim")) {
-            boolean denied = line.says("no esim", "no e-sim", "without esim", "esim: no", "esim no");
+            boolean denied = NO_ESIM.matcher(line.lower()).find();
             found.add(
                     line.says("optional", "some models", "depending")
                             ? Found.unsure("esim", !denied, line, line.text(), "Does yours take one?")
@@ -175,7 +180,7 @@ final class DeviceFigures {
                     && "abgncxe/ ,.".indexOf(line.lower().charAt(end)) >= 0) {
                 end++;
             }
-            String words = line.text().substring(from, end).strip();
+            String words = line.text().substring(from, end).replaceFirst("[\\s,./]+$", "");
             found.add(Found.unsure("wifi", words, line, words, "Is that its newest generation?"));
         }
         Amounts.of(line, Amounts.MBPS).stream()

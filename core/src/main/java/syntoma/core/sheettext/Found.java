@@ -18,6 +18,7 @@ import java.util.Objects;
  */
 public record Found(String field, Object value, String words, int line, String question, List<Object> others) {
     public Found {
+        words = words.replaceFirst("^[\\s:;,|=]+", "");
         others = List.copyOf(others);
     }
 

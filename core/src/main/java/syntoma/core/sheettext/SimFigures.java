@@ -1,10 +1,54 @@
 package syntoma.core.sheettext;
 
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import syntoma.core.sheettext.Amounts.Amount;
 
 /** What a plan gives. */
 final class SimFigures {
+    private static final Pattern NETWORK = Pattern.compile(
+            "(?iu)(?:^|[|,;]\\s*)(?:mobile |mobilfunk)?(?:network|carrier|operator|provider|netz(?:betreiber|anbieter)?|anbieter|betreiber|réseau"
+                    + "|opérateur|operador|red|operatore|rete|operatör|nät|operaattori|verkko|netwerk|aanbieder)\\s*(?:[:=|\\t]|\\s{2,})\\s*"
+                    + "(?<name>\\p{L}[^|;,\\t]{1,39})");
+    private static final String[] AFTER = {
+        "after",
+        "then",
+        "throttled",
+        "reduced",
+        "danach",
+        "dann ",
+        "gedrosselt",
+        "anschließend",
+        "ensuite",
+        "puis ",
+        "au-delà",
+        "después",
+        "luego",
+        "poi ",
+        "dopo",
+        "därefter",
+        "sedan ",
+        "jälkeen",
+        "daarna"
+    };
+    private static final String[] RESETS = {
+        "reset",
+        "renews",
+        "renewal",
+        "billing day",
+        "abrechnung",
+        "erneuer",
+        "facturation",
+        "renouvel",
+        "factura",
+        "rinnov",
+        "nollställ",
+        "förny",
+        "uusiutu",
+        "vernieuw"
+    };
+
     private SimFigures() {}
 
     static void read(List<Line> lines, List<Found> found) {
@@ -20,7 +64,7 @@ final class SimFigures {
             }
             for (Amount a : Amounts.of(line, Amounts.MBPS)) {
                 String words = line.words(a.from(), a.to());
-                boolean after = line.says("after", "then", "throttled", "reduced");
+                boolean after = line.says(AFTER);
                 found.add(
                         after
                                 ? Found.unsure(
@@ -33,7 +77,7 @@ final class SimFigures {
             if (!size.isEmpty()) {
                 found.add(Found.sure("size", size, line, line.text()));
             }
-            if (line.says("reset", "renews", "billing day")) {
+            if (line.says(RESETS)) {
                 for (Token t : line.tokens()) {
                     if (t.isNumber() && t.value() >= 1 && t.value() <= 31 && t.value() == Math.rint(t.value())) {
                         found.add(Found.sure("resetDay", t.value(), line, line.text()));
@@ -41,13 +85,9 @@ final class SimFigures {
                     }
                 }
             }
-            int carrier = line.lower().indexOf("carrier:");
-            int network = carrier >= 0 ? carrier : line.lower().indexOf("network:");
-            if (network >= 0) {
-                String rest = line.text().substring(network + 8).strip();
-                if (!rest.isEmpty()) {
-                    found.add(Found.sure("carrier", rest, line, line.text()));
-                }
+            Matcher network = NETWORK.matcher(line.text());
+            if (network.find()) {
+                found.add(Found.sure("carrier", network.group("name").strip(), line, line.text()));
             }
         }
     }

@@ -197,7 +197,8 @@ final class Sockets {
                 .replace("rg5", "rg-5")
                 .replace("rg1", "rg-1")
                 .replace("rg3", "rg-3")
-                .replace("rg6", "rg-6");
+                .replace("rg6", "rg-6")
+                .replaceAll("(?<=\\d) class", "-class");
         Optional<String> named = CableClass.all().stream()
                 .map(CableClass::name)
                 .filter(name -> plain.contains(name.toLowerCase(Locale.ROOT)))

@@ -95,6 +95,7 @@ final class CellLines {
         String time = Figures.time(text);
         boolean begins = names.get(0).role().isPresent();
         Heading last = cell;
+        Heading ofBand = cell;
         for (int i = 0; i < names.size(); i++) {
             Named named = names.get(i);
             int end = i + 1 < names.size() ? names.get(i + 1).from() : text.length();
@@ -104,6 +105,7 @@ final class CellLines {
                             : inLine(role, named.count(), cell))
                     .orElse(begins ? last : cell);
             last = to;
+            ofBand = named.field() == CellField.BAND || named.field() == CellField.ARFCN ? to : ofBand;
             Figures.after(
                             named.field(),
                             text.substring(named.to(), end),
@@ -112,7 +114,7 @@ final class CellLines {
                             warnings)
                     .ifPresent(value -> put(to, named.field(), value.at(time)));
         }
-        unnamed(line, names, cell);
+        unnamed(line, names, ofBand);
     }
 
     /** Cells of a role under one heading come one after another: what says once more which it is begins the next. */

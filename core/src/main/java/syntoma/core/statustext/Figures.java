@@ -35,12 +35,12 @@ final class Figures {
             ANY_CASE);
     private static final Pattern WORD = Pattern.compile("^[\\s:=|>#\\-]*(?<word>[A-Za-z0-9][A-Za-z0-9 _./-]{0,30})");
     private static final Pattern IDENTITY = Pattern.compile(
-            "^[\\s:=|>#\\-]*(?:\\(?(?:hex|dec)\\)?\\s*)?(?<word>0x[0-9A-Fa-f]{1,9}|[0-9A-Fa-f]{1,11})(?![0-9A-Za-z])");
+            "^[\\s:=|>#\\-]*(?:\\(?(?:hex|dec)\\)?\\s*)?(?<word>0[xX][0-9A-Fa-f]{1,9}|[0-9A-Fa-f]{1,11})(?![0-9A-Za-z])");
     private static final Pattern BAND = Pattern.compile(
-            "^[\\s:=|>#(\\-]*(?:(?:LTE|NR|5G|4G|E-?UTRA(?:N)?)[-_ ]{0,2})?(?:BAND[-_ ]?)?(?<band>[BbNn]?[0-9]{1,3})(?![0-9.,]*\\s?[MmKkGg][Hh]z)(?![0-9])",
+            "^[\\s:=|>#(\\-]*(?:(?:LTE|NR|5G|4G|E-?UTRA(?:N)?)[-_ ]{0,2})?(?:BAND[-_ ]?)?(?<band>[BbNn]?[0-9]{1,3})(?![0-9.,]*\\s?[MmKkGg][Hh][Zz])(?![0-9])",
             ANY_CASE);
     private static final Pattern BARE_BAND =
-            Pattern.compile("(?<![\\p{L}\\p{N}.,])(?<band>[Bn]?[0-9]{1,3})(?![0-9.,]|\\s?[MmGg][Hh]z|\\p{L})");
+            Pattern.compile("(?<![\\p{L}\\p{N}.,])(?<band>[Bn]?[0-9]{1,3})(?![0-9.,]|\\s?[MmGg][Hh][Zz]|\\p{L})");
     private static final Pattern FIRST = Pattern.compile("(?<n>[0-9]{1,7}(?:[.,][0-9]{1,2})?)\\s?(?<unit>[kM]Hz)?");
     private static final Set<String> OF_NOW =
             Set.of("now", "curr", "cur", "current", "last", "latest", "aktuell", "actuel", "actuelle", "actual", "nu");

@@ -15,7 +15,7 @@ import syntoma.core.statustext.Names.Heading;
 record Joined(Heading of, Figures.Taken band, String text) {
     /** As in “B3 (20 MHz) + B20 (10 MHz)”. */
     private static final Pattern JOINED = Pattern.compile(
-            "(?<![\\p{L}\\p{N}])[Bn]?[0-9]{1,3}\\s?(?:\\([^)+]{0,24}\\)|@?\\s?[0-9.]{1,4}\\s?MHz)?\\s?\\+\\s?[Bn]?[0-9]{1,3}(?![\\p{N}\\p{L}])");
+            "(?<![\\p{L}\\p{N}])[Bn]?[0-9]{1,3}\\s?(?:\\([^)+]{0,24}\\)|@?\\s?[0-9.]{1,4}\\s?(?i:MHz))?\\s?\\+\\s?[Bn]?[0-9]{1,3}(?![\\p{N}\\p{L}])");
 
     private static final Pattern CARRIERS = Pattern.compile(
             "(?iu)(?<!\\p{L})(?:ca|carriers?|carrier aggregation|bands?|bänder|bandes?|bandas?|träger|agrégation|active)(?!\\p{L})|(?-i)(?<!\\p{L})[Bn][0-9]{1,3}(?![\\p{N}\\p{L}])");

@@ -3,7 +3,12 @@ package syntoma.core.statustext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import syntoma.core.band.Band;
+import syntoma.core.band.Bands;
 
 /** A text in lines as they are read: without what is no text, with one kind of minus and one kind of space. */
 final class Lines {
@@ -11,14 +16,23 @@ final class Lines {
     private static final int LONGEST = 2_000;
 
     private static final int MOST = 20_000;
+    private static final Set<String> NAMES =
+            Bands.all().stream().map(Band::name).collect(Collectors.toUnmodifiableSet());
     private static final List<String> UNSHOWN = List.of("script", "style");
     private static final Pattern BREAKS = Pattern.compile("(?i)<(?:br|/tr|/p|/div|/li|/h[1-6]|/dt|/dd)\\b[^>]{0,200}>");
     private static final Pattern CELLS = Pattern.compile("(?i)</(?:td|th)>");
     private static final Pattern TAGS = Pattern.compile("<[a-zA-Z/!][^<>]{0,2000}>");
 
+    /** What stands before a line of a list, or of a text that is quoted. */
+    private static final Pattern BULLET = Pattern.compile("^(?:[•‣▪●○◦*·>»-]\\s+)+(?=[\\p{L}\\[(\"])");
+
     private static final Pattern BRACES = Pattern.compile("[{}]");
     private static final Pattern LEADING = Pattern.compile("^[\\s,]+");
     private static final Pattern QUOTES = Pattern.compile("[\"{}]");
+
+    /** A band in the other letter case, standing alone; not the half of a hardware address. */
+    private static final Pattern BAND =
+            Pattern.compile("(?<![^\\s(+,/:=\\[@|-])(?<![0-9a-fA-F]{2}:)(?:b|N)[1-9][0-9]{0,2}(?![^\\s)+,/\\]@|;])");
 
     private Lines() {}
 
@@ -90,6 +104,36 @@ final class Lines {
         return small.toString();
     }
 
+    /** Bands as the field writes them: a page in capitals has N78, one in small letters b20. */
+    private static String banded(String text) {
+        if (!hasBand(text)) {
+            return text;
+        }
+        return BAND.matcher(text).replaceAll(found -> {
+            String band = found.group();
+            String name = (band.charAt(0) == 'N' ? "n" : "B") + band.substring(1);
+            return NAMES.contains(name) ? name : Matcher.quoteReplacement(band);
+        });
+    }
+
+    /** Looks for one before a pattern does: most lines have none. */
+    private static boolean hasBand(String text) {
+        for (int i = 0; i + 1 < text.length(); i++) {
+            char c = text.charAt(i);
+            if ((c == 'b' || c == 'N') && Character.isDigit(text.charAt(i + 1))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Without what stands before a line of a list. */
+    private static String unlisted(String text) {
+        return text.isEmpty() || Character.isLetterOrDigit(text.charAt(0))
+                ? text
+                : BULLET.matcher(text).replaceFirst("");
+    }
+
     private static String plain(String line) {
         StringBuilder out = new StringBuilder();
         String text = line.indexOf('&') < 0
@@ -114,7 +158,7 @@ final class Lines {
                 out.append(c);
             }
         }
-        String plain = out.toString().strip();
+        String plain = banded(unlisted(out.toString().strip()));
         // a terminal's answer keeps its quotes; elsewhere they only stand around names and values
         return plain.startsWith("+")
                 ? plain

@@ -201,7 +201,7 @@ final class Names {
             ANY_CASE);
     private static final Pattern MODE = Pattern.compile(
             "(?<!\\p{L})(?:network (?:type|mode)|(?:system |service )?mode|sysmode|(?:access |radio )?tech(?:nology)?|rat|act|connection(?: type)?"
-                    + "|connected (?:to|via)|netz(?:typ|modus|art)|verbindung(?:sart)?|technologie|type de (?:réseau|connexion)|tipo de (?:red|conexión)"
+                    + "|connected (?:to|via)|netz(?:typ|modus|art)|verbindung(?:sart)?|technologie|technik|teknik|type de (?:réseau|connexion)|tipo de (?:red|conexión)"
                     + "|tecnología|registration|registered|status|state|verkkotyyppi)\\s*(?:[:=]|\\t|\\||\\s)\\s*(?<value>[^,;|\\t]{2,40})",
             ANY_CASE);
 
@@ -299,6 +299,11 @@ final class Names {
             return Optional.empty();
         }
         Matcher m = MODE.matcher(line);
-        return m.find() ? Optional.of(m.group("value").strip()) : Optional.empty();
+        return m.find()
+                ? Optional.of(NEXT.matcher(m.group("value")).replaceFirst("").strip())
+                : Optional.empty();
     }
+
+    /** The next name in a line of names and values. */
+    private static final Pattern NEXT = Pattern.compile("\\s+[\\p{L}_][\\p{L}\\p{N}_-]*\\s?[:=].*$");
 }

@@ -17,15 +17,15 @@ import syntoma.core.trial.Outcome;
 /** The speeds and latencies that lines say, in the units that they say. */
 final class SpeedLines {
     private static final int ANY_CASE = Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE;
-    private static final String DOWN =
+    static final String DOWN =
             "down(?:load(?:ed|ing)?|link|stream)?|dl|descarga|bajada|télécharg\\p{L}*|descendant|réception|herunter(?:laden)?|empfang"
                     + "|nedladdning|lataus(?:nopeus)?|scaricamento|↓|⬇|▼";
-    private static final String UP =
+    static final String UP =
             "up(?:load(?:ed|ing)?|link|stream)?|ul|subida|carga|envoi|montant|émission|hoch(?:laden)?|senden|uppladdning|lähetys(?:nopeus)?"
                     + "|caricamento|↑|⬆|▲";
     private static final String NUMBER = "(?<n>[0-9]{1,6}(?:[.,][0-9]{1,3})?)";
-    private static final String RATE =
-            "(?<unit>[kKmMgG]i?(?:bit|bits|b|B|o|byte|bytes|oct|Bit|Bits|Byte|Bytes|Bps|bps)(?:\\s?/\\s?s(?:ec)?|ps|\\.s)?)";
+    static final String UNIT = "[kKmMgG]i?(?:(?i:bits?|bytes?|bps|oct)|[bBoO])(?:\\s?/\\s?[sS](?i:ec)?|(?i:ps)|\\.s)?";
+    private static final String RATE = "(?<unit>" + UNIT + ")";
 
     private static final Pattern AFTER = Pattern.compile("(?iu)(?<![\\p{L}])(?:(?<down>" + DOWN + ")|(?<up>" + UP
             + "))(?![\\p{L}])(?-i)[^0-9\\n]{0,30}?" + NUMBER + "\\s?" + RATE);
@@ -36,8 +36,17 @@ final class SpeedLines {
     private static final Pattern BOTH =
             Pattern.compile("(?iu)(?:down(?:load)?)\\s?[/&+]\\s?(?:up(?:load)?)(?-i)[^0-9\\n]{0,12}"
                     + "(?<n>[0-9]{1,6}(?:[.,][0-9]{1,3})?)\\s?(?<first>"
-                    + "[kKmMgG](?:bit|bits|b|B|o|Bps|bps)(?:/s|ps)?)?\\s?[/|,]\\s?"
+                    + "[kKmMgG](?:(?i:bits?|bps)|[bBoO])(?:/[sS]|(?i:ps))?)?\\s?[/|,]\\s?"
                     + "(?<n2>[0-9]{1,6}(?:[.,][0-9]{1,3})?)\\s?" + RATE);
+
+    private static final String PAIR =
+            "(?iu)(?:" + DOWN + ")(?-i)[^0-9\\n\\p{L}]{0,4}(?<n>[0-9]{1,6}(?:[.,][0-9]{1,3})?)"
+                    + "\\s?[,;/|]?\\s?(?iu)(?:" + UP + ")(?-i)[^0-9\\n\\p{L}]{0,4}(?<n2>[0-9]{1,6}(?:[.,][0-9]{1,3})?)";
+
+    /** One unit for two named rates, behind or before them: “DL 54 UL 8 (Mbps)”. */
+    private static final List<Pattern> ONE_UNIT = List.of(
+            Pattern.compile("(?<!\\p{L})" + PAIR + "\\s?[(\\[]?\\s?" + RATE),
+            Pattern.compile("[(\\[]?" + RATE + "[)\\]]?\\s?[:=]?\\s?(?<!\\p{L})" + PAIR));
 
     private static final Stems OF_SPEED = Stems.of(
             "b/s", "bps", "bit", "byte", "o/s", " ms", "ms)", "ms]", "0ms", "1ms", "2ms", "3ms", "4ms", "5ms", "6ms",
@@ -56,15 +65,26 @@ final class SpeedLines {
     /** What stands in brackets beside a rate says how much was moved for it. */
     private static final Pattern ASIDE = Pattern.compile("\\([^()]{0,60}\\)");
 
+    static final String LATENCY_NAME =
+            "(?:(?:idle|unloaded|loaded|download|upload|down|up|dl|ul|working)[- ]{0,2})?(?:ping|latency|latence|latenz(?:zeit)?"
+                    + "|latencia|rtt|round[- ]?trip(?: time)?|viive|svarstid|response time|responsiveness|idle|loaded)";
+
     private static final Pattern LATENCY = Pattern.compile(
-            "(?<!\\p{L})(?<name>(?:(?:idle|unloaded|loaded|download|upload|down|up|dl|ul|working)[- ]{0,2})?(?:ping|latency|latence|latenz(?:zeit)?"
-                    + "|latencia|rtt|round[- ]?trip(?: time)?|viive|svarstid|response time|responsiveness|idle|loaded))(?!\\p{L})"
+            "(?<!\\p{L})(?<name>" + LATENCY_NAME + ")(?!\\p{L})"
                     + "(?:(?<what>[^0-9\\n]{0,40}?)(?<n>[0-9]{1,5}(?:[.,][0-9]{1,3})?)\\s?(?<unit>ms|msec|s)(?!\\p{L})"
                     + "|\\s?[(\\[]\\s?ms\\s?[)\\]]\\s?[:=|\\t]?\\s?(?<inName>[0-9]{1,5}(?:[.,][0-9]{1,3})?))",
             ANY_CASE);
     private static final Pattern BEFORE_PING = Pattern.compile(
             "(?<n>[0-9]{1,5}(?:[.,][0-9]{1,3})?)\\s?ms\\s{0,2}(?:idle |unloaded )?(?:ping|latency|latence|latenz|latencia|rtt|idle)(?!\\p{L})",
             ANY_CASE);
+    /** Of several pings the mean counts, as their statistics have it. */
+    private static final Pattern MEAN = Pattern.compile(
+            "(?<!\\p{L})(?:average|avg|mean|mittelwert|durchschnitt|moyenne|media|medel)\\s?[:=]\\s?(?<n>[0-9]{1,5}(?:[.,][0-9]{1,3})?)\\s?ms(?!\\p{L})",
+            ANY_CASE);
+
+    private static final Pattern LEAST_AND_MOST = Pattern.compile("min.{1,40}max", ANY_CASE);
+    private static final Pattern PING =
+            Pattern.compile("(?<!\\p{L})(?:ping|latency|latence|latenz|latencia|rtt)(?!\\p{L})", ANY_CASE);
     private static final Pattern JITTER =
             Pattern.compile("(?<!\\p{L})(?:jitter|gigue|fluctuación)(?!\\p{L})", ANY_CASE);
     private static final Pattern FAILED = Pattern.compile(
@@ -79,13 +99,23 @@ final class SpeedLines {
     /** Figures that are rounded differently are one. */
     private static final double SAME = 0.02;
 
+    private static final double BITS_OF_A_BYTE = 8;
+
+    /** A unit whose B alone says whether it is bits or bytes. */
+    private static final Pattern B = Pattern.compile("[KMG]I?B(?:\\s?/\\s?S(?:EC)?)?");
+
     private final List<Warning> warnings;
+    private final boolean isLoud;
     private final Map<Figure, Said> said = new EnumMap<>(Figure.class);
     private final Set<Figure> doubted = EnumSet.noneOf(Figure.class);
     private int at;
 
-    SpeedLines(List<Warning> warnings) {
+    /**
+     * @param isLoud whether all of the text is in capitals
+     */
+    SpeedLines(List<Warning> warnings, boolean isLoud) {
         this.warnings = warnings;
+        this.isLoud = isLoud;
     }
 
     /** Reads a line; adds what is doubtful of it. */
@@ -111,9 +141,17 @@ final class SpeedLines {
         if (both.find()) {
             String unit = both.group("unit");
             String first = both.group("first") == null ? unit : both.group("first");
-            first(Figure.DOWN_MBPS, mbps(both.group("n"), first));
-            first(Figure.UP_MBPS, mbps(both.group("n2"), unit));
+            rate(Figure.DOWN_MBPS, both.group("n"), first);
+            rate(Figure.UP_MBPS, both.group("n2"), unit);
             return;
+        }
+        for (Pattern one : ONE_UNIT) {
+            Matcher pair = one.matcher(text);
+            if (pair.find()) {
+                rate(Figure.DOWN_MBPS, pair.group("n"), pair.group("unit"));
+                rate(Figure.UP_MBPS, pair.group("n2"), pair.group("unit"));
+                return;
+            }
         }
         Matcher rate = A_RATE.matcher(text);
         Matcher name = A_NAME.matcher(text);
@@ -128,11 +166,15 @@ final class SpeedLines {
         }
     }
 
+    /** Whether a line names a rate that is no speed, or how much a latency jitters. */
+    static boolean isOfElse(String text) {
+        return NO_SPEED.matcher(text).find() || JITTER.matcher(text).find();
+    }
+
     private boolean rates(Matcher m) {
         boolean found = false;
         while (m.find()) {
-            double rate = mbps(m.group("n"), m.group("unit"));
-            first(m.group("down") != null ? Figure.DOWN_MBPS : Figure.UP_MBPS, rate);
+            rate(m.group("down") != null ? Figure.DOWN_MBPS : Figure.UP_MBPS, m.group("n"), m.group("unit"));
             found = true;
         }
         return found;
@@ -143,6 +185,12 @@ final class SpeedLines {
         if (before.find()) {
             double ms = Double.parseDouble(before.group("n").replace(',', '.'));
             first(Figure.IDLE_MS, ms);
+            return;
+        }
+        Matcher mean = MEAN.matcher(text);
+        if (mean.find()
+                && (PING.matcher(text).find() || LEAST_AND_MOST.matcher(text).find())) {
+            first(Figure.IDLE_MS, Double.parseDouble(mean.group("n").replace(',', '.')));
             return;
         }
         Matcher m = LATENCY.matcher(text);
@@ -165,17 +213,35 @@ final class SpeedLines {
         }
     }
 
-    /** A rate in Mb/s: a capital B, an octet and a byte are eight bits. */
+    /** Where all is in capitals, a capital B says nothing: it is asked, and taken for bits, as most pages have them. */
+    private void rate(Figure figure, String number, String unit) {
+        if (!isLoud || !B.matcher(unit).matches()) {
+            first(figure, mbps(number, unit));
+            return;
+        }
+        double bits = mbps(number, unit.replace('B', 'b'));
+        first(figure, bits);
+        if (doubted.add(figure) && warnings.size() < Warning.MOST) {
+            warnings.add(new Warning(
+                    Warning.Code.AMBIGUOUS,
+                    number + " " + unit + " may be bits or bytes, since all of the text is in capitals",
+                    at,
+                    Optional.of(new Warning.Doubt(figure.field(), List.of(said(bits), said(bits * BITS_OF_A_BYTE))))));
+        }
+    }
+
+    /** A rate in Mb/s: a capital B, an octet and a byte are eight bits; MBPS is how a heading in capitals writes Mbps. */
     private static double mbps(String number, String unit) {
         double value = Double.parseDouble(number.replace(',', '.'));
         char scale = Character.toLowerCase(unit.charAt(0));
         boolean binary = unit.length() > 1 && unit.charAt(1) == 'i';
         String rest = unit.substring(binary ? 2 : 1);
-        boolean bytes = rest.startsWith("B") && !rest.toLowerCase(Locale.ROOT).startsWith("bit")
-                || rest.startsWith("o")
-                || rest.toLowerCase(Locale.ROOT).startsWith("byte");
+        String small = rest.toLowerCase(Locale.ROOT);
+        boolean bytes = small.startsWith("o")
+                || small.startsWith("byte")
+                || rest.startsWith("B") && !small.startsWith("bit") && !rest.equals("BPS");
         double base = binary ? 1_024 : 1_000;
-        double bits = value * Math.pow(base, scale == 'k' ? 1 : scale == 'm' ? 2 : 3) * (bytes ? 8 : 1);
+        double bits = value * Math.pow(base, scale == 'k' ? 1 : scale == 'm' ? 2 : 3) * (bytes ? BITS_OF_A_BYTE : 1);
         return bits / 1e6;
     }
 

@@ -33,7 +33,7 @@ public record StatusText(
         List<Source> sources) {
     private static final Pattern BARS = Pattern.compile(
             "(?iu)(?:[0-9]\\s?(?:of|/|von|sur|de|av)\\s?[0-9]\\s?(?:bars?|balken|barres|barras|staplar|palkkia))|(?<!\\p{L})(?:bars?|balken|barres|barras)\\s*"
-                    + "[:=]?\\s*[0-9](?![0-9])|signal(?:stärke| ?strength| ?quality)?\\s*[:=]?\\s*[0-9]{1,3}\\s?%|[▂▃▄▅▆▇█]{2,}|[●■]{1,5}[○□]{1,5}");
+                    + "[:=]?\\s*[0-9](?![0-9])|signal(?:stärke| ?strength| ?quality)?\\s*[:=|]?\\s*[0-9]{1,3}\\s?%|[▂▃▄▅▆▇█]{2,}|[●■]{1,5}[○□]{1,5}");
     private static final Stems OF_BARS =
             Stems.of("bar", "balken", "staplar", "palkk", "signal", "▂", "▃", "▄", "▅", "▆", "▇", "█", "●", "■");
     /** What the standard answers of a terminal say. */
@@ -53,12 +53,12 @@ public record StatusText(
     public static StatusText read(String text) {
         List<Warning> warnings = new ArrayList<>();
         List<String> answers = new ArrayList<>();
-        SpeedLines speeds = new SpeedLines(warnings);
         CellLines cells = new CellLines(warnings);
         Optional<Integer> bars = Optional.empty();
         List<Lines.Line> lines = Lines.of(text);
+        SpeedLines speeds = new SpeedLines(warnings, text.chars().noneMatch(Character::isLowerCase));
         List<Source> sources = new ArrayList<>();
-        for (Lines.Line line : lines) {
+        for (Lines.Line line : Apart.joined(lines)) {
             if (line.text().startsWith("+") && AT.matcher(line.text()).matches()) {
                 answers.add(line.text().replaceFirst("\\s?:", ":"));
                 SAID_BY.getOrDefault(

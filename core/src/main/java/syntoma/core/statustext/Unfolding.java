@@ -34,6 +34,19 @@ final class Unfolding {
             "(?i)^[^0-9]{3,40}?(?<value>-\\s?[0-9]{1,3}(?:[.,][0-9]{1,2})?|[0-9]{1,2}(?:[.,][0-9]{1,2})?)\\s*(?<unit>dBm?)?\\s*"
                     + "\\((?<name>RSRP|RSRQ|RSSI|SINR|SNR)\\)\\s*$");
 
+    static final String NAME = "RSRP|RSRQ|RSSI|SINR|SNR|PCI|E?ARFCN|band(?:width)?|frequenzband|bande|banda|cell id";
+    private static final int LONGEST_NAMED = 120;
+    private static final Stems OF_ROLE = Stems.of("lte", "4g", "5g", "nr");
+
+    /** Of which leg a figure is stands behind its name: “Band 5G: n78”, “RSRP (LTE) = -98 dBm”. */
+    private static final Pattern ROLE_BEHIND = Pattern.compile("(?i)^(?:[^:=]{0,24}[\\s(])?(?<name>" + NAME
+            + ")\\)?\\s?[(\\[]?(?<rat>LTE|4G|5G(?: ?NR)?|NR)[)\\]]?(?:\\s?[:=|]|\\t| {2,})\\s*(?<rest>.+)$");
+
+    /** Of which leg each of two values is stands behind it: “RSRP: -98 dBm (LTE), -104 dBm (5G)”. */
+    private static final Pattern BOTH = Pattern.compile("(?i)^(?:[^:=]{0,24}[\\s(])?(?<name>" + NAME
+            + ")\\)?(?:\\s?[:=|]|\\t| {2,})\\s*(?<lte>[^(),;|]{1,24})\\((?:LTE|4G)\\)\\s?[,;/|]?\\s?"
+            + "(?<nr>[^(),;|]{1,24})\\((?:5G(?: ?NR)?|NR)\\)[ |,]*$");
+
     private int now = -1;
     private int width;
 
@@ -54,6 +67,12 @@ final class Unfolding {
             if (behind.matches()) {
                 text = behind.group("name") + ": " + behind.group("value") + " "
                         + (behind.group("unit") == null ? "dB" : behind.group("unit"));
+            }
+        }
+        if (text.length() < LONGEST_NAMED && OF_ROLE.in(line.lower())) {
+            Matcher named = ROLE_BEHIND.matcher(text);
+            if (named.matches()) {
+                text = named.group("rat") + " " + named.group("name") + ": " + named.group("rest");
             }
         }
         return text.equals(line.text()) ? line : with(line, text);
@@ -92,6 +111,14 @@ final class Unfolding {
     }
 
     private static List<Lines.Line> beside(Lines.Line line) {
+        if (line.text().indexOf(')') > 0 && OF_ROLE.in(line.lower())) {
+            Matcher both = BOTH.matcher(line.text());
+            if (both.matches()) {
+                return List.of(
+                        with(line, "LTE " + both.group("name") + ": " + both.group("lte")),
+                        with(line, "NR " + both.group("name") + ": " + both.group("nr")));
+            }
+        }
         if (line.text().indexOf('|') < 0
                 && line.text().indexOf('/') < 0
                 && line.text().indexOf(';') < 0) {

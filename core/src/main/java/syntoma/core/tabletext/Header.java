@@ -1,7 +1,10 @@
 package syntoma.core.tabletext;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
 
 /**
  * The headings of a table: mostly its first row; but a title may stand above them, and a row of units or of finer headings
@@ -13,6 +16,8 @@ import java.util.List;
 public record Header(int rows, List<String> headings) {
     /** Rows among which it is looked for. Chosen: a title, who wrote it, when, and an empty row or two. */
     public static final int LOOKED_AT = 8;
+
+    private static final Pattern FIGURE = Pattern.compile("^[^\\p{L}]*\\d");
 
     /** A table of measurements has at least a time, a figure, and one column more. */
     private static final int LEAST_CELLS = 3;
@@ -30,13 +35,15 @@ public record Header(int rows, List<String> headings) {
         if (filled(first.get(at)) < LEAST_CELLS || !isOfWords(first.get(at))) {
             return new Header(1, first.get(0));
         }
-        List<String> headings = first.get(at);
+        List<String> headings = at > 0 && filled(first.get(at - 1)) > 1 && repeats(first.get(at))
+                ? joinedFrom(first.get(at - 1), first.get(at))
+                : first.get(at);
         if (at + 1 < first.size()) {
             List<String> next = first.get(at + 1);
             if (holdsUnits(next)) {
                 return new Header(at + 2, joined(headings, next));
             }
-            if (filled(next) > filled(headings) && next.stream().noneMatch(Header::hasDigit)) {
+            if (filled(next) > filled(headings) && next.stream().noneMatch(Header::hasDigit) || areKnown(next)) {
                 return new Header(at + 2, joinedFrom(headings, next));
             }
         }
@@ -47,9 +54,19 @@ public record Header(int rows, List<String> headings) {
         return cells.stream().filter(cell -> !cell.isBlank()).count();
     }
 
-    /** Headings are words; a row of figures is none. */
+    /** Headings are words, some with a number behind them; a row of figures is none. */
     private static boolean isOfWords(List<String> cells) {
-        return 2 * cells.stream().filter(Header::hasDigit).count() < filled(cells);
+        return 2 * cells.stream().filter(cell -> FIGURE.matcher(cell).find()).count() < filled(cells);
+    }
+
+    /** Names of figures under names of antennas or runs, which no row of a log holds. */
+    private static boolean areKnown(List<String> cells) {
+        List<String> filled = cells.stream().filter(cell -> !cell.isBlank()).toList();
+        return filled.size() >= 2
+                && filled.stream()
+                        .map(Heading::of)
+                        .allMatch(h -> h.figure().isPresent() && h.rest().isEmpty())
+                && filled.stream().noneMatch(Header::hasDigit);
     }
 
     private static boolean hasDigit(String cell) {
@@ -74,13 +91,33 @@ public record Header(int rows, List<String> headings) {
         return List.copyOf(joined);
     }
 
-    /** The finer headings, where there are none those above them. */
+    /**
+     * The finer headings, where there are none those above them. Where the finer ones say the same over and over, the one above
+     * says of what: it stands over the first of them.
+     */
     private static List<String> joinedFrom(List<String> above, List<String> finer) {
+        int last = lastRepeated(finer);
         List<String> joined = new ArrayList<>();
+        String over = "";
         for (int i = 0; i < Math.max(above.size(), finer.size()); i++) {
             String own = i < finer.size() ? finer.get(i).strip() : "";
-            joined.add(own.isEmpty() && i < above.size() ? above.get(i).strip() : own);
+            String top = i < above.size() ? above.get(i).strip() : "";
+            over = top.isEmpty() ? over : top;
+            joined.add(own.isEmpty() ? top : i <= last ? (over + " " + own).strip() : own);
         }
         return List.copyOf(joined);
+    }
+
+    private static boolean repeats(List<String> cells) {
+        return lastRepeated(cells) >= 0;
+    }
+
+    /** Where the last of the cells stands that say what another one says; below 0 where none does. */
+    private static int lastRepeated(List<String> cells) {
+        List<String> plain = cells.stream().map(Heading::words).toList();
+        return IntStream.range(0, plain.size())
+                .filter(i -> !plain.get(i).isEmpty() && Collections.frequency(plain, plain.get(i)) > 1)
+                .max()
+                .orElse(-1);
     }
 }

@@ -1,11 +1,18 @@
 package syntoma.core.tabletext;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import syntoma.core.reading.Figure;
+import syntoma.core.reading.Measure.Kind;
 import syntoma.core.unit.Table;
 
 /**
@@ -14,12 +21,28 @@ import syntoma.core.unit.Table;
  * @param use of its column: the note where it says nothing that is known, left out where it is called after bars
  * @param figure of a column that holds one
  * @param unit that it names
+ * @param known the words that say so
+ * @param rest what stands beside them: “Dome” of “Dome DL (Mbps)”, “2” of “Run 2 DL”; empty where nothing does
  */
-record Heading(Column.Use use, Optional<Figure> figure, Quantity unit) {
+record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String known, String rest) {
     /** Words of the longest name there is. */
     private static final int LONGEST_NAME = 4;
 
+    /** A name with the word behind it that qualifies it, where nothing stands between: DOWNLOADSPEED. */
+    private static final Pattern RUN_TOGETHER =
+            Pattern.compile("(?<name>\\p{L}{2,}?)(?:speed|rate|level|strength|name|mbps|mbits?|dbm|db|ms)");
+
+    /** An s at the end, which is no plural: “rtt_s”. */
+    private static final Pattern IN_SECONDS = Pattern.compile("(?i)[\\s_]s$");
+
+    /** An amount of data, which no figure is: “Data down (MB)”, “Upload (GB)”. “Down (MB)” alone is a rate to those who write so. */
+    private static final Pattern AMOUNT = Pattern.compile(
+            "(?i)[(\\[]\\s*g(?:i?b|byte|o)\\s*[)\\]]|(?:data|usage|used|volume|daten|verbrauch|données|datos)\\P{L}.*[(\\[]\\s*m(?:i?b|byte|o)\\s*[)\\]]");
+
     private static final Map<String, String> NAMES = new HashMap<>();
+
+    private static final Set<String> MEASURED =
+            Figure.numbers().stream().map(Figure::name).collect(Collectors.toUnmodifiableSet());
 
     static {
         for (String[] row : Table.rows(Heading.class, "headings.csv")) {
@@ -36,28 +59,96 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit) {
     /** Reads a heading, such as “Download (MB/s)”, “Signal [dBm]” or “DL Mbit/s”. */
     static Heading of(String text) {
         List<String> words = List.of(words(text).split(" "));
-        Quantity unit = unit(text);
-        // the longest run of words that is known; what stands around it qualifies it, or is its unit
-        for (int length = Math.min(words.size(), LONGEST_NAME); length > 0; length--) {
-            for (int start = 0; start + length <= words.size(); start++) {
-                String run = String.join(" ", words.subList(start, start + length));
-                // the first of several runs side by side: DL1, DL2, DL3
-                String named = NAMES.getOrDefault(run, NAMES.get(run.replaceFirst("\\d$", "")));
-                if (named != null) {
-                    return named(named, unit);
-                }
-            }
+        Known found = Known.in(words);
+        if (found == null || found.isMeasured() && AMOUNT.matcher(text).find()) {
+            return new Heading(Column.Use.NOTE, Optional.empty(), unit(text), "", Beside.of(text, words));
         }
-        return new Heading(Column.Use.NOTE, Optional.empty(), unit);
+        List<String> others = new ArrayList<>(words.subList(0, found.start));
+        others.addAll(words.subList(found.start + found.length, words.size()));
+        if (!found.number.isEmpty()) {
+            others.add(found.number);
+        }
+        return named(
+                found.meaning,
+                unit(text),
+                IN_SECONDS.matcher(text.strip()).find(),
+                String.join(" ", words.subList(found.start, found.start + found.length)),
+                Beside.of(text, others));
     }
 
-    private static Heading named(String name, Quantity unit) {
-        return switch (name) {
-            case "DATE" -> new Heading(Column.Use.DATE, Optional.empty(), unit);
-            case "CLOCK" -> new Heading(Column.Use.CLOCK, Optional.empty(), unit);
-            case "BARS" -> new Heading(Column.Use.LEFT_OUT, Optional.empty(), unit);
-            default -> new Heading(Column.Use.FIGURE, Optional.of(Figure.valueOf(name)), unit);
-        };
+    /** The longest run of words that is known; what stands around it qualifies it, or is its unit. */
+    private record Known(String meaning, int start, int length, String number) {
+        static @Nullable Known in(List<String> words) {
+            for (int length = Math.min(words.size(), LONGEST_NAME); length > 0; length--) {
+                Known found = null;
+                for (int start = 0; start + length <= words.size(); start++) {
+                    Known known = at(words, start, length);
+                    // of several what is measured, before what it was measured with: Mast DL
+                    if (known != null
+                            && (found == null || !found.isMeasured() && !found.isMoment() && known.isMeasured())) {
+                        found = known;
+                    }
+                }
+                if (found != null) {
+                    return found;
+                }
+            }
+            for (int i = 0; i < words.size(); i++) {
+                Matcher run = RUN_TOGETHER.matcher(words.get(i));
+                if (run.matches() && NAMES.containsKey(run.group("name"))) {
+                    return new Known(NAMES.get(run.group("name")), i, 1, "");
+                }
+            }
+            return null;
+        }
+
+        private static @Nullable Known at(List<String> words, int start, int length) {
+            String run = String.join(" ", words.subList(start, start + length));
+            if (NAMES.containsKey(run)) {
+                return new Known(NAMES.get(run), start, length, "");
+            }
+            // one of several runs side by side: DL1, DL2, DL3
+            String bare = run.replaceFirst("\\d$", "");
+            return NAMES.containsKey(bare)
+                    ? new Known(NAMES.get(bare), start, length, run.substring(bare.length()))
+                    : null;
+        }
+
+        private boolean isMeasured() {
+            return MEASURED.contains(meaning);
+        }
+
+        private boolean isMoment() {
+            return meaning.equals("DATE") || meaning.equals("CLOCK");
+        }
+    }
+
+    /** Whether a figure is the time that an answer takes. */
+    static boolean isLatency(Figure figure) {
+        return figure.isNumber() && figure.measure().kind() == Kind.LATENCY;
+    }
+
+    private static boolean isTime(Figure figure) {
+        return isLatency(figure) || figure.isNumber() && figure.measure().kind() == Kind.JITTER;
+    }
+
+    private static Heading named(String name, Quantity unit, boolean inSeconds, String known, String rest) {
+        Column.Use use =
+                switch (name) {
+                    case "DATE" -> Column.Use.DATE;
+                    case "CLOCK" -> Column.Use.CLOCK;
+                    case "COORDINATES" -> Column.Use.COORDINATES;
+                    case "BARS" -> Column.Use.LEFT_OUT;
+                    default -> Column.Use.FIGURE;
+                };
+        Optional<Figure> figure = use == Column.Use.FIGURE ? Optional.of(Figure.valueOf(name)) : Optional.empty();
+        boolean seconds = unit == Quantity.OWN && figure.filter(Heading::isTime).isPresent() && inSeconds;
+        return new Heading(use, figure, seconds ? Quantity.SECOND : unit, known, rest);
+    }
+
+    /** Whether it is called after what was made of several runs, such as their average. */
+    boolean isSummary() {
+        return Beside.isSummary(rest);
     }
 
     /** The unit that a heading names, in brackets or as its last words. */

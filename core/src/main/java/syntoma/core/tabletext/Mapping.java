@@ -1,10 +1,12 @@
 package syntoma.core.tabletext;
 
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -13,8 +15,10 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import syntoma.core.place.Coordinates;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Outcome;
+import syntoma.core.unit.Text;
 
 /**
  * How a table kept by hand is read: its columns, and what no cell says.
@@ -22,11 +26,24 @@ import syntoma.core.trial.Outcome;
  * @param columns one for each of the table's, in its order
  * @param order of the dates
  * @param zone of the times that name no offset
+ * @param clock of the rows that name only their day
  * @param decimalComma whether numbers have a decimal comma
+ * @param above whether an empty cell of the day, the time, the campsite or the setup means what stands above it
+ * @param each what tells the measurements of a row apart, where it holds several
  * @param fixed figures that hold for every row, such as the setup of a log of one setup
  */
 public record Mapping(
-        List<Column> columns, DateOrder order, ZoneId zone, boolean decimalComma, Map<Figure, String> fixed) {
+        List<Column> columns,
+        DateOrder order,
+        ZoneId zone,
+        Optional<LocalTime> clock,
+        boolean decimalComma,
+        boolean above,
+        Each each,
+        Map<Figure, String> fixed) {
+    /** The most measurements that a row may hold. */
+    public static final int MOST_OF_A_ROW = 40;
+
     private static final DateTimeFormatter WHOLE = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm:ssxxx");
 
     /** What people write for how a measurement ended. */
@@ -56,23 +73,90 @@ public record Mapping(
     public Mapping {
         columns = List.copyOf(columns);
         fixed = Map.copyOf(fixed);
+        int several = labels(columns).size();
+        if (several > MOST_OF_A_ROW) {
+            throw new IllegalArgumentException(
+                    "columns are of " + several + " measurements of a row; allowed are up to " + MOST_OF_A_ROW);
+        }
     }
 
     /**
-     * The texts of a row's figures, as the reader of measurements takes them. What cannot be read stays as it stands, so
-     * that the row is refused with the cell in the message.
+     * A row with what its empty cells mean, where they mean what stands above them.
+     *
+     * @param over the row above, filled in the same way; empty for the first
      */
-    public Map<Figure, String> texts(List<String> cells) {
+    public List<String> filled(List<String> cells, List<String> over) {
+        if (!above || over.size() != cells.size()) {
+            return cells;
+        }
+        return IntStream.range(0, cells.size())
+                .mapToObj(i -> cells.get(i).isBlank() && isNamedOnce(columns.get(i)) ? over.get(i) : cells.get(i))
+                .toList();
+    }
+
+    /** A column of what people write once for several rows. */
+    static boolean isNamedOnce(Column column) {
+        return isOfMoment(column) || column.is(Figure.CAMPSITE) || column.is(Figure.SETUP);
+    }
+
+    /**
+     * The texts of the figures of each measurement of a row, as the reader of measurements takes them. What cannot be read stays
+     * as it stands, so that the row is refused with the cell in the message.
+     *
+     * <p>Of several measurements side by side one without a figure of its own is none; figures that are measured and stand in the
+     * row once belong to its first.
+     */
+    public List<Map<Figure, String>> measurements(List<String> typed) {
+        List<String> cells = typed.stream().map(Text::plain).toList();
+        List<Map<Figure, String>> measurements = new ArrayList<>();
+        for (String label : labels(columns)) {
+            if (hasFigureOfItsOwn(label, cells)) {
+                measurements.add(texts(cells, label, measurements.size()));
+            }
+        }
+        return measurements.isEmpty() ? List.of(texts(cells, "", 0)) : measurements;
+    }
+
+    static List<String> labels(List<Column> columns) {
+        return columns.stream()
+                .map(Column::of)
+                .filter(of -> !of.isEmpty())
+                .distinct()
+                .toList();
+    }
+
+    private boolean hasFigureOfItsOwn(String label, List<String> cells) {
+        return IntStream.range(0, columns.size())
+                .anyMatch(i -> columns.get(i).of().equals(label)
+                        && columns.get(i).figure().filter(Figure::isNumber).isPresent()
+                        && !NumberText.isMissing(cells.get(i)));
+    }
+
+    private Map<Figure, String> texts(List<String> cells, String label, int place) {
         Map<Figure, String> texts = new EnumMap<>(Figure.class);
         texts.putAll(fixed);
+        if (!label.isEmpty() && each == Each.SETUP) {
+            texts.put(Figure.SETUP, label);
+        } else if (!label.isEmpty() && each == Each.CARRIER) {
+            texts.put(Figure.CARRIER, label);
+        }
         Optional<Outcome> failure = Optional.empty();
         for (int i = 0; i < columns.size(); i++) {
             Column column = columns.get(i);
-            String cell = cells.get(i).strip();
-            if (column.use() != Column.Use.FIGURE || NumberText.isMissing(cell)) {
+            String cell = cells.get(i);
+            if (!column.belongsTo(label) || NumberText.isMissing(cell)) {
+                continue;
+            }
+            if (column.use() == Column.Use.COORDINATES) {
+                place(cell, texts);
+            }
+            if (column.use() != Column.Use.FIGURE) {
                 continue;
             }
             Figure figure = column.figure().orElseThrow();
+            if (figure.isNumber() && column.of().isEmpty() && place > 0) {
+                continue;
+            }
             Optional<Outcome> word = figure.isNumber() ? outcome(cell) : Optional.empty();
             if (word.isPresent() && word.get() != Outcome.OK) {
                 failure = word;
@@ -80,10 +164,30 @@ public record Mapping(
                 texts.put(figure, figure == Figure.TAKEN_AT ? cell : text(cell, figure, column.unit()));
             }
         }
-        moment(cells).ifPresent(moment -> texts.put(Figure.TAKEN_AT, moment));
+        texts.computeIfPresent(Figure.BAND, (figure, cell) -> BandText.of(cell, texts.getOrDefault(Figure.RAT, "")));
+        moment(cells, label, place).ifPresent(moment -> texts.put(Figure.TAKEN_AT, moment));
         outcome(texts, failure).ifPresent(outcome -> texts.put(Figure.OUTCOME, outcome));
-        note(cells).ifPresent(note -> texts.put(Figure.NOTE, note));
+        note(cells, label).ifPresent(note -> texts.put(Figure.NOTE, note));
         return texts;
+    }
+
+    private static void place(String cell, Map<Figure, String> texts) {
+        Optional<Coordinates> place = place(cell);
+        texts.put(Figure.LAT, place.map(at -> plain(at.lat())).orElse(cell));
+        texts.put(Figure.LON, place.map(at -> plain(at.lon())).orElse(cell));
+    }
+
+    /** The place that a cell names in full. */
+    static Optional<Coordinates> place(String cell) {
+        try {
+            return Optional.of(Coordinates.read(cell));
+        } catch (IllegalArgumentException none) {
+            return Optional.empty();
+        }
+    }
+
+    private static String plain(double degrees) {
+        return BigDecimal.valueOf(degrees).stripTrailingZeros().toPlainString();
     }
 
     private String text(String cell, Figure figure, Quantity unit) {
@@ -93,16 +197,27 @@ public record Mapping(
         return cell;
     }
 
-    private Optional<String> moment(List<String> cells) {
+    /**
+     * When a measurement was taken.
+     *
+     * @param place among those of its row: of those for which the row names one moment each is a second later than the one before,
+     *     so that none is taken for another
+     */
+    private Optional<String> moment(List<String> cells, String label, int place) {
+        int later =
+                columns.stream().anyMatch(c -> !c.of().isEmpty() && c.of().equals(label) && isOfMoment(c)) ? 0 : place;
         Optional<LocalDate> date = Optional.empty();
         Optional<LocalTime> clock = Optional.empty();
         for (int i = 0; i < columns.size(); i++) {
             Column column = columns.get(i);
             String cell = cells.get(i).strip();
-            if (column.is(Figure.TAKEN_AT) || column.use() == Column.Use.DATE || column.use() == Column.Use.CLOCK) {
+            if (!column.belongsTo(label)) {
+                continue;
+            }
+            if (isOfMoment(column)) {
                 Optional<OffsetDateTime> whole = MomentText.whole(cell);
                 if (whole.isPresent()) {
-                    return Optional.of(WHOLE.format(whole.get()));
+                    return Optional.of(WHOLE.format(whole.get().plusSeconds(later)));
                 }
                 Optional<MomentText.Both> both =
                         column.use() == Column.Use.CLOCK ? Optional.empty() : MomentText.both(cell, order);
@@ -117,18 +232,33 @@ public record Mapping(
                 }
             }
         }
-        if (date.isEmpty() || clock.isEmpty()) {
-            return written(cells);
+        if (date.isPresent() && clock.isEmpty() && !namesClock(cells, label)) {
+            clock = this.clock;
         }
-        return Optional.of(WHOLE.format(date.get().atTime(clock.get()).atZone(zone)));
+        if (date.isEmpty() || clock.isEmpty()) {
+            return written(cells, label);
+        }
+        return Optional.of(
+                WHOLE.format(date.get().atTime(clock.get()).atZone(zone).plusSeconds(later)));
+    }
+
+    private static boolean isOfMoment(Column column) {
+        return column.is(Figure.TAKEN_AT) || column.use() == Column.Use.DATE || column.use() == Column.Use.CLOCK;
+    }
+
+    /** Whether a row says a time of day, even one that cannot be read. */
+    private boolean namesClock(List<String> cells, String label) {
+        return IntStream.range(0, columns.size())
+                .anyMatch(i -> columns.get(i).use() == Column.Use.CLOCK
+                        && columns.get(i).belongsTo(label)
+                        && !cells.get(i).isBlank());
     }
 
     /** What stands for the time where it cannot be read; empty where nothing stands. */
-    private Optional<String> written(List<String> cells) {
+    private Optional<String> written(List<String> cells, String label) {
         String written = IntStream.range(0, columns.size())
-                .filter(i -> columns.get(i).is(Figure.TAKEN_AT)
-                        || columns.get(i).use() == Column.Use.DATE
-                        || columns.get(i).use() == Column.Use.CLOCK)
+                .filter(i -> columns.get(i).belongsTo(label))
+                .filter(i -> isOfMoment(columns.get(i)))
                 .mapToObj(i -> cells.get(i).strip())
                 .filter(cell -> !cell.isEmpty())
                 .collect(Collectors.joining(" "));
@@ -151,16 +281,17 @@ public record Mapping(
         return Optional.ofNullable(OUTCOMES.get(text.strip().toLowerCase(Locale.ROOT)));
     }
 
-    private Optional<String> note(List<String> cells) {
-        String note = IntStream.range(0, columns.size())
-                .filter(i -> !cells.get(i).isBlank())
+    private Optional<String> note(List<String> cells, String label) {
+        Stream<String> parts = IntStream.range(0, columns.size())
+                .filter(i -> columns.get(i).belongsTo(label) && !cells.get(i).isBlank())
                 .mapToObj(i -> {
                     Column column = columns.get(i);
                     String cell = cells.get(i).strip();
                     return column.is(Figure.NOTE)
                             ? cell
                             : column.use() == Column.Use.NOTE ? column.heading().strip() + ": " + cell : "";
-                })
+                });
+        String note = Stream.concat(Stream.of(each == Each.NOTE ? label : ""), parts)
                 .filter(part -> !part.isEmpty())
                 .collect(Collectors.joining("; "));
         return note.isEmpty() ? Optional.empty() : Optional.of(note);
@@ -168,11 +299,15 @@ public record Mapping(
 
     /** What a mapping still lacks to read measurements by; empty when it is whole. */
     public List<String> lacking() {
-        boolean moment = has(Figure.TAKEN_AT) || has(Column.Use.DATE) && has(Column.Use.CLOCK);
+        boolean moment = has(Figure.TAKEN_AT) || has(Column.Use.DATE) && (has(Column.Use.CLOCK) || clock.isPresent());
         return Stream.of(
                         moment ? "" : "a column of the time, or one of the date and one of the time of day",
                         has(Figure.CAMPSITE) ? "" : "the campsite",
-                        has(Figure.SETUP) ? "" : "the setup",
+                        has(Figure.SETUP)
+                                        || each == Each.SETUP
+                                                && !labels(columns).isEmpty()
+                                ? ""
+                                : "the setup",
                         Figure.numbers().stream().anyMatch(this::has) ? "" : "a column with a figure")
                 .filter(lack -> !lack.isEmpty())
                 .toList();

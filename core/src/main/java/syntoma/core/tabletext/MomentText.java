@@ -1,14 +1,17 @@
 package syntoma.core.tabletext;
 
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** Dates and times of day the way people write them: 14.8.26, 8/14/2026, 14 Aug 2026; 18:05, 18h05, 6:05 pm. */
 final class MomentText {
@@ -17,6 +20,11 @@ final class MomentText {
 
     /** Two digits in front are a year only from here on: no log of an LTE router is older. */
     private static final int EARLIEST_SHORT_YEAR = 10;
+
+    /** Seconds since 1970, of the years 2001 to 2033, or milliseconds. */
+    private static final Pattern SINCE_1970 = Pattern.compile("1\\d{9}(?:\\d{3})?");
+
+    private static final int SECONDS_LONG = 10;
 
     /** Months by their first three letters, in the languages of the headings. */
     private static final Map<String, Integer> MONTHS = Map.ofEntries(
@@ -217,9 +225,14 @@ final class MomentText {
         return Optional.empty();
     }
 
-    /** A time that names its own offset; empty where it does not. */
+    /** A time that names its own offset, or counts seconds or milliseconds since 1970; empty where it does neither. */
     static Optional<OffsetDateTime> whole(String text) {
         String plain = text.strip();
+        if (SINCE_1970.matcher(plain).matches()) {
+            long counted = Long.parseLong(plain);
+            return Optional.of(Instant.ofEpochMilli(plain.length() > SECONDS_LONG ? counted : 1000 * counted)
+                    .atOffset(ZoneOffset.UTC));
+        }
         if (plain.length() > LONGEST || plain.length() < 16) {
             return Optional.empty();
         }

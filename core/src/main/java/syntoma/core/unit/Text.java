@@ -113,4 +113,16 @@ public final class Text {
     public static String counted(int number, String thing) {
         return number + " " + thing + (number == 1 ? "" : "s");
     }
+
+    /** A text as it was typed or copied, without blanks at its ends: blanks that do not break are blanks, marks that nobody sees are none. */
+    public static String plain(String text) {
+        StringBuilder plain = new StringBuilder(text.length());
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (c != '\u200b' && c != '\ufeff') {
+                plain.append(Character.isSpaceChar(c) && c != '\n' ? ' ' : c);
+            }
+        }
+        return plain.toString().strip();
+    }
 }

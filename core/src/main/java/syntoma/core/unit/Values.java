@@ -2,6 +2,8 @@ package syntoma.core.unit;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.OptionalDouble;
+import java.util.regex.Pattern;
 
 /** Checks for values that come from outside: the message names the field, the value and what is allowed. */
 public final class Values {
@@ -21,6 +23,18 @@ public final class Values {
         String after = unit.isEmpty() ? "" : " " + unit;
         throw new IllegalArgumentException(
                 field + " is " + plain(value) + after + "; allowed is " + plain(low) + " to " + plain(high) + after);
+    }
+
+    private static final Pattern TYPED = Pattern.compile("[+-]?(?:[0-9]+\\.?[0-9]*|\\.[0-9]+)(?:[eE][+-]?[0-9]{1,3})?");
+
+    /** A number as a person types it, with a point or a comma and any minus; empty where it is none, or too large for one. */
+    public static OptionalDouble typed(String text) {
+        String plain = text.strip().replace(',', '.').replace('−', '-').replace('–', '-');
+        if (!TYPED.matcher(plain).matches()) {
+            return OptionalDouble.empty();
+        }
+        double value = Double.parseDouble(plain);
+        return Double.isFinite(value) ? OptionalDouble.of(value) : OptionalDouble.empty();
     }
 
     /** Returns the number without a needless fraction, with the typographic minus: −97, 12.5. */

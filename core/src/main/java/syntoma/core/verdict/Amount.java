@@ -6,7 +6,7 @@ import syntoma.core.reading.Scale;
 import syntoma.core.unit.Values;
 
 /** Says how much of a metric one setup has against another's, in a form that a person would say. */
-final class Amount {
+public final class Amount {
     private static final String[] WHOLE = {
         "none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"
     };
@@ -35,28 +35,28 @@ final class Amount {
     private final String other;
 
     /** @param other whose the metric is that it is held against */
-    Amount(Figure metric, String other) {
+    public Amount(Figure metric, String other) {
         this.metric = metric;
         this.other = other;
     }
 
     /** A name as the owner of what follows: Mast panel’s, Window whips’. */
-    static String whose(String name) {
+    public static String whose(String name) {
         return name + (name.toLowerCase(Locale.ROOT).endsWith("s") ? "’" : "’s");
     }
 
     /** A number as a person says it in a sentence: in a word up to ten. */
-    static String number(int number) {
+    public static String number(int number) {
         return number < WHOLE.length ? WHOLE[number] : Integer.toString(number);
     }
 
     /** A number and what is counted. */
-    static String count(int number, String noun) {
+    public static String count(int number, String noun) {
         return (number == 0 ? "no" : number(number)) + " " + noun + (number == 1 ? "" : "s");
     }
 
     /** A difference: “a bit more than double that of Roof dome”, “6.2 dB stronger than Roof dome’s”. */
-    String of(double difference) {
+    public String of(double difference) {
         return metric.scale() instanceof Scale.Difference scale
                 ? Values.rounded(Math.abs(difference), 1) + " " + scale.unit() + " " + direction(difference) + " than "
                         + whose(other)
@@ -64,7 +64,7 @@ final class Amount {
     }
 
     /** Where an interval lies: “somewhere between half and 2.5 times Roof dome’s”. */
-    String between(double low, double high) {
+    public String between(double low, double high) {
         if (!(metric.scale() instanceof Scale.Difference)) {
             return "somewhere between " + factor(low) + " and " + factor(high) + " " + whose(other);
         }

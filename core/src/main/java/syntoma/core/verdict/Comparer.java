@@ -180,7 +180,12 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     .toList();
             OptionalDouble cappedMbps = held.both(contrast.baseline, contrast.candidate);
             Judge judge = new Judge(
-                    metric, cappedMbps.isPresent(), failures.againstCandidate(), shown, Holm.threshold(others, look));
+                    metric.scale(),
+                    metric.comparing().higherIsBetter(),
+                    cappedMbps.isPresent(),
+                    failures.againstCandidate(),
+                    shown,
+                    Holm.threshold(others, look));
             Verdict verdict = judge.of(effect);
             LeaveOneOut leaving = new LeaveOneOut(pairing.differences(), spread);
             Scale scale = metric.scale();

@@ -114,7 +114,8 @@ public record Crossed(String across, List<String> columns, String down, List<Str
     }
 
     private static LevelEffect told(Contrast c, Effect effect, Figure metric, double shown, double decisive) {
-        Judge judge = new Judge(metric, false, false, shown, Math.max(shown, decisive));
+        Judge judge = new Judge(
+                metric.scale(), metric.comparing().higherIsBetter(), false, false, shown, Math.max(shown, decisive));
         return new LevelEffect(
                 c.factor,
                 c.level,

@@ -1,17 +1,20 @@
 package syntoma.core.verdict;
 
-import syntoma.core.reading.Figure;
+import syntoma.core.reading.Scale;
 
 /**
  * Turns an effect into a verdict, always in the same order: too few rounds, held by the plan, no difference that matters,
  * beyond no difference, or not yet to be told.
  *
+ * @param scale of what is compared
+ * @param higherIsBetter whether more of it is better
  * @param capped whether the runs of both are held by plan or network
  * @param unreliable whether the candidate fails more often than chance explains
  * @param shown the level of the interval
  * @param decisive the level at which the effect must be beyond no difference; not under the shown one
  */
-record Judge(Figure metric, boolean capped, boolean unreliable, double shown, double decisive) {
+public record Judge(
+        Scale scale, boolean higherIsBetter, boolean capped, boolean unreliable, double shown, double decisive) {
 
     Verdict of(Effect effect) {
         if (!effect.enough()) {
@@ -20,20 +23,32 @@ record Judge(Figure metric, boolean capped, boolean unreliable, double shown, do
         if (capped) {
             return Verdict.CAPPED;
         }
-        return of(effect, effect.half(shown), effect.half(decisive));
+        return of(effect.mean().orElseThrow(), effect.half(shown), effect.half(decisive));
+    }
+
+    /**
+     * One look at 95 % at an effect whose interval is known; never {@link Verdict#TOO_FEW}.
+     *
+     * @param mean on the scale
+     * @param half half the width of its interval
+     */
+    public static Verdict single(
+            Scale scale, boolean higherIsBetter, double mean, double half, boolean capped, boolean unreliable) {
+        return capped
+                ? Verdict.CAPPED
+                : new Judge(scale, higherIsBetter, false, unreliable, Looks.SINGLE, Looks.SINGLE).of(mean, half, half);
     }
 
     /** The same with the half-widths of the interval known. */
-    Verdict of(Effect effect, double half, double decisiveHalf) {
-        double margin = metric.scale().margin();
-        double mean = effect.mean().orElseThrow();
+    Verdict of(double mean, double half, double decisiveHalf) {
+        double margin = scale.margin();
         if (mean - half > -margin && mean + half < margin) {
             return Verdict.NO_DIFFERENCE;
         }
         if (Math.abs(mean) <= decisiveHalf) {
             return Verdict.CANNOT_TELL;
         }
-        double better = metric.comparing().higherIsBetter() ? mean : -mean;
+        double better = higherIsBetter ? mean : -mean;
         if (better < 0) {
             return better < -margin ? Verdict.WORSE : Verdict.SLIGHTLY_WORSE;
         }

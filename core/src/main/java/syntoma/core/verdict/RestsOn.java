@@ -27,7 +27,7 @@ public record RestsOn(Block.Key round, Verdict without) {
         for (int i = 0; i < n; i++) {
             Effect rest = others.without(i);
             double error = rest.standardError();
-            Verdict without = judge.of(rest, critical * error, decisive * error);
+            Verdict without = judge.of(rest.mean().orElseThrow(), critical * error, decisive * error);
             double moved = Math.abs(rest.mean().orElseThrow() - mean);
             if (without != with && moved > most) {
                 most = moved;

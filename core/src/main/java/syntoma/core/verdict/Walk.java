@@ -115,7 +115,14 @@ public record Walk(Figure metric, List<Mark> marks) {
                 enough ? OptionalDouble.of(effect.high(shown)) : OptionalDouble.empty(),
                 1 - shown,
                 pair.drifted,
-                new Judge(metric, false, false, shown, Holm.threshold(others, Looks.SINGLE)).of(effect));
+                new Judge(
+                                metric.scale(),
+                                metric.comparing().higherIsBetter(),
+                                false,
+                                false,
+                                shown,
+                                Holm.threshold(others, Looks.SINGLE))
+                        .of(effect));
     }
 
     /** One place less another, mark by mark within a band. */

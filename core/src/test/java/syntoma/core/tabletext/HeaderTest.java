@@ -48,4 +48,32 @@ class HeaderTest {
         assertEquals(new Header(1, List.of("Down", "Up")), header("Down|Up", "1|2", "3|4"));
         assertEquals(new Header(1, List.of("Log", "", "")), header("Log||", "1|2|3", "4|5|6"));
     }
+
+    @Test
+    void over_two_rows_the_upper_says_of_what_the_finer_ones_are() {
+        assertEquals(
+                new Header(2, List.of("Date", "Place", "Dome Down", "Dome Up", "Mast Down", "Mast Up")),
+                header("Date|Place|Dome||Mast|", "||Down|Up|Down|Up", "14.8.2026|Amber Spit|12|3|14|4"));
+        assertEquals(
+                new Header(3, List.of("Date", "Place", "Run 1 DL", "Run 2 DL")),
+                header("My log|||", "Date|Place|Run 1|Run 2", "||DL|DL", "14.8.2026|Amber Spit|12|3"));
+    }
+
+    @Test
+    void names_of_two_antennas_above_are_no_title() {
+        assertEquals(
+                new Header(3, List.of("Camp", "Date", "Roof dome DL", "Roof dome UL", "Mast DL", "Mast UL", "Notes")),
+                header(
+                        "My trip||||||",
+                        "||Roof dome||Mast||",
+                        "Camp|Date|DL|UL|DL|UL|Notes",
+                        "Cove|14.08.2026|21|4|34|9|rain"));
+    }
+
+    @Test
+    void numbered_headings_are_words() {
+        assertEquals(
+                new Header(2, List.of("Place", "DL1", "UL1", "DL2", "UL2")),
+                header("My log||||", "Place|DL1|UL1|DL2|UL2", "Amber Spit|12|3|14|4"));
+    }
 }

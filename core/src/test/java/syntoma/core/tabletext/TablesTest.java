@@ -1,11 +1,13 @@
 package syntoma.core.tabletext;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -14,14 +16,16 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import syntoma.core.reading.Figure;
 
-/** Tables kept by hand, each with what its columns are, what has to be asked, and what the first row says. */
+/** Tables kept by hand, each with what its columns are, what has to be asked, and what the measurements of its first row say. */
 class TablesTest {
     /** One table of {@code tables.txt}; blanks in expected values are written as underscores. */
     record Told(
@@ -30,7 +34,7 @@ class TablesTest {
             List<String> asked,
             List<String> answers,
             List<List<String>> rows,
-            List<String> said) {
+            List<List<String>> said) {
         @Override
         public String toString() {
             return name;
@@ -48,20 +52,18 @@ class TablesTest {
     private static Told told(String text) {
         Map<Character, String> marked = new HashMap<>();
         List<List<String>> rows = new ArrayList<>();
+        List<List<String>> said = new ArrayList<>();
         for (String line : text.strip().split("\n")) {
-            if ("#=?!>".indexOf(line.charAt(0)) >= 0) {
+            if (line.charAt(0) == '>') {
+                said.add(words(line.substring(1).strip()));
+            } else if ("#=?!".indexOf(line.charAt(0)) >= 0) {
                 marked.put(line.charAt(0), line.substring(1).strip());
             } else {
                 rows.add(List.of(line.split("\\|", -1)));
             }
         }
         return new Told(
-                marked.get('#'),
-                words(marked.get('=')),
-                words(marked.get('?')),
-                words(marked.get('!')),
-                rows,
-                words(marked.get('>')));
+                marked.get('#'), words(marked.get('=')), words(marked.get('?')), words(marked.get('!')), rows, said);
     }
 
     private static List<String> words(String text) {
@@ -87,13 +89,14 @@ class TablesTest {
 
         Mapping mapping = answered(proposal, table.answers);
         assertEquals(List.of(), mapping.lacking());
-        Map<Figure, String> texts = mapping.texts(rows.get(0));
-        for (String said : table.said) {
-            String[] parts = said.split("=", 2);
-            assertEquals(
-                    parts[1].replace('_', ' '),
-                    texts.get(Figure.valueOf(parts[0])).replace('_', ' '),
-                    parts[0]);
+        List<Map<Figure, String>> measurements = mapping.measurements(rows.get(0));
+        assertEquals(table.said.size(), measurements.size(), measurements.toString());
+        for (int i = 0; i < measurements.size(); i++) {
+            for (String said : table.said.get(i)) {
+                String[] parts = said.split("=", 2);
+                String read = measurements.get(i).getOrDefault(Figure.valueOf(parts[0]), "");
+                assertEquals(parts[1].replace('_', ' '), read.replace('_', ' '), parts[0]);
+            }
         }
     }
 
@@ -101,10 +104,19 @@ class TablesTest {
         ZoneId zone = ZoneId.of(answers.get(0));
         DateOrder order = proposal.order().orElse(null);
         boolean comma = false;
+        boolean above = false;
+        Optional<LocalTime> clock = Optional.empty();
+        Each each = proposal.each().orElse(Each.RUN);
         Map<Figure, String> fixed = new EnumMap<>(Figure.class);
         for (String answer : answers.subList(1, answers.size())) {
             if (answer.equals("comma")) {
                 comma = true;
+            } else if (answer.equals("above")) {
+                above = true;
+            } else if (answer.startsWith("clock=")) {
+                clock = Optional.of(LocalTime.parse(answer.substring(6)));
+            } else if (answer.startsWith("each=")) {
+                each = Each.valueOf(answer.substring(5));
             } else if (answer.contains("=")) {
                 fixed.put(Figure.valueOf(answer.split("=")[0]), answer.split("=")[1].replace('_', ' '));
             } else {
@@ -112,6 +124,63 @@ class TablesTest {
             }
         }
         assertTrue(order != null, "the order of the dates is neither settled nor answered");
-        return new Mapping(proposal.columns(), order, zone, comma, fixed);
+        return new Mapping(proposal.columns(), order, zone, clock, comma, above, each, fixed);
+    }
+
+    @Test
+    void what_is_named_once_holds_for_the_rows_below_it() {
+        List<String> header = List.of("Date", "Time", "Camp", "Kit", "Carrier", "Down");
+        List<List<String>> rows = List.of(
+                List.of("2026-08-14", "18:05", "Quarry Lake", "Dome", "Brissa", "21"),
+                List.of("", "18:20", "", "Mast", "", "34"),
+                List.of("", "", "", "", "", "30"),
+                List.of("2026-08-15", "9:00", "Amber Spit", "", "", "12"));
+        Proposal proposal = Proposal.of(header, rows);
+        assertTrue(proposal.questions().contains(Proposal.Question.ABOVE));
+        Mapping mapping = answered(proposal, List.of("+03:00", "above"));
+        List<String> read = new ArrayList<>();
+        List<String> over = List.of();
+        for (List<String> row : rows) {
+            over = mapping.filled(row, over);
+            Map<Figure, String> texts = mapping.measurements(over).get(0);
+            read.add(texts.get(Figure.TAKEN_AT) + " " + texts.get(Figure.CAMPSITE) + " " + texts.get(Figure.SETUP) + " "
+                    + texts.getOrDefault(Figure.CARRIER, "-"));
+        }
+        assertEquals(
+                List.of(
+                        "2026-08-14T18:05:00+03:00 Quarry Lake Dome Brissa",
+                        "2026-08-14T18:20:00+03:00 Quarry Lake Mast -",
+                        "2026-08-14T18:20:00+03:00 Quarry Lake Mast -",
+                        "2026-08-15T09:00:00+03:00 Amber Spit Mast -"),
+                read);
+        Mapping plain = answered(proposal, List.of("+03:00"));
+        assertEquals(rows.get(1), plain.filled(rows.get(1), rows.get(0)));
+    }
+
+    @Test
+    void a_row_of_more_measurements_than_anybody_notes_is_none_of_several() {
+        List<String> header = new ArrayList<>(List.of("Date", "Time", "Camp", "Kit"));
+        List<String> row = new ArrayList<>(List.of("2026-08-14", "18:05", "Quarry Lake", "Dome"));
+        for (int i = 1; i <= Mapping.MOST_OF_A_ROW + 1; i++) {
+            header.add("DL " + i);
+            row.add(String.valueOf(i));
+        }
+        Proposal proposal = Proposal.of(header, List.of(row));
+        assertEquals(List.of(), proposal.labels());
+        List<Column> columns =
+                header.stream().map(h -> Column.of(h, Column.Use.NOTE).ofOne(h)).toList();
+        assertTrue(assertThrows(
+                        IllegalArgumentException.class,
+                        () -> new Mapping(
+                                columns,
+                                DateOrder.DAY_FIRST,
+                                ZoneId.of("Z"),
+                                Optional.empty(),
+                                false,
+                                false,
+                                Each.RUN,
+                                Map.of()))
+                .getMessage()
+                .contains("allowed are up to 40"));
     }
 }

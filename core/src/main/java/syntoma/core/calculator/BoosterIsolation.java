@@ -1,0 +1,77 @@
+package syntoma.core.calculator;
+
+import java.util.List;
+import syntoma.core.booster.UsableGain;
+import syntoma.core.unit.Values;
+
+/** How much of a booster’s gain can be used with its antennas so far apart. */
+final class BoosterIsolation implements Calculator {
+    @Override
+    public String key() {
+        return "isolation";
+    }
+
+    @Override
+    public String name() {
+        return "Isolation of a booster";
+    }
+
+    @Override
+    public String answers() {
+        return "How much of a booster’s gain can be used with its antennas so far apart.";
+    }
+
+    @Override
+    public List<Input> inputs() {
+        return List.of(
+                Input.number("apart", "Antennas apart", "m", "3", 0.3, 100),
+                Input.number("mhz", "Frequency", "MHz", "800", 300, 6000),
+                Input.number("shield", "Roof or walls between", "dB", "15", 0, 60),
+                Input.number("outside", "Outside antenna", "dBi", "5", -10, 30),
+                Input.number("inside", "Inside antenna", "dBi", "3", -10, 30),
+                Input.choice(
+                        "facing",
+                        "They point",
+                        List.of("away from each other", "toward each other"),
+                        "away from each other"),
+                Input.number("rated", "Rated gain", "dB", "65", 0, 120));
+    }
+
+    @Override
+    public String formula() {
+        return "Isolation = 32.45 + 20 log₁₀ d(km) + 20 log₁₀ f(MHz) + walls − gains toward each other; usable gain = min(rated, isolation − 10).";
+    }
+
+    @Override
+    public String holds() {
+        return "From 0.3 m on, without reflections from metal near by. A booster near its limit turns itself down or oscillates: believe its own light.";
+    }
+
+    @Override
+    public Answer of(Given given) {
+        boolean away = given.choice("facing").startsWith("away");
+        double back = away ? UsableGain.BACK_DB : 0;
+        UsableGain gain = new UsableGain(
+                given.number("apart"),
+                given.number("shield"),
+                given.number("outside") - back,
+                given.number("inside") - back);
+        double mhz = given.number("mhz");
+        double isolation = gain.isolationDb(mhz);
+        double rated = given.number("rated");
+        double usable = Math.max(0, gain.db(rated, mhz));
+        double missing = rated + UsableGain.MARGIN_DB - isolation;
+        double metres = given.number("apart") * Math.pow(10, Math.max(0, missing) / 20);
+        return Answer.of(
+                usable >= rated
+                        ? "All of its " + Values.rounded(rated, 0) + " dB can be used: about "
+                                + Values.rounded(isolation, 0) + " dB of isolation."
+                        : "About " + Values.rounded(usable, 0) + " of its " + Values.rounded(rated, 0)
+                                + " dB can be used. For all of it the antennas want to be about "
+                                + Values.rounded(metres, 0)
+                                + " m apart, or " + Values.rounded(missing, 0) + " dB more between them.",
+                Answer.about("Isolation", Values.rounded(isolation, 1) + " dB"),
+                Answer.about("Usable gain", Values.rounded(usable, 1) + " dB"),
+                Answer.about("Apart for all of it", Values.rounded(metres, 1) + " m"));
+    }
+}

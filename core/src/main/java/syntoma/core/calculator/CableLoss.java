@@ -1,0 +1,67 @@
+package syntoma.core.calculator;
+
+import java.util.List;
+import java.util.Map;
+import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Staircase;
+import syntoma.core.unit.Values;
+
+/** What a cable of a class and length loses at a frequency. */
+final class CableLoss implements Calculator {
+    @Override
+    public String key() {
+        return "cable";
+    }
+
+    @Override
+    public String name() {
+        return "Cable";
+    }
+
+    @Override
+    public String answers() {
+        return "What a cable of a class and length loses at a frequency.";
+    }
+
+    @Override
+    public List<Input> inputs() {
+        return List.of(
+                Input.choice(
+                        "class",
+                        "Cable",
+                        CableClass.all().stream().map(CableClass::name).toList(),
+                        "240-class"),
+                Input.number("length", "Length", "m", "5", 0, 200),
+                Input.number("mhz", "Frequency", "MHz", "1800", 10, 8000),
+                Input.number("plugs", "Connector pairs", "", "1", 0, 10));
+    }
+
+    @Override
+    public String formula() {
+        return "L = (a √f + b f) · length + 0.15 dB for each connector pair; a and b through the class’s two datasheet points.";
+    }
+
+    @Override
+    public String holds() {
+        return "For a sound cable of that class. Kinked, wet or badly crimped it loses more; between classes makers differ by a tenth.";
+    }
+
+    @Override
+    public Answer of(Given given) {
+        CableClass cable = CableClass.named(given.choice("class"));
+        double mhz = given.number("mhz");
+        double metres = given.number("length");
+        double cableDb = cable.lossDb(mhz, metres);
+        double plugs = given.number("plugs") * Staircase.CONNECTOR_DB;
+        double all = cableDb + plugs;
+        double left = 100 * Math.pow(10, -all / 10);
+        return Answer.of(
+                        "It loses about " + Values.rounded(all, 1) + " dB: of what the antenna hears, "
+                                + Values.rounded(left, 0) + " % reaches the device.",
+                        Answer.about("Cable", Values.rounded(cableDb, 1) + " dB"),
+                        Answer.about("Connectors", Values.rounded(plugs, 1) + " dB"),
+                        Answer.about("In all", Values.rounded(all, 1) + " dB"),
+                        Answer.about("Power left", Values.rounded(left, 0) + " %"))
+                .keeping("cable", Map.of("cableClass", cable.name(), "lengthM", Values.plain(metres)));
+    }
+}

@@ -1,0 +1,30 @@
+package syntoma.core.calculator;
+
+import java.util.List;
+
+/** One calculator. */
+public interface Calculator {
+    /** The name in the API. */
+    String key();
+
+    /** What it is called. */
+    String name();
+
+    /** What it answers, in a few words. */
+    String answers();
+
+    List<Input> inputs();
+
+    /** The formula with its source. */
+    String formula();
+
+    /** Where it stops being true. */
+    String holds();
+
+    /**
+     * Reckons.
+     *
+     * @throws IllegalArgumentException naming what cannot be
+     */
+    Answer of(Given given);
+}

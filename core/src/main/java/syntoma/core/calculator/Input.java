@@ -1,0 +1,48 @@
+package syntoma.core.calculator;
+
+import java.util.List;
+
+/**
+ * A field of a calculator.
+ *
+ * @param unit empty text where it has none
+ * @param usual what stands there at first; empty text where the field may stay empty
+ * @param low lowest number; NaN of a text
+ * @param choices what can be chosen; none of a field that is typed
+ * @param lines whether it is a text of several lines
+ */
+public record Input(
+        String name,
+        String label,
+        String unit,
+        String usual,
+        double low,
+        double high,
+        List<String> choices,
+        boolean lines,
+        boolean needed) {
+
+    static Input number(String name, String label, String unit, String usual, double low, double high) {
+        return new Input(name, label, unit, usual, low, high, List.of(), false, true);
+    }
+
+    static Input choice(String name, String label, List<String> choices, String usual) {
+        return new Input(name, label, "", usual, Double.NaN, Double.NaN, choices, false, true);
+    }
+
+    static Input text(String name, String label, String usual) {
+        return new Input(name, label, "", usual, Double.NaN, Double.NaN, List.of(), false, true);
+    }
+
+    static Input lines(String name, String label, String usual) {
+        return new Input(name, label, "", usual, Double.NaN, Double.NaN, List.of(), true, false);
+    }
+
+    Input maybe() {
+        return new Input(name, label, unit, usual, low, high, choices, lines, false);
+    }
+
+    boolean isNumber() {
+        return !Double.isNaN(low);
+    }
+}

@@ -1,0 +1,78 @@
+package syntoma.core.calculator;
+
+import java.util.List;
+import java.util.Map;
+import syntoma.core.aim.Bearing;
+import syntoma.core.aim.Spot;
+import syntoma.core.place.Coordinates;
+import syntoma.core.unit.Values;
+
+/** Where a mast is from here, true and by the compass. */
+final class MastBearing implements Calculator {
+    @Override
+    public String key() {
+        return "bearing";
+    }
+
+    @Override
+    public String name() {
+        return "Bearing to a mast";
+    }
+
+    @Override
+    public String answers() {
+        return "Where a mast is from here, true and by the compass.";
+    }
+
+    @Override
+    public List<Input> inputs() {
+        return List.of(
+                Input.text("from", "Here", "63.1, 21.6"),
+                Input.text("to", "The mast", "63.2, 21.9"),
+                Input.number("declination", "Declination, east is positive", "°", "0", -90, 90),
+                Input.text("name", "Name of the mast", "").maybe());
+    }
+
+    @Override
+    public String formula() {
+        return "Geodesic on WGS-84 (Karney 2013); magnetic = true − declination.";
+    }
+
+    @Override
+    public String holds() {
+        return "To a metre. A compass beside steel is off by far more: stand some metres from the vehicle. Declination changes by some tenths of a degree a year.";
+    }
+
+    @Override
+    public Answer of(Given given) {
+        Spot from = spot(given, "from");
+        Spot to = spot(given, "to");
+        Bearing bearing = Bearing.between(from, to);
+        double magnetic = bearing.magneticDeg(given.number("declination"));
+        String name = given.text("name").isEmpty() ? "The mast" : given.text("name");
+        Answer answer = Answer.of(
+                name + " is at " + Values.rounded(magnetic, 0) + "° by the compass ("
+                        + Values.rounded(bearing.trueDeg(), 0) + "° true), "
+                        + Values.rounded(bearing.km(), bearing.km() < 10 ? 2 : 1) + " km away.",
+                Answer.line("True", Values.rounded(bearing.trueDeg(), 1) + "°"),
+                Answer.line("By the compass", Values.rounded(magnetic, 1) + "°"),
+                Answer.line("Distance", Values.rounded(bearing.km(), 2) + " km"));
+        return answer.keeping(
+                "mast",
+                Map.of(
+                        "name", name.equals("The mast") ? "" : name,
+                        "lat", Double.toString(to.lat()),
+                        "lon", Double.toString(to.lon())));
+    }
+
+    private static Spot spot(Given given, String name) {
+        try {
+            Coordinates at = Coordinates.read(given.text(name));
+            return new Spot(at.lat(), at.lon());
+        } catch (Given.Refused missing) {
+            throw missing;
+        } catch (IllegalArgumentException unread) {
+            throw Given.refused(name, unread.getMessage());
+        }
+    }
+}

@@ -1,0 +1,104 @@
+package syntoma.core.calculator;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.propagation.FreeSpace;
+import syntoma.core.propagation.Obstacle;
+import syntoma.core.unit.Values;
+
+/** What the ground between takes, from a sketched profile. */
+final class OverTheHill implements Calculator {
+    @Override
+    public String key() {
+        return "hill";
+    }
+
+    @Override
+    public String name() {
+        return "Over a hill";
+    }
+
+    @Override
+    public String answers() {
+        return "What the ground between takes, from a sketched profile.";
+    }
+
+    @Override
+    public List<Input> inputs() {
+        return List.of(
+                Input.number("km", "Distance to the mast", "km", "6", 0.05, 200),
+                Input.number("mhz", "Frequency", "MHz", "800", 10, 8000),
+                Input.number("from", "Own antenna over the ground", "m", "4", 0, 500),
+                Input.number("to", "Mast over the ground", "m", "40", 0, 500),
+                Input.lines("profile", "The ground: km and height in m, a line each", "0 20\n2 25\n3.5 70\n6 30"));
+    }
+
+    @Override
+    public String formula() {
+        return "r₁ = √(λ d₁ d₂ ∕ d); v = h √2 ∕ r₁; J(v) = 6.9 + 20 log₁₀(√((v − 0.1)² + 1) + v − 0.1), ITU-R P.526, with the earth’s bulge (4∕3); free space 32.45 + 20 log₁₀ d + 20 log₁₀ f.";
+    }
+
+    @Override
+    public String holds() {
+        return "For the one edge that reaches highest. Several ridges, woods and houses take more; a rounded top takes more than an edge; refraction moves it by some dB over long ways.";
+    }
+
+    @Override
+    public Answer of(Given given) {
+        double km = given.number("km");
+        double mhz = given.number("mhz");
+        List<double[]> ground = Sketch.of(given.text("profile"), km);
+        double fromM = Sketch.heightAt(ground, 0) + given.number("from");
+        double toM = Sketch.heightAt(ground, km) + given.number("to");
+        double worst = Double.NEGATIVE_INFINITY;
+        double at = 0;
+        double above = 0;
+        List<Double> places = new ArrayList<>();
+        List<Double> heights = new ArrayList<>();
+        List<Double> radii = new ArrayList<>();
+        for (int i = 0; i <= STEPS; i++) {
+            double d = km * i / STEPS;
+            double height = Sketch.heightAt(ground, d);
+            places.add(d);
+            heights.add(height);
+            radii.add(Obstacle.fresnelM(1, d, km - d, mhz));
+            double line = fromM + (toM - fromM) * d / km;
+            double over = height + Obstacle.bulgeM(d, km - d) - line;
+            double v = i == 0 || i == STEPS ? Double.NEGATIVE_INFINITY : Obstacle.v(over, d, km - d, mhz);
+            if (v > worst) {
+                worst = v;
+                at = d;
+                above = over;
+            }
+        }
+        double edge = Obstacle.lossDb(worst);
+        double free = FreeSpace.lossDb(km, mhz);
+        double radius = Obstacle.fresnelM(1, at, km - at, mhz);
+        String how = edge == 0
+                ? "The way is free: nothing reaches into the inner part of the first Fresnel zone."
+                : "The ground takes about " + Values.rounded(edge, 1) + " dB more than free space, at "
+                        + Values.rounded(at, 1) + " km, where it reaches "
+                        + (above > 0
+                                ? Values.rounded(above, 0) + " m above the line."
+                                : "up to " + Values.rounded(-above, 0)
+                                        + " m under the line, within the first Fresnel zone ("
+                                        + Values.rounded(radius, 0) + " m).");
+        Answer answer = Answer.of(
+                how,
+                Answer.about("Free space", Values.rounded(free, 1) + " dB"),
+                Answer.about("The ground", Values.rounded(edge, 1) + " dB"),
+                Answer.about("In all", Values.rounded(free + edge, 1) + " dB"),
+                Answer.line("First Fresnel zone there", Values.rounded(radius, 1) + " m"),
+                Answer.line(
+                        "Higher by for a free way", Values.rounded(Math.max(0, above + 0.6 * radius), 0) + " m there"));
+        return new Answer(
+                answer.says(),
+                answer.lines(),
+                Optional.of(new Answer.Profile(places, heights, fromM, toM, radii)),
+                Optional.empty());
+    }
+
+    /** Places at which the ground is looked at. */
+    private static final int STEPS = 200;
+}

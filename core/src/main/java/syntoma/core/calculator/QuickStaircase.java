@@ -1,0 +1,71 @@
+package syntoma.core.calculator;
+
+import java.util.List;
+import syntoma.core.chain.CableClass;
+import syntoma.core.chain.Staircase;
+import syntoma.core.propagation.HeightGain;
+import syntoma.core.unit.Values;
+
+/** What an antenna brings after its cable, over the device’s own inside. */
+final class QuickStaircase implements Calculator {
+    @Override
+    public String key() {
+        return "staircase";
+    }
+
+    @Override
+    public String name() {
+        return "Staircase";
+    }
+
+    @Override
+    public String answers() {
+        return "What an antenna brings after its cable, over the device’s own inside.";
+    }
+
+    @Override
+    public List<Input> inputs() {
+        return List.of(
+                Input.number("gain", "Antenna gain", "dBi", "5", -10, 40),
+                Input.choice(
+                        "class",
+                        "Cable",
+                        CableClass.all().stream().map(CableClass::name).toList(),
+                        "240-class"),
+                Input.number("length", "Length", "m", "5", 0, 200),
+                Input.number("mhz", "Frequency", "MHz", "1800", 10, 8000),
+                Input.number("adapters", "Adapters", "", "0", 0, 10),
+                Input.number("shell", "The walls lose", "dB", "15", 0, 60),
+                Input.number("fromHeight", "Height of the roof", "m", "2.8", 0.5, 10),
+                Input.number("height", "Height of the antenna", "m", "2.8", 0.5, 20));
+    }
+
+    @Override
+    public String formula() {
+        return "Net = gain − cable − 0.15 per connector pair − 0.4 per adapter + 20 log₁₀(h₂ ∕ h₁), at most 12; over the own antenna inside: net + walls.";
+    }
+
+    @Override
+    public String holds() {
+        return "Where gain and walls are as stated. Height brings nothing in woods or behind a ridge; reflections can move all of it by 3 dB. For a whole chain, build it under Rig.";
+    }
+
+    @Override
+    public Answer of(Given given) {
+        double mhz = given.number("mhz");
+        double cable = CableClass.named(given.choice("class")).lossDb(mhz, given.number("length"));
+        double joints = Staircase.CONNECTOR_DB + given.number("adapters") * Staircase.ADAPTER_DB;
+        double height = HeightGain.db(given.number("fromHeight"), given.number("height"));
+        double net = given.number("gain") - cable - joints + height;
+        double over = net + given.number("shell");
+        return Answer.of(
+                "Net about " + Values.rounded(net, 1) + " dB; about " + Values.rounded(over, 1)
+                        + " dB more than the device’s own antenna inside.",
+                Answer.about("Antenna", "+" + Values.rounded(given.number("gain"), 1) + " dB"),
+                Answer.about("Cable", "−" + Values.rounded(cable, 1) + " dB"),
+                Answer.about("Connectors and adapters", "−" + Values.rounded(joints, 1) + " dB"),
+                Answer.about("Height", Values.rounded(height, 1) + " dB"),
+                Answer.about("Net", Values.rounded(net, 1) + " dB"),
+                Answer.about("Over the own antenna inside", Values.rounded(over, 1) + " dB"));
+    }
+}

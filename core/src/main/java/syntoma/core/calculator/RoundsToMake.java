@@ -1,0 +1,64 @@
+package syntoma.core.calculator;
+
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import syntoma.core.unit.Values;
+import syntoma.core.verdict.RoundsWanted;
+
+/** How many rounds a trial wants to show a difference. */
+final class RoundsToMake implements Calculator {
+    @Override
+    public String key() {
+        return "rounds";
+    }
+
+    @Override
+    public String name() {
+        return "Rounds wanted";
+    }
+
+    @Override
+    public String answers() {
+        return "How many rounds a trial wants to show a difference.";
+    }
+
+    @Override
+    public List<Input> inputs() {
+        return List.of(
+                Input.number("times", "To be shown: times", "×", "1.4", 1.02, 20),
+                Input.number("spread", "Spread of a round (SD of ln)", "", "0.35", 0.05, 2),
+                Input.number("setups", "Setups in it", "", "2", 2, 6));
+    }
+
+    @Override
+    public String formula() {
+        return "Smallest number of rounds, 3 to 20, for which an interval beyond no difference comes up at some look in four of five simulated trials.";
+    }
+
+    @Override
+    public String holds() {
+        return "For speeds and latencies paired within a round. The spread of your own trials stands under their verdicts; 0.35 is a usual one.";
+    }
+
+    @Override
+    public Answer of(Given given) {
+        double times = given.number("times");
+        double sd = given.number("spread");
+        int setups = (int) Math.round(given.number("setups"));
+        int family = setups * (setups - 1) / 2;
+        OptionalInt rounds = RoundsWanted.planned(Math.log(times), sd, family);
+        String of = "×" + Values.plain(times);
+        Answer answer = Answer.of(
+                rounds.isPresent()
+                        ? "To show " + of + " it takes " + rounds.getAsInt() + " rounds."
+                        : "To show " + of
+                                + " would take more than 20 rounds: more work than it is worth. With 20 rounds ×"
+                                + Values.rounded(Math.exp(RoundsWanted.seen(sd, 20, family)), 2) + " would be seen.",
+                Answer.line("Rounds", rounds.isPresent() ? Integer.toString(rounds.getAsInt()) : "more than 20"),
+                Answer.about("Seen with 5 rounds", "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 5, family)), 2)),
+                Answer.about(
+                        "Seen with 10 rounds", "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 10, family)), 2)));
+        return answer.keeping("trial", Map.of("difference", Values.plain(times)));
+    }
+}
