@@ -19,7 +19,9 @@ const VIEWS = [
   'walk',
   'why',
   'arrive',
-  'later',
+  'findings',
+  'bench',
+  'lost',
 ];
 const TOP = 'shell';
 

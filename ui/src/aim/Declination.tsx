@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Refusal } from '../data/client';
 import { type Aim, useSetDeclination } from '../data/aim';
+import { typedNumber } from '../format/typed';
 import { Field } from '../parts/Field';
 import { Part } from '../parts/Sheet';
 
@@ -15,7 +16,7 @@ export function Declination({ aim }: { aim: Aim }) {
       <form
         onSubmit={(event) => {
           event.preventDefault();
-          const deg = Number(typed.trim().replace(',', '.'));
+          const deg = typedNumber(typed);
           if (Number.isFinite(deg)) {
             set.mutate(deg);
           }

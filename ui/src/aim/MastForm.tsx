@@ -2,12 +2,11 @@ import { Button } from 'antd';
 import { Refusal } from '../data/client';
 import { useKeepMast } from '../data/aim';
 import { useStored } from '../data/useStored';
+import { typedOrNone } from '../format/typed';
 import { Field } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 
 const EMPTY = { name: '', carrier: '', lat: '', lon: '' };
-
-const number = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')));
 
 /** A mast whose place is known. */
 export function MastForm() {
@@ -28,8 +27,8 @@ export function MastForm() {
               name: typed.name,
               carrier: typed.carrier || null,
               cellId: null,
-              lat: number(typed.lat),
-              lon: number(typed.lon),
+              lat: typedOrNone(typed.lat),
+              lon: typedOrNone(typed.lon),
             },
             { onSuccess: clear },
           );

@@ -4,6 +4,7 @@ import { Refusal } from '../data/client';
 import { type Sweep, useReadHeading, useTurn } from '../data/aim';
 import { useLive } from '../data/live';
 import { fixed } from '../format/numbers';
+import { typedNumber } from '../format/typed';
 import { Field } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { useKeptAwake } from '../parts/useAwake';
@@ -11,8 +12,6 @@ import { useKey } from '../parts/useKey';
 
 /** So long the antenna is held still before it is read: the level is the mean of the last 3 s. */
 const SETTLE_S = 5;
-
-const number = (text: string) => Number(text.trim().replace(',', '.'));
 
 /** Reads the level at the heading that comes next, or at one that is typed. */
 export function Reading({ sweep }: { sweep: Sweep }) {
@@ -25,7 +24,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
   const [leftS, setLeftS] = useState<number | null>(null);
   useKeptAwake(true);
   const level = live?.levels.find((l) => l.metric === 'rsrp');
-  const deg = heading.trim() === '' ? sweep.nextDeg : number(heading);
+  const deg = heading.trim() === '' ? sweep.nextDeg : typedNumber(heading);
   const problem = (field: string) =>
     read.error instanceof Refusal ? read.error.errors.find((e) => e.field === field)?.message : undefined;
   const send = (rsrpDbm: number | null) => {
@@ -50,7 +49,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
   }, [leftS]);
   const begin = () => {
     if (typed.trim() !== '') {
-      send(number(typed));
+      send(typedNumber(typed));
     } else if (deg !== null) {
       turn.mutate(deg);
       setLeftS(SETTLE_S);

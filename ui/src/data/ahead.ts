@@ -4,17 +4,20 @@ import { api, unwrap } from './client';
 import { keys } from './keys';
 import { reach } from './reach';
 
-/** So long after a page stands, what may be read away from the server is fetched ahead; and again after so long. */
-const AFTER_MS = 4_000;
+/** So long after a page is quiet, what may be read away from the server is fetched ahead; and again after so long. */
+const AFTER_MS = 1_500;
 const AGAIN_MS = 120_000;
 
 /** How many of the latest stays, and of the latest trials, are there to read. */
 const RECENT = 5;
 
 /** Has what is read on the way at hand before the server is out of reach. */
-export function useAhead() {
+export function useAhead(quiet: boolean) {
   const client = useQueryClient();
   useEffect(() => {
+    if (!quiet) {
+      return;
+    }
     const get = <T>(queryKey: readonly unknown[], queryFn: () => Promise<T>) =>
       client.fetchQuery({ queryKey, queryFn, staleTime: AGAIN_MS }).catch(() => undefined);
     const fetchAhead = async () => {
@@ -26,6 +29,7 @@ export function useAhead() {
       await get(keys.setups, () => unwrap(api.GET('/api/setups')));
       await get(keys.carriers, () => unwrap(api.GET('/api/carriers')));
       await get(keys.campsites, () => unwrap(api.GET('/api/campsites')));
+      await get(keys.logbook({}), () => unwrap(api.GET('/api/logbook', { params: { query: {} } })));
       const stays = await get(keys.stays, () => unwrap(api.GET('/api/stays')));
       for (const stay of stays?.slice(0, RECENT) ?? []) {
         await get(keys.measurements(stay.id), () =>
@@ -50,5 +54,5 @@ export function useAhead() {
       clearTimeout(first);
       clearInterval(timer);
     };
-  }, [client]);
+  }, [client, quiet]);
 }

@@ -53,11 +53,13 @@ export function useRun(id: number | null) {
   return query;
 }
 
-/** What runs have taken of a carrier's plan this month. */
-export const usePlanUse = (carrier: string) =>
+/** What is used of a carrier's plan this month; nothing while no carrier is said. */
+export const usePlanUse = (carrier: string | null | undefined) =>
   useQuery({
-    queryKey: keys.planUse(carrier),
-    queryFn: () => unwrap(api.GET('/api/measure/plan', { params: { query: { carrier } } })),
+    queryKey: keys.planUse(carrier ?? ''),
+    queryFn: () => unwrap(api.GET('/api/measure/plan', { params: { query: { carrier: carrier ?? '' } } })),
+    enabled: Boolean(carrier),
+    refetchInterval: 300_000,
   });
 
 export function useStartRun() {

@@ -18,6 +18,8 @@ const KEPT = new Set<unknown>(
     keys.session,
     keys.demo,
     ['measurements'],
+    ['logbook'],
+    ['stay-page'],
     ['result'],
     ['next-step'],
   ].map(([first]) => first),

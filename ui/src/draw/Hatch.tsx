@@ -1,5 +1,5 @@
 import './draw.css';
-const COLOURS = ['kelp', 'rust', 'ink2'] as const;
+const COLOURS = ['kelp', 'rust', 'tide', 'ink2'] as const;
 export type HatchColour = (typeof COLOURS)[number];
 
 /** The hatchings of estimates; stands once in the page. */

@@ -1,34 +1,14 @@
-import { Button } from 'antd';
-import { useRef } from 'react';
 import { type JobTask, photoAddress, useAddPhoto, useRemovePhoto, useRestorePhoto } from '../data/fitout';
-import { Failed } from '../parts/Loaded';
+import { AddPhoto } from '../parts/AddPhoto';
 import { useUndo } from '../parts/useUndo';
 
 /** Photos of a task: taken with the phone, or chosen; kept smaller, and without where they were taken. */
 export function JobPhotos({ plan, task }: { plan: number; task: JobTask }) {
-  const input = useRef<HTMLInputElement>(null);
   const add = useAddPhoto(plan, task.key);
   return (
     <div className="job-photos">
       <Shown plan={plan} task={task} />
-      <Button loading={add.isPending} onClick={() => input.current?.click()} className="no-print">
-        Add a photo
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept="image/jpeg,image/png"
-        aria-label="Photo of this task"
-        onChange={(e) => {
-          const [file] = e.target.files ?? [];
-          e.target.value = '';
-          if (file) {
-            add.mutate(file);
-          }
-        }}
-      />
-      {add.error && <Failed error={add.error} />}
+      <AddPhoto label="Photo of this task" add={add} />
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { DRAWN_UNITS, drawnLength, useUnits } from '../format/units';
+import { typedNumber } from '../format/typed';
 import { Field } from '../parts/Field';
 
 /** A number of a plan; lengths and temperatures are shown and typed in the units that are wanted. What is no number stays as it is typed. */
@@ -22,8 +23,7 @@ export function Num(props: {
   const shown = (value: number) =>
     String(other ? other.shown(value) : isLength ? drawnLength(value, system) : value);
   const text = typed ?? (props.value === null ? '' : shown(props.value));
-  const number = (t: string) => Number(t.trim().replace(',', '.'));
-  const wrong = text.trim() === '' ? props.required === true : !Number.isFinite(number(text));
+  const wrong = text.trim() === '' ? props.required === true : !Number.isFinite(typedNumber(text));
   return (
     <Field
       name={props.name}
@@ -40,8 +40,8 @@ export function Num(props: {
           if (!props.required) {
             props.onChange(null);
           }
-        } else if (Number.isFinite(number(t))) {
-          props.onChange(other ? other.typed(number(t)) : number(t));
+        } else if (Number.isFinite(typedNumber(t))) {
+          props.onChange(other ? other.typed(typedNumber(t)) : typedNumber(t));
         }
       }}
     />

@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react';
 import { Refusal } from '../data/client';
 import { type JobTask, type RoofPlan, useFitout, useKeepPlan, useRoofPlan } from '../data/fitout';
 import { useStored } from '../data/useStored';
+import { typedNumber } from '../format/typed';
 import { Field, FieldFrame } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { useKeep } from '../parts/useClash';
@@ -56,10 +57,8 @@ const FIRST: Typed = {
   before: [],
 };
 
-const number = (text: string) => Number(text.trim().replace(',', '.'));
-
 function ownOf(key: string, typed: Typed, name: string | null): Own | string {
-  const [minutes, people, waitH] = [typed.minutes, typed.people, typed.waitH].map(number) as [
+  const [minutes, people, waitH] = [typed.minutes, typed.people, typed.waitH].map(typedNumber) as [
     number,
     number,
     number,

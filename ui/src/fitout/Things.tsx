@@ -1,5 +1,6 @@
 import { Button, Select } from 'antd';
 import type { Fitout, RoofPlan } from '../data/fitout';
+import { capital } from '../format/numbers';
 import { Field, FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
 import type { Handle } from './drawn';
@@ -34,7 +35,7 @@ export function Things(props: {
     props.settle();
     const label = labelOf(kind);
     const others = plan.things.filter((t) => t.kind === kind).length;
-    const name = `${label[0]?.toUpperCase()}${label.slice(1)}${others > 0 ? ` ${others + 1}` : ''}`;
+    const name = `${capital(label)}${others > 0 ? ` ${others + 1}` : ''}`;
     change(
       {
         ...plan,

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { anyWrong, typedNumber, typedOrNone } from './typed';
 import { count, effect, fixed, plain, short } from './numbers';
 import { besideMetres, said, saidAll, shownLength, typedLength } from './units';
 import { ago, clock, dateClock, offset, span, weekdayClock } from './time';
@@ -81,5 +82,26 @@ describe('units', () => {
     expect(typedLength(shownLength(3, 'imperial'), 'imperial')).toBeCloseTo(3, 1);
     expect(besideMetres('4.5', 'imperial')).toBe(' = 14.8 ft');
     expect(besideMetres('4.5', 'metric')).toBe('');
+  });
+});
+
+describe('numbers that are typed', () => {
+  it('have a point or a comma, and any minus', () => {
+    expect(['12.5', '12,5', ' 7 ', '−97', '–97', '-97', '+3', '.5', '5.'].map(typedNumber)).toEqual([
+      12.5, 12.5, 7, -97, -97, -97, 3, 0.5, 5,
+    ]);
+  });
+
+  it('are none where they are anything else', () => {
+    for (const text of ['', 'x', '1.2.3', '0x10', '1e3', 'Infinity', '1 2', '--1', '12 dB']) {
+      expect(typedNumber(text)).toBeNaN();
+    }
+  });
+
+  it('may be left out', () => {
+    expect(typedOrNone('  ')).toBeNull();
+    expect(typedOrNone('0')).toBe(0);
+    expect(anyWrong({ a: '', b: '3' })).toBe(false);
+    expect(anyWrong({ a: '', b: 'three' })).toBe(true);
   });
 });

@@ -18,6 +18,9 @@ export function short(value: number | null | undefined): string {
     .replace(/\.$/, '');
 }
 
+/** An amount of data as a plan is spoken of, in GB without the unit. */
+export const amount = (gb: number) => fixed(gb, gb < 10 ? 1 : 0);
+
 /** A number as it stands, with the typographic minus. */
 export function plain(value: number | null | undefined): string {
   return value === null || value === undefined ? '–' : String(value).replace('-', '−');
@@ -25,6 +28,9 @@ export function plain(value: number | null | undefined): string {
 
 /** On what values of a metric are compared: as a factor, in dB, or in percentage points. */
 export type Scale = 'ratio' | 'dB' | 'share';
+
+/** A text with a capital at its front. */
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A ratio as a factor (×1.83), a difference in dB or points with its sign. */
 export function effect(value: number | null | undefined, scale: Scale): string {

@@ -1,5 +1,6 @@
 import { createContext, use } from 'react';
 import { fixed } from './numbers';
+import { typedNumber } from './typed';
 
 export type System = 'metric' | 'imperial';
 
@@ -92,10 +93,8 @@ function saidIn(value: unknown, system: System, say: typeof said): unknown {
 
 /** Beside a field that is typed in m: what that is in feet; empty where the system is metric. */
 export function besideMetres(text: string, system: System) {
-  const metres = Number(text.trim().replace(',', '.'));
-  return system === 'metric' || text.trim() === '' || Number.isNaN(metres)
-    ? ''
-    : ` = ${length(metres, system)}`;
+  const metres = typedNumber(text);
+  return system === 'metric' || Number.isNaN(metres) ? '' : ` = ${length(metres, system)}`;
 }
 
 /** Metres as they are typed and shown in the units that are wanted. */

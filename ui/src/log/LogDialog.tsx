@@ -58,11 +58,8 @@ function LogForm(props: {
   const { message } = App.useApp();
   const undoable = useUndo();
 
-  // the dialog takes the focus for itself as it opens
   useEffect(() => {
-    const frame = requestAnimationFrame(() =>
-      document.querySelector<HTMLElement>('.log .form-grid input:not([type="radio"])')?.focus(),
-    );
+    const frame = requestAnimationFrame(focusFirst);
     return () => cancelAnimationFrame(frame);
   }, []);
 
@@ -122,6 +119,8 @@ function LogForm(props: {
       style={{ top: 16 }}
       okText="Log it"
       onOk={save}
+      // where it came up slowly, the dialog took the focus for itself
+      afterOpenChange={focusFirst}
       confirmLoading={store.isPending}
       footer={(_, { OkBtn }) => (
         <div className="log-buttons">
@@ -216,6 +215,13 @@ export function Remarks({ form, shown }: { form: Form; shown: boolean }) {
       ))}
     </>
   );
+}
+
+/** Puts the focus in the first field of the form, unless it is in one. */
+function focusFirst() {
+  if (!document.activeElement?.closest('.log form')) {
+    document.querySelector<HTMLElement>('.log .form-grid input:not([type="radio"])')?.focus();
+  }
 }
 
 /** Brings what is wrong into view. */

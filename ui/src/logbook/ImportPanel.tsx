@@ -19,7 +19,7 @@ export function ImportPanel({ close }: { close: () => void }) {
   const undoable = useUndoable();
   const { state, read, keep, cancel, reset, again, change, use, choose, judge } = useImport((report) => {
     void client.invalidateQueries();
-    undoable(`${count(report.accepted, 'row')} imported.`, report.change);
+    undoable(`${count(report.accepted, 'measurement')} imported.`, report.change);
   });
   const [told, setTold] = useState<string[]>([]);
   const asked = state.kind === 'judged' ? state.report.close.filter((c) => !told.includes(keyOf(c))) : [];
@@ -71,7 +71,7 @@ export function ImportPanel({ close }: { close: () => void }) {
                 ? 'Nothing to import'
                 : asked.length > 0
                   ? 'Say first which names are new'
-                  : `Import ${count(state.report.accepted, 'row')}`}
+                  : `Import ${count(state.report.accepted, 'measurement')}`}
             </Button>
             <Button onClick={reset}>Choose another file</Button>
             {state.table && <Button onClick={again}>Which column is which</Button>}
@@ -158,9 +158,9 @@ function headline(state: ImportState) {
     case 'running':
       return state.dryRun ? 'Judging the rows.' : 'Keeping the good rows.';
     case 'judged':
-      return `${count(state.report.accepted, 'new row')}, ${state.report.duplicates} already in the log, ${state.report.rejectedRows} refused. Nothing is kept yet.`;
+      return `${count(state.report.accepted, 'new measurement')}, ${state.report.duplicates} already in the log, ${state.report.rejectedRows} refused. Nothing is kept yet.`;
     case 'kept':
-      return `${count(state.report.accepted, 'row')} imported.`;
+      return `${count(state.report.accepted, 'measurement')} imported.`;
   }
 }
 
@@ -212,11 +212,11 @@ function Report({ report, file, done }: { report: Schemas['ImportReport']; file:
           <tbody>
             <tr>
               <td className="name">New</td>
-              <td>{count(report.accepted, 'row')}</td>
+              <td>{count(report.accepted, 'measurement')}</td>
             </tr>
             <tr>
               <td className="name">Already in the log</td>
-              <td>{count(report.duplicates, 'row')}</td>
+              <td>{count(report.duplicates, 'measurement')}</td>
             </tr>
             <tr>
               <td className="name">Refused</td>

@@ -1,14 +1,26 @@
 import { Button } from 'antd';
+import { lazy, Suspense } from 'react';
 import { Link, NavLink, useSearchParams } from 'react-router';
 import { useStays } from '../data/log';
+import { useLedger, useLogbook } from '../data/logbook';
+import { stateOf } from '../data/state';
 import { useWaiting } from '../data/useQueue';
 import { span } from '../format/time';
+import { Loaded } from '../parts/Loaded';
+import { OfferDemo } from '../parts/OfferDemo';
 import { Part, Sheet } from '../parts/Sheet';
 import { useLog } from '../parts/useLog';
+import { Calendar } from './Calendar';
 import { Changes } from './Changes';
+import { Filters } from './Filters';
+import { askedOf } from './asked';
+import { InAndOut } from './InAndOut';
+import { Ledger } from './Ledger';
 import { ImportPanel } from './ImportPanel';
 import { Measurements } from './Measurements';
 import { Names } from './Names';
+import { StayPage } from './StayPage';
+import { StayVerdicts } from './StayVerdicts';
 import { Stays } from './Stays';
 import { Waiting } from './Waiting';
 
@@ -56,15 +68,72 @@ export function LogbookView() {
       </Sheet>
     );
   }
+  if (part === 'ledger') {
+    return <LedgerSheet />;
+  }
+  return <Book part={part} />;
+}
+
+const LazyMap = lazy(async () => ({ default: (await import('./StayMap')).StayMap }));
+
+/** The stays that fit the filters: as a list, on the map or in the calendar. */
+function Book({ part }: { part: string | null }) {
+  const [query] = useSearchParams();
+  const book = useLogbook(askedOf(query));
+  const isEmpty = book.data?.all === 0;
   return (
     <Sheet
-      title="Logbook"
+      title={part === 'map' ? 'Map' : part === 'calendar' ? 'Calendar' : 'Logbook'}
       over={<Parts part={part} />}
-      headline="Every stay, and what was measured there."
+      headline={book.data && !isEmpty ? book.data.says : 'Every stay, and what was measured there.'}
       margin={<Margin />}
     >
-      <Stays />
+      {isEmpty ? (
+        <NoStay />
+      ) : (
+        <Loaded state={stateOf(book)}>
+          {(view) => (
+            <>
+              <Filters view={view} />
+              {part === 'map' ? (
+                <Suspense fallback={<p className="quiet">Reading the coastline…</p>}>
+                  <LazyMap view={view} />
+                </Suspense>
+              ) : part === 'calendar' ? (
+                <Calendar stays={view.stays} />
+              ) : (
+                <Stays view={view} />
+              )}
+            </>
+          )}
+        </Loaded>
+      )}
     </Sheet>
+  );
+}
+
+function LedgerSheet() {
+  const says = useLedger().data?.says;
+  return (
+    <Sheet
+      title="SIM ledger"
+      over={<Parts part="ledger" />}
+      headline={says ?? 'What the cards allow, and what was used'}
+    >
+      <Ledger />
+    </Sheet>
+  );
+}
+
+function NoStay() {
+  return (
+    <>
+      <p>
+        No stay yet. Say on the line above where you stand, or{' '}
+        <Link to="/logbook?import=1">import a file</Link>.
+      </p>
+      <OfferDemo />
+    </>
   );
 }
 
@@ -74,6 +143,10 @@ function StaySheet({ stay }: { stay: number }) {
   const name = visit ? `${visit.campsite}, ${span(visit.arrivedAt, visit.leftAt)}` : 'A stay';
   return (
     <Sheet title={name} over={<Link to="/logbook">All stays</Link>} headline={name}>
+      <div className="stay-head">
+        <StayVerdicts stay={stay} visit={visit} />
+        <StayPage stay={stay} key={stay} />
+      </div>
       <Measurements stay={stay} visit={visit} />
     </Sheet>
   );
@@ -81,14 +154,30 @@ function StaySheet({ stay }: { stay: number }) {
 
 const PARTS = [
   ['', 'Stays'],
+  ['map', 'Map'],
+  ['calendar', 'Calendar'],
+  ['ledger', 'SIM ledger'],
   ['changes', 'Changes'],
   ['names', 'Names'],
 ] as const;
+
+/** The looks at stays, which share their filters. */
+const BOOK: readonly string[] = ['', 'map', 'calendar'];
 
 /** Stands there while something waits. */
 const WAITING = ['waiting', 'Waiting'] as const;
 
 function Parts({ part }: { part: string | null }) {
+  const [query] = useSearchParams();
+  /** Filters stay from one look at the stays to the next. */
+  const address = (key: string) => {
+    const next = new URLSearchParams(BOOK.includes(key) && BOOK.includes(part ?? '') ? query : undefined);
+    next.delete('part');
+    if (key !== '') {
+      next.set('part', key);
+    }
+    return `/logbook${next.size > 0 ? `?${next}` : ''}`;
+  };
   const waiting = useWaiting().length;
   const parts = waiting > 0 || part === 'waiting' ? [...PARTS, WAITING] : PARTS;
   return (
@@ -96,7 +185,7 @@ function Parts({ part }: { part: string | null }) {
       {parts.map(([key, label]) => (
         <NavLink
           key={key}
-          to={key === '' ? '/logbook' : `/logbook?part=${key}`}
+          to={address(key)}
           aria-current={(part ?? '') === key ? 'page' : undefined}
           className={(part ?? '') === key ? 'here' : ''}
         >
@@ -118,20 +207,7 @@ function Margin() {
           </Button>
         </div>
       </Part>
-      <Part title="In and out">
-        <p>
-          <Link to="/logbook?import=1">Import a file</Link>
-        </p>
-        <p>
-          <a href="/api/measurements.csv" download="measurements.csv">
-            Export all as CSV
-          </a>
-        </p>
-        <p className="small">
-          Your own spreadsheet as it is, or an export: importing your own export changes nothing, and the same
-          file twice adds nothing.
-        </p>
-      </Part>
+      <InAndOut />
     </>
   );
 }

@@ -1,6 +1,5 @@
 import { Button } from 'antd';
 import { type Key, useState } from 'react';
-import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { type Figure, useFigures, useMeasurements } from '../data/log';
 import { useSetups } from '../data/names';
@@ -169,14 +168,6 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
             </>
           )
         }
-        over={
-          first && (
-            <>
-              <TrialsHere rows={rows} campsite={first.campsite} />
-              <WhyHere rows={rows} stay={props.stay} />
-            </>
-          )
-        }
         columns={columns}
       />
       {visit && asked === 'dates' && <StayDatesDialog visit={visit} close={() => setAsked(null)} />}
@@ -192,32 +183,6 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
         />
       )}
     </>
-  );
-}
-
-/** Asks of each setup and carrier why it was slow here. */
-function WhyHere({ rows, stay }: { rows: Row[]; stay: number }) {
-  const pairs = [
-    ...new Map(rows.flatMap((m) => (m.carrier === null ? [] : [[`${m.setup} on ${m.carrier}`, m] as const]))),
-  ];
-  if (pairs.length === 0) {
-    return null;
-  }
-  return (
-    <details className="numbers">
-      <summary>Why was it slow?</summary>
-      <ul>
-        {pairs.map(([said, m]) => (
-          <li key={said}>
-            <Link
-              to={`/why?${new URLSearchParams({ stay: String(stay), setup: m.setup, carrier: m.carrier ?? '' })}`}
-            >
-              {said}
-            </Link>
-          </li>
-        ))}
-      </ul>
-    </details>
   );
 }
 
@@ -285,22 +250,5 @@ function TwoLines(props: {
         </span>
       )}
     </button>
-  );
-}
-
-function TrialsHere({ rows, campsite }: { rows: Row[]; campsite: string }) {
-  const trials = [...new Set(rows.map((m) => m.trial).filter((t) => t !== null))];
-  if (trials.length === 0) {
-    return null;
-  }
-  return (
-    <p className="small">
-      Trials here:{' '}
-      {trials.map((trial) => (
-        <span key={trial}>
-          <Link to={`/trials?${new URLSearchParams({ campsite, trial })}`}>{trial}</Link>{' '}
-        </span>
-      ))}
-    </p>
   );
 }

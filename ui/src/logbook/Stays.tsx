@@ -1,59 +1,52 @@
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../data/client';
-import { useStays } from '../data/log';
-import { useSetups } from '../data/names';
-import { stateOf } from '../data/state';
 import { SetupLabel } from '../draw/Pennant';
+import { fixed, short } from '../format/numbers';
 import { span } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
-import { Loaded } from '../parts/Loaded';
-import { OfferDemo } from '../parts/OfferDemo';
 
-type Visit = Schemas['Visit'];
+type Line = Schemas['StayLine'];
 
-/** The list of stays. */
-export function Stays() {
-  const stays = useStays();
-  const setups = useSetups();
-  const byName = new Map(setups.data?.map((s) => [s.name, s]));
+/** The list of stays; a column stands there when this log holds it. */
+export function Stays({ view }: { view: Schemas['LogbookView'] }) {
+  const [query] = useSearchParams();
+  // the server has looked for it already, in notes too
+  const wanted = query.get('find') ?? '';
   return (
-    <Loaded state={stateOf(stays)}>
-      {(visits) => (
-        <FindableList
-          title="Stays"
-          noun="stay"
-          rows={visits}
-          rowKey={(v) => v.id}
-          text={(v) => `${v.campsite} ${v.setups.join(' ')}`}
-          find="find a campsite or setup"
-          empty={<NoStay />}
-          export={EXPORT}
-          pageSize={20}
-          columns={columns(byName)}
-        />
-      )}
-    </Loaded>
+    <FindableList
+      title="Stays"
+      noun="stay"
+      rows={view.stays}
+      rowKey={(v) => v.id}
+      text={() => wanted}
+      find="campsite, carrier, note"
+      empty="No stay fits. Take a filter away."
+      export={EXPORT}
+      pageSize={20}
+      dense
+      columns={columns(view)}
+    />
   );
 }
 
-function NoStay() {
-  return (
-    <>
-      <p>
-        No stay yet. Say on the line above where you stand, or{' '}
-        <Link to="/logbook?import=1">import a file</Link>.
-      </p>
-      <OfferDemo />
-    </>
-  );
-}
-
-function columns(byName: Map<string, Schemas['SetupName']>): Column<Visit>[] {
+function columns(view: Schemas['LogbookView']): Column<Line>[] {
+  const any = (has: (line: Line) => boolean) => view.stays.some(has);
   return [
     {
       label: 'Campsite',
       sorter: (a, b) => a.campsite.localeCompare(b.campsite),
-      render: (_, v) => <Link to={`/logbook?stay=${v.id}`}>{v.campsite}</Link>,
+      render: (_, v) => (
+        <>
+          <Link to={`/logbook?stay=${v.id}`}>{v.campsite}</Link>
+          {(v.noted || v.photos > 0) && (
+            <div className="small">
+              {[v.noted && 'note', v.photos > 0 && `${v.photos} photo${v.photos === 1 ? '' : 's'}`]
+                .filter(Boolean)
+                .join(', ')}
+            </div>
+          )}
+        </>
+      ),
     },
     {
       label: 'When',
@@ -61,26 +54,71 @@ function columns(byName: Map<string, Schemas['SetupName']>): Column<Visit>[] {
       render: (_, v) => span(v.arrivedAt, v.leftAt),
     },
     {
-      label: 'Measurements',
+      label: 'Measured',
       align: 'right',
       sorter: (a, b) => a.measurements - b.measurements,
-      render: (_, v) => v.measurements,
+      render: (_, v) => (
+        <>
+          {v.measurements}
+          {v.failed > 0 && <div className="small loss">{v.failed} failed</div>}
+        </>
+      ),
     },
-    {
-      label: 'Failed',
-      align: 'right',
-      sorter: (a, b) => a.failed - b.failed,
-      render: (_, v) => (v.failed > 0 ? <span className="loss">{v.failed}</span> : 0),
-    },
+    ...(any((v) => v.levelDbm !== null)
+      ? [
+          {
+            label: 'RSRP',
+            unit: 'dBm',
+            align: 'right',
+            sorter: (a, b) => (a.levelDbm ?? -999) - (b.levelDbm ?? -999),
+            render: (_, v) => (
+              <>
+                {fixed(v.levelDbm, 0)}
+                <div className="small">{v.grade}</div>
+              </>
+            ),
+          } satisfies Column<Line>,
+        ]
+      : []),
+    ...(any((v) => v.downMbps !== null)
+      ? [
+          {
+            label: 'Down',
+            unit: 'Mb/s',
+            align: 'right',
+            sorter: (a, b) => (a.downMbps ?? -1) - (b.downMbps ?? -1),
+            render: (_, v) => short(v.downMbps),
+          } satisfies Column<Line>,
+        ]
+      : []),
+    ...(any((v) => v.upMbps !== null)
+      ? [
+          {
+            label: 'Up',
+            unit: 'Mb/s',
+            align: 'right',
+            sorter: (a, b) => (a.upMbps ?? -1) - (b.upMbps ?? -1),
+            render: (_, v) => short(v.upMbps),
+          } satisfies Column<Line>,
+        ]
+      : []),
+    ...(any((v) => v.needRuns > 0)
+      ? [
+          {
+            label: 'Need met',
+            align: 'right',
+            sorter: (a, b) => share(a) - share(b),
+            render: (_, v) => (v.needRuns === 0 ? '–' : `${v.needMet} of ${v.needRuns}`),
+          } satisfies Column<Line>,
+        ]
+      : []),
     {
       label: 'Setups',
-      filters: [...byName.keys()].map((name) => ({ value: name, text: name })),
-      onFilter: (value, v) => v.setups.includes(String(value)),
       render: (_, v) => (
         <div>
-          {v.setups.map((name) => (
-            <div key={name}>
-              <SetupLabel setup={byName.get(name) ?? { name, pennant: 0 }} />
+          {v.setups.map((s) => (
+            <div key={s.name}>
+              <SetupLabel setup={s} />
             </div>
           ))}
         </div>
@@ -89,8 +127,34 @@ function columns(byName: Map<string, Schemas['SetupName']>): Column<Visit>[] {
   ];
 }
 
+const share = (v: Line) => (v.needRuns === 0 ? -1 : v.needMet / v.needRuns);
+
 const EXPORT = {
   file: 'stays.csv',
-  columns: ['campsite', 'from', 'to', 'measurements', 'failed', 'setups'],
-  row: (v: Visit) => [v.campsite, v.arrivedAt, v.leftAt, v.measurements, v.failed, v.setups.join('; ')],
+  columns: [
+    'campsite',
+    'from',
+    'to',
+    'measurements',
+    'failed',
+    'rsrp_dbm',
+    'down_mbps',
+    'up_mbps',
+    'need_met',
+    'need_runs',
+    'setups',
+  ],
+  row: (v: Line) => [
+    v.campsite,
+    v.arrivedAt,
+    v.leftAt,
+    v.measurements,
+    v.failed,
+    v.levelDbm,
+    v.downMbps,
+    v.upMbps,
+    v.needMet,
+    v.needRuns,
+    v.setups.map((s) => s.name).join('; '),
+  ],
 };

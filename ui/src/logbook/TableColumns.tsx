@@ -15,10 +15,20 @@ export function unanswered(view: View, reading: Reading, said: { level: boolean 
       (asked === 'date-order' && reading.dateOrder === ('' as Reading['dateOrder'])) ||
       (asked === 'level' && !said.level && holds(reading, 'rsrp_dbm')) ||
       (asked === 'zone' && reading.zone.trim() === '') ||
-      (asked === 'setup' && !reading.setup?.trim() && !holds(reading, 'setup')) ||
+      (asked === 'clock' && !reading.clock?.trim() && !uses(reading, 'clock')) ||
+      (asked === 'above' && reading.above == null) ||
+      (asked === 'each' && !reading.each && labels(reading).length > 0) ||
+      (asked === 'setup' && needsSetup(reading) && !reading.setup?.trim()) ||
       (asked === 'campsite' && !reading.campsite?.trim() && !holds(reading, 'campsite')),
   );
 }
+
+const uses = (reading: Reading, use: Use['use']) => reading.columns.some((c) => c.use === use);
+
+/** What the headings call the measurements that stand side by side in a row. */
+const labels = (reading: Reading) => [...new Set(reading.columns.flatMap((c) => (c.of ? [c.of] : [])))];
+
+const needsSetup = (reading: Reading) => !holds(reading, 'setup') && reading.each !== 'setup';
 
 const holds = (reading: Reading, figure: string) => reading.columns.some((c) => c.figure === figure);
 
@@ -34,6 +44,7 @@ export function TableColumns(props: {
   const { view, reading, change, use } = props;
   const [level, setLevel] = useState<string | null>(view.remembered ? 'said before' : null);
   const open = unanswered(view, reading, { level: level !== null });
+  const several = labels(view.reading).length > 0;
   return (
     <>
       {view.sheets.length > 1 && (
@@ -58,6 +69,7 @@ export function TableColumns(props: {
                 <th>First cells</th>
                 <th>Taken for</th>
                 <th>Unit</th>
+                {several && <th>Of</th>}
                 <th>Why</th>
               </tr>
             </thead>
@@ -95,6 +107,7 @@ function ColumnRow(props: { view: View; place: number; column: Use; change: (col
   const units =
     choices.figures.find((f) => column.use === 'figure' && f.value === column.figure)?.units ?? [];
   const untouched = view.reading.columns[place] === column;
+  const all = labels(view.reading);
   return (
     <tr>
       <td className="name">{column.heading || `column ${place + 1}`}</td>
@@ -133,6 +146,22 @@ function ColumnRow(props: { view: View; place: number; column: Use; change: (col
           />
         )}
       </td>
+      {all.length > 0 && (
+        <td data-label="Of">
+          <Select<string>
+            size="small"
+            aria-label={`${column.heading}, of`}
+            value={column.of ?? ''}
+            popupMatchSelectWidth={false}
+            style={{ minWidth: 90 }}
+            onChange={(of) => change({ ...column, of })}
+            options={[
+              { value: '', label: 'all of a row' },
+              ...all.map((label) => ({ value: label, label: `“${label}”` })),
+            ]}
+          />
+        </td>
+      )}
       <td className="small why" data-label="Why">
         {untouched ? view.reasons[place] : 'as you say'}
       </td>
@@ -168,7 +197,7 @@ function Questions(props: {
       ),
     });
   };
-  if (view.asked.length === 0) {
+  if (view.asked.length === 0 && labels(reading).length === 0) {
     return null;
   }
   const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -203,6 +232,43 @@ function Questions(props: {
           </span>
         </Question>
       )}
+      {view.asked.includes('clock') && !uses(reading, 'clock') && (
+        <Question label="At what time of day? The table names only the day, so all its rows get one time; nothing can then be said of hours.">
+          <Input
+            aria-label="Time of day of all rows"
+            placeholder="18:00"
+            value={reading.clock ?? ''}
+            onChange={(e) => change({ ...reading, clock: e.target.value })}
+          />
+        </Question>
+      )}
+      {view.asked.includes('above') && (
+        <Question label="Some rows leave out the day, the campsite or the setup. What does such an empty cell mean?">
+          <Select
+            aria-label="What an empty cell means"
+            value={reading.above ?? undefined}
+            placeholder="choose"
+            popupMatchSelectWidth={false}
+            onChange={(above: boolean) => change({ ...reading, above })}
+            options={[
+              { value: true, label: 'the same as above' },
+              { value: false, label: 'nothing is known: such rows are refused' },
+            ]}
+          />
+        </Question>
+      )}
+      {labels(reading).length > 0 && (
+        <Question label={`Each row holds several measurements: ${quoted(labels(reading))}. What are these?`}>
+          <Select
+            aria-label="What the measurements of a row are of"
+            value={reading.each ?? undefined}
+            placeholder="choose"
+            popupMatchSelectWidth={false}
+            onChange={(each: Reading['each']) => change({ ...reading, each })}
+            options={view.choices.eaches}
+          />
+        </Question>
+      )}
       {view.asked.includes('level') && (
         <Question label={`What does the column “${levelOf(view)}” hold?`}>
           <Select
@@ -216,7 +282,8 @@ function Questions(props: {
         </Question>
       )}
       {(['setup', 'campsite'] as const)
-        .filter((figure) => view.asked.includes(figure) && !holds(reading, figure))
+        .filter((figure) => view.asked.includes(figure))
+        .filter((figure) => (figure === 'setup' ? needsSetup(reading) : !holds(reading, figure)))
         .map((figure) => (
           <Question
             key={figure}
@@ -236,6 +303,8 @@ function Questions(props: {
     </Part>
   );
 }
+
+const quoted = (names: string[]) => names.map((name) => `“${name}”`).join(', ');
 
 const levelOf = (view: View) =>
   view.reading.columns.find((c) => c.figure === 'rsrp_dbm')?.heading ?? 'of the level';
@@ -264,7 +333,7 @@ function Preview({ view, reading }: { view: View; reading: Reading }) {
       </div>
     );
   }
-  const names = [...new Set((rows.data ?? []).flatMap((row) => Object.keys(row)))];
+  const names = [...new Set((rows.data ?? []).flatMap((row) => row.measurements.flatMap(Object.keys)))];
   return (
     <Part title="The first rows as they would be read" small="above each, your own cells">
       <div className="table-scroll">
@@ -283,13 +352,15 @@ function Preview({ view, reading }: { view: View; reading: Reading }) {
                   {(view.rows[i] ?? []).filter((cell) => cell.trim() !== '').join(' | ')}
                 </td>
               </tr>
-              <tr>
-                {names.map((name) => (
-                  <td key={name} data-label={name.replaceAll('_', ' ')}>
-                    {row[name] ?? ''}
-                  </td>
-                ))}
-              </tr>
+              {row.measurements.map((measurement, j) => (
+                <tr key={j}>
+                  {names.map((name) => (
+                    <td key={name} data-label={name.replaceAll('_', ' ')}>
+                      {measurement[name] ?? ''}
+                    </td>
+                  ))}
+                </tr>
+              ))}
             </tbody>
           ))}
         </table>

@@ -4,44 +4,55 @@ import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { asked, bodies, NEVER, Refused, serve } from '../testing/server';
 import { show } from '../testing/show';
-import { FIGURES, measurement, NAMES, STAYS } from '../testing/world';
+import { FIGURES, LOGBOOK, measurement, NAMES, STAYS } from '../testing/world';
 import { LogbookView } from './LogbookView';
 
 const rows = () => screen.getAllByRole('row').slice(1);
 
 describe('the stays', () => {
   it('wait without a number, and say what to do first when there are none', async () => {
-    serve({ ...NAMES, 'GET /api/stays': NEVER });
+    serve({ ...NAMES, 'GET /api/logbook': NEVER });
     const page = show(<LogbookView />, '/logbook');
     expect(screen.getByText('Reading the log…')).toBeDefined();
     expect(page.container.querySelector('main')?.textContent).not.toMatch(/0 stays/);
     page.unmount();
-    serve({ ...NAMES, 'GET /api/stays': [] });
+    serve({ ...NAMES, 'GET /api/logbook': { ...LOGBOOK, stays: [], all: 0 } });
     show(<LogbookView />, '/logbook');
     expect(await screen.findByText(/No stay yet. Say on the line above/)).toBeDefined();
   });
 
   it('say why they cannot be shown', async () => {
-    serve({ ...NAMES, 'GET /api/stays': new Refused(503, { detail: 'Syntoma is busy.' }) });
+    serve({ ...NAMES, 'GET /api/logbook': new Refused(503, { detail: 'Syntoma is busy.' }) });
     show(<LogbookView />, '/logbook');
     expect((await screen.findByRole('alert')).textContent).toContain('Syntoma is busy.');
   });
 
-  it('are found by campsite and open their measurements', async () => {
+  it('show the columns that this log holds, and are looked for by the server', async () => {
     const user = userEvent.setup();
-    serve({
-      ...NAMES,
-      'GET /api/stays': STAYS,
-      'GET /api/figures': FIGURES,
-      'GET /api/measurements': [measurement({ campsite: 'Quarry Lake', upMbps: 4.1 })],
-    });
-    show(<LogbookView />, '/logbook');
-    expect(await screen.findByText('2 stays')).toBeDefined();
-    await user.type(screen.getByPlaceholderText('find a campsite or setup'), 'quarry');
-    expect(rows()).toHaveLength(1);
-    await user.click(screen.getByText('Quarry Lake'));
-    expect(await screen.findByText(/1 measurement/)).toBeDefined();
-    expect(asked.find((a) => a.call === 'GET /api/measurements')?.query).toContain('stay=6');
+    serve({ ...NAMES, 'GET /api/logbook': LOGBOOK });
+    show(<LogbookView />, '/logbook?strength=thin&strength=silent');
+    expect(await screen.findByText('Quarry Lake')).toBeDefined();
+    expect(rows()).toHaveLength(2);
+    expect(screen.getByText('RSRP')).toBeDefined();
+    expect(screen.queryByText('Need met')).toBeNull();
+    expect(screen.getByText('note')).toBeDefined();
+    expect(asked.at(0)?.query).toContain('strength=thin&strength=silent');
+    await user.type(screen.getByPlaceholderText(/campsite, carrier/), 'quarry');
+    await waitFor(() => expect(asked.at(-1)?.query).toContain('text=quarry'));
+    await user.click(screen.getByText('Take all of the log again'));
+    await waitFor(() => expect(asked.at(-1)?.query).not.toContain('strength'));
+  });
+
+  it('stand in a calendar, with the filters kept from one look to the next', async () => {
+    serve({ ...NAMES, 'GET /api/logbook': LOGBOOK });
+    show(<LogbookView />, '/logbook?part=calendar&setup=Roof+dome');
+    expect(await screen.findByText('August 2026')).toBeDefined();
+    // the 25th to the 28th, and an open stay until today
+    expect(screen.getAllByTitle(/Quarry Lake, 2026-08/)).toHaveLength(4);
+    await waitFor(() => expect(screen.getAllByTitle(/Lighthouse Meadow, 2026-09-0[1-5]/)).toHaveLength(5));
+    expect(screen.getByRole('link', { name: 'Map' }).getAttribute('href')).toBe(
+      '/logbook?setup=Roof+dome&part=map',
+    );
   });
 });
 
@@ -56,6 +67,10 @@ describe('the measurements of a stay', () => {
       'GET /api/figures': FIGURES,
       'GET /api/measurements': SOME,
       'GET /api/stays': STAYS,
+      'GET /api/trials/results': [
+        { trial: 'Evening', campsiteId: 1, sentence: 'Mast panel’s upload is double.' },
+        { trial: 'Evening', campsiteId: 2, sentence: 'They are alike.' },
+      ],
     });
 
   it('have a column for each number that one of them has, with its unit', async () => {
@@ -67,6 +82,8 @@ describe('the measurements of a stay', () => {
     expect(heads.join()).not.toContain('Download');
     expect(within(rows()[0] as HTMLElement).getByText('no service')).toBeDefined();
     expect(screen.getByText('Evening').getAttribute('href')).toContain('trial=Evening');
+    expect(await screen.findByText(/upload is double/)).toBeDefined();
+    expect(screen.queryByText(/alike/)).toBeNull();
   });
 
   it('are filtered by the address, and opened to be corrected', async () => {

@@ -4,6 +4,7 @@ import type { Schemas } from '../data/client';
 import { pageOf, useBeginInBrowser } from '../data/browserRun';
 import { useRunKinds, useStartRun } from '../data/measure';
 import { useStored } from '../data/useStored';
+import { typedNumber } from '../format/typed';
 import { Field, FieldFrame } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
@@ -53,7 +54,7 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
     setup: line.setup?.name ?? '',
     carrier: line.carrier ?? '',
     kind,
-    ...(budget.trim() === '' ? {} : { budgetMb: Number(budget.replace(',', '.')) }),
+    ...(budget.trim() === '' ? {} : { budgetMb: typedNumber(budget) }),
   } as Schemas['RunRequest'];
   const begin = () => {
     const replace = { replace: again };

@@ -3,7 +3,7 @@ import type { Schemas } from '../data/client';
 import { type Live, useLive, useRouter } from '../data/live';
 import { useStanding } from '../data/names';
 import { Part } from '../parts/Sheet';
-import { fixed } from '../format/numbers';
+import { capital, fixed } from '../format/numbers';
 import { LogLive } from './LogLive';
 import { StripRow } from './StripRow';
 
@@ -69,7 +69,7 @@ function Said({ live }: { live: Live }) {
     <>
       {reading.problem !== null && (
         <p className={strips.length === 0 ? 'hollow attention' : 'attention'} role="status">
-          {reading.problem.charAt(0).toUpperCase() + reading.problem.slice(1)}.{' '}
+          {capital(reading.problem)}.{' '}
           {strips.length === 0 && <Link to="/measure">Look at the connection</Link>}
         </p>
       )}

@@ -2,6 +2,7 @@ import { App, Button } from 'antd';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { useFollow, useOutcome } from '../data/advice';
+import { useMoney } from '../data/useMoney';
 import { ChanceBar } from '../draw/ChanceBar';
 import { Pennant } from '../draw/Pennant';
 import { RangeBar } from '../draw/RangeBar';
@@ -86,6 +87,7 @@ function OptionRow(props: {
   busy: boolean;
   take: () => void;
 }) {
+  const { money } = useMoney();
   const { option, need, domain, first, busy, take } = props;
   const [ref, width] = useWidth<HTMLDivElement>(220);
   const name = option.setup?.name ?? 'Move on';
@@ -97,7 +99,7 @@ function OptionRow(props: {
         <div className="name">{name}</div>
         <div className="small">
           {option.setup ? `on ${option.carrier}` : 'to another campsite'} · {effort(option)}
-          {option.pricePerGb !== null && ` · ${short(option.pricePerGb)} a GB`}
+          {option.pricePerGb !== null && ` · ${money(option.pricePerGb, 2)}\u00a0a\u00a0GB`}
         </div>
       </div>
       <div className="chance" ref={ref}>

@@ -3,7 +3,7 @@ import type { Schemas } from '../data/client';
 import { type Game, useJudgeGame } from '../data/practice';
 import { RoundsOf } from '../draw/RoundsOf';
 import { useWidth } from '../draw/useWidth';
-import { fixed, short } from '../format/numbers';
+import { capital, fixed, short } from '../format/numbers';
 import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
 
@@ -36,7 +36,7 @@ export function Judging({ game, made }: { game: Game; made: Schemas['PracticeMad
       )}
       {judge.error && <Failed error={judge.error} />}
       <Part
-        title={`${game.figure[0]?.toUpperCase()}${game.figure.slice(1)}, round by round`}
+        title={`${capital(game.figure)}, round by round`}
         small={`Mb/s · solid: A · ring: B · ${made.rounds} rounds, ${made.runs} at each visit, about ${fixed(made.minutes, 0)} min`}
       >
         <div ref={ref}>

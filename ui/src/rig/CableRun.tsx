@@ -1,6 +1,7 @@
 import { Button, Segmented, Slider } from 'antd';
 import type { Schemas } from '../data/client';
 import { useChainChoices } from '../data/rig';
+import { useMoney } from '../data/useMoney';
 import { Part } from '../parts/Sheet';
 import { fixed } from '../format/numbers';
 import { length, useUnits } from '../format/units';
@@ -80,13 +81,14 @@ export function CableRun(props: {
 }
 
 function Choice({ name, cables }: { name: string; cables: Schemas['CableView'][] }) {
+  const { money } = useMoney();
   const cable = cables.find((c) => c.cableClass === name);
   return (
     <span className="cable-choice">
       <span>{name}</span>
       {cable && (
         <span>
-          −{fixed(cable.lossDb, 1)} dB, about {fixed(cable.price, 0)}
+          −{fixed(cable.lossDb, 1)} dB, about {money(cable.price, 0)}
         </span>
       )}
     </span>

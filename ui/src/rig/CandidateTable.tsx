@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../data/client';
+import { useMoney } from '../data/useMoney';
 import { Part } from '../parts/Sheet';
 import { useNarrow } from '../parts/useNarrow';
 import { effect, fixed } from '../format/numbers';
@@ -25,7 +26,7 @@ interface Row {
   cell: (c: Candidate) => ReactNode;
 }
 
-function rows(first: Candidate | undefined): Row[] {
+function rows(first: Candidate | undefined, { money, priced }: ReturnType<typeof useMoney>): Row[] {
   const row = (name: string, cell: (c: Candidate) => ReactNode): Row => ({ name, cell });
   const musts = [...new Set(first?.essentials.map((m) => m.what))];
   return [
@@ -40,9 +41,9 @@ function rows(first: Candidate | undefined): Row[] {
     row('To buy', (c) =>
       c.toBuy.length === 0 ? 'nothing' : c.toBuy.map((b) => <Buy key={b.what} buy={b} />),
     ),
-    row('Price of that', (c) => <b>{c.price}</b>),
-    row('Price per dB', (c) => (c.pricePerDb === null ? '–' : fixed(c.pricePerDb, 1))),
-    row('Price per stream', (c) => (c.pricePerStream === null ? '–' : fixed(c.pricePerStream, 0))),
+    row('Price of that', (c) => <b>{priced(c.price)}</b>),
+    row('Price per dB', (c) => (c.pricePerDb === null ? '–' : money(c.pricePerDb, 1))),
+    row('Price per stream', (c) => (c.pricePerStream === null ? '–' : money(c.pricePerStream, 0))),
     row('Energy a day', (c) => (c.whPerDay === null ? 'unknown' : `${fixed(c.whPerDay, 0)} Wh`)),
     row('Points with these weights', (c) => fixed(c.score, 1)),
   ];
@@ -59,6 +60,7 @@ function Head({ candidate: c, view }: { candidate: Candidate; view: Schemas['Can
 }
 
 function Columns({ view }: { view: Schemas['CandidatesView'] }) {
+  const money = useMoney();
   const { candidates } = view;
   return (
     <div className="table-scroll">
@@ -74,7 +76,7 @@ function Columns({ view }: { view: Schemas['CandidatesView'] }) {
           </tr>
         </thead>
         <tbody>
-          {rows(candidates[0]).map(({ name, cell }) => (
+          {rows(candidates[0], money).map(({ name, cell }) => (
             <tr key={name}>
               <td>{name}</td>
               {candidates.map((c) => (
@@ -89,12 +91,13 @@ function Columns({ view }: { view: Schemas['CandidatesView'] }) {
 }
 
 function OneByOne({ view }: { view: Schemas['CandidatesView'] }) {
+  const money = useMoney();
   return view.candidates.map((c) => (
     <section className="candidate" key={c.id}>
       <h3>
         <Head candidate={c} view={view} />
       </h3>
-      {rows(c).map(({ name, cell }) => (
+      {rows(c, money).map(({ name, cell }) => (
         <div className="line" key={name}>
           <span className="small">{name}</span>
           <div>{cell(c)}</div>

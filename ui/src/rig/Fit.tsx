@@ -1,5 +1,6 @@
 import type { Schemas } from '../data/client';
-import { count, fixed } from '../format/numbers';
+import { useMoney } from '../data/useMoney';
+import { capital, count } from '../format/numbers';
 import { Part } from '../parts/Sheet';
 
 /** What the fit check found, the heaviest first, and what has to be bought. */
@@ -11,7 +12,7 @@ export function Fit({ view }: { view: Schemas['SetupView'] }) {
       <Part title="Fit" small={count(findings.length, 'finding')}>
         {findings.map((f) => (
           <div className="note" key={f.code + f.where + f.says}>
-            <b className={TONE[f.severity]}>{f.severity[0]?.toUpperCase() + f.severity.slice(1)}.</b>{' '}
+            <b className={TONE[f.severity]}>{capital(f.severity)}.</b>{' '}
             {!f.says.includes(f.where) && f.where !== 'chain' && <span className="small">{f.where}: </span>}
             {f.says} {f.fix && <span className="fix">{f.fix}</span>}
           </div>
@@ -23,8 +24,12 @@ export function Fit({ view }: { view: Schemas['SetupView'] }) {
 }
 
 function ToBuy({ view }: { view: Schemas['SetupView'] }) {
+  const { currency, priced } = useMoney();
   return (
-    <Part title="To buy" small={view.price === null ? '' : `${view.price} in all, in your money`}>
+    <Part
+      title="To buy"
+      small={view.price === null ? '' : `${priced(view.price)} in all${currency ? '' : ', in your money'}`}
+    >
       {view.toBuy.map((b) => (
         <Buy key={b.what} buy={b} />
       ))}
@@ -34,6 +39,7 @@ function ToBuy({ view }: { view: Schemas['SetupView'] }) {
 
 /** One thing to buy with its price. */
 export function Buy({ buy }: { buy: Schemas['BuyView'] }) {
+  const { money } = useMoney();
   return (
     <div className="buy">
       <span>
@@ -41,7 +47,7 @@ export function Buy({ buy }: { buy: Schemas['BuyView'] }) {
         {buy.what}
       </span>
       <span className="small">
-        {buy.price === null ? 'price not known' : `${buy.estimated ? 'about ' : ''}${fixed(buy.price, 0)}`}
+        {buy.price === null ? 'price not known' : `${buy.estimated ? 'about ' : ''}${money(buy.price, 0)}`}
       </span>
     </div>
   );

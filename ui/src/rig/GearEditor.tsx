@@ -2,6 +2,7 @@ import { App, Button, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { Asked, Clash, Refusal, type Schemas } from '../data/client';
 import { useGear, useGearForms, useKeepGear } from '../data/rig';
+import { useMoney } from '../data/useMoney';
 import { Field, FieldFrame } from '../parts/Field';
 import { useClash } from '../parts/useClash';
 import { type Sheet, SheetInput } from './SheetInput';
@@ -25,6 +26,7 @@ export function GearEditor(props: {
   change: (draft: GearDraft) => void;
   close: () => void;
 }) {
+  const { currency } = useMoney();
   const { draft, close } = props;
   const forms = useGearForms().data;
   const [all, setAll] = useState(draft.id !== null);
@@ -123,6 +125,7 @@ export function GearEditor(props: {
           <Field
             name="price"
             label="Price"
+            unit={currency ?? undefined}
             value={draft.price}
             onChange={(price) => set({ price })}
             problem={problem('price')}
@@ -132,7 +135,7 @@ export function GearEditor(props: {
           {shown.map((f) => (
             <SheetInput
               key={f.key}
-              field={f}
+              field={f.key === 'pricePerMonth' ? { ...f, unit: currency ?? '' } : f}
               value={draft.sheet[f.key]}
               path={`sheet.${f.key}`}
               problem={problem}

@@ -4,7 +4,7 @@ import type { Schemas } from '../data/client';
 import { useDeleteGear, useGear, useGearForms, useKeepGear } from '../data/rig';
 import { stateOf } from '../data/state';
 import { useStored } from '../data/useStored';
-import { fixed } from '../format/numbers';
+import { useMoney } from '../data/useMoney';
 import { type Column, FindableList } from '../parts/FindableList';
 import { Loaded } from '../parts/Loaded';
 import { OfferDemo } from '../parts/OfferDemo';
@@ -101,6 +101,7 @@ function Shelf({ items, edit }: { items: Item[]; edit: (item: Item) => void }) {
 }
 
 function useColumns(edit: (item: Item) => void): Column<Item>[] {
+  const { money } = useMoney();
   const { remove, retire } = useShelf();
   return [
     {
@@ -121,7 +122,7 @@ function useColumns(edit: (item: Item) => void): Column<Item>[] {
       label: 'Price',
       align: 'right',
       sorter: (a, b) => (a.price ?? -1) - (b.price ?? -1),
-      render: (_, g) => (g.price === null ? <span className="quiet">unknown</span> : fixed(g.price, 0)),
+      render: (_, g) => (g.price === null ? <span className="quiet">unknown</span> : money(g.price, 0)),
     },
     {
       label: '',

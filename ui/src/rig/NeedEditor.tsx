@@ -1,8 +1,8 @@
 import { Button, Select } from 'antd';
 import type { Schemas } from '../data/client';
 import { useStored } from '../data/useStored';
+import { anyWrong, typedOrNone } from '../format/typed';
 import { Field, FieldFrame } from '../parts/Field';
-import { anyWrong, typedNumber } from './numbers';
 
 type Need = Schemas['NeedView'];
 
@@ -69,11 +69,11 @@ export function NeedEditor(props: {
               put(
                 {
                   ...need,
-                  downMbps: typedNumber(text.downMbps),
-                  upMbps: typedNumber(text.upMbps),
-                  loadedMs: typedNumber(text.loadedMs),
-                  lossPct: typedNumber(text.lossPct),
-                  hoursADay: typedNumber(text.hoursADay) ?? 0,
+                  downMbps: typedOrNone(text.downMbps),
+                  upMbps: typedOrNone(text.upMbps),
+                  loadedMs: typedOrNone(text.loadedMs),
+                  lossPct: typedOrNone(text.lossPct),
+                  hoursADay: typedOrNone(text.hoursADay) ?? 0,
                   partOfDay: when,
                   version: from,
                 },

@@ -28,7 +28,7 @@ export function Regions({ regions }: { regions: Region[] }) {
         </div>
       ))}
       <div className="region">
-        <div className="pair">
+        <div className="pair alike">
           <AutoComplete
             aria-label="Carrier of the new region"
             placeholder="carrier"

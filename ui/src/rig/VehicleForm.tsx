@@ -4,9 +4,9 @@ import { useCarriers } from '../data/names';
 import { type Change, useChangeVehicle } from '../data/rig';
 import { useStored } from '../data/useStored';
 import { besideMetres, useUnits } from '../format/units';
+import { anyWrong, typedOrNone } from '../format/typed';
 import { Field, FieldFrame } from '../parts/Field';
 import { useKeep } from '../parts/useClash';
-import { anyWrong, typedNumber } from './numbers';
 
 type Vehicle = Schemas['VehicleView'];
 
@@ -46,7 +46,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
       unit={unit === 'm' ? `m${besideMetres(numbers[key], system)}` : unit}
       value={numbers[key]}
       onChange={(v) => setNumbers({ ...numbers, [key]: v })}
-      problem={Number.isNaN(typedNumber(numbers[key])) ? 'a number alone' : undefined}
+      problem={Number.isNaN(typedOrNone(numbers[key])) ? 'a number alone' : undefined}
     />
   );
   const ofCarrier = regions.filter((r) => r.carrier === draft.carrier).map((r) => r.region);
@@ -71,7 +71,14 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
             onChange={(region: string | undefined) => setDraft({ ...draft, region: region ?? null })}
           />
         </FieldFrame>
-        {field('budget', 'Budget')}
+        {field('budget', 'Budget', draft.currency ?? undefined)}
+        <Field
+          name="currency"
+          label="Prices are in"
+          placeholder="€"
+          value={draft.currency ?? ''}
+          onChange={(currency) => setDraft({ ...draft, currency })}
+        />
         {field('uploadGb', 'Usual upload', 'GB')}
         <FieldFrame id="vehicle-features" label="Cannot do without" className="span2">
           <Select
@@ -104,13 +111,13 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
           put(
             changed({
               ...draft,
-              heightM: typedNumber(numbers.heightM) ?? 0,
-              limitM: typedNumber(numbers.limitM),
-              batteryAh: typedNumber(numbers.batteryAh) ?? 0,
-              batteryV: typedNumber(numbers.batteryV) ?? 0,
-              hoursADay: typedNumber(numbers.hoursADay) ?? 0,
-              budget: typedNumber(numbers.budget),
-              uploadGb: typedNumber(numbers.uploadGb),
+              heightM: typedOrNone(numbers.heightM) ?? 0,
+              limitM: typedOrNone(numbers.limitM),
+              batteryAh: typedOrNone(numbers.batteryAh) ?? 0,
+              batteryV: typedOrNone(numbers.batteryV) ?? 0,
+              hoursADay: typedOrNone(numbers.hoursADay) ?? 0,
+              budget: typedOrNone(numbers.budget),
+              uploadGb: typedOrNone(numbers.uploadGb),
             }),
             forget,
           )

@@ -45,6 +45,7 @@ const VEHICLE: Schemas['VehicleView'] = {
   carrier: 'Tarnwave',
   region: null,
   budget: null,
+  currency: null,
   uploadGb: null,
   features: [],
   version: 5,

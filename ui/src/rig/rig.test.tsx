@@ -1,8 +1,14 @@
-import { renderToStaticMarkup as render } from 'react-dom/server';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../data/client';
 import { CandidateTable } from './CandidateTable';
 import { WiringTable } from './WiringTable';
+
+/** As text, before anything was asked of the server. */
+const render = (what: ReactNode) =>
+  renderToStaticMarkup(<QueryClientProvider client={new QueryClient()}>{what}</QueryClientProvider>);
 
 const candidate = (part: Partial<Schemas['CandidateView']>): Schemas['CandidateView'] => ({
   id: 1,

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../data/client';
 import { useFound } from '../data/log';
-import { span } from '../format/time';
+import { dayMonth, span } from '../format/time';
 import { useSettled } from '../parts/useSettled';
 
 type Hit = Schemas['Hit'];
@@ -42,7 +42,7 @@ export function Find({ close }: { close: () => void }) {
   const found = useFound(settled);
   const navigate = useNavigate();
   const hits =
-    settled === '' ? [] : KINDS.flatMap(([kind]) => (found.data ?? []).filter((h) => h.kind === kind));
+    settled === '' ? [] : KINDS.flatMap(([kind]) => (found.data?.hits ?? []).filter((h) => h.kind === kind));
   const chosen = Math.min(at, Math.max(0, hits.length - 1));
   const go = (hit: Hit | undefined) => {
     if (hit) {
@@ -96,6 +96,12 @@ export function Find({ close }: { close: () => void }) {
           </section>
         );
       })}
+      {settled !== '' && found.data?.since && (
+        <p className="quiet">
+          Notes from before {dayMonth(found.data.since)} {found.data.since.slice(0, 4)} were not looked
+          through.
+        </p>
+      )}
       {settled === '' && (
         <p className="quiet">
           Words, numbers of bands and cells, and dates such as 14 Aug. Arrows choose, Enter opens.

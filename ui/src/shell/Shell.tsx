@@ -4,6 +4,7 @@ import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { useAhead } from '../data/ahead';
 import { HatchDefs } from '../draw/Hatch';
 import { useStayingAwake } from '../parts/useAwake';
+import { useQuiet } from '../parts/useQuiet';
 import { LogContext } from '../parts/useLog';
 import { useKey, usePasted } from '../parts/useKey';
 import { KEYS } from './keys';
@@ -19,8 +20,9 @@ const MendDialog = lazy(async () => ({ default: (await import('../log/MendDialog
 const PasteDialog = lazy(async () => ({ default: (await import('../log/PasteDialog')).PasteDialog }));
 const LogDialog = lazy(async () => ({ default: (await logDialog()).LogDialog }));
 
-/** So soon after a page stands, what logs is at hand, whether or not the server still is. */
-const AT_HAND_MS = 2_500;
+/** Once a page was quiet that long, or stood so long, what logs is at hand, whether or not the server still is. */
+const QUIET_MS = 2_500;
+const AT_HAND_MS = 6_000;
 
 /** What stands around every view: the spine, the standing line, the log dialog and the keys. */
 export function Shell() {
@@ -41,12 +43,14 @@ export function Shell() {
     }),
     [],
   );
-  useAhead();
+  const quiet = useQuiet(QUIET_MS, AT_HAND_MS);
+  useAhead(quiet);
   useStayingAwake();
   useEffect(() => {
-    const timer = setTimeout(() => void logDialog().catch(() => undefined), AT_HAND_MS);
-    return () => clearTimeout(timer);
-  }, []);
+    if (quiet) {
+      void logDialog().catch(() => undefined);
+    }
+  }, [quiet]);
   useKey('1234567', (key) => void navigate(VIEWS[Number(key) - 1]?.path ?? '/'));
   useKey('r', () => setLogging(true));
   useKey('v', () => setPasting(''));

@@ -4,7 +4,9 @@ import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { SetupLabel } from '../draw/Pennant';
 import { useDemo, usePutDemoAway } from '../data/demo';
+import { usePlanUse } from '../data/measure';
 import { useStored } from '../data/useStored';
+import { amount, plain } from '../format/numbers';
 import { clock, dateClock, weekdayClock } from '../format/time';
 import { useUnits } from '../format/units';
 import { useTheme } from '../theme/useTheme';
@@ -51,6 +53,7 @@ export function StandingLine({ find }: { find: () => void }) {
         <Link className="bold-part" to="/rig?part=need">
           {needs ? needs.map((n) => n.name).join(' and ') || 'not said yet' : ON_ITS_WAY}
         </Link>
+        <Left carrier={line?.carrier} />
         {line && (
           <>
             <span className="dot"> · </span>
@@ -77,6 +80,24 @@ export function StandingLine({ find }: { find: () => void }) {
         </Button>
       </div>
     </header>
+  );
+}
+
+/** What is left of the plan of the carrier in use; no more than that, or about, as its own counter was read. */
+function Left({ carrier }: { carrier: string | null | undefined }) {
+  const use = usePlanUse(carrier).data;
+  if (!use || use.leftGb === null || use.allowanceGb === null) {
+    return null;
+  }
+  return (
+    <>
+      <span className="dot"> · </span>
+      <Link className="bold-part" to="/logbook?part=ledger" title={use.sentence}>
+        {use.counterAt === null ? 'at most ' : use.isAbout && 'about '}
+        {amount(use.leftGb)} of {plain(use.allowanceGb)} GB
+      </Link>{' '}
+      left
+    </>
   );
 }
 

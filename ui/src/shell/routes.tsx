@@ -39,6 +39,11 @@ export const router = createBrowserRouter([
         path: '/arrive',
         lazy: async () => ({ Component: (await import('../arrive/ArriveView')).ArriveView }),
       },
+      {
+        path: '/findings',
+        lazy: async () => ({ Component: (await import('../findings/FindingsView')).FindingsView }),
+      },
+      { path: '/bench', lazy: async () => ({ Component: (await import('../bench/BenchView')).BenchView }) },
       { path: '/why', lazy: async () => ({ Component: (await import('../why/WhyView')).WhyView }) },
       { path: '/aim', lazy: async () => ({ Component: (await import('../aim/AimView')).AimView }) },
       {
@@ -50,7 +55,7 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../fitout/FitoutView')).FitoutView }),
       },
       { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
-      { path: '*', lazy: async () => ({ Component: (await import('../later/LaterView')).LaterView }) },
+      { path: '*', lazy: async () => ({ Component: (await import('../lost/LostView')).LostView }) },
     ],
   },
 ]);

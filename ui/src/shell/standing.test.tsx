@@ -31,6 +31,23 @@ test('an empty log says what is not chosen yet', async () => {
   expect(await screen.findByText('not said yet')).toBeDefined();
 });
 
+test('what is left of the plan stands there, at most where its counter was not read', async () => {
+  const use = { carrier: 'Tarnwave', leftGb: 61.2, allowanceGb: 100, sentence: 'Runs have taken 39 GB.' };
+  serve({ ...NAMES, 'GET /api/measure/plan': { ...use, counterAt: null } });
+  const first = show(<StandingLine find={() => undefined} />);
+  expect(await screen.findByText('at most 61 of 100 GB')).toBeDefined();
+  first.unmount();
+  const read = { ...use, counterAt: '2026-09-05T20:00:00+02:00', isAbout: true };
+  serve({ ...NAMES, 'GET /api/measure/plan': read });
+  const second = show(<StandingLine find={() => undefined} />);
+  expect(await screen.findByText('about 61 of 100 GB')).toBeDefined();
+  second.unmount();
+  serve({ ...NAMES, 'GET /api/measure/plan': { ...read, isAbout: false } });
+  show(<StandingLine find={() => undefined} />);
+  const left = await screen.findByRole('link', { name: '61 of 100 GB' });
+  expect(left.getAttribute('href')).toBe('/logbook?part=ledger');
+});
+
 test('each bold part changes the line', async () => {
   const user = userEvent.setup();
   serve({

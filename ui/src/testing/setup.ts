@@ -25,6 +25,15 @@ if (typeof window !== 'undefined') {
       addEventListener: () => undefined,
       removeEventListener: () => undefined,
     }) as unknown as MediaQueryList;
+  // a file's text can be asked of every browser; this page's stand-in only has the older reader
+  Blob.prototype.text = function () {
+    return new Promise((resolve, reject) => {
+      const reader = new FileReader();
+      reader.onload = () => resolve(reader.result as string);
+      reader.onerror = () => reject(reader.error ?? new Error('unreadable'));
+      reader.readAsText(this);
+    });
+  };
   // nothing is laid out, so that nothing scrolls
   Element.prototype.scrollIntoView = () => undefined;
   window.ResizeObserver = class {

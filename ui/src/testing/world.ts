@@ -154,3 +154,40 @@ export const DESIGN: Schemas['DesignView'] = {
     { round: 2, contender: 0, moves: [LEADS], minutes: 4, settleS: 60 },
   ],
 };
+
+/** The same stays as the logbook has them. */
+export const LOGBOOK: Schemas['LogbookView'] = {
+  stays: STAYS.map((s, i) => ({
+    id: s.id,
+    campsite: s.campsite,
+    lat: null,
+    lon: null,
+    arrivedAt: s.arrivedAt,
+    leftAt: s.leftAt,
+    measurements: s.measurements,
+    failed: s.failed,
+    setups: s.setups.map((name, k) => ({ name, pennant: k, measurements: 6 })),
+    carriers: ['Tarnwave'],
+    levelDbm: i === 0 ? -105 : null,
+    grade: i === 0 ? 'thin' : null,
+    downMbps: null,
+    upMbps: null,
+    needRuns: 0,
+    needMet: 0,
+    trials: 0,
+    noted: i === 1,
+    photos: 0,
+  })),
+  all: 2,
+  says: '2 stays at 2 campsites.',
+  measurements: 52,
+  need: 'Video calls',
+  tiles: null,
+  choices: {
+    setups: ['Mast panel', 'Roof dome'],
+    carriers: ['Tarnwave'],
+    bands: [],
+    when: ['night', 'day', 'evening'],
+    strengths: ['ample', 'sound', 'thin', 'scraping', 'silent'],
+  },
+};

@@ -1,6 +1,6 @@
 import type { Schemas } from '../data/client';
 import { Part } from '../parts/Sheet';
-import { TONE } from './tones';
+import { TONE } from '../draw/tones';
 import { type Interval, IntervalAxis, IntervalLine, intervalDomain } from '../draw/IntervalLine';
 import { useWidth } from '../draw/useWidth';
 import { effect as asText, type Scale } from '../format/numbers';

@@ -3,7 +3,7 @@ import { IntervalAxis, IntervalLine, type Interval, intervalDomain } from '../dr
 import { useWidth } from '../draw/useWidth';
 import { effect as asText, type Scale } from '../format/numbers';
 import { Part } from '../parts/Sheet';
-import { TONE } from './tones';
+import { TONE } from '../draw/tones';
 
 type Grid = Schemas['GridView'];
 type Figure = Schemas['GridFigure'];

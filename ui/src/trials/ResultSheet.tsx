@@ -7,6 +7,7 @@ import { type ResultOf, useResult } from '../data/trials';
 import { GuestLink } from '../parts/GuestLink';
 import { Loaded } from '../parts/Loaded';
 import { Notes, Part, Sheet } from '../parts/Sheet';
+import { useAddress } from '../parts/useAddress';
 import { SetupLabel } from '../draw/Pennant';
 import { count } from '../format/numbers';
 import { fullSpan } from '../format/time';
@@ -21,22 +22,6 @@ import { RoundByRound } from './RoundByRound';
 
 type View = Schemas['ResultView'];
 type Contrast = Schemas['Contrast'];
-
-/** Changes parts of the address in place; a part without a value goes. */
-function useAddress() {
-  const [query, setQuery] = useSearchParams();
-  return (change: Record<string, string | undefined>) => {
-    const next = new URLSearchParams(query);
-    for (const [key, value] of Object.entries(change)) {
-      if (value === undefined) {
-        next.delete(key);
-      } else {
-        next.set(key, value);
-      }
-    }
-    setQuery(next, { replace: true });
-  };
-}
 
 /** The verdict of a trial, or of two setups at a stay; pair and figure stand in the address. */
 export function ResultSheet({ of }: { of: ResultOf }) {

@@ -1,5 +1,6 @@
 import type { Schemas } from '../data/client';
 import type { DesignRequest } from '../data/design';
+import { typedOrNone } from '../format/typed';
 
 /** A setup on a carrier, with what is changed about it, as the address has it. */
 export interface Contender {
@@ -105,11 +106,9 @@ export function addressOf(asked: Asked): URLSearchParams {
 export const planOf = (contenders: Schemas['ContenderRequest'][]) =>
   `/trials?${addressOf({ ...askedIn(new URLSearchParams()), contenders: contenders.map(contenderOf) })}`;
 
-const number = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')));
-
 /** As the server is asked; null while there are not two to compare, a change has no value yet, or a number is none. */
 export function requestOf(asked: Asked): DesignRequest | null {
-  const numbers = [asked.difference, asked.minutes, asked.gb].map(number);
+  const numbers = [asked.difference, asked.minutes, asked.gb].map(typedOrNone);
   const whole =
     asked.contenders.length >= 2 &&
     asked.contenders.every((c) => c.setup !== '' && (c.kind === '' || c.value.trim() !== ''));
@@ -129,7 +128,7 @@ export function requestOf(asked: Asked): DesignRequest | null {
     gb: gb ?? null,
     saving: asked.saving,
     order: asked.order,
-    seed: number(asked.seed),
+    seed: typedOrNone(asked.seed),
     spread: asked.spread.split(/[ ,;]+/).filter((time) => time !== ''),
   };
 }

@@ -7,6 +7,7 @@ import { useStored } from '../data/useStored';
 import { type Walk, type WalkMetric, useMark } from '../data/walk';
 import { LadderStrip } from '../draw/LadderStrip';
 import { useWidth } from '../draw/useWidth';
+import { capital } from '../format/numbers';
 import { levelOf } from './levelOf';
 import { useTone } from './useTone';
 
@@ -95,7 +96,7 @@ export function Marking(props: { live: Live | undefined; walk: Walk | undefined;
 function said(live: Live, metric: WalkMetric) {
   const { problem, mode } = live.reading;
   if (problem) {
-    return `${problem.charAt(0).toUpperCase()}${problem.slice(1)}.`;
+    return `${capital(problem)}.`;
   }
   return mode === 'none' ? 'No service.' : `The router says no ${metric.toUpperCase()} now.`;
 }

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { type Place, type Walk, type WalkMetric, usePutBack, useTakeBack } from '../data/walk';
 import { LadderStrip } from '../draw/LadderStrip';
 import { useWidth } from '../draw/useWidth';
-import { count } from '../format/numbers';
+import { capital, count } from '../format/numbers';
 import { clock } from '../format/time';
 import { Part } from '../parts/Sheet';
 import { useUndo } from '../parts/useUndo';
@@ -53,8 +53,6 @@ function Row({ walk, place, best }: { walk: Walk; place: Place; best: boolean })
     </div>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The marks themselves, each of which can be taken back. */
 function Marks({ walk, place }: { walk: Walk; place: Place }) {

@@ -40,6 +40,7 @@ class EveryOperationTest {
             "POST /api/walks/{id}/marks",
             "POST /api/aim/crossings",
             "POST /api/fitout/plans/{id}/extension",
+            "PUT /api/stays/{id}/photos/{photo}/caption",
             "POST /api/advice/followed/{id}/outcome");
 
     private static final ObjectMapper JSON = new ObjectMapper();
@@ -145,7 +146,8 @@ class EveryOperationTest {
         for (Map.Entry<String, JsonNode> path : api.get("paths").properties()) {
             if (path.getValue().has("get")) {
                 long before = revision();
-                requests.read(address("GET " + path.getKey()).replace("{name}", "B3"));
+                requests.read(
+                        address("GET " + path.getKey()).replace("{name}", "B3").replace("{photo}", "1"));
                 assertEquals(before, revision(), path.getKey());
                 read++;
             }
@@ -316,6 +318,13 @@ class EveryOperationTest {
             return path.replace(
                     "{id}", requests.gear("Thin extension 3 m").get("id").asText());
         }
+        if (path.startsWith("/api/ledger/")) {
+            return path.replace("{gear}", requests.gear("Ostrel card").get("id").asText())
+                    .replace("{reading}", "1");
+        }
+        if (path.startsWith("/api/bench/")) {
+            return path.replace("{calculator}", "cable");
+        }
         if (path.startsWith("/api/fitout/plans/{id}")) {
             return path.replace("{id}", roofPlan()).replace("{photo}", "1");
         }
@@ -336,10 +345,11 @@ class EveryOperationTest {
         }
         if (path.startsWith("/api/stays/")) {
             return path.replace(
-                    "{id}",
-                    stay(path.endsWith("/split") ? "Ferry Slip Four" : "Birch Hollow")
-                            .get("id")
-                            .asText());
+                            "{id}",
+                            stay(path.endsWith("/split") ? "Ferry Slip Four" : "Birch Hollow")
+                                    .get("id")
+                                    .asText())
+                    .replace("{photo}", "1");
         }
         if (path.startsWith("/api/measurements/")) {
             return path.replace("{id}", measurement());

@@ -26,7 +26,8 @@ import org.springframework.test.web.servlet.MockMvc;
             "springdoc.api-docs.version=openapi_3_0",
             "springdoc.paths-to-match=/api/**",
             "springdoc.default-produces-media-type=application/json",
-            "springdoc.writer-with-order-by-keys=true"
+            "springdoc.writer-with-order-by-keys=true",
+            "springdoc.default-flat-param-object=true"
         })
 class OpenApiTest {
     private static final Path FILE = Path.of("openapi.json");

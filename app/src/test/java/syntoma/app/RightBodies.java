@@ -89,6 +89,10 @@ final class RightBodies {
         bodies.put("PUT /api/stays/{id}", "{\"arrivedAt\":\"{arrived}\",\"leftAt\":\"{left}\"}");
         bodies.put("POST /api/stays/{id}/split", "{\"at\":\"{between}\",\"campsite\":\"Walked Meadow\"}");
         bodies.put("POST /api/measurements/move", "{\"measurements\":[{measured}],\"stay\":{stay}}");
+        bodies.put("PUT /api/stays/{id}/note", "{\"note\":\"By the alder.\"}");
+        bodies.put("PUT /api/stays/{id}/photos/{photo}/caption", "{\"caption\":\"the mast\"}");
+        bodies.put("POST /api/ledger/{gear}/readings", "{\"readAt\":\"2026-09-05T10:00:00+02:00\",\"usedGb\":12.5}");
+        bodies.put("POST /api/bench/{calculator}", "{\"values\":{\"length\":\"5\"}}");
         bodies.put("PUT /api/setups/{id}/retired", "{\"retired\":false}");
         bodies.put("POST /api/gear/sheet-text", "{\"kind\":\"device\",\"text\":\"LTE B3\"}");
         bodies.put("PUT /api/setups/{id}", plan);
@@ -107,15 +111,16 @@ final class RightBodies {
         bodies.put(
                 "PUT /api/vehicle",
                 "{\"vehicle\":\"Heron\",\"body\":\"steel\",\"heightM\":2.86,\"limitM\":4,\"batteryAh\":200,\"batteryV\":12.8,"
-                        + "\"hoursADay\":10,\"carrier\":\"Ostrel\",\"region\":\"East shore\",\"budget\":100,\"uploadGb\":1,"
+                        + "\"hoursADay\":10,\"carrier\":\"Ostrel\",\"region\":\"East shore\",\"budget\":100,\"currency\":\"kr\",\"uploadGb\":1,"
                         + "\"features\":[\"failover\"]}");
         bodies.put("PUT /api/carriers/bands", "{\"carrier\":\"Ostrel\",\"region\":\"North\",\"bands\":[\"B20\"]}");
         bodies.put(
                 "PUT /api/standing", "{\"campsite\":\"Quarry Lake\",\"setup\":\"Roof dome\",\"carrier\":\"Ostrel\"}");
         String reading =
-                "{\"columns\":[{\"heading\":\"When\",\"use\":\"figure\",\"figure\":\"taken_at\",\"unit\":\"\"},"
-                        + "{\"heading\":\"Down\",\"use\":\"figure\",\"figure\":\"down_mbps\",\"unit\":\"MB/s\"}],"
-                        + "\"dateOrder\":\"day-first\",\"zone\":\"+03:00\",\"decimalComma\":false,\"setup\":\"Roof dome\","
+                "{\"columns\":[{\"heading\":\"When\",\"use\":\"figure\",\"figure\":\"taken_at\",\"unit\":\"\",\"of\":\"\"},"
+                        + "{\"heading\":\"Down\",\"use\":\"figure\",\"figure\":\"down_mbps\",\"unit\":\"MB/s\",\"of\":\"Dome\"}],"
+                        + "\"dateOrder\":\"day-first\",\"zone\":\"+03:00\",\"clock\":\"18:00\","
+                        + "\"decimalComma\":false,\"above\":true,\"each\":\"note\",\"setup\":\"Roof dome\","
                         + "\"campsite\":\"Quarry Lake\"}";
         bodies.put("PUT /api/measurements/import/columns", reading);
         bodies.put(

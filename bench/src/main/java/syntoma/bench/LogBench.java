@@ -70,6 +70,7 @@ final class LogBench {
             Bench.report(
                     "the store and its force within it, median", many.force(), "ms", "under 30 ms", many.force() < 30);
 
+            TripBench.run(start, dir);
             TableBench.run(start, dir, files);
             StartBench.run(start, dir);
             StartBench.withLog(start, dir, dir.resolve("log"), "600,000");

@@ -37,7 +37,7 @@ final class PageBench {
                 Browser browser = playwright
                         .chromium()
                         .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                                 .setArgs(
                                         List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
             app.showDemo();

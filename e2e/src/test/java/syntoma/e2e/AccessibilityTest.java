@@ -42,8 +42,18 @@ class AccessibilityTest {
             "/logbook?part=names",
             "/logbook?part=waiting",
             "/logbook?import=1",
+            "/logbook?part=map",
+            "/logbook?part=calendar",
+            "/logbook?part=ledger",
             "/findings",
+            "/findings?see=plain",
+            "/findings?see=strength",
+            "/findings?see=time",
+            "/findings?see=cost",
+            "/findings?part=report",
             "/bench",
+            "/bench?calculator=hill",
+            "/bench?calculator=cable",
             "/devices",
             "/measure",
             "/walk",
@@ -54,12 +64,17 @@ class AccessibilityTest {
     private static final int LOOKS = 10;
     private static final int SETTLED_MS = 100;
 
+    /** Where a mark of a map stands is what it says, so two may lie close; the same stays are in the list. */
     private static final String RUN =
             """
             async () => {
-              const found = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
-              return JSON.stringify(found.violations.map(v => ({
-                id: v.id, nodes: v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary.replace(/\\s+/g, ' ')) })));
+              const rules = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+              const found = await axe.run(document, { runOnly: rules, elementRef: true });
+              const lies = (v, n) => v.id === 'target-size' && n.element?.closest('.leaflet-marker-icon');
+              return JSON.stringify(found.violations
+                .map(v => ({ id: v.id, nodes: v.nodes.filter(n => !lies(v, n))
+                  .map(n => n.target.join(' ') + ' ' + n.failureSummary.replace(/\\s+/g, ' ')) }))
+                .filter(v => v.nodes.length > 0));
             }
             """;
 

@@ -38,14 +38,14 @@ final class Chromium implements AutoCloseable {
 
     static {
         // a machine that does other work at the same time is slow, not wrong
-        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(30_000);
     }
 
     private final Playwright playwright = Playwright.create();
     private final Browser browser = playwright
             .chromium()
             .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setExecutablePath(Path.of("/usr/bin/chromium-headless-shell"))
                     .setArgs(List.of(
                             "--no-sandbox",
                             "--disable-gpu",
@@ -67,7 +67,7 @@ final class Chromium implements AutoCloseable {
                 .setIgnoreHTTPSErrors(true)
                 .setAcceptDownloads(true));
         context.addInitScript("localStorage.setItem('syntoma.theme', '\"" + look.theme + "\"')");
-        context.setDefaultTimeout(15_000);
+        context.setDefaultTimeout(30_000);
         Page page = context.newPage();
         page.onConsoleMessage(message -> {
             // a refused value is an answer of the API that Chromium reports as a failed load

@@ -60,8 +60,8 @@ class MendingTest {
         assertThat(page.getByText("is new, and close to")).isVisible();
         assertThat(button(page, "Say first which names are new")).isDisabled();
         button(page, "It is another campsite").click();
-        button(page, "Import 3 rows").click();
-        assertThat(page.locator("h1")).hasText("3 rows imported.");
+        button(page, "Import 3 measurements").click();
+        assertThat(page.locator("h1")).hasText("3 measurements imported.");
         return page;
     }
 

@@ -15,11 +15,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.TimeUnit;
 
 /** The packaged application in a process of its own, on a free port. */
 final class RunningApp implements AutoCloseable {
     private static final long STOP_WITHIN_S = 5;
+    private static final int LEAST_PORT = 20_000;
+    private static final int MOST_PORT = 32_000;
 
     private final Process process;
     private final int port;
@@ -39,10 +42,7 @@ final class RunningApp implements AutoCloseable {
     /** Starts it with another option, and waits for the line that says it is ready. */
     static RunningApp start(Path data, boolean demo, String option) {
         try {
-            int port;
-            try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-                port = free.getLocalPort();
-            }
+            int port = freePort();
             Process process = launch(data, demo, port, option);
             List<String> said = Collections.synchronizedList(new ArrayList<>());
             BufferedReader out =
@@ -59,6 +59,18 @@ final class RunningApp implements AutoCloseable {
             throw new AssertionError("the application ended: " + String.join("\n", said));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /** A port that nobody listens at, below those that the system gives to connections while this one is not taken yet. */
+    private static int freePort() {
+        while (true) {
+            int port = ThreadLocalRandom.current().nextInt(LEAST_PORT, MOST_PORT);
+            try (ServerSocket free = new ServerSocket(port, 1, InetAddress.getLoopbackAddress())) {
+                return free.getLocalPort();
+            } catch (IOException taken) {
+                // another one
+            }
         }
     }
 
@@ -79,6 +91,8 @@ final class RunningApp implements AutoCloseable {
     private static Process launch(Path data, boolean demo, int port, String option) throws IOException {
         return new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        // a test is over before the second compiler has paid for itself
+                        "-XX:TieredStopAtLevel=1",
                         "@" + System.getProperty("syntoma.options"),
                         "--server.port=" + port,
                         "--syntoma.data=" + data,

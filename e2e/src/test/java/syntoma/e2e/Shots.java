@@ -12,9 +12,6 @@ import org.junit.jupiter.api.io.TempDir;
 /** Remakes docs/screenshots from the demo data; run by {@code ./syntoma shots}. */
 class Shots {
     private static final Path INTO = Path.of(System.getProperty("syntoma.screenshots"));
-    /** So long the strips of a live reading take to have a spread, and a walk's level to be of one place. */
-    private static final int STEADY_MS = 3_200;
-
     private static final String TRIAL = "/trials?campsite=Amber+Spit&trial=Dome+again";
 
     @TempDir
@@ -32,9 +29,10 @@ class Shots {
             take(desk, app.address("/rig?setup=3"), "rig-chain");
             take(desk, app.address("/why?setup=Roof+dome"), "why", ".day-hours");
             take(desk, app.address("/fit-out"), "roof-plan", "svg.roof[role=group]");
-            desk.locator(".contents button", new Page.LocatorOptions().setHasText("Booster"))
-                    .click();
-            shoot(desk, "booster-placement");
+            take(desk, app.address("/logbook?part=map"), "map", ".stay-map ~ .buttons");
+            take(desk, app.address("/logbook?part=ledger"), "ledger", ".month-bar >> nth=0");
+            take(desk, app.address("/findings"), "findings", ".found .small b >> nth=0");
+            take(desk, app.address("/api/report?question=setups&question=changed"), "report", "svg >> nth=1");
             desk.navigate(app.address("/measure"));
             desk.locator(".start-run button").click();
             assertThat(desk.locator("h1")).containsText("Mb/s up");
@@ -45,12 +43,9 @@ class Shots {
             phone.locator("button.thumb").click();
             assertThat(phone.locator("#field-rsrpDbm")).isVisible();
             shoot(phone, "log-phone");
-            walk(phone, app);
             trial(desk, phone, app);
             paste(desk, app);
-            sweep(phone, app);
             practice(desk, app);
-            onTheNetwork(desk, chromium, app);
             assertEquals(List.of(), chromium.complaints());
         }
     }
@@ -92,61 +87,12 @@ class Shots {
         page.keyboard().press("Escape");
     }
 
-    /** A sweep of a beam of 60° that points north-west. */
-    private static void sweep(Page page, RunningApp app) {
-        Object id = page.evaluate(
-                """
-                async () => {
-                  const post = (path, body) => fetch(path, {
-                    method: 'POST', headers: {'Content-Type': 'application/json'}, body: JSON.stringify(body)}).then(r => r.json());
-                  const {id} = await post('/api/aim/sweeps', {});
-                  for (let deg = 0; deg < 360; deg += 30) {
-                    const off = Math.cos((deg - 318) * Math.PI / 360);
-                    const lost = Math.min(20, -199 * Math.log10(Math.max(1e-6, Math.abs(off))));
-                    await post(`/api/aim/sweeps/${id}/points`, {headingDeg: deg, band: 'B20',
-                      rsrpDbm: Math.round(10 * (-92 - lost + Math.sin(deg))) / 10});
-                  }
-                  return id;
-                }
-                """);
-        take(page, app.address("/aim?sweep=" + id), "sweep-phone", ".polar");
-    }
-
     private static void practice(Page page, RunningApp app) {
         page.navigate(app.address("/practice"));
         page.getByText("Begin one").click();
         page.getByText("Send the hands out").click();
         assertThat(page.locator(".practice-verdicts")).isVisible();
         shoot(page, "practice");
-    }
-
-    /** A walk on which three places are marked in turn. */
-    private static void walk(Page page, RunningApp app) {
-        page.navigate(app.address("/walk"));
-        for (String place : List.of("window left", "shelf", "roof rail", "window left", "shelf")) {
-            page.waitForTimeout(STEADY_MS);
-            page.locator("#walk-place").fill(place);
-            page.keyboard().press("Enter");
-            assertThat(page.locator("#walk-place")).hasValue("");
-        }
-        shoot(page, "walk-phone");
-    }
-
-    /** Devices with a code for a phone, and the phone that came in by it. */
-    private static void onTheNetwork(Page desk, Chromium chromium, RunningApp app) {
-        desk.navigate(app.address("/devices"));
-        desk.locator("#field-phrase").fill("rusty gate by the quarry");
-        desk.getByText("Set it").click();
-        desk.locator("button", new Page.LocatorOptions().setHasText("Serve the vehicle’s network"))
-                .click();
-        desk.getByText("Show a code for the phone").click();
-        String code = desk.locator(".code").innerText();
-        Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
-        phone.navigate(app.tls("/pair#" + code));
-        phone.getByText("Go to Pitch").click();
-        assertThat(phone.locator("h1")).containsText("Mast panel");
-        desk.getByText("Another code").click();
-        shoot(desk, "devices");
     }
 
     private static void take(Page page, String address, String name) {

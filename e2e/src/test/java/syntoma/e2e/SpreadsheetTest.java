@@ -40,9 +40,9 @@ class SpreadsheetTest {
             page.getByTitle("RSRP, of one cell").click();
             assertThat(page.getByText("2026-08-03T18:05:00+03:00")).isVisible();
             button(page, "Judge the rows").click();
-            assertThat(page.locator("h1")).containsText("2 new rows");
-            button(page, "Import 2 rows").click();
-            assertThat(page.locator("h1")).hasText("2 rows imported.");
+            assertThat(page.locator("h1")).containsText("2 new measurements");
+            button(page, "Import 2 measurements").click();
+            assertThat(page.locator("h1")).hasText("2 measurements imported.");
             assertTrue(app.read("/api/measurements?limit=2").contains("\"downMbps\":20"));
             assertThat(page.locator("header")).containsText("You last measured at Pine Bend");
             page.navigate(app.address("/logbook?import=1"));
@@ -50,12 +50,33 @@ class SpreadsheetTest {
             assertThat(page.locator("h1")).containsText("2 already in the log");
             button(page, "Which column is which").click();
             assertThat(page.getByLabel("Time zone")).hasValue("Europe/Helsinki");
+            sideBySide(page, app);
         }
     }
 
+    /** Two antennas in one row, without the hour. */
+    private static void sideBySide(Page page, RunningApp app) {
+        page.navigate(app.address("/logbook?import=1"));
+        choose(page, "Day,Camp,Dome DL,Mast DL\n2026-08-14,Pine Bend,21,34\n2026-08-15,,19,\n");
+        page.getByLabel("Time zone").fill("+03:00");
+        page.getByLabel("Time of day of all rows").fill("18:00");
+        page.getByLabel("What an empty cell means").click();
+        page.getByTitle("the same as above").click();
+        page.getByLabel("What the measurements of a row are of").click();
+        page.getByTitle("setups").click();
+        assertThat(page.getByText("2026-08-14T18:00:01+03:00")).isVisible();
+        button(page, "Judge the rows").click();
+        assertThat(page.locator("h1")).containsText("3 new measurements");
+    }
+
     private static void choose(Page page) {
+        choose(page, TABLE);
+    }
+
+    private static void choose(Page page, String table) {
+        assertThat(page.locator("h1")).containsText("Import a file of measurements");
         page.locator("input[type=file]")
-                .setInputFiles(new FilePayload("mine.csv", "text/csv", TABLE.getBytes(StandardCharsets.UTF_8)));
+                .setInputFiles(new FilePayload("mine.csv", "text/csv", table.getBytes(StandardCharsets.UTF_8)));
     }
 
     private static Locator button(Page page, String name) {

@@ -17,6 +17,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 import syntoma.app.platform.Here;
 import syntoma.app.platform.Problem;
 import syntoma.app.platform.SafeHeaders;
+import syntoma.app.platform.Tiles;
 
 /**
  * Turns away calls by another name than this machine's (a page elsewhere may have its name point here), changes that a page
@@ -36,10 +37,12 @@ class Guard extends OncePerRequestFilter {
     private final SecureRandom random = new SecureRandom();
     private final Network network;
     private final Callers callers;
+    private final Tiles tiles;
 
-    Guard(Network network, Callers callers) {
+    Guard(Network network, Callers callers, Tiles tiles) {
         this.network = network;
         this.callers = callers;
+        this.tiles = tiles;
     }
 
     @Override
@@ -88,7 +91,11 @@ class Guard extends OncePerRequestFilter {
         random.nextBytes(bytes);
         String nonce = Base64.getEncoder().encodeToString(bytes);
         request.setAttribute("nonce", nonce);
-        SafeHeaders.set(response, SafeHeaders.page(nonce));
+        if (request.getRequestURI().startsWith("/assets/")) {
+            SafeHeaders.setOfPart(response);
+        } else {
+            SafeHeaders.set(response, SafeHeaders.page(nonce, tiles.origin()));
+        }
         if (request.getRequestURI().startsWith("/api/")) {
             response.setHeader("Cache-Control", "no-store");
         }

@@ -1,5 +1,6 @@
 package syntoma.app.advice;
 
+import java.lang.ref.SoftReference;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -37,11 +38,10 @@ class Experiences {
     private final PhoneLevels phones;
     private final Revision revision;
 
-    @Nullable
-    private Log log;
+    /** Given back before memory runs out: they can be read and learned again. */
+    private SoftReference<Log> latest = new SoftReference<>(null);
 
-    @Nullable
-    private Kept kept;
+    private SoftReference<Kept> learned = new SoftReference<>(null);
 
     Experiences(
             Measurements measurements,
@@ -67,9 +67,11 @@ class Experiences {
     /** What the log of now tells about options. */
     synchronized Experience of(List<Option> options) {
         Log now = now();
+        Kept kept = learned.get();
         if (kept == null || kept.of != now || !kept.options.equals(options)) {
             Optional<Experience.Scatter> before = Optional.ofNullable(kept).map(k -> k.experience.scatter());
             kept = new Kept(now, options, Experience.of(now.past, options, before));
+            learned = new SoftReference<>(kept);
         }
         return kept.experience;
     }
@@ -81,12 +83,14 @@ class Experiences {
 
     private Log now() {
         long number = revision.number();
+        Log log = latest.get();
         if (log == null || log.revision != number) {
             List<Past> past = past();
             Map<String, Set<String>> measured = new HashMap<>();
             past.stream().filter(Past::isRun).forEach(p -> measured.computeIfAbsent(p.setup(), s -> new TreeSet<>())
                     .add(p.carrier()));
             log = new Log(number, past, measured);
+            latest = new SoftReference<>(log);
         }
         return log;
     }

@@ -17,10 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/aim")
 class AimController {
     private final Aims aims;
+    private final Masts masts;
     private final Sweeps sweeps;
 
-    AimController(Aims aims, Sweeps sweeps) {
+    AimController(Aims aims, Masts masts, Sweeps sweeps) {
         this.aims = aims;
+        this.masts = masts;
         this.sweeps = sweeps;
     }
 
@@ -42,13 +44,15 @@ class AimController {
 
     @PostMapping("/masts")
     @ResponseStatus(HttpStatus.CREATED)
-    Aims.AimView keep(@RequestBody Aims.MastRequest asked) {
-        return aims.keep(asked);
+    Aims.AimView keep(@RequestBody Masts.MastRequest asked) {
+        masts.keep(asked);
+        return aims.view();
     }
 
     @DeleteMapping("/masts/{id}")
     Aims.AimView forget(@PathVariable long id) {
-        return aims.forget(id);
+        masts.forget(id);
+        return aims.view();
     }
 
     /** Keeps where bearings cross as an estimated mast. */

@@ -1,8 +1,8 @@
 package syntoma.app.aim;
 
-import jakarta.persistence.EntityManager;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,31 +26,22 @@ import syntoma.core.unit.Text;
 @Service
 @Transactional
 class Aims {
-    private static final int LONGEST_NAME = 120;
     private static final int MOST_MASTS = 500;
 
     /** One standard deviation is half of what holds 19 times in 20. */
     private static final double HOLDS_95 = 1.96;
 
-    private final EntityManager entities;
+    private final Masts masts;
     private final Sweeps sweeps;
     private final StandingService standing;
     private final Campsites campsites;
 
-    Aims(EntityManager entities, Sweeps sweeps, StandingService standing, Campsites campsites) {
-        this.entities = entities;
+    Aims(Masts masts, Sweeps sweeps, StandingService standing, Campsites campsites) {
+        this.masts = masts;
         this.sweeps = sweeps;
         this.standing = standing;
         this.campsites = campsites;
     }
-
-    /** A mast to be kept. */
-    record MastRequest(
-            @Nullable String name,
-            @Nullable String carrier,
-            @Nullable String cellId,
-            @Nullable Double lat,
-            @Nullable Double lon) {}
 
     /**
      * A mast.
@@ -142,7 +133,7 @@ class Aims {
                 line.campsite(),
                 here.isPresent(),
                 declination,
-                masts().stream().map(m -> view(m, here, declination)).toList(),
+                shown(here).stream().map(m -> view(m, here, declination)).toList(),
                 done.stream().map(Aims::line).toList(),
                 crossings(done).entrySet().stream()
                         .map(e -> crossing(e.getKey(), e.getValue()))
@@ -156,10 +147,17 @@ class Aims {
                 : Optional.of(new Spot(place.lat().doubleValue(), place.lon().doubleValue()));
     }
 
-    private List<Mast> masts() {
-        return entities.createQuery("from Mast m order by m.id", Mast.class)
-                .setMaxResults(MOST_MASTS)
-                .getResultList();
+    /** Those that are shown: where there are very many and it is known where here is, the nearest. */
+    private List<Mast> shown(Optional<Spot> here) {
+        List<Mast> all = masts.all();
+        return all.size() <= MOST_MASTS
+                ? all
+                : all.stream()
+                        .sorted(here.map(from -> Comparator.comparingDouble((Mast m) ->
+                                        Bearing.between(from, m.spot()).km()))
+                                .orElse(Comparator.comparing((Mast m) -> m.id)))
+                        .limit(MOST_MASTS)
+                        .toList();
     }
 
     private static MastView view(Mast mast, Optional<Spot> here, double declination) {
@@ -275,32 +273,6 @@ class Aims {
                 .sentence();
     }
 
-    /** Keeps a mast that is known. */
-    AimView keep(MastRequest asked) {
-        String name = InvalidInput.naming(
-                "name", () -> Text.name("name", asked.name() == null ? "" : asked.name(), LONGEST_NAME));
-        if (asked.lat() == null || asked.lon() == null) {
-            String field = asked.lat() == null ? "lat" : "lon";
-            throw new InvalidInput(field, field + " is missing; allowed are degrees such as 59.1234");
-        }
-        Spot at = at(asked.lat(), asked.lon());
-        entities.persist(new Mast(name, stated(asked.carrier(), "carrier"), stated(asked.cellId(), "cellId"), at));
-        return view();
-    }
-
-    private static Spot at(double lat, double lon) {
-        InvalidInput.naming("lat", () -> new Spot(lat, 0));
-        return InvalidInput.naming("lon", () -> new Spot(lat, lon));
-    }
-
-    @Nullable
-    private static String stated(@Nullable String text, String field) {
-        int longest = field.equals("cellId") ? 40 : LONGEST_NAME;
-        return text == null || text.isBlank()
-                ? null
-                : InvalidInput.naming(field, () -> Text.name(field, text, longest));
-    }
-
     /**
      * Keeps where bearings cross as an estimated mast.
      *
@@ -317,25 +289,7 @@ class Aims {
         Crossing crossing = InvalidInput.naming("key", () -> crossed(same));
         String carrier = same.get(0).sweep.carrier;
         String cell = key.substring(key.lastIndexOf('/') + 1);
-        Mast mast = new Mast(
-                "About here" + (cell.isEmpty() ? "" : ", cell " + cell),
-                carrier,
-                cell.isEmpty() ? null : cell,
-                crossing.at());
-        mast.estimated = true;
-        mast.longMetres = crossing.longM();
-        mast.shortMetres = crossing.shortM();
-        mast.longDeg = crossing.longDeg();
-        entities.persist(mast);
-        return view();
-    }
-
-    /** Forgets a mast. */
-    AimView forget(long id) {
-        Mast mast = Optional.ofNullable(entities.find(Mast.class, id))
-                .orElseThrow(() -> new NotFound("no mast has the number " + id));
-        entities.remove(mast);
-        entities.flush();
+        masts.keep(crossing, carrier, cell.isEmpty() ? null : cell);
         return view();
     }
 

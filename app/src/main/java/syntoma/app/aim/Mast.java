@@ -45,6 +45,14 @@ class Mast {
         lon = at.lon();
     }
 
+    /** Marks it as one that was found by crossing bearings. */
+    void estimate(Masts.Ellipse ellipse) {
+        estimated = true;
+        longMetres = ellipse.longM();
+        shortMetres = ellipse.shortM();
+        longDeg = ellipse.longDeg();
+    }
+
     Spot spot() {
         return new Spot(lat, lon);
     }

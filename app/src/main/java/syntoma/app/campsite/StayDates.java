@@ -2,6 +2,7 @@ package syntoma.app.campsite;
 
 import jakarta.persistence.EntityManager;
 import java.time.OffsetDateTime;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -78,6 +79,30 @@ public class StayDates {
                 .map(StayDates::dates)
                 .filter(other -> other.stated || other.campsite != wanted.campsite)
                 .filter(other -> other.overlaps(wanted) && !other.overlaps(before))
+                .findFirst();
+    }
+
+    /** The stays at a campsite. */
+    @Transactional(readOnly = true)
+    public List<Dates> at(long campsite) {
+        return entities.createQuery("from Stay s where s.campsiteId = :campsite order by s.arrivedAt", Stay.class)
+                .setParameter("campsite", campsite)
+                .getResultStream()
+                .map(StayDates::dates)
+                .toList();
+    }
+
+    /** A stay that the dates of a new one overlap; derived ones at the same place give way. */
+    @Transactional(readOnly = true)
+    public Optional<Dates> inTheWay(Dates wanted) {
+        return entities.createQuery(
+                        "from Stay s where s.arrivedAt < :end and (s.leftAt is null or s.leftAt > :begin) order by s.arrivedAt",
+                        Stay.class)
+                .setParameter("begin", wanted.arrivedAt)
+                .setParameter("end", wanted.end())
+                .getResultStream()
+                .map(StayDates::dates)
+                .filter(other -> other.stated || other.campsite != wanted.campsite)
                 .findFirst();
     }
 

@@ -3,9 +3,11 @@ package syntoma.app.demo;
 import jakarta.persistence.EntityManager;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import syntoma.app.aim.MastFiles;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.exchange.ImportService;
@@ -15,8 +17,10 @@ import syntoma.app.platform.Conflict;
 import syntoma.app.platform.LogClock;
 import syntoma.app.setup.Setups;
 import syntoma.app.store.Emptying;
+import syntoma.app.store.Restored;
 import syntoma.app.trial.Plans;
 import syntoma.standin.DemoLog;
+import syntoma.standin.DemoMasts;
 
 /** The demo data: brought into an empty log, through the same services as a user's own, and put away as a whole. */
 @Service
@@ -29,6 +33,7 @@ class DemoService {
     private final Plans plans;
     private final StandingService standing;
     private final DemoRigLoader rig;
+    private final MastFiles masts;
     private final DemoInstruments instruments;
     private final IntakeTurn turn;
     private final Emptying emptying;
@@ -44,6 +49,7 @@ class DemoService {
             Plans plans,
             StandingService standing,
             DemoRigLoader rig,
+            MastFiles masts,
             DemoInstruments instruments,
             IntakeTurn turn,
             Emptying emptying,
@@ -57,6 +63,7 @@ class DemoService {
         this.plans = plans;
         this.standing = standing;
         this.rig = rig;
+        this.masts = masts;
         this.instruments = instruments;
         this.turn = turn;
         this.emptying = emptying;
@@ -74,6 +81,15 @@ class DemoService {
         if (isShown()) {
             clock.showDemo();
             instruments.setUp();
+        }
+    }
+
+    /** Where an archive took the place of the demo, it is the present again. */
+    @EventListener(Restored.class)
+    public void restored() {
+        if (!isShown()) {
+            instruments.putAway();
+            clock.showPresent();
         }
     }
 
@@ -105,6 +121,7 @@ class DemoService {
         DemoLog.Now now = log.now();
         standing.change(now.campsite(), now.setup(), now.carrier(), now.since());
         rig.load();
+        masts.takeCsv(DemoMasts.csv().getBytes(StandardCharsets.UTF_8));
         instruments.setUp();
     }
 

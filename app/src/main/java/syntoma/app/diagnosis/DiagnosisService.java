@@ -229,7 +229,7 @@ class DiagnosisService {
                         .map(Cards.Card::capMbps)
                         .orElse(OptionalDouble.empty()),
                 Optionals.optional(use.allowanceGb()),
-                use.runsGb());
+                use.usedGb());
     }
 
     /** The day of the cell that was used last here, from all stays; where no cell is known, of the carrier at the campsite. */

@@ -13,7 +13,6 @@ import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
@@ -28,6 +27,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import syntoma.app.platform.Attachment;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
 import syntoma.core.unit.Text;
@@ -105,7 +105,7 @@ class ExchangeController {
 
     /** How some rows would be read. */
     @PostMapping("/measurements/import/rows")
-    List<Map<String, String>> rows(@org.springframework.web.bind.annotation.RequestBody Tables.RowsRequest request) {
+    List<Tables.RowRead> rows(@org.springframework.web.bind.annotation.RequestBody Tables.RowsRequest request) {
         return tables.rows(request);
     }
 
@@ -141,10 +141,10 @@ class ExchangeController {
 
     @GetMapping(value = "/measurements.csv", produces = "text/csv")
     void export(HttpServletResponse response) throws IOException {
-        response.setContentType("text/csv;charset=UTF-8");
-        response.setHeader("Content-Disposition", "attachment; filename=\"measurements.csv\"");
-        Writer out =
-                new BufferedWriter(new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8), 1 << 16);
+        Writer out = new BufferedWriter(
+                new OutputStreamWriter(
+                        Attachment.of(response, "text/csv;charset=UTF-8", "measurements.csv"), StandardCharsets.UTF_8),
+                1 << 16);
         exports.write(out);
         out.flush();
     }

@@ -21,6 +21,7 @@ import syntoma.app.campsite.Campsites;
 import syntoma.app.need.Carriers;
 import syntoma.app.platform.Register;
 import syntoma.app.setup.Setups;
+import syntoma.core.tabletext.Each;
 import syntoma.core.unit.CloseNames;
 
 /**
@@ -65,6 +66,19 @@ class ImportNames {
             case SETUP -> setups;
             case CARRIER -> carriers;
         };
+    }
+
+    /** What all of some names are of, where they are known; empty where one is not, or none are given. */
+    Optional<Each> tells(List<String> names) {
+        if (names.isEmpty()) {
+            return Optional.empty();
+        }
+        if (names.stream().allMatch(name -> carriers.find(name).isPresent())) {
+            return Optional.of(Each.CARRIER);
+        }
+        return names.stream().allMatch(name -> setups.find(name).isPresent())
+                ? Optional.of(Each.SETUP)
+                : Optional.empty();
     }
 
     /** A look-up for one import. @param storing whether names that are new are stored, or only counted */

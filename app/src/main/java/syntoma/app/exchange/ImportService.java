@@ -137,8 +137,13 @@ public class ImportService {
         }
     }
 
-    /** A row of a file: a measurement, or why it is none. */
-    private record Judged(@Nullable Intake.Ready measurement, @Nullable ImportReport.Rejection rejection) {}
+    /**
+     * A measurement of a file, or why it is none.
+     *
+     * @param last of its row, which may hold several
+     */
+    private record Judged(
+            @Nullable Intake.Ready measurement, @Nullable ImportReport.Rejection rejection, boolean last) {}
 
     /** The rows of one file on their way into the log. */
     private static final class FileRows implements AutoCloseable {
@@ -187,7 +192,9 @@ public class ImportService {
             MeasurementReader reader = new MeasurementReader(table.decimalComma());
             try (ReadAhead<Judged> rows = new ReadAhead<>(() -> next(reader, into))) {
                 for (Judged row = rows.next(); row != null; row = rows.next()) {
-                    progress.row();
+                    if (row.last) {
+                        progress.row();
+                    }
                     if (progress.cancelled()) {
                         throw new Cancelled();
                     }
@@ -210,11 +217,12 @@ public class ImportService {
                 return null;
             }
             if (!row.fault().isEmpty()) {
-                return new Judged(null, new ImportReport.Rejection(row.line(), "", row.fault()));
+                return new Judged(null, new ImportReport.Rejection(row.line(), "", row.fault()), true);
             }
+            boolean last = !table.hasBeside();
             return reader.read(column -> table.text(row, column))
-                    .map(read -> new Judged(into.ready(read), null))
-                    .orElseGet(() -> new Judged(null, rejection(row, reader.problems())));
+                    .map(read -> new Judged(into.ready(read), null, last))
+                    .orElseGet(() -> new Judged(null, rejection(row, reader.problems()), last));
         }
 
         private void take(Intake.Ready ready, Intake.Rows into) {

@@ -18,6 +18,7 @@ import syntoma.app.exchange.Cells.Row;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.reading.Figure;
 import syntoma.core.tabletext.Header;
+import syntoma.core.tabletext.Joined;
 import syntoma.core.tabletext.Mapping;
 
 /**
@@ -36,10 +37,17 @@ final class TableFile implements AutoCloseable {
     private final Map<Figure, Integer> places = new EnumMap<>(Figure.class);
     private final Map<Integer, String> unknown = new TreeMap<>();
     private List<String> header = List.of();
+    private Joined joined = Joined.of(List.of());
     private @Nullable Figure twice;
     private @Nullable Mapping mapping;
     private @Nullable Row mapped;
     private Map<Figure, String> texts = Map.of();
+
+    /** The row that was given last, with what its empty cells mean. */
+    private List<String> over = List.of();
+
+    /** Further measurements of the row that was given last. */
+    private final Deque<Map<Figure, String>> beside = new ArrayDeque<>();
 
     private TableFile(Cells cells) {
         this.cells = cells;
@@ -73,9 +81,9 @@ final class TableFile implements AutoCloseable {
         return mapping == null && cells.decimalComma();
     }
 
-    /** The headings as they stand. */
+    /** The headings, those of several figures in one cell taken apart. */
     List<String> header() {
-        return header;
+        return isOfContract() ? header : joined.headings();
     }
 
     Cells cells() {
@@ -87,14 +95,41 @@ final class TableFile implements AutoCloseable {
         return REQUIRED.stream().allMatch(places::containsKey);
     }
 
-    /** The next row, or null at the end; where the rest cannot be read, a row with a fault says so, and is the last. */
+    /**
+     * The next row, or null at the end; where the rest cannot be read, a row with a fault says so, and is the last. A row that holds
+     * several measurements comes once for each of them.
+     */
     @Nullable
     Row next() {
+        if (!beside.isEmpty()) {
+            texts = beside.remove();
+            return mapped;
+        }
+        Row row = nextRow();
+        if (mapping != null && row != null && row.fault().isEmpty()) {
+            over = mapping.filled(row.cells(), over);
+            beside.addAll(mapping.measurements(over));
+            texts = beside.remove();
+            mapped = row;
+        }
+        return row;
+    }
+
+    /** Whether more measurements of the row that was given last follow. */
+    boolean hasBeside() {
+        return !beside.isEmpty();
+    }
+
+    private @Nullable Row nextRow() {
         Row row = ahead.isEmpty() ? cells.next() : ahead.remove();
         while (row != null && !isOfContract() && row.fault().isEmpty() && isBlank(row.cells())) {
             row = cells.next();
         }
-        return row == null ? null : fitting(row);
+        return row == null ? null : apart(fitting(row));
+    }
+
+    private Row apart(Row row) {
+        return isOfContract() || !row.fault().isEmpty() ? row : new Row(row.line(), joined.cells(row.cells()), "");
     }
 
     private Row fitting(Row row) {
@@ -121,10 +156,6 @@ final class TableFile implements AutoCloseable {
     /** The text of a column in a row, with what protected it from a spreadsheet taken off; empty when missing. */
     String text(Row row, Figure column) {
         if (mapping != null) {
-            if (row != mapped) {
-                texts = mapping.texts(row.cells());
-                mapped = row;
-            }
             return SpreadsheetGuard.off(texts.getOrDefault(column, ""));
         }
         if (column == Figure.NOTE && !unknown.isEmpty()) {
@@ -170,6 +201,7 @@ final class TableFile implements AutoCloseable {
 
     private void take(List<String> headings) {
         header = headings;
+        joined = Joined.of(headings);
         places.clear();
         unknown.clear();
         twice = null;
@@ -187,7 +219,7 @@ final class TableFile implements AutoCloseable {
             }
             return;
         }
-        mapping = mappings.apply(header).orElse(null);
+        mapping = mappings.apply(joined.headings()).orElse(null);
         if (mapping != null) {
             return;
         }

@@ -2,6 +2,7 @@ package syntoma.app.exchange;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.DateTimeException;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -16,6 +17,7 @@ import syntoma.app.platform.InvalidInput;
 import syntoma.core.reading.Figure;
 import syntoma.core.tabletext.Column;
 import syntoma.core.tabletext.DateOrder;
+import syntoma.core.tabletext.Each;
 import syntoma.core.tabletext.Mapping;
 import syntoma.core.tabletext.Quantity;
 import syntoma.core.unit.Text;
@@ -26,6 +28,9 @@ import syntoma.core.unit.Text;
  * @param columns one for each of the table's, in its order
  * @param dateOrder of the dates
  * @param zone of times that name no offset: a name such as Europe/Helsinki, or an offset such as +03:00
+ * @param clock of rows that name only their day, such as 18:00; null where each names its time
+ * @param above whether an empty cell of the day, the time, the campsite or the setup means what stands above it; null for no
+ * @param each what tells the measurements of a row apart, where it holds several; null where it holds one
  * @param setup of all rows, where no column says it
  * @param campsite of all rows, where no column says it
  */
@@ -33,9 +38,15 @@ record TableReading(
         List<ColumnUse> columns,
         @Schema(allowableValues = {"year-first", "day-first", "month-first"}) String dateOrder,
         String zone,
+        @Nullable String clock,
         boolean decimalComma,
+        @Nullable Boolean above,
+        @Schema(allowableValues = {"run", "setup", "carrier", "note"}) @Nullable String each,
         @Nullable String setup,
         @Nullable String campsite) {
+
+    /** The most characters of what tells measurements of a row apart, which can be the name of a setup. */
+    private static final int LONGEST_LABEL = 120;
 
     /** The most characters of a heading, and of a cell that is shown. */
     static final int LONGEST_CELL = 1000;
@@ -43,22 +54,25 @@ record TableReading(
     /**
      * What a column is taken for.
      *
-     * @param use figure, date, clock, note or left-out
+     * @param use figure, date, clock, coordinates, note or left-out
      * @param figure its name in CSV, where it holds one
      * @param unit of its numbers, empty for the figure's own
+     * @param of which of a row's measurements it belongs to, as headings call them; null or empty for all of them
      */
     record ColumnUse(
             String heading,
-            @Schema(allowableValues = {"figure", "date", "clock", "note", "left-out"}) String use,
+            @Schema(allowableValues = {"figure", "date", "clock", "coordinates", "note", "left-out"}) String use,
             @Nullable String figure,
-            String unit) {
+            String unit,
+            @Nullable String of) {
 
         static ColumnUse of(Column column) {
             return new ColumnUse(
                     column.heading(),
                     column.use().label(),
                     column.figure().map(Figure::label).orElse(null),
-                    column.unit().label());
+                    column.unit().label(),
+                    column.of());
         }
     }
 
@@ -86,7 +100,17 @@ record TableReading(
         Map<Figure, String> fixed = new EnumMap<>(Figure.class);
         fix(fixed, Figure.SETUP, setup);
         fix(fixed, Figure.CAMPSITE, campsite);
-        Mapping mapping = new Mapping(read, order(), readZone(), decimalComma, fixed);
+        Mapping mapping = InvalidInput.naming(
+                "columns",
+                () -> new Mapping(
+                        read,
+                        order(),
+                        readZone(),
+                        readClock(),
+                        decimalComma,
+                        Boolean.TRUE.equals(above),
+                        readEach(read),
+                        fixed));
         if (!mapping.lacking().isEmpty()) {
             throw new InvalidInput("columns", "the table still lacks " + String.join(", ", mapping.lacking()));
         }
@@ -113,7 +137,8 @@ record TableReading(
                 .findFirst()
                 .orElseThrow(() -> new InvalidInput(
                         place + ".use",
-                        "use is " + Text.quoted(column.use) + "; allowed is figure, date, clock, note, left-out"));
+                        "use is " + Text.quoted(column.use)
+                                + "; allowed is figure, date, clock, coordinates, note, left-out"));
         Quantity unit = Arrays.stream(Quantity.values())
                 .filter(q -> q.label().equals(column.unit == null ? "" : column.unit))
                 .findFirst()
@@ -121,6 +146,15 @@ record TableReading(
                         place + ".unit",
                         "unit is " + Text.quoted(column.unit)
                                 + "; allowed is nothing, kb/s, Mb/s, Gb/s, kB/s, MB/s, ms, s, dB, %"));
+        String of = column.of == null ? "" : column.of.strip();
+        if (of.length() > LONGEST_LABEL) {
+            throw new InvalidInput(
+                    place + ".of", "of has " + of.length() + " characters; allowed are up to " + LONGEST_LABEL);
+        }
+        return column(column, place, heading, use, unit).ofOne(of);
+    }
+
+    private static Column column(ColumnUse column, String place, String heading, Column.Use use, Quantity unit) {
         if (use != Column.Use.FIGURE) {
             return Column.of(heading, use);
         }
@@ -152,5 +186,28 @@ record TableReading(
                     "zone is " + Text.quoted(zone)
                             + "; write a name such as Europe/Helsinki, or an offset such as +03:00");
         }
+    }
+
+    private Optional<LocalTime> readClock() {
+        if (clock == null || clock.isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(LocalTime.parse(clock.strip()));
+        } catch (DateTimeException unread) {
+            throw new InvalidInput(
+                    "clock", "clock is " + Text.quoted(clock) + "; write the time of day with 24 hours, such as 18:00");
+        }
+    }
+
+    private Each readEach(List<Column> read) {
+        if (read.stream().allMatch(c -> c.of().isEmpty()) && each == null) {
+            return Each.RUN;
+        }
+        return Arrays.stream(Each.values())
+                .filter(e -> e.label().equals(each))
+                .findFirst()
+                .orElseThrow(() -> new InvalidInput(
+                        "each", "each is " + Text.quoted(each) + "; allowed is run, setup, carrier, note"));
     }
 }

@@ -17,6 +17,7 @@ import syntoma.core.reading.Figure;
 import syntoma.core.reading.Measure;
 import syntoma.core.tabletext.Column;
 import syntoma.core.tabletext.DateOrder;
+import syntoma.core.tabletext.Each;
 import syntoma.core.tabletext.Mapping;
 import syntoma.core.tabletext.Proposal;
 import syntoma.core.tabletext.Quantity;
@@ -31,9 +32,11 @@ class Tables {
     private static final int SHOWN = 5;
 
     private final Mappings mappings;
+    private final ImportNames names;
 
-    Tables(Mappings mappings) {
+    Tables(Mappings mappings, ImportNames names) {
         this.mappings = mappings;
+        this.names = names;
     }
 
     /** A choice with how it is said. */
@@ -70,19 +73,25 @@ class Tables {
     }
 
     /** What can be chosen for a column and for a table. */
-    record Choices(List<Choice> uses, List<FigureChoice> figures, List<Choice> dateOrders) {
+    record Choices(List<Choice> uses, List<FigureChoice> figures, List<Choice> dateOrders, List<Choice> eaches) {
         /** @param orders in which the dates can be read */
         static Choices of(Set<DateOrder> orders) {
             return new Choices(
                     List.of(
                             new Choice(Column.Use.DATE.label(), "the day"),
                             new Choice(Column.Use.CLOCK.label(), "the time of day"),
+                            new Choice(Column.Use.COORDINATES.label(), "latitude and longitude"),
                             new Choice(Column.Use.NOTE.label(), "into the note"),
                             new Choice(Column.Use.LEFT_OUT.label(), "not read")),
                     Arrays.stream(Figure.values()).map(FigureChoice::of).toList(),
                     orders.stream()
                             .map(o -> new Choice(TableReading.key(o), o.label()))
-                            .toList());
+                            .toList(),
+                    List.of(
+                            new Choice(Each.SETUP.label(), "setups"),
+                            new Choice(Each.CARRIER.label(), "carriers"),
+                            new Choice(Each.RUN.label(), "runs, one after another"),
+                            new Choice(Each.NOTE.label(), "something for the note")));
         }
     }
 
@@ -93,7 +102,7 @@ class Tables {
      * @param remembered whether its owner has said before how it is read
      * @param reading as remembered, or as proposed
      * @param reasons for each column, why it is taken so; empty where its heading says it
-     * @param asked what the table cannot know: date-order, zone, level, setup, campsite
+     * @param asked what the table cannot know: date-order, zone, clock, above, each, level, setup, campsite
      * @param rows its first rows as they stand
      * @param sheets of a workbook, the one looked at first; none where the file has no sheets
      * @param size how many rows there are, where that is known
@@ -153,18 +162,31 @@ class Tables {
                 .toList();
     }
 
-    private static TableReading proposed(Proposal proposal, boolean decimalComma) {
+    private TableReading proposed(Proposal proposal, boolean decimalComma) {
         return new TableReading(
                 proposal.columns().stream().map(TableReading.ColumnUse::of).toList(),
                 proposal.order().map(TableReading::key).orElse(""),
                 proposal.questions().contains(Proposal.Question.ZONE) ? "" : "Z",
+                null,
                 decimalComma,
+                null,
+                proposal.each()
+                        .or(() -> names.tells(proposal.labels()))
+                        .map(Each::label)
+                        .orElse(null),
                 null,
                 null);
     }
 
-    /** How rows would be read: for each, the figures that are not empty by their names in CSV. */
-    List<Map<String, String>> rows(@Nullable RowsRequest request) {
+    /**
+     * How a row would be read.
+     *
+     * @param measurements of each the figures that are not empty by their names in CSV
+     */
+    record RowRead(List<Map<String, String>> measurements) {}
+
+    /** How rows would be read. */
+    List<RowRead> rows(@Nullable RowsRequest request) {
         if (request == null || request.reading() == null) {
             throw new InvalidInput("reading", "reading is missing");
         }
@@ -172,14 +194,21 @@ class Tables {
         if (request.rows() == null || request.rows().size() > JUDGED) {
             throw new InvalidInput("rows", "rows is missing, or holds more than " + JUDGED + " rows");
         }
-        return request.rows().stream().map(row -> read(mapping, row)).toList();
+        List<RowRead> read = new ArrayList<>();
+        List<String> over = List.of();
+        for (List<String> row : request.rows()) {
+            over = filled(mapping, row, over);
+            read.add(new RowRead(
+                    mapping.measurements(over).stream().map(Tables::named).toList()));
+        }
+        return read;
     }
 
     private static boolean isUnfit(@Nullable String cell) {
         return cell == null || cell.length() > TableReading.LONGEST_CELL;
     }
 
-    private static Map<String, String> read(Mapping mapping, @Nullable List<String> row) {
+    private static List<String> filled(Mapping mapping, @Nullable List<String> row, List<String> over) {
         if (row == null
                 || row.size() != mapping.columns().size()
                 || row.stream().anyMatch(Tables::isUnfit)) {
@@ -188,8 +217,11 @@ class Tables {
                     "a row has another number of cells than the table has columns, or a cell is null or longer than "
                             + TableReading.LONGEST_CELL + " characters");
         }
+        return mapping.filled(row, over);
+    }
+
+    private static Map<String, String> named(Map<Figure, String> texts) {
         Map<String, String> read = new LinkedHashMap<>();
-        Map<Figure, String> texts = mapping.texts(row);
         for (Figure figure : Figure.values()) {
             String text = texts.getOrDefault(figure, "");
             if (!text.isEmpty()) {

@@ -1,6 +1,5 @@
 package syntoma.app.find;
 
-import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -19,7 +18,7 @@ class FindController {
     }
 
     @GetMapping("/api/find")
-    List<FindService.Hit> find(@RequestParam String text) {
+    FindService.FindView find(@RequestParam String text) {
         return find.by(InvalidInput.naming("text", () -> Text.name("text", text, LONGEST)));
     }
 }

@@ -1,6 +1,7 @@
 package syntoma.app.find;
 
 import java.time.LocalDate;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -57,7 +58,14 @@ class FindService {
             @Nullable Long id,
             @Nullable Visit visit) {}
 
-    List<Hit> by(String text) {
+    /**
+     * All that was found.
+     *
+     * @param since notes of before were not looked through; null where all were
+     */
+    record FindView(List<Hit> hits, @Nullable OffsetDateTime since) {}
+
+    FindView by(String text) {
         String wanted = text.strip().toLowerCase(Locale.ROOT);
         List<Visit> all = visits.all();
         Optional<DayText> day = DayText.of(wanted);
@@ -90,13 +98,13 @@ class FindService {
                                 t.trial().campsite(),
                                 null,
                                 null)));
-        add(hits, written(wanted, all));
-        return hits;
+        LogSearch.Search search = log.byStay(wanted, MOST_OF_A_KIND);
+        add(hits, written(search.byStay(), all));
+        return new FindView(hits, search.since().orElse(null));
     }
 
     /** Notes, bands and cells, counted by the stay that they were written at. */
-    private Stream<Hit> written(String wanted, List<Visit> all) {
-        Map<Long, LogSearch.Found> found = log.byStay(wanted);
+    private static Stream<Hit> written(Map<Long, LogSearch.Found> found, List<Visit> all) {
         return all.stream().filter(v -> found.containsKey(v.id())).map(v -> {
             LogSearch.Found f = found.get(v.id());
             String count = f.count() + (f.count() == 1 ? " measurement" : " measurements");

@@ -16,10 +16,19 @@ record Limit(long bytes, String hint) {
     private static final Limit LOG =
             new Limit(200_000_000, ", about a million rows. Split the file by year or by campsite");
 
+    private static final Limit ARCHIVE =
+            new Limit(4_000_000_000L, ". Copy the data directory itself, while Syntoma is stopped");
+
     static Limit of(HttpServletRequest request) {
         String path = request.getRequestURI();
         if (path.startsWith("/api/measurements/import")) {
             return LOG;
+        }
+        if (path.equals("/api/archive")) {
+            return ARCHIVE;
+        }
+        if (path.startsWith("/api/export.") || path.startsWith("/api/aim/masts.")) {
+            return GEAR;
         }
         if (path.equals("/api/leg")) {
             return LEG;

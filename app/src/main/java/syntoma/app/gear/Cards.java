@@ -2,6 +2,7 @@ package syntoma.app.gear;
 
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -15,6 +16,9 @@ import syntoma.core.chain.Sim;
 @Component
 @Transactional(readOnly = true)
 public class Cards {
+    /** Plans usually begin with the month. */
+    private static final int FIRST = 1;
+
     private final GearService gear;
 
     Cards(GearService gear) {
@@ -27,8 +31,9 @@ public class Cards {
      * @param capMbps what the plan lets through; of several the fastest, empty where one has no cap
      * @param allowanceGb a month, of all of them; empty where no sheet says
      * @param pricePerGb in units of money; empty where it is not known
+     * @param resetDay of the month, of the first of them
      */
-    public record Card(OptionalDouble capMbps, OptionalDouble allowanceGb, OptionalDouble pricePerGb) {
+    public record Card(OptionalDouble capMbps, OptionalDouble allowanceGb, OptionalDouble pricePerGb, int resetDay) {
         private Card and(Card other) {
             OptionalDouble cap = capMbps.isPresent() && other.capMbps.isPresent()
                     ? OptionalDouble.of(Math.max(capMbps.getAsDouble(), other.capMbps.getAsDouble()))
@@ -36,7 +41,7 @@ public class Cards {
             OptionalDouble allowance = allowanceGb.isPresent() && other.allowanceGb.isPresent()
                     ? OptionalDouble.of(allowanceGb.getAsDouble() + other.allowanceGb.getAsDouble())
                     : allowanceGb.isPresent() ? allowanceGb : other.allowanceGb;
-            return new Card(cap, allowance, pricePerGb.isPresent() ? pricePerGb : other.pricePerGb);
+            return new Card(cap, allowance, pricePerGb.isPresent() ? pricePerGb : other.pricePerGb, resetDay);
         }
     }
 
@@ -64,10 +69,41 @@ public class Cards {
         return gear.all().stream().filter(item -> item.is() == GearKind.SIM);
     }
 
+    /**
+     * A card with what its plan says.
+     *
+     * @param resetDay the first where the sheet does not say
+     * @param terms empty text where the sheet does not say
+     */
+    public record Plan(
+            long gear, String name, Sim sim, int resetDay, OptionalDouble pricePerMonth, boolean owned, String terms) {
+        private static Plan of(GearItem item) {
+            Sheet sheet = new Sheet(item.sheet());
+            return new Plan(
+                    item.id(),
+                    item.name(),
+                    Parts.sim(item),
+                    sheet.whole("resetDay").orElse(FIRST),
+                    sheet.number("pricePerMonth"),
+                    item.owned(),
+                    sheet.text("terms").orElse(""));
+        }
+
+        private OptionalDouble pricePerGb() {
+            return pricePerMonth.isPresent() && sim.allowanceGb().orElse(0) > 0
+                    ? OptionalDouble.of(
+                            pricePerMonth.getAsDouble() / sim.allowanceGb().getAsDouble())
+                    : OptionalDouble.empty();
+        }
+    }
+
+    /** All cards of the list of gear, those too that are not owned. */
+    public List<Plan> plans() {
+        return sims().filter(item -> !item.retired()).map(Plan::of).toList();
+    }
+
     private static Card card(GearItem item, Sim sim) {
-        OptionalDouble price = item.price() == null || sim.allowanceGb().isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(item.price() / sim.allowanceGb().getAsDouble());
-        return new Card(sim.capMbps(), sim.allowanceGb(), price);
+        Plan plan = Plan.of(item);
+        return new Card(sim.capMbps(), sim.allowanceGb(), plan.pricePerGb(), plan.resetDay);
     }
 }

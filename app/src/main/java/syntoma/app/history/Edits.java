@@ -38,7 +38,8 @@ public class Edits {
         RIG,
         MEASUREMENT,
         STAY,
-        ROOF_PLAN
+        ROOF_PLAN,
+        STAY_NOTE
     }
 
     /**
@@ -92,6 +93,13 @@ public class Edits {
                         .setParameter("number", number)
                         .getSingleResult())
                 .orElse(0);
+    }
+
+    /** Whether one is what it was in a version: nothing was changed since, or what was changed since was undone. */
+    @Transactional(readOnly = true)
+    public boolean stands(Kind kind, long number, int version) {
+        int now = version(kind, number);
+        return now == version || content(kind, number, now).equals(content(kind, number, version));
     }
 
     /**

@@ -109,6 +109,19 @@ public class Journal {
         return sentence.length() <= LONGEST_SENTENCE ? sentence : sentence.substring(0, LONGEST_SENTENCE - 1) + "…";
     }
 
+    /** Where the journal stands: another than before, when what was logged earlier may have changed since. */
+    public record Mark(long last, long entries, long undone) {}
+
+    /** Where the journal stands now. */
+    @Transactional(readOnly = true)
+    public Mark mark() {
+        return entities.createQuery(
+                        "select new syntoma.app.history.Journal$Mark(coalesce(max(e.id), 0L), count(e),"
+                                + " count(e.undoneAt)) from JournalEntry e",
+                        Mark.class)
+                .getSingleResult();
+    }
+
     /** The latest changes, the latest first. */
     @Transactional(readOnly = true)
     public List<EntryView> latest(int count) {

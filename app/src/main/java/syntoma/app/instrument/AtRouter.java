@@ -22,6 +22,7 @@ final class AtRouter implements RouterSource {
     private Socket socket;
     private BufferedReader in;
     private long until;
+    private long moved;
 
     AtRouter(Routers.Reached router) {
         this.at = URI.create("tcp://" + router.address());
@@ -36,7 +37,7 @@ final class AtRouter implements RouterSource {
             }
             List<String> lines = new ArrayList<>();
             for (String command : AtAnswers.COMMANDS) {
-                socket.getOutputStream().write((command + "\r").getBytes(StandardCharsets.US_ASCII));
+                send(socket, command);
                 take(lines);
             }
             RouterReading reading = AtAnswers.read(lines);
@@ -67,8 +68,13 @@ final class AtRouter implements RouterSource {
         socket = opened;
         in = new BufferedReader(
                 new InputStreamReader(opened.getInputStream(), StandardCharsets.US_ASCII), LONGEST_LINE);
-        opened.getOutputStream().write("ATE0\r".getBytes(StandardCharsets.US_ASCII));
+        send(opened, "ATE0");
         take(new ArrayList<>());
+    }
+
+    private void send(Socket to, String command) throws IOException {
+        to.getOutputStream().write((command + "\r").getBytes(StandardCharsets.US_ASCII));
+        moved += command.length() + 1;
     }
 
     /** Takes the lines of one answer, up to the one that ends it. */
@@ -91,6 +97,7 @@ final class AtRouter implements RouterSource {
             if (c < 0) {
                 throw new IOException("ended");
             }
+            moved++;
             if (c == '\n' || c == '\r') {
                 if (line.length() > 0) {
                     return line.toString().strip();
@@ -109,6 +116,13 @@ final class AtRouter implements RouterSource {
             throw new SocketTimeoutException();
         }
         return (int) ms;
+    }
+
+    @Override
+    public long moved() {
+        long since = moved;
+        moved = 0;
+        return since;
     }
 
     @Override

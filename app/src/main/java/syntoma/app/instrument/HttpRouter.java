@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.net.URI;
 import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
@@ -34,6 +35,7 @@ final class HttpRouter implements RouterSource {
     private static final ObjectMapper JSON = JsonMapper.builder().build();
 
     private final Routers.Reached router;
+    private long moved;
     /** One for all: each would keep a thread of its own until it is collected. */
     private static final HttpClient CLIENT = HttpClient.newBuilder()
             .connectTimeout(ANSWERS_WITHIN)
@@ -86,10 +88,13 @@ final class HttpRouter implements RouterSource {
                     "Authorization",
                     "Basic " + Base64.getEncoder().encodeToString(pair.getBytes(StandardCharsets.UTF_8)));
         }
-        CompletableFuture<HttpResponse<String>> asked =
-                CLIENT.sendAsync(request.build(), info -> new Limited(MOST_BYTES));
+        HttpRequest sent = request.build();
+        moved += bytes(sent.headers()) + at.getRawSchemeSpecificPart().length();
+        CompletableFuture<HttpResponse<String>> asked = CLIENT.sendAsync(sent, info -> new Limited(MOST_BYTES));
         try {
-            return asked.get(Math.max(1, until - System.nanoTime()), TimeUnit.NANOSECONDS);
+            HttpResponse<String> answer = asked.get(Math.max(1, until - System.nanoTime()), TimeUnit.NANOSECONDS);
+            moved += bytes(answer.headers()) + answer.body().getBytes(StandardCharsets.UTF_8).length;
+            return answer;
         } catch (TimeoutException late) {
             throw RouterFailed.late(router.address());
         } catch (ExecutionException broken) {
@@ -155,6 +160,21 @@ final class HttpRouter implements RouterSource {
             return new Node.Series(parts);
         }
         return new Node.Value(tree.isNull() ? "" : tree.asText());
+    }
+
+    /** Of headers, each with its colon, its space and the end of its line. */
+    private static long bytes(HttpHeaders headers) {
+        return headers.map().entrySet().stream()
+                .flatMapToLong(line -> line.getValue().stream()
+                        .mapToLong(value -> line.getKey().length() + value.length() + 4))
+                .sum();
+    }
+
+    @Override
+    public long moved() {
+        long since = moved;
+        moved = 0;
+        return since;
     }
 
     @Override

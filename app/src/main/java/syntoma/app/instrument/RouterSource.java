@@ -11,6 +11,9 @@ interface RouterSource {
      */
     RouterReading read() throws RouterFailed, InterruptedException;
 
+    /** The bytes that were moved for it both ways since this was asked last, as far as they are known. */
+    long moved();
+
     /** Ends the connection. */
     void close();
 }

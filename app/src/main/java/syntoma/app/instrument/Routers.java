@@ -70,6 +70,11 @@ public class Routers {
     record Reached(
             String kind, String address, String path, String user, String password, String token, Mapping mapping) {
 
+        /** The machine that is asked. */
+        String host() {
+            return URI.create(kind.equals(HTTP) ? address : "tcp://" + address).getHost();
+        }
+
         /** The whole address of an http-json router. */
         URI uri() {
             return URI.create(address + path);

@@ -40,6 +40,7 @@ public class Watch {
     private static final long LINGERS_MS = 5_000;
 
     private final Routers routers;
+    private final LiveCount count;
     private final Clock clock;
     private final LongSupplier nanos;
     private final ScheduledExecutorService worker = Daemons.ticking("router");
@@ -68,13 +69,14 @@ public class Watch {
     private record Kept(long atNs, RouterReading reading) {}
 
     @Autowired
-    Watch(Routers routers, Clock clock) {
-        this(routers, clock, System::nanoTime);
+    Watch(Routers routers, LiveCount count, Clock clock) {
+        this(routers, count, clock, System::nanoTime);
     }
 
     /** One whose time is told. */
-    Watch(Routers routers, Clock clock, LongSupplier nanos) {
+    Watch(Routers routers, LiveCount count, Clock clock, LongSupplier nanos) {
         this.routers = routers;
+        this.count = count;
         this.clock = clock;
         this.nanos = nanos;
     }
@@ -174,9 +176,22 @@ public class Watch {
             LOG.error("the router's answer", unexpected);
             pause = fail("the answer could not be read, by a fault of Syntoma’s own", pauseMs);
         }
+        count();
         long next = pause;
         long leftMs = Math.max(least, pause - (nanos.getAsLong() - startNs) / 1_000_000);
         worker.schedule(() -> poll(next), leftMs, TimeUnit.MILLISECONDS);
+    }
+
+    /** What it moved is counted, whether it came to a reading or not. */
+    private void count() {
+        RouterSource open = source;
+        try {
+            if (open != null) {
+                count.moved(asked.orElseThrow().host(), open.moved());
+            }
+        } catch (RuntimeException unexpected) {
+            LOG.error("what a live reading moved", unexpected);
+        }
     }
 
     private synchronized int generation() {

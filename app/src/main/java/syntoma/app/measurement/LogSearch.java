@@ -1,11 +1,14 @@
 package syntoma.app.measurement;
 
 import jakarta.persistence.EntityManager;
+import java.time.Duration;
 import java.time.OffsetDateTime;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.StayTime;
@@ -19,6 +22,15 @@ public class LogSearch {
 
     private static final int LONGEST_EXAMPLE = 80;
 
+    /** The notes of so many of the latest measurements are looked through, a part after the other; of a log that has more the rest is not. */
+    private static final int[] LATEST = {50_000, 120_000, 250_000};
+
+    /** Once that long was looked, no further part is. */
+    private static final Duration LONG = Duration.ofMillis(400);
+
+    private static final OffsetDateTime BEFORE_ALL = OffsetDateTime.parse("1900-01-01T00:00:00Z");
+    private static final OffsetDateTime AFTER_ALL = OffsetDateTime.parse("2200-01-01T00:00:00Z");
+
     private final EntityManager entities;
     private final Visits visits;
 
@@ -31,21 +43,54 @@ public class LogSearch {
     public record Found(int count, String example) {}
 
     /**
-     * Those that have a text in them, by the number of their stay.
+     * What was found.
+     *
+     * @param byStay by the number of the stay
+     * @param since what was measured before that was not looked through; empty where all was
+     */
+    public record Search(Map<Long, Found> byStay, Optional<OffsetDateTime> since) {}
+
+    /**
+     * The stays at which something was measured that has a text in it, the latest first.
      *
      * @param wanted in lower case
+     * @param most once so many stays are found, nothing earlier is looked through
      */
     @Transactional(readOnly = true)
-    public Map<Long, Found> byStay(String wanted) {
-        String like = "%" + wanted.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%";
+    public Search byStay(String wanted, int most) {
         List<StayTime> stays = visits.times();
+        OffsetDateTime first = stays.stream()
+                .map(StayTime::arrivedAt)
+                .min(Comparator.naturalOrder())
+                .orElse(BEFORE_ALL);
+        long began = System.nanoTime();
         Map<Long, Found> found = new LinkedHashMap<>();
+        OffsetDateTime before = AFTER_ALL;
+        for (int latest : LATEST) {
+            OffsetDateTime from =
+                    visits.spanOfLatest(latest).map(Visits.Span::from).orElse(BEFORE_ALL);
+            if (from.isBefore(before)) {
+                look(wanted, from, before, stays, found);
+                before = from;
+            }
+            if (found.size() >= most || System.nanoTime() - began > LONG.toNanos()) {
+                break;
+            }
+        }
+        return new Search(found, before.isAfter(first) ? Optional.of(before) : Optional.empty());
+    }
+
+    private void look(
+            String wanted, OffsetDateTime from, OffsetDateTime before, List<StayTime> stays, Map<Long, Found> found) {
+        String like = "%" + wanted.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%";
         entities.createQuery(
                         "select m.campsiteId, m.takenAt, m.note, m.band, m.cellId from Measurement m"
-                                + " where lower(m.note) like :like escape '!' or lower(m.band) = :wanted"
-                                + " or m.cellId = :cell"
+                                + " where m.takenAt >= :from and m.takenAt < :before and (lower(m.note) like :like escape '!'"
+                                + " or lower(m.band) = :wanted or m.cellId = :cell)"
                                 + " order by m.takenAt desc, m.id desc",
                         Object[].class)
+                .setParameter("from", from)
+                .setParameter("before", before)
                 .setParameter("like", like)
                 .setParameter("wanted", wanted)
                 .setParameter("cell", wanted.toUpperCase(Locale.ROOT))
@@ -58,7 +103,6 @@ public class LogSearch {
                                 s.id(),
                                 new Found(1, example(row, wanted)),
                                 (a, b) -> new Found(a.count + 1, a.example))));
-        return found;
     }
 
     private static String example(Object[] row, String wanted) {

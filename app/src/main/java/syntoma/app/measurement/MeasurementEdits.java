@@ -219,8 +219,7 @@ class MeasurementEdits implements Undoing {
         if (row == null) {
             throw new Conflict("this measurement was deleted since; put it back first");
         }
-        int stands = edits.version(Edits.Kind.MEASUREMENT, row.id);
-        if (stands != made.version()) {
+        if (!edits.stands(Edits.Kind.MEASUREMENT, row.id, made.version())) {
             throw new Conflict("this measurement was changed again since; undo the later change first");
         }
         Map<String, String> was = edits.was(Edits.Kind.MEASUREMENT, row.id, made.version() - 1, TYPED)

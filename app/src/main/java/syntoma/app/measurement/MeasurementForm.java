@@ -31,6 +31,7 @@ import syntoma.core.reading.Rat;
 import syntoma.core.unit.DataRate;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
 
 /** Reads the form of one measurement by the same rules as a row of a file, and says what its values mean. */
 @Component
@@ -164,14 +165,7 @@ class MeasurementForm {
     }
 
     private static OptionalDouble number(String text) {
-        try {
-            return text.isEmpty() || text.length() > Figure.RSRP_DBM.longest()
-                    ? OptionalDouble.empty()
-                    : OptionalDouble.of(
-                            Double.parseDouble(text.replace('−', '-').replace(',', '.')));
-        } catch (NumberFormatException notYet) {
-            return OptionalDouble.empty();
-        }
+        return text.length() > Figure.RSRP_DBM.longest() ? OptionalDouble.empty() : Values.typed(text);
     }
 
     private static Optional<DataRate> rate(String text) {

@@ -8,6 +8,7 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import java.util.EnumSet;
 import java.util.Properties;
+import java.util.concurrent.atomic.AtomicLong;
 import org.hibernate.annotations.IdGeneratorType;
 import org.hibernate.engine.spi.SharedSessionContractImplementor;
 import org.hibernate.generator.EventType;
@@ -27,6 +28,9 @@ import org.hibernate.type.Type;
         private static final String SEQUENCE = "measurement_seq";
         private static final int LOT = 1000;
 
+        /** Numbers up to this one are taken, also where the lot at hand says otherwise. */
+        private static final AtomicLong TAKEN = new AtomicLong();
+
         @Override
         public void configure(Type type, Properties parameters, ServiceRegistry registry) {
             parameters.setProperty(SEQUENCE_PARAM, SEQUENCE);
@@ -40,7 +44,19 @@ import org.hibernate.type.Type;
         @Override
         public Object generate(SharedSessionContractImplementor session, Object row) {
             Long number = ((Measurement) row).id;
-            return number != null ? number : super.generate(session, row);
+            if (number != null) {
+                return number;
+            }
+            Object next = super.generate(session, row);
+            while ((Long) next <= TAKEN.get()) {
+                next = super.generate(session, row);
+            }
+            return next;
+        }
+
+        /** Leaves the lot at hand where the store was filled anew with numbers up to one. */
+        static void taken(long last) {
+            TAKEN.set(last);
         }
 
         @Override

@@ -257,7 +257,7 @@ class StayMending implements Undoing {
     @Override
     public void undo(long entry, Journal.Kind kind, String detail) {
         Made made = Journal.read(detail, Made.class);
-        if (made.was() != null && edits.version(Edits.Kind.STAY, made.was().id()) != made.version()) {
+        if (made.was() != null && !edits.stands(Edits.Kind.STAY, made.was().id(), made.version())) {
             throw new Conflict("this stay was changed again since; undo the later change first");
         }
         if (made.added() != null) {

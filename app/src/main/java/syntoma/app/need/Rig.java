@@ -32,6 +32,7 @@ class Rig {
     Long carrierId;
     String region;
     Double budget;
+    String currency;
     Double uploadGb;
     String features;
 

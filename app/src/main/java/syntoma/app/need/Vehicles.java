@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -23,6 +24,7 @@ import syntoma.core.unit.Values;
 public class Vehicles {
     private static final int LONGEST_NAME = 80;
     private static final String SEPARATOR = ", ";
+    private static final Pattern CURRENCY = Pattern.compile("[\\p{L}\\p{Sc}.]{1,8}");
 
     private final EntityManager entities;
     private final Carriers carriers;
@@ -36,7 +38,11 @@ public class Vehicles {
         this.events = events;
     }
 
-    /** The vehicle as it is edited. */
+    /**
+     * The vehicle as it is edited.
+     *
+     * @param currency what all prices are in, as it stands behind them, such as € or kr; null where it is not said
+     */
     public record VehicleRequest(
             String vehicle,
             String body,
@@ -48,6 +54,7 @@ public class Vehicles {
             @Nullable String carrier,
             @Nullable String region,
             @Nullable Double budget,
+            @Nullable String currency,
             @Nullable Double uploadGb,
             List<String> features) {}
 
@@ -63,6 +70,7 @@ public class Vehicles {
             @Nullable String carrier,
             @Nullable String region,
             @Nullable Double budget,
+            @Nullable String currency,
             @Nullable Double uploadGb,
             List<String> features,
             int version,
@@ -84,6 +92,7 @@ public class Vehicles {
                 r.carrier(),
                 r.region(),
                 r.budget(),
+                r.currency(),
                 r.uploadGb(),
                 r.features(),
                 edits.version(Edits.Kind.RIG, Rig.ONLY),
@@ -104,6 +113,7 @@ public class Vehicles {
                 carrier().orElse(null),
                 rig.region,
                 rig.budget,
+                rig.currency,
                 rig.uploadGb,
                 features().stream().map(Feature::label).toList());
     }
@@ -146,6 +156,7 @@ public class Vehicles {
         String region = isBlank(wanted.region())
                 ? null
                 : InvalidInput.naming("region", () -> Text.name("region", wanted.region(), LONGEST_NAME));
+        String currency = isBlank(wanted.currency()) ? null : currency(wanted.currency());
         Rig rig = rig();
         rig.vehicle = name;
         rig.body = vehicle.shell().label();
@@ -157,6 +168,7 @@ public class Vehicles {
         rig.carrierId = isBlank(wanted.carrier()) ? null : carriers.number(Carriers.name("carrier", wanted.carrier()));
         rig.region = region;
         rig.budget = wanted.budget();
+        rig.currency = currency;
         rig.uploadGb = wanted.uploadGb();
         rig.features = String.join(SEPARATOR, features);
         entities.flush();
@@ -164,6 +176,16 @@ public class Vehicles {
         if (wanted.uploadGb() != null && !wanted.uploadGb().equals(before.uploadGb())) {
             events.publishEvent(new UsualUpload(wanted.uploadGb()));
         }
+    }
+
+    private static String currency(String text) {
+        String sign = text.strip();
+        if (!CURRENCY.matcher(sign).matches()) {
+            throw new InvalidInput(
+                    "currency",
+                    "currency is " + Text.quoted(text) + "; allowed are up to 8 letters and signs, such as € or kr");
+        }
+        return sign;
     }
 
     private static boolean isBlank(@Nullable String text) {
@@ -181,6 +203,12 @@ public class Vehicles {
     @Transactional(readOnly = true)
     public double hoursADay() {
         return rig().hoursADay;
+    }
+
+    /** What prices are in; empty where it is not said. */
+    @Transactional(readOnly = true)
+    public Optional<String> currency() {
+        return Optional.ofNullable(rig().currency);
     }
 
     /** In units of money. */

@@ -11,6 +11,9 @@ import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import syntoma.app.platform.NotFound;
@@ -47,6 +50,51 @@ public class Photos {
             throw new UncheckedIOException(e);
         }
         return new Kept(hash, picture.widthPx(), picture.heightPx());
+    }
+
+    /** The files of all pictures, by name. */
+    public List<Path> files() {
+        if (!Files.isDirectory(files.photos())) {
+            return List.of();
+        }
+        try (Stream<Path> all = Files.list(files.photos())) {
+            return all.filter(f -> f.getFileName().toString().endsWith(".jpg"))
+                    .sorted()
+                    .toList();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Whether bytes are a picture that was kept under a hash. */
+    public static boolean isOf(String hash, byte[] jpeg) {
+        boolean marked = jpeg.length > 2 && (jpeg[0] & 0xff) == 0xff && (jpeg[1] & 0xff) == 0xd8;
+        return marked && hash(jpeg).equals(hash);
+    }
+
+    /** Keeps a picture as it is, one that was kept before, such as in an archive. */
+    public void keepAgain(String hash, byte[] jpeg) {
+        try {
+            files.preparePhotos();
+            if (!Files.exists(path(hash))) {
+                write(jpeg, path(hash));
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Takes away all but some. */
+    public void keepOnly(Set<String> hashes) {
+        try {
+            for (Path file : files()) {
+                if (!hashes.contains(file.getFileName().toString().replace(".jpg", ""))) {
+                    Files.delete(file);
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** A file stands under its name only when all of it is on the disk. */

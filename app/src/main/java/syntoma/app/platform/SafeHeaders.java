@@ -10,16 +10,28 @@ public final class SafeHeaders {
 
     private SafeHeaders() {}
 
-    /** The policy of a page whose own styles carry a nonce. */
-    public static String page(String nonce) {
+    /**
+     * The policy of a page whose own styles carry a nonce.
+     *
+     * @param pictures from where else pictures may come, such as the tiles of a map; empty text for nowhere
+     */
+    public static String page(String nonce, String pictures) {
         return "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-" + nonce + "'; font-src 'self'; "
-                + "img-src 'self' data:; connect-src 'self'; worker-src 'self'; "
+                + "img-src 'self' data:" + (pictures.isEmpty() ? "" : " " + pictures)
+                + "; connect-src 'self'; worker-src 'self'; "
                 + "manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
     }
 
     /** Sets the headers with a policy. */
     public static void set(HttpServletResponse response, String policy) {
         set(response::setHeader, policy);
+    }
+
+    /** Those of a part of a page, to which the policy of the page applies: a first view has some fifty of them. */
+    public static void setOfPart(HttpServletResponse response) {
+        response.setHeader("Content-Security-Policy", NO_PAGE);
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
     }
 
     static void set(BiConsumer<String, String> headers, String policy) {

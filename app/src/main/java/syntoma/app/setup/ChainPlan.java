@@ -174,7 +174,7 @@ public record ChainPlan(
      *
      * @param cellularLeads how many cellular leads an antenna has
      */
-    public Map<Long, Integer> pieces(ToIntFunction<Run> cellularLeads) {
+    Map<Long, Integer> pieces(ToIntFunction<Run> cellularLeads) {
         Map<Long, Integer> pieces = new LinkedHashMap<>();
         gear().forEach(id -> pieces.merge(id, 1, Integer::sum));
         for (Run run : runs) {

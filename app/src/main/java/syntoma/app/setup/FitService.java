@@ -125,18 +125,21 @@ public class FitService {
     /** The parts of a plan that would have to be bought, a cable for each lead that it lengthens. */
     public static List<Purchase> toBuy(ChainPlan plan, Map<Long, GearItem> shelf) {
         List<Purchase> parts = new ArrayList<>();
-        plan.pieces(run -> Parts.antenna(shelf.get(run.antenna()))
-                        .leads(Use.CELLULAR)
-                        .size())
-                .forEach((id, pieces) -> {
-                    GearItem item = shelf.get(id);
-                    if (item.toBuy()) {
-                        parts.add(Purchase.part(
-                                item.name(),
-                                pieces,
-                                item.price() == null ? OptionalDouble.empty() : OptionalDouble.of(item.price())));
-                    }
-                });
+        pieces(plan, shelf).forEach((id, pieces) -> {
+            GearItem item = shelf.get(id);
+            if (item.toBuy()) {
+                parts.add(Purchase.part(
+                        item.name(),
+                        pieces,
+                        item.price() == null ? OptionalDouble.empty() : OptionalDouble.of(item.price())));
+            }
+        });
         return parts;
+    }
+
+    /** The gear of a plan with how many pieces of each it takes. */
+    public static Map<Long, Integer> pieces(ChainPlan plan, Map<Long, GearItem> shelf) {
+        return plan.pieces(run ->
+                Parts.antenna(shelf.get(run.antenna())).leads(Use.CELLULAR).size());
     }
 }

@@ -50,7 +50,7 @@ record DesignView(
     /**
      * What a trial takes of a plan.
      *
-     * @param leftGb of the month's allowance, less what runs have taken of it; null where the allowance is not known
+     * @param leftGb of the month's allowance, less what was used of it; null where the allowance is not known
      */
     record PlanLeft(String carrier, double gb, @Nullable Double leftGb) {}
 

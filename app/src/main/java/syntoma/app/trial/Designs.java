@@ -294,7 +294,7 @@ class Designs {
 
     private DesignView.PlanLeft planLeft(String carrier, double gb) {
         PlanUse.PlanUseView use = plans.of(carrier);
-        Double left = use.allowanceGb() == null ? null : use.allowanceGb() - use.runsGb() - gb;
+        Double left = use.allowanceGb() == null ? null : use.allowanceGb() - use.usedGb() - gb;
         return new DesignView.PlanLeft(carrier, gb, left);
     }
 

@@ -9,14 +9,12 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** The standing line, and the stays that follow from it and from measurements. */
-@ApiTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
+@ApiTest(eachAnew = true)
 class StandingTest {
     @Autowired
     private MockMvc mvc;

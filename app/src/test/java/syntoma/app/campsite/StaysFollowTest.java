@@ -11,7 +11,6 @@ import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import syntoma.app.ApiTest;
@@ -20,7 +19,6 @@ import syntoma.core.trial.StaySpans;
 
 /** Stays that follow one change at a time, and what is counted of them, are those of the whole log. */
 @ApiTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_CLASS)
 class StaysFollowTest {
     private static final int CHANGES = 150;
     private static final OffsetDateTime START = OffsetDateTime.parse("2026-06-01T08:00:00+03:00");

@@ -8,14 +8,12 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** The demo comes into an empty log, and goes without a trace; a log of one's own is not touched. */
 @ApiTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_CLASS)
 class DemoTest {
     private static final String ROW =
             "taken_at,campsite,setup,up_mbps,outcome\n2026-08-01T18:00:00+03:00,Pine Bend,Dome,4.4,ok\n";

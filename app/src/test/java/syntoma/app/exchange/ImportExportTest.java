@@ -10,15 +10,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 import syntoma.standin.DemoLog;
 
 /** CSV in and out, as the contract promises. */
-@ApiTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
+@ApiTest(eachAnew = true)
 class ImportExportTest {
     private static final String HEADER = "taken_at,campsite,setup,carrier,rsrp_dbm,up_mbps,outcome,note\n";
     private static final String GOOD = "2026-08-14T18:05:00+03:00,Quarry Lake,Mast panel,Tarnwave,-97.50,4.10,ok,\n";

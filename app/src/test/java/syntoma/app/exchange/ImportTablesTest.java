@@ -13,15 +13,13 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.MediaType;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** A spreadsheet as people keep it: looked at, asked about, imported, known again. */
-@ApiTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
+@ApiTest(eachAnew = true)
 class ImportTablesTest {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final String TABLE =
@@ -70,10 +68,12 @@ class ImportTablesTest {
         JsonNode rows = requests.send(
                         "/api/measurements/import/rows", Map.of("reading", reading, "rows", view.get("rows")))
                 .json();
-        assertEquals("2026-08-03T18:05:00+03:00", rows.at("/0/taken_at").asText());
-        assertEquals("-97", rows.at("/0/rsrp_dbm").asText());
-        assertEquals("Hut: open", rows.at("/0/note").asText());
-        assertEquals("failed", rows.at("/2/outcome").asText());
+        assertEquals(
+                "2026-08-03T18:05:00+03:00",
+                rows.at("/0/measurements/0/taken_at").asText());
+        assertEquals("-97", rows.at("/0/measurements/0/rsrp_dbm").asText());
+        assertEquals("Hut: open", rows.at("/0/measurements/0/note").asText());
+        assertEquals("failed", rows.at("/2/measurements/0/outcome").asText());
 
         assertEquals(
                 204, requests.put("/api/measurements/import/columns", reading).status());
@@ -130,5 +130,90 @@ class ImportTablesTest {
                         .andReturn()
                         .getResponse()
                         .getStatus());
+    }
+
+    /** Two antennas side by side, three rows, of which one lacks the second; no time of day. */
+    private static final String SIDE_BY_SIDE =
+            """
+            Date,Camp,Dome DL,Dome UL,Mast DL,Mast UL
+            2026-08-14,Pine Bend,21,4,34,9
+            2026-08-15,Pine Bend,19,3.5,,
+            2026-08-16,Pine Bend,failed,,fast,8
+            """;
+
+    private JsonNode importedAs(ObjectNode reading) throws Exception {
+        assertEquals(
+                204, requests.put("/api/measurements/import/columns", reading).status());
+        return requests.importCsv(SIDE_BY_SIDE).json();
+    }
+
+    @Test
+    void measurements_side_by_side_are_each_one_of_their_own() throws Exception {
+        JsonNode view = look(SIDE_BY_SIDE);
+        assertEquals(
+                "[\"zone\",\"clock\",\"each\",\"setup\"]", view.get("asked").toString());
+        assertEquals("Mast", view.at("/reading/columns/4/of").asText());
+        ObjectNode reading = view.get("reading").deepCopy();
+        reading.put("zone", "+03:00").put("clock", "18:00").put("each", "setup");
+        JsonNode report = importedAs(reading);
+        assertEquals(4, report.get("accepted").asInt(), report.toString());
+        assertEquals(1, report.get("rejectedRows").asInt());
+        assertEquals(4, report.at("/rejected/0/line").asInt());
+        assertTrue(report.at("/rejected/0/message").asText().contains("fast"), report.toString());
+        JsonNode logged = requests.read("/api/measurements?limit=9").json();
+        assertEquals(
+                List.of("Dome failed", "Dome ok", "Mast ok", "Dome ok"),
+                List.of(setup(logged, 0), setup(logged, 1), setup(logged, 2), setup(logged, 3)));
+        assertEquals(
+                4, requests.importCsv(SIDE_BY_SIDE).json().get("duplicates").asInt());
+        // known by now for what they are
+        String others = SIDE_BY_SIDE.replace("Camp", "Place");
+        assertEquals("setup", look(others).at("/reading/each").asText());
+        assertTrue(look(others.replace("Mast", "Whips")).at("/reading/each").isNull());
+    }
+
+    private static String setup(JsonNode logged, int place) {
+        return logged.at("/" + place + "/setup").asText() + " "
+                + logged.at("/" + place + "/outcome").asText();
+    }
+
+    @Test
+    void what_they_are_and_their_hour_are_refused_where_they_say_nothing() throws Exception {
+        ObjectNode reading = look(SIDE_BY_SIDE).get("reading").deepCopy();
+        reading.put("zone", "+03:00").put("setup", "Puck");
+        refused("each", reading);
+        refused("each", reading.put("each", "antenna"));
+        refused("columns", reading.put("each", "note"));
+        refused("clock", reading.put("clock", "evening"));
+        reading.put("clock", "18:00");
+        refused("columns[2].of", (ObjectNode) reading.set(
+                "columns",
+                JSON.createArrayNode()
+                        .addAll(List.of(
+                                reading.at("/columns/0"),
+                                reading.at("/columns/1"),
+                                ((ObjectNode) reading.at("/columns/2")).put("of", "x".repeat(121))))));
+    }
+
+    private void refused(String field, ObjectNode reading) throws Exception {
+        Requests.Answer answer = requests.put("/api/measurements/import/columns", reading);
+        assertEquals(400, answer.status(), answer.text());
+        assertEquals(field, answer.json().at("/errors/0/field").asText(), answer.text());
+    }
+
+    @Test
+    void several_figures_in_one_cell_are_taken_apart() throws Exception {
+        String table =
+                "When,Place,Kit,Down/Up (Mbps)\n2026-08-14 18:05,Cove,Dome,30/6\n2026-08-15 9:00,Cove,Dome,failed\n";
+        ObjectNode reading = look(table).get("reading").deepCopy();
+        assertEquals("Up (Mbps)", reading.at("/columns/4/heading").asText());
+        assertEquals(
+                204,
+                requests.put("/api/measurements/import/columns", reading.put("zone", "+03:00"))
+                        .status());
+        assertEquals(2, requests.importCsv(table).json().get("accepted").asInt());
+        JsonNode logged = requests.read("/api/measurements?limit=2").json();
+        assertEquals("failed", logged.at("/0/outcome").asText());
+        assertEquals(6, logged.at("/1/upMbps").asDouble());
     }
 }

@@ -15,7 +15,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
@@ -23,9 +22,8 @@ import syntoma.app.Requests;
 import syntoma.standin.DemoRig;
 
 /** The gear shelf over the API. */
-@ApiTest
+@ApiTest(eachAnew = true)
 @TestPropertySource(properties = "spring.jpa.properties.hibernate.generate_statistics=true")
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
 class GearTest {
     @Autowired
     private MockMvc mvc;

@@ -157,7 +157,7 @@ class BrowserRunsTest {
                 .asLong();
         bring(id, brought("lost", way(12, 15, 250_000_000), "null").replace("61500", "0"));
         JsonNode before = requests.read("/api/measure/plan?carrier=" + carrier).json();
-        assertEquals(0.25, before.get("runsGb").asDouble());
+        assertEquals(0.25, before.get("usedGb").asDouble());
         assertTrue(before.get("allowanceGb").isNull(), before.toString());
         requests.send(
                 "/api/gear",

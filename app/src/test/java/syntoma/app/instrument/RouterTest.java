@@ -233,8 +233,9 @@ class RouterTest {
     /** An hour in a few seconds: each answer makes it a second later, half of one as late as the watch waits after it. */
     @Test
     void an_hour_of_watching_takes_no_more_threads_and_keeps_five_minutes(
-            @Autowired Routers routers, @Autowired Clock clock) throws Exception {
+            @Autowired Routers routers, @Autowired LiveCount count, @Autowired Clock clock) throws Exception {
         long beganNs = System.nanoTime();
+        long movedBefore = count.withinBytes();
         AtomicLong nowNs = new AtomicLong(beganNs);
         AtomicInteger answered = new AtomicInteger();
         try (MadeUpRouter router = new MadeUpRouter(request -> {
@@ -243,7 +244,7 @@ class RouterTest {
             return MadeUpRouter.json(half ? "{" : ANSWER);
         })) {
             use(router, ",\"path\":\"/\",\"mapping\":{\"primary.rsrpDbm\":\"/lte/rsrp\"}");
-            Watch hour = new Watch(routers, clock, nowNs::get);
+            Watch hour = new Watch(routers, count, clock, nowNs::get);
             try {
                 watch(hour, () -> nowNs.get() - beganNs > 360_000_000_000L);
                 int threads = Thread.activeCount();
@@ -252,6 +253,9 @@ class RouterTest {
                         Thread.activeCount() <= threads + OTHERS, Thread.activeCount() + " threads after " + threads);
                 int kept = hour.recent().heard().size();
                 assertTrue(kept > 60 && kept <= 301, kept + " readings are kept");
+                // the answers themselves, and their headers and those of the questions, which are some hundred bytes
+                long moved = (count.withinBytes() - movedBefore) / answered.get();
+                assertTrue(moved > ANSWER.length() * 6L / 7 && moved < ANSWER.length() + 600, moved + " bytes each");
             } finally {
                 hour.stop();
             }

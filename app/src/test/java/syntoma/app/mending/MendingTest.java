@@ -13,15 +13,13 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 import syntoma.app.Requests.Answer;
 
 /** The log put right, and every step of it undone to the last digit. */
-@ApiTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
+@ApiTest(eachAnew = true)
 class MendingTest {
     private static final String LOG =
             """

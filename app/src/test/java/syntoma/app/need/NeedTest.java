@@ -1,6 +1,7 @@
 package syntoma.app.need;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -8,16 +9,14 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** Needs, the vehicle and the bands of carriers. */
-@ApiTest
+@ApiTest(eachAnew = true)
 @TestPropertySource(properties = "syntoma.demo=true")
-@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
 class NeedTest {
     @Autowired
     private MockMvc mvc;
@@ -55,6 +54,33 @@ class NeedTest {
         Map<String, Object> need =
                 Map.of("name", "Telemetry", "upMbps", -1, "partOfDay", "nights", "hoursADay", 1, "chosen", true);
         assertEquals(400, requests.put("/api/needs", need).status());
+    }
+
+    @Test
+    void prices_are_in_what_is_said_and_a_number_is_no_currency() throws Exception {
+        Requests requests = new Requests(mvc);
+        requests.send("/api/demo", List.of());
+        ObjectNode vehicle = requests.read("/api/vehicle").json().deepCopy();
+        assertEquals("€", vehicle.get("currency").asText());
+        vehicle.remove(List.of("version", "bodies", "allFeatures"));
+        for (String currency : List.of("kr", "zł", "$", " A.B. ")) {
+            vehicle.put("currency", currency);
+            assertEquals(200, requests.put("/api/vehicle", vehicle).status());
+            String kept = requests.read("/api/vehicle").json().get("currency").asText();
+            assertEquals(currency.strip(), kept);
+            String worth =
+                    requests.read("/api/findings/worth").json().get("headline").asText();
+            assertTrue(worth.contains("\u00a0" + kept + ")"), worth);
+        }
+        for (String none : List.of("5", "12 kr", "<b>", "much too long")) {
+            vehicle.put("currency", none);
+            Requests.Answer refused = requests.put("/api/vehicle", vehicle);
+            assertEquals(400, refused.status());
+            assertEquals("currency", refused.json().at("/errors/0/field").asText());
+        }
+        vehicle.put("currency", " ");
+        requests.put("/api/vehicle", vehicle);
+        assertTrue(requests.read("/api/vehicle").json().get("currency").isNull());
     }
 
     @Test

@@ -30,6 +30,19 @@ class InterfaceTest {
         assertFalse(first.equals(policy()));
     }
 
+    @Test
+    void a_part_of_a_page_allows_nothing_by_itself_and_carries_no_more_than_it_needs() throws Exception {
+        var part = mvc.perform(get("/assets/no-such-file.js")).andReturn().getResponse();
+        assertEquals("default-src 'none'; frame-ancestors 'none'", part.getHeader("Content-Security-Policy"));
+        assertEquals("nosniff", part.getHeader("X-Content-Type-Options"));
+        assertEquals("same-origin", part.getHeader("Cross-Origin-Resource-Policy"));
+        int bytes = part.getHeaderNames().stream()
+                .mapToInt(name ->
+                        name.length() + String.valueOf(part.getHeader(name)).length() + 4)
+                .sum();
+        assertTrue(bytes < 500, part.getHeaderNames() + " are " + bytes + " bytes");
+    }
+
     private String policy() throws Exception {
         return mvc.perform(get("/api/bands")).andReturn().getResponse().getHeader("Content-Security-Policy");
     }

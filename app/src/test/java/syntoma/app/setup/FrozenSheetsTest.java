@@ -9,16 +9,14 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** What was measured keeps the sheets it was measured with, and gear is known by its number. */
-@ApiTest
+@ApiTest(eachAnew = true)
 @TestPropertySource(properties = "syntoma.demo=true")
-@DirtiesContext(classMode = DirtiesContext.ClassMode.AFTER_EACH_TEST_METHOD)
 class FrozenSheetsTest {
     @Autowired
     private MockMvc mvc;

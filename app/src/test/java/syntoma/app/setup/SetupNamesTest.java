@@ -11,16 +11,14 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** Setups get another name, are retired, and are deleted while nothing was measured with them. */
-@ApiTest
+@ApiTest(eachAnew = true)
 @TestPropertySource(properties = "syntoma.demo=true")
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
 class SetupNamesTest {
     @Autowired
     private MockMvc mvc;

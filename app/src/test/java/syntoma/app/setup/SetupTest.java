@@ -12,16 +12,14 @@ import org.hibernate.SessionFactory;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.context.TestPropertySource;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** Setups of the demo rig, their revisions, and what is computed of them. */
-@ApiTest
+@ApiTest(eachAnew = true)
 @TestPropertySource(properties = {"syntoma.demo=true", "spring.jpa.properties.hibernate.generate_statistics=true"})
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
 class SetupTest {
     @Autowired
     private MockMvc mvc;

@@ -11,14 +11,12 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** {@code GET /api/compare} over the worked example: uploads A 4.1 3.6 4.4 3.2 3.9, B 7.9 6.1 9.0 5.2 7.4. */
-@ApiTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
+@ApiTest(eachAnew = true)
 class CompareTest {
     private static final double[] A = {4.1, 3.6, 4.4, 3.2, 3.9};
     private static final double[] B = {7.9, 6.1, 9.0, 5.2, 7.4};

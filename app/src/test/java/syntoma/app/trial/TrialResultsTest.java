@@ -13,14 +13,12 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
 /** Trials judged by their plans, wherever they are met, and told in a line each. */
-@ApiTest
-@DirtiesContext(classMode = DirtiesContext.ClassMode.BEFORE_EACH_TEST_METHOD)
+@ApiTest(eachAnew = true)
 class TrialResultsTest {
     private static final double[] A = {4.1, 3.6, 4.4, 3.2, 3.9};
     private static final double[] B = {7.9, 6.1, 9.0, 5.2, 7.4};

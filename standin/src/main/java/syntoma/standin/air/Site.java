@@ -29,7 +29,7 @@ public record Site(
         double backhaulMbps,
         List<Channel> channels) {
     /** Those of the demo's campsites. */
-    static List<Site> charted() {
+    public static List<Site> charted() {
         List<Site> sites = new ArrayList<>();
         for (String[] f : Table.rows(Site.class, "/syntoma/standin/sites.csv")) {
             Site site = new Site(

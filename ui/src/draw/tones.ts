@@ -1,5 +1,5 @@
 import type { Schemas } from '../data/client';
-import type { Interval } from '../draw/IntervalLine';
+import type { Interval } from './IntervalLine';
 
 /** What the colour of each verdict says. */
 export const TONE: Record<Schemas['CompareResult']['verdict'], Interval['tone']> = {

@@ -1,0 +1,223 @@
+package syntoma.app.aim;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+import java.math.BigDecimal;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.platform.GeoJson;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.place.Coordinates;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+
+/**
+ * Lists of masts in and out, as CSV or GeoJSON. Of an estimated one the half-axes of the ellipse that holds it stand beside it, in
+ * metres, and the bearing of the longer.
+ */
+@Service
+@Transactional
+public class MastFiles {
+    /** How a list says that a mast is known. */
+    private static final Set<String> NOT = Set.of("", "false", "no", "0");
+
+    private static final Map<String, String> OF_GEOJSON =
+            Map.of("long_m", "longM", "short_m", "shortM", "long_deg", "longDeg");
+
+    /** Rows by which a list is judged. */
+    private static final int JUDGED = 200;
+
+    private final Masts masts;
+
+    MastFiles(Masts masts) {
+        this.masts = masts;
+    }
+
+    /** A mast that was not taken in; {@code item} counts from 1. */
+    public record RejectedMast(int item, String name, String message) {}
+
+    /** What became of a list of masts. */
+    public record MastsReport(int accepted, int duplicates, List<RejectedMast> rejected) {}
+
+    @Transactional(readOnly = true)
+    void writeCsv(Writer out) throws IOException {
+        CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180);
+        printer.printRecord(MastColumns.OWN);
+        for (Mast mast : masts.all()) {
+            printer.printRecord(
+                    mast.name,
+                    mast.carrier,
+                    mast.cellId,
+                    mast.lat,
+                    mast.lon,
+                    mast.estimated,
+                    mast.longMetres,
+                    mast.shortMetres,
+                    mast.longDeg);
+        }
+        printer.flush();
+    }
+
+    @Transactional(readOnly = true)
+    List<GeoJson.Feature> features() {
+        return masts.all().stream()
+                .map(m -> new GeoJson.Feature(
+                        BigDecimal.valueOf(m.lat),
+                        BigDecimal.valueOf(m.lon),
+                        GeoJson.properties()
+                                .put("name", m.name)
+                                .put("carrier", m.carrier)
+                                .put("cellId", m.cellId)
+                                .put("estimated", m.estimated)
+                                .put("longM", m.longMetres)
+                                .put("shortM", m.shortMetres)
+                                .put("longDeg", m.longDeg)))
+                .toList();
+    }
+
+    /** Takes a list as CSV in, also as others call its columns, with semicolons and decimal commas. */
+    public MastsReport takeCsv(byte[] file) {
+        List<List<String>> rows = rows(text(file));
+        if (rows.isEmpty()) {
+            throw new InvalidInput("masts", "the file is empty; it needs a header and rows");
+        }
+        MastColumns columns =
+                new MastColumns(rows.get(0), rows.stream().skip(1).limit(JUDGED).toList());
+        return takeIn(rows.stream().skip(1).map(row -> entry(row, columns)).toList());
+    }
+
+    private static String text(byte[] file) {
+        try {
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(file))
+                    .toString()
+                    .replace("\uFEFF", "");
+        } catch (CharacterCodingException other) {
+            throw new InvalidInput("masts", "the file is not encoded in UTF-8; save it as UTF-8");
+        }
+    }
+
+    /** Its rows, each as wide as the first. */
+    private static List<List<String>> rows(String text) {
+        String first = text.lines().findFirst().orElse("");
+        char delimiter = first.contains(";") ? ';' : first.contains("\t") ? '\t' : ',';
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setIgnoreEmptyLines(true)
+                .setTrim(true)
+                .get();
+        List<List<String>> rows = new ArrayList<>();
+        try (CSVParser records = format.parse(new StringReader(text))) {
+            for (CSVRecord record : records) {
+                List<String> row = new ArrayList<>(record.toList());
+                while (!rows.isEmpty() && row.size() < rows.get(0).size()) {
+                    row.add("");
+                }
+                rows.add(row);
+            }
+        } catch (IOException | UncheckedIOException unread) {
+            throw new InvalidInput("masts", "the file is no CSV that can be read: " + unread.getMessage());
+        }
+        return rows;
+    }
+
+    /**
+     * A mast of a list.
+     *
+     * @param problem why none can be read; empty where one can
+     */
+    private record Entry(Masts.Listed listed, String problem) {}
+
+    private static Entry entry(List<String> row, MastColumns columns) {
+        Optional<Coordinates> place = Optional.empty();
+        String problem = "";
+        try {
+            place = columns.place(row);
+        } catch (IllegalArgumentException unread) {
+            problem = unread.getMessage();
+        }
+        return new Entry(
+                listed(
+                        new Masts.MastRequest(
+                                columns.name(row),
+                                columns.cell(row, "carrier"),
+                                columns.cell(row, "cell_id"),
+                                place.map(Coordinates::lat).orElse(null),
+                                place.map(Coordinates::lon).orElse(null)),
+                        columns.cell(row, "estimated"),
+                        name -> columns.cell(row, name)),
+                problem);
+    }
+
+    private static Masts.Listed listed(
+            Masts.MastRequest mast, @Nullable String estimated, UnaryOperator<String> measure) {
+        return new Masts.Listed(
+                mast,
+                estimated == null || NOT.contains(estimated.toLowerCase(Locale.ROOT))
+                        ? Optional.empty()
+                        : Optional.of(new Masts.Ellipse(
+                                number(measure.apply("long_m")),
+                                number(measure.apply("short_m")),
+                                number(measure.apply("long_deg")))));
+    }
+
+    /** Not a number where it cannot be read, which no place and no measure has. */
+    @Nullable
+    private static Double number(@Nullable String text) {
+        return text == null ? null : (Double) Values.typed(text).orElse(Double.NaN);
+    }
+
+    /** Takes a list as GeoJSON in. */
+    MastsReport takeGeoJson(byte[] file) {
+        return takeIn(GeoJson.read(file).stream()
+                .map(f -> new Entry(
+                        listed(
+                                new Masts.MastRequest(
+                                        f.text("name", "title"),
+                                        f.text("carrier"),
+                                        f.text("cellId", "cell_id"),
+                                        f.lat() == null ? null : f.lat().doubleValue(),
+                                        f.lon() == null ? null : f.lon().doubleValue()),
+                                f.text("estimated"),
+                                name -> f.text(name, OF_GEOJSON.get(name))),
+                        f.problem() == null ? "" : f.problem()))
+                .toList());
+    }
+
+    private MastsReport takeIn(List<Entry> list) {
+        List<Masts.Listed> allowed = new ArrayList<>();
+        List<RejectedMast> rejected = new ArrayList<>();
+        for (int i = 0; i < list.size(); i++) {
+            Masts.Listed listed = list.get(i).listed;
+            Optional<String> refusal =
+                    list.get(i).problem.isEmpty() ? Masts.refusal(listed) : Optional.of(list.get(i).problem);
+            if (refusal.isPresent()) {
+                String name = listed.mast().name();
+                rejected.add(new RejectedMast(i + 1, name == null ? "" : Text.shortened(name), refusal.get()));
+            } else {
+                allowed.add(listed);
+            }
+        }
+        int kept = masts.keepNew(allowed);
+        return new MastsReport(kept, allowed.size() - kept, rejected);
+    }
+}

@@ -1,0 +1,146 @@
+package syntoma.app.bench;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.lang.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.app.platform.Whole;
+import syntoma.core.calculator.Answer;
+import syntoma.core.calculator.Calculator;
+import syntoma.core.calculator.Calculators;
+import syntoma.core.calculator.Given;
+import syntoma.core.calculator.Input;
+import syntoma.core.unit.Text;
+
+/** Calculators: their fields, and what they say. */
+@RestController
+@RequestMapping("/api/bench")
+class BenchController {
+    /**
+     * A field.
+     *
+     * @param low lowest number; null of a text
+     * @param choices none of a field that is typed
+     * @param lines whether it is a text of several lines
+     */
+    record InputView(
+            String name,
+            String label,
+            String unit,
+            String usual,
+            @Nullable Double low,
+            @Nullable Double high,
+            List<String> choices,
+            boolean lines,
+            boolean needed) {
+        private static InputView of(Input i) {
+            boolean number = !Double.isNaN(i.low());
+            return new InputView(
+                    i.name(),
+                    i.label(),
+                    i.unit(),
+                    i.usual(),
+                    number ? i.low() : null,
+                    number ? i.high() : null,
+                    i.choices(),
+                    i.lines(),
+                    i.needed());
+        }
+    }
+
+    /**
+     * A calculator.
+     *
+     * @param holds where it stops being true
+     */
+    record CalculatorView(
+            String key, String name, String answers, String formula, String holds, List<InputView> inputs) {
+        private static CalculatorView of(Calculator c) {
+            return new CalculatorView(
+                    c.key(),
+                    c.name(),
+                    c.answers(),
+                    c.formula(),
+                    c.holds(),
+                    c.inputs().stream().map(InputView::of).toList());
+        }
+    }
+
+    /** A figure of a result; {@code about} of an estimate. */
+    record FigureLine(String label, String value, boolean about) {}
+
+    /** The ground between two antennas, place by place. */
+    record ProfileView(List<Double> km, List<Double> groundM, double fromM, double toM, List<Double> fresnelM) {}
+
+    /** What can be kept of a result. */
+    record KeepView(String what, Map<String, String> values) {}
+
+    /** What a calculator says. */
+    record ReckonedView(String says, List<FigureLine> lines, @Nullable ProfileView profile, @Nullable KeepView keep) {
+        private static ReckonedView of(Answer a) {
+            return new ReckonedView(
+                    a.says(),
+                    a.lines().stream()
+                            .map(l -> new FigureLine(l.label(), l.value(), l.about()))
+                            .toList(),
+                    a.profile()
+                            .map(p -> new ProfileView(p.km(), p.groundM(), p.fromM(), p.toM(), p.fresnelM()))
+                            .orElse(null),
+                    a.keep().map(k -> new KeepView(k.what(), k.values())).orElse(null));
+        }
+    }
+
+    /** What was typed, by the names of the fields; what is missing is as it is at first. */
+    record ReckonRequest(@Nullable Map<String, String> values) {}
+
+    @GetMapping
+    List<CalculatorView> calculators() {
+        return Calculators.all().stream().map(CalculatorView::of).toList();
+    }
+
+    /** Reckons; nothing is kept. */
+    @PostMapping("/{calculator}")
+    ReckonedView reckon(@PathVariable String calculator, @RequestBody ReckonRequest asked) {
+        Calculator found = found(calculator);
+        Map<String, String> values = Whole.map("values", asked.values());
+        values.keySet().stream()
+                .filter(name -> found.inputs().stream().noneMatch(i -> i.name().equals(name)))
+                .findFirst()
+                .ifPresent(name -> {
+                    throw new InvalidInput(
+                            "values",
+                            "values has " + Text.quoted(name) + "; allowed are "
+                                    + String.join(
+                                            ", ",
+                                            found.inputs().stream()
+                                                    .map(Input::name)
+                                                    .toList()));
+                });
+        Map<String, String> texts = new HashMap<>();
+        found.inputs().forEach(i -> texts.put(i.name(), i.usual()));
+        texts.putAll(values);
+        try {
+            return ReckonedView.of(found.of(new Given(found.inputs(), texts)));
+        } catch (Given.Refused refused) {
+            throw new InvalidInput("values." + refused.field(), refused.getMessage());
+        } catch (IllegalArgumentException refused) {
+            throw new InvalidInput("values", refused.getMessage());
+        }
+    }
+
+    private static Calculator found(String key) {
+        try {
+            return Calculators.of(key);
+        } catch (IllegalArgumentException none) {
+            throw new NotFound(none.getMessage());
+        }
+    }
+}

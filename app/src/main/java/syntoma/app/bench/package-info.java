@@ -1,0 +1,2 @@
+/** The calculators, each usable alone. */
+package syntoma.app.bench;

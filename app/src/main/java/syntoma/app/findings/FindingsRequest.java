@@ -1,0 +1,60 @@
+package syntoma.app.findings;
+
+import io.swagger.v3.oas.annotations.Parameter;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.lang.Nullable;
+import syntoma.app.platform.InvalidInput;
+import syntoma.core.unit.Text;
+
+/**
+ * What is asked of the trip, as the address says it.
+ *
+ * @param metric the metric; {@code need} for the share of runs that meet what is needed; the one that the needs ask for first where it
+ *     is missing
+ * @param baseline what all are held against; what has the most runs where it is missing
+ * @param of what is compared
+ * @param when {@code night}, {@code day} or {@code evening}
+ * @param area {@code south,west,north,east} in degrees
+ */
+record FindingsRequest(
+        @Nullable String metric,
+        @Nullable String baseline,
+        @Nullable @Parameter(description = "setups, carriers or bands") String of,
+        @Nullable List<String> stay,
+        @Nullable List<String> campsite,
+        @Nullable List<String> setup,
+        @Nullable List<String> carrier,
+        @Nullable List<String> band,
+        @Nullable List<String> when,
+        @Nullable String from,
+        @Nullable String to,
+        @Nullable String area) {
+
+    Wanted wanted() {
+        return new Wanted(
+                listed(stay).stream().map(FindingsRequest::stay).toList(),
+                listed(campsite),
+                listed(setup),
+                listed(carrier),
+                listed(band),
+                Wanted.parts(listed(when)),
+                Wanted.day("from", from),
+                Wanted.day("to", to),
+                Optional.ofNullable(area).filter(a -> !a.isBlank()).map(Wanted.Area::of));
+    }
+
+    private static long stay(String number) {
+        try {
+            return Long.parseLong(number.strip());
+        } catch (NumberFormatException unread) {
+            throw new InvalidInput("stay", "stay is " + Text.quoted(number) + "; allowed is the number of a stay");
+        }
+    }
+
+    private static List<String> listed(@Nullable List<String> list) {
+        return list == null
+                ? List.of()
+                : list.stream().filter(one -> one != null && !one.isBlank()).toList();
+    }
+}

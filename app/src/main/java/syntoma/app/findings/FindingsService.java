@@ -1,0 +1,221 @@
+package syntoma.app.findings;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.lang.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.campsite.Place;
+import syntoma.app.campsite.StayTime;
+import syntoma.app.need.Carriers;
+import syntoma.app.need.Needs;
+import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.NotFound;
+import syntoma.app.setup.SetupName;
+import syntoma.app.setup.Setups;
+import syntoma.core.advice.DayPart;
+import syntoma.core.finding.Criterion;
+import syntoma.core.finding.Drift;
+import syntoma.core.finding.Finder;
+import syntoma.core.finding.Finding;
+import syntoma.core.need.Need;
+import syntoma.core.need.Threshold;
+import syntoma.core.reading.Figure;
+import syntoma.core.unit.Text;
+
+/** Asks the trip: takes what is asked for from the log, lets the core find. */
+@Service
+@Transactional(readOnly = true)
+class FindingsService {
+    private final Selecting selecting;
+    private final Setups setups;
+    private final Carriers carriers;
+    private final Campsites campsites;
+    private final Needs needs;
+
+    FindingsService(Selecting selecting, Setups setups, Carriers carriers, Campsites campsites, Needs needs) {
+        this.selecting = selecting;
+        this.setups = setups;
+        this.carriers = carriers;
+        this.campsites = campsites;
+        this.needs = needs;
+    }
+
+    /** What is asked, what of the log that takes, and what the trip says; the finding is empty where nothing was measured. */
+    record Found(Asked asked, Selecting.Selection selection, Optional<Finding> finding) {}
+
+    /** What the trip says, with what else can be asked. */
+    FindingsView view(FindingsRequest request) {
+        return view(found(request));
+    }
+
+    FindingsView view(Found found) {
+        Asked asked = found.asked;
+        Finding finding = found.finding.orElseGet(
+                () -> new Finding(asked.criterion(), asked.baseline(), 0, 0, 0, List.of(), List.of()));
+        return FindingsView.of(
+                asked,
+                finding,
+                asked.of() == Compared.SETUPS ? pennants() : Map.of(),
+                Headlines.of(finding, asked.of()),
+                found.selection.trip().size(),
+                MixedBands.remark(found).stream().toList(),
+                choices(found));
+    }
+
+    /** What the trip says to what the address asks. */
+    Found found(FindingsRequest request) {
+        Compared of = request.of() == null || request.of().isBlank()
+                ? Compared.SETUPS
+                : InvalidInput.naming("of", () -> Compared.of(request.of()));
+        return found(of, criterion(request.metric()), request.baseline(), request.wanted());
+    }
+
+    /** The same; without a baseline what has the most runs is it. */
+    Found found(Compared of, Criterion criterion, @Nullable String baseline, Wanted wanted) {
+        Selecting.Selection selection = selecting.select(of, criterion, wanted);
+        String against = baseline == null || baseline.isBlank() ? mostRuns(selection) : known(of, baseline, selection);
+        Asked asked = new Asked(of, criterion, against, wanted);
+        if (!selection.names().contains(against)) {
+            return new Found(asked, selection, Optional.empty());
+        }
+        return new Found(
+                asked,
+                selection,
+                Optional.of(new Finder(
+                                selection.trip(),
+                                criterion,
+                                selection.names(),
+                                against,
+                                selecting.held(selection, criterion))
+                        .find()));
+    }
+
+    /** A name that there is, as it is called now. */
+    private String known(Compared of, String name, Selecting.Selection selection) {
+        return switch (of) {
+            case SETUPS -> setups.of(name).name();
+            case CARRIERS ->
+                carriers.find(name)
+                        .flatMap(carriers::name)
+                        .orElseThrow(() -> new NotFound("no carrier is named " + Text.quoted(name)));
+            case BANDS -> {
+                if (!selection.log().bands().contains(name)) {
+                    throw new NotFound("nothing was measured on a band named " + Text.quoted(name));
+                }
+                yield name;
+            }
+        };
+    }
+
+    private static String mostRuns(Selecting.Selection selection) {
+        int[] runs = new int[selection.names().size()];
+        for (int i = 0; i < selection.trip().size(); i++) {
+            runs[selection.trip().unit(i)] += selection.trip().counts(i) ? 1 : 0;
+        }
+        int most = 0;
+        for (int unit = 1; unit < runs.length; unit++) {
+            most = runs[unit] > runs[most] ? unit : most;
+        }
+        return runs.length == 0 ? "" : selection.names().get(most);
+    }
+
+    /** The metric of a name in the API, or the one that the needs ask for first. */
+    Criterion criterion(@Nullable String key) {
+        if (key == null || key.isBlank()) {
+            return Criterion.of(Threshold.askedFirst(Figure.compared(f -> true), needs.chosen())
+                    .get(0));
+        }
+        if (key.equals(Criterion.NEED)) {
+            return Criterion.needMet(needName());
+        }
+        return Criterion.of(InvalidInput.naming("metric", () -> Figure.metric(key)));
+    }
+
+    /** The chosen needs by name. */
+    String needName() {
+        List<Need> chosen = needs.chosen();
+        return chosen.isEmpty()
+                ? "what you need"
+                : Text.list(chosen.stream().map(Need::name).toList());
+    }
+
+    Map<String, Integer> pennants() {
+        return setups.all().stream().collect(Collectors.toMap(SetupName::name, SetupName::pennant, (a, b) -> a));
+    }
+
+    private FindingsView.ChoicesView choices(Found found) {
+        List<FindingsView.MetricView> metrics = new ArrayList<>();
+        if (!needs.chosen().isEmpty()) {
+            metrics.add(new FindingsView.MetricView(
+                    Criterion.NEED, Criterion.needMet(needName()).words()));
+        }
+        TripLog.Snapshot log = found.selection.log();
+        Figure.numbers().stream()
+                .filter(f -> f.measure().comparing().isPresent())
+                .filter(f -> Figure.compared(g -> false).contains(f)
+                        || f == found.asked.criterion().metric().orElse(null))
+                .map(Criterion::of)
+                .forEach(c -> metrics.add(new FindingsView.MetricView(c.key(), c.words())));
+        return new FindingsView.ChoicesView(
+                metrics,
+                found.selection.names(),
+                campsites.all().stream().map(Place::name).toList(),
+                setups.all().stream().map(SetupName::name).toList(),
+                carriers.all().stream().map(Carriers.CarrierName::name).toList(),
+                log.bands().stream().sorted().toList(),
+                Arrays.stream(DayPart.values())
+                        .map(p -> p.name().toLowerCase(Locale.ROOT))
+                        .toList());
+    }
+
+    /** The stays behind what is said of one unit, the latest first. */
+    List<FindingsView.BehindView> behind(FindingsRequest request, String unit) {
+        Found found = found(request);
+        int baseline = found.selection.names().indexOf(found.asked.baseline());
+        if (baseline < 0) {
+            return List.of();
+        }
+        String name = known(found.asked.of(), unit, found.selection);
+        List<FindingsView.BehindView> behind = new ArrayList<>();
+        Stayed stayed = stayed(found.selection.log());
+        Drift.of(found.selection.trip(), found.asked.criterion(), found.selection.names(), baseline).stream()
+                .filter(d -> d.unit().equals(name))
+                .flatMap(d -> d.points().stream())
+                .forEach(p -> {
+                    StayTime stay = stayed.times.get(p.stay());
+                    behind.add(
+                            0,
+                            new FindingsView.BehindView(
+                                    stay == null ? null : stay.id(),
+                                    stayed.campsite(p.stay()),
+                                    stay == null ? null : stay.arrivedAt(),
+                                    stay == null ? null : stay.leftAt(),
+                                    p.blocks(),
+                                    found.asked.criterion().scale().off(p.value())));
+                });
+        return behind;
+    }
+
+    /** The stays of a log by their numbers, with the names of their campsites. */
+    record Stayed(Map<Long, StayTime> times, Map<Long, String> names) {
+        /** The campsite of a stay, or of what is in none, by its number less than 0. */
+        String campsite(long stay) {
+            StayTime time = times.get(stay);
+            return names.getOrDefault(time == null ? -stay : time.campsiteId(), "");
+        }
+    }
+
+    Stayed stayed(TripLog.Snapshot log) {
+        Map<Long, StayTime> times = new HashMap<>();
+        log.times().forEach(t -> times.put(t.id(), t));
+        return new Stayed(times, campsites.names());
+    }
+}

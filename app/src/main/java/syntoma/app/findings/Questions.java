@@ -1,0 +1,306 @@
+package syntoma.app.findings;
+
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.campsite.Campsites;
+import syntoma.app.campsite.Place;
+import syntoma.app.setup.SetupService;
+import syntoma.app.store.Revision;
+import syntoma.core.finding.Contrast;
+import syntoma.core.finding.Criterion;
+import syntoma.core.finding.Finding;
+import syntoma.core.finding.Strength;
+import syntoma.core.reading.Figure;
+import syntoma.core.unit.Median;
+import syntoma.core.unit.Text;
+import syntoma.core.unit.Values;
+import syntoma.core.verdict.Verdict;
+
+/** The questions that this log can be asked, in words, each with its answer in a sentence. */
+@Service
+@Transactional(readOnly = true)
+class Questions {
+    /** Setups of which it is asked whether they are worth it. */
+    private static final int MOST_SETUPS = 4;
+
+    private final FindingsService findings;
+    private final Drifts drifts;
+    private final Worths worths;
+    private final SetupService chains;
+    private final Campsites campsites;
+    private final Revision revision;
+    private final AtomicReference<Kept> kept = new AtomicReference<>();
+
+    Questions(
+            FindingsService findings,
+            Drifts drifts,
+            Worths worths,
+            SetupService chains,
+            Campsites campsites,
+            Revision revision) {
+        this.findings = findings;
+        this.drifts = drifts;
+        this.worths = worths;
+        this.chains = chains;
+        this.campsites = campsites;
+        this.revision = revision;
+    }
+
+    /** What was asked of which state of the store. */
+    private record Kept(long revision, List<FindingsView.QuestionView> questions) {}
+
+    /** All questions, those first that most travellers ask; kept until anything changes. */
+    List<FindingsView.QuestionView> all() {
+        long now = revision.number();
+        Kept before = kept.get();
+        if (before != null && before.revision == now) {
+            return before.questions;
+        }
+        List<FindingsView.QuestionView> asked = ask();
+        kept.set(new Kept(now, asked));
+        return asked;
+    }
+
+    /** What the trip says of setups, without what it was taken from, which is as large as the log. */
+    private record Overall(Finding finding, Map<String, String> at, FindingsView.WorthView worth) {}
+
+    private Optional<Overall> overall(Criterion rate) {
+        FindingsService.Found setups = findings.found(Compared.SETUPS, rate, null, Wanted.ALL);
+        return setups.finding().map(finding -> new Overall(finding, address(setups), worths.view(setups)));
+    }
+
+    private List<FindingsView.QuestionView> ask() {
+        Criterion rate = findings.criterion(null);
+        Optional<Overall> overall = overall(rate);
+        if (overall.isEmpty()) {
+            return List.of();
+        }
+        List<FindingsView.QuestionView> questions = new ArrayList<>();
+        Finding finding = overall.get().finding;
+        Map<String, String> at = overall.get().at;
+        FindingsView.WorthView worth = overall.get().worth;
+        questions.add(question(
+                "setups",
+                "Which setup earned its place?",
+                Headlines.of(finding, Compared.SETUPS),
+                "see",
+                "setups",
+                at));
+        finding.units().stream()
+                .filter(u -> !u.name().equals(finding.baseline()) && u.effect().blocks() > 0)
+                .sorted(Comparator.comparingInt(u -> -u.effect().blocks()))
+                .limit(MOST_SETUPS)
+                .forEach(u -> questions.add(worthIt(u, finding.baseline(), at)));
+        carriers(rate, questions);
+        boosters(finding, at, questions);
+        FindingsView.DriftsView drift = drifts.view(
+                findings.found(Compared.SETUPS, Criterion.of(Figure.RSRP_DBM), finding.baseline(), Wanted.ALL));
+        if (!drift.setups().isEmpty()) {
+            questions.add(question("changed", "Did something change on the way?", drift.headline(), "see", "time", at));
+            questions.add(question("predicted", "Was it as predicted?", predicted(drift), "see", "time", at));
+        }
+        questions.add(question(
+                "worth", "What is the cheapest that does, and the fastest?", worth.headline(), "see", "cost", at));
+        questions.add(question("averages", "Do plain averages say the same?", averages(finding), "see", "plain", at));
+        return questions;
+    }
+
+    private static Map<String, String> address(FindingsService.Found found) {
+        Map<String, String> address = new LinkedHashMap<>();
+        address.put("of", found.asked().of().key());
+        address.put("metric", found.asked().criterion().key());
+        address.put("baseline", found.asked().baseline());
+        return address;
+    }
+
+    private static FindingsView.QuestionView question(
+            String key, String question, String answer, String name, String value, Map<String, String> at) {
+        Map<String, String> address = new LinkedHashMap<>(at);
+        address.put("ask", key);
+        address.put(name, value);
+        return new FindingsView.QuestionView(
+                key,
+                question,
+                answer,
+                address.entrySet().stream()
+                        .map(e -> e.getKey() + "=" + URLEncoder.encode(e.getValue(), StandardCharsets.UTF_8))
+                        .collect(Collectors.joining("&")));
+    }
+
+    private FindingsView.QuestionView worthIt(Finding.Unit unit, String baseline, Map<String, String> at) {
+        Contrast c = unit.effect();
+        String say = Headlines.isAhead(c)
+                ? "Yes. "
+                : c.verdict() == Verdict.NO_DIFFERENCE
+                        ? "No, use the one that is less work. "
+                        : c.isTold() ? "No. " : "";
+        return question(
+                "setup-" + unit.name(),
+                "Is " + unit.name() + " worth it over " + baseline + "?",
+                say + unit.sentence(),
+                "unit",
+                unit.name(),
+                at);
+    }
+
+    private void carriers(Criterion rate, List<FindingsView.QuestionView> questions) {
+        FindingsService.Found all = findings.found(Compared.CARRIERS, rate, null, Wanted.ALL);
+        if (all.finding().isEmpty() || all.finding().get().units().size() < 2) {
+            return;
+        }
+        questions.add(question(
+                "carriers",
+                "Which carrier?",
+                Headlines.of(all.finding().get(), Compared.CARRIERS),
+                "see",
+                "setups",
+                address(all)));
+        for (Shore shore : Shore.of(campsites.all())) {
+            FindingsService.Found there =
+                    findings.found(Compared.CARRIERS, rate, all.asked().baseline(), shore.wanted());
+            if (there.finding().isPresent() && there.finding().get().blocks() > 0) {
+                Map<String, String> at = address(there);
+                at.put("area", shore.area());
+                questions.add(question(
+                        "carriers-" + shore.side,
+                        "Which carrier in the " + shore.side + "?",
+                        Headlines.of(there.finding().get(), Compared.CARRIERS),
+                        "see",
+                        "setups",
+                        at));
+            }
+        }
+    }
+
+    /** The half of a trip that lies to one side of the middle of its campsites. */
+    private record Shore(String side, Wanted.Area edges) {
+        static List<Shore> of(List<Place> places) {
+            List<Place> known = places.stream()
+                    .filter(p -> p.lat() != null && p.lon() != null)
+                    .toList();
+            if (known.size() < 4) {
+                return List.of();
+            }
+            double[] lats =
+                    known.stream().mapToDouble(p -> p.lat().doubleValue()).toArray();
+            double[] lons =
+                    known.stream().mapToDouble(p -> p.lon().doubleValue()).toArray();
+            double lat = rounded(Median.of(lats));
+            double lon = rounded(Median.of(lons));
+            double[] edges = {-90, -180, 90, 180};
+            boolean wide = (max(lons) - min(lons)) * Math.cos(Math.toRadians(lat)) > max(lats) - min(lats);
+            return wide
+                    ? List.of(
+                            new Shore("west", new Wanted.Area(edges[0], edges[1], edges[2], lon)),
+                            new Shore("east", new Wanted.Area(edges[0], lon, edges[2], edges[3])))
+                    : List.of(
+                            new Shore("north", new Wanted.Area(lat, edges[1], edges[2], edges[3])),
+                            new Shore("south", new Wanted.Area(edges[0], edges[1], lat, edges[3])));
+        }
+
+        private static double rounded(double degrees) {
+            return Math.round(degrees * 100) / 100.0;
+        }
+
+        private static double max(double[] values) {
+            return Arrays.stream(values).max().orElseThrow();
+        }
+
+        private static double min(double[] values) {
+            return Arrays.stream(values).min().orElseThrow();
+        }
+
+        String area() {
+            return edges.south() + "," + edges.west() + "," + edges.north() + "," + edges.east();
+        }
+
+        Wanted wanted() {
+            return Wanted.ALL.in(edges);
+        }
+    }
+
+    /** What setups with a booster did by strength, each against what it was measured beside most. */
+    private void boosters(Finding finding, Map<String, String> at, List<FindingsView.QuestionView> questions) {
+        for (SetupService.Planned planned : chains.plans().values()) {
+            String name = planned.setup().name();
+            if (planned.plan().booster() == null
+                    || finding.units().stream().noneMatch(u -> u.name().equals(name))) {
+                continue;
+            }
+            Finding against = finding.units().stream()
+                    .filter(u -> !u.name().equals(name))
+                    .limit(MOST_SETUPS)
+                    .flatMap(u ->
+                            findings
+                                    .found(Compared.SETUPS, finding.criterion(), u.name(), Wanted.ALL)
+                                    .finding()
+                                    .stream())
+                    .max(Comparator.comparingInt(f -> atKnownLevel(f.unit(name))))
+                    .orElse(finding);
+            Map<String, String> there = new LinkedHashMap<>(at);
+            there.put("baseline", against.baseline());
+            questions.add(question(
+                    "booster-" + name,
+                    "What did " + name + " do where it was weak?",
+                    byStrength(against.unit(name), against),
+                    "see",
+                    "strength",
+                    there));
+        }
+    }
+
+    private static int atKnownLevel(Finding.Unit unit) {
+        return unit.byStrength().values().stream().mapToInt(Contrast::blocks).sum();
+    }
+
+    private static String byStrength(Finding.Unit unit, Finding finding) {
+        List<String> said = new ArrayList<>();
+        for (Strength strength : List.of(Strength.SCRAPING_SILENT, Strength.THIN, Strength.AMPLE_SOUND)) {
+            Optional.ofNullable(unit.byStrength().get(strength))
+                    .filter(c -> c.blocks() > 0 && c.estimate().isPresent())
+                    .ifPresent(c -> said.add("where it was " + strength.words() + ", "
+                            + (c.low().isEmpty() || c.verdict() == Verdict.TOO_FEW
+                                    ? "too few stays to tell (" + c.stays() + ")"
+                                    : finding.criterion()
+                                                    .scale()
+                                                    .said(
+                                                            c.low().getAsDouble(),
+                                                            c.high().getAsDouble())
+                                            + " (" + Text.counted(c.stays(), "stay") + ")")));
+        }
+        if (said.isEmpty() && unit.runs() == 0) {
+            return unit.sentence();
+        }
+        return said.isEmpty()
+                ? unit.name() + " was not measured beside " + finding.baseline() + " at a known level."
+                : Text.capital(String.join("; ", said)) + ".";
+    }
+
+    private static String predicted(FindingsView.DriftsView drift) {
+        return drift.setups().stream()
+                .filter(d -> d.predictedDb() != null && d.lowDb() != null)
+                .max(Comparator.comparingDouble(d -> Math.abs(d.measuredDb() - d.predictedDb())))
+                .map(d -> "Furthest off is " + d.setup() + ": " + Values.rounded(d.measuredDb(), 1)
+                        + " dB measured, about " + Values.rounded(d.predictedDb(), 1) + " dB predicted; " + d.sentence()
+                        + ".")
+                .orElse("Too little was measured of setups whose chain is known.");
+    }
+
+    private static String averages(Finding finding) {
+        return finding.remarks().stream()
+                .map(Finding.Remark::sentence)
+                .findFirst()
+                .orElse("Yes: plain averages put them in the same order.");
+    }
+}

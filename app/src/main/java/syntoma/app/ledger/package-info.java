@@ -1,0 +1,2 @@
+/** What plans allow and cost, what was used of them, what carriers' own counters said. */
+package syntoma.app.ledger;

@@ -1,0 +1,2 @@
+-- What prices are in, as it stands behind them.
+alter table rig add column currency varchar(8);

@@ -1,0 +1,130 @@
+import { Input, Select } from 'antd';
+import type { ReactNode } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { Refusal, type Schemas } from '../data/client';
+import { useReckoned } from '../data/bench';
+import { ProfileDrawing } from '../draw/ProfileDrawing';
+import { useWidth } from '../draw/useWidth';
+import { Field, FieldFrame } from '../parts/Field';
+import { Part, Sheet } from '../parts/Sheet';
+import { useAddress } from '../parts/useAddress';
+import { useNarrow } from '../parts/useNarrow';
+import { useSettled } from '../parts/useSettled';
+import { Keep } from './Keep';
+
+type Calculator = Schemas['CalculatorView'];
+type Given = Schemas['InputView'];
+
+/** So long a value stands still before it is reckoned with. */
+const SETTLED_MS = 200;
+
+/** One calculator: its fields, what they come to, the formula, and where it stops being true. */
+export function CalculatorSheet({ calculator, others }: { calculator: Calculator; others: ReactNode }) {
+  const [query] = useSearchParams();
+  const change = useAddress();
+  const narrow = useNarrow();
+  const [ref, width] = useWidth<HTMLDivElement>(620);
+  const values = Object.fromEntries(calculator.inputs.map((i) => [i.name, query.get(i.name) ?? i.usual]));
+  const settled = useSettled(JSON.stringify(values), SETTLED_MS);
+  const reckoned = useReckoned(calculator.key, JSON.parse(settled) as Record<string, string>);
+  const problems = reckoned.error instanceof Refusal ? reckoned.error.errors : [];
+  const problem = (name: string) => problems.find((p) => p.field === `values.${name}`)?.message;
+  const other =
+    reckoned.error && problems.every((p) => !p.field.startsWith('values.')) ? reckoned.error : null;
+  const result = reckoned.error ? undefined : reckoned.data;
+  return (
+    <Sheet
+      title={calculator.name}
+      over={<Link to="/bench">Bench</Link>}
+      headline={result?.says ?? calculator.answers}
+      {...(narrow ? {} : { findings: others })}
+    >
+      <div className="calculator-fields">
+        {calculator.inputs.map((input) => (
+          <One
+            key={input.name}
+            input={input}
+            value={values[input.name] ?? ''}
+            problem={problem(input.name)}
+            change={(value) => change({ [input.name]: value })}
+          />
+        ))}
+      </div>
+      {other && <p className="notice">{other.message}</p>}
+      <div ref={ref} />
+      {result && (
+        <Part title="What it comes to" small={calculator.name}>
+          {result.profile && <ProfileDrawing profile={result.profile} width={width} label={result.says} />}
+          <table className="plain">
+            <tbody>
+              {result.lines.map((line) => (
+                <tr key={line.label}>
+                  <td>{line.label}</td>
+                  <td className="num">
+                    {line.about && <span className="small">about </span>}
+                    {line.value}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Keep result={result} calculator={calculator} />
+        </Part>
+      )}
+      <Part title="How it is reckoned">
+        <p className="small formula">{calculator.formula}</p>
+        <p className="small">
+          <b>Where it stops being true.</b> {calculator.holds}
+        </p>
+      </Part>
+      {narrow && others}
+    </Sheet>
+  );
+}
+
+function One(props: {
+  input: Given;
+  value: string;
+  problem: string | undefined;
+  change: (value: string) => void;
+}) {
+  const { input, value, problem, change } = props;
+  const id = `field-${input.name}`;
+  if (input.choices.length > 0) {
+    return (
+      <FieldFrame id={id} label={input.label} problem={problem}>
+        <Select
+          id={id}
+          value={value}
+          popupMatchSelectWidth={false}
+          options={input.choices.map((choice) => ({ value: choice, label: choice }))}
+          onChange={change}
+        />
+      </FieldFrame>
+    );
+  }
+  if (input.lines) {
+    return (
+      <FieldFrame id={id} label={input.label} problem={problem} className="wide">
+        <Input.TextArea
+          id={id}
+          value={value}
+          rows={5}
+          status={problem ? 'error' : undefined}
+          onChange={(e) => change(e.target.value)}
+        />
+      </FieldFrame>
+    );
+  }
+  return (
+    <Field
+      name={input.name}
+      label={input.label}
+      unit={input.unit || undefined}
+      numeric={input.low !== null}
+      value={value}
+      problem={problem}
+      onChange={change}
+    />
+  );
+}

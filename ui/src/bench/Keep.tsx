@@ -1,0 +1,90 @@
+import { App, Button, Input } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useAddToNote, useKeepResult } from '../data/bench';
+import type { Schemas } from '../data/client';
+import { useStanding } from '../data/names';
+
+const WORDS: Record<string, string> = { cable: 'Keep the cable in the rig', mast: 'Keep the mast' };
+
+/** What can be done with a result: into the rig, among the masts, into the planner, the log, or the note of this stay. */
+export function Keep(props: { result: Schemas['ReckonedView']; calculator: Schemas['CalculatorView'] }) {
+  const { result, calculator } = props;
+  const standing = useStanding().data;
+  const note = useAddToNote();
+  const { message } = App.useApp();
+  const said = (error: Error) => void message.error(error.message, 8);
+  const { keep } = result;
+  return (
+    <div className="buttons keep">
+      {keep?.what === 'trial' && (
+        <Link className="todo" to={`/trials?plan=&difference=${keep.values['difference']}`}>
+          Plan that trial
+        </Link>
+      )}
+      {keep?.what === 'reading' && (
+        <Link className="todo" to={`/logbook?band=${keep.values['band']}`}>
+          What the log has on {keep.values['band']}
+        </Link>
+      )}
+      {keep && WORDS[keep.what] && <Named keep={keep} word={WORDS[keep.what] ?? ''} />}
+      {standing?.stay != null && (
+        <Button
+          size="small"
+          loading={note.isPending}
+          onClick={() =>
+            note.mutate(
+              { stay: standing.stay ?? 0, line: `${calculator.name}: ${result.says}` },
+              {
+                onSuccess: () => void message.success(`Noted at ${standing.campsite}.`),
+                onError: said,
+              },
+            )
+          }
+        >
+          Into the note of {standing.campsite}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** Something that wants a name before it is kept. */
+function Named({ keep, word }: { keep: Schemas['KeepView']; word: string }) {
+  const usual =
+    keep.what === 'cable'
+      ? `${keep.values['cableClass']} ${keep.values['lengthM']} m`
+      : (keep.values['name'] ?? '');
+  const [name, setName] = useState<string>();
+  const store = useKeepResult();
+  const { message } = App.useApp();
+  const called = name ?? usual;
+  return (
+    <span className="named">
+      <Input
+        size="small"
+        aria-label="What to call it"
+        placeholder="what to call it"
+        value={called}
+        maxLength={120}
+        onChange={(e) => setName(e.target.value)}
+      />
+      <Button
+        size="small"
+        loading={store.isPending}
+        disabled={called.trim() === ''}
+        onClick={() =>
+          store.mutate(
+            { ...keep, name: called.trim() },
+            {
+              onSuccess: () => void message.success(`${called.trim()} is kept.`),
+              onError: (error: Error) => void message.error(error.message, 8),
+            },
+          )
+        }
+      >
+        {word}
+      </Button>
+    </span>
+  );
+}

@@ -1,0 +1,157 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { App, Button, Modal } from 'antd';
+import { type ChangeEvent, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { type Sent, sendFile } from '../data/files';
+import { count } from '../format/numbers';
+import { Failed } from '../parts/Loaded';
+import { Part } from '../parts/Sheet';
+
+/** Files out and in: measurements, stays, masts, and everything. */
+export function InAndOut() {
+  const [report, setReport] = useState<Sent | Error>();
+  return (
+    <Part title="In and out">
+      <p>
+        <Link to="/logbook?import=1">Import measurements</Link>
+      </p>
+      <p>
+        <a href="/api/measurements.csv" download="measurements.csv">
+          Export all as CSV
+        </a>
+      </p>
+      <p className="small">
+        Your own spreadsheet as it is, or an export: importing your own export changes nothing, and the same
+        file twice adds nothing.
+      </p>
+      <details className="numbers">
+        <summary>Stays, masts, everything</summary>
+        <p>
+          Stays:{' '}
+          <a href="/api/export.gpx" download="stays.gpx">
+            GPX
+          </a>
+          ,{' '}
+          <a href="/api/export.geojson" download="stays.geojson">
+            GeoJSON
+          </a>
+        </p>
+        <p className="small">GPX has a place for each: stays without coordinates are in GeoJSON alone.</p>
+        <p>
+          Masts:{' '}
+          <a href="/api/aim/masts.csv" download="masts.csv">
+            CSV
+          </a>
+          ,{' '}
+          <a href="/api/aim/masts.geojson" download="masts.geojson">
+            GeoJSON
+          </a>
+        </p>
+        <p>
+          Everything:{' '}
+          <a href="/api/archive" download="syntoma-archive.zip">
+            an archive
+          </a>
+        </p>
+        <p className="small">
+          The archive holds the log with its history, the rig and photos, as open files in one zip; the pass
+          phrase and the secrets of devices are not in it.
+        </p>
+        <TakeIn report={setReport} />
+        {report instanceof Error ? <Failed error={report} /> : report && <Told sent={report} />}
+      </details>
+    </Part>
+  );
+}
+
+/** One way in for all of them: what a file is, its name says. */
+function TakeIn({ report }: { report: (sent: Sent | Error | undefined) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const client = useQueryClient();
+  const { message } = App.useApp();
+  const [busy, setBusy] = useState(false);
+  const [asked, setAsked] = useState<File>();
+  const send = async (file: File, replace: boolean) => {
+    setBusy(true);
+    report(undefined);
+    try {
+      report(await sendFile(file, replace));
+      await client.invalidateQueries();
+    } catch (refused) {
+      report(refused as Error);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const chosen = (e: ChangeEvent<HTMLInputElement>) => {
+    const [file] = e.target.files ?? [];
+    e.target.value = '';
+    if (file?.name.toLowerCase().endsWith('.zip')) {
+      setAsked(file);
+    } else if (file && /\.(gpx|geojson|json|csv)$/i.test(file.name)) {
+      void send(file, false);
+    } else if (file) {
+      void message.error(`${file.name}: allowed are .gpx, .geojson, .csv (masts) and .zip (an archive)`);
+    }
+  };
+  return (
+    <>
+      <Button size="small" loading={busy} onClick={() => input.current?.click()}>
+        Take a file in
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".gpx,.geojson,.json,.csv,.zip"
+        aria-label="A file of stays or masts, or an archive"
+        onChange={chosen}
+      />
+      <Modal
+        open={asked !== undefined}
+        title="Take the archive in?"
+        okText="Take it in"
+        onCancel={() => setAsked(undefined)}
+        onOk={() => {
+          const file = asked;
+          setAsked(undefined);
+          if (file) {
+            void send(file, true);
+          }
+        }}
+      >
+        <p>
+          All of the log and the rig goes for what is in <b>{asked?.name}</b>. A copy of what is here now is
+          kept beside it in the data directory, as an archive too.
+        </p>
+      </Modal>
+    </>
+  );
+}
+
+function Told({ sent }: { sent: Sent }) {
+  return (
+    <div role="status">
+      {sent.kind === 'archive' ? (
+        <p>
+          {count(sent.rows, 'row')} and {count(sent.photos, 'photo')} taken in.
+          {sent.keptAs && ` What was here before is kept as ${sent.keptAs}.`}
+        </p>
+      ) : (
+        <>
+          <p>
+            {sent.accepted} taken in, {sent.duplicates} were there already
+            {sent.rejected.length > 0 ? `, ${sent.rejected.length} not:` : '.'}
+          </p>
+          <ul className="small">
+            {sent.rejected.slice(0, 20).map((r) => (
+              <li key={r.item}>
+                {r.name || `the ${r.item}.`}: {r.message}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}
