@@ -83,6 +83,12 @@ class RunsTest {
                 .text();
     }
 
+    /** The rate of the link, of which a machine that is busy with other tests may lose a little and cannot gain any. */
+    private static void atRate(double linkMbps, JsonNode foundMbps) {
+        double found = foundMbps.asDouble();
+        assertTrue(found > 0.88 * linkMbps && found < 1.05 * linkMbps, found + " of " + linkMbps + " Mb/s");
+    }
+
     @Test
     void a_light_run_finds_the_rate_of_the_link_and_is_logged() throws Exception {
         try (SpeedServer server = server("open-sesame")) {
@@ -94,10 +100,11 @@ class RunsTest {
                     409, json(post("/api/runs"), RUN.formatted("light", "")).status(), "one at a time");
             JsonNode run = over(id);
             assertEquals("done", run.get("state").asText(), run.toString());
-            assertEquals(24, run.get("downMbps").asDouble(), 1.2, run.toString());
-            assertEquals(8, run.get("upMbps").asDouble(), 0.4);
-            assertEquals(31, run.get("idleMs").asDouble(), 6);
-            assertTrue(run.get("downLoadedMs").asDouble() > 60, run.toString());
+            atRate(24, run.get("downMbps"));
+            atRate(8, run.get("upMbps"));
+            double idle = run.get("idleMs").asDouble();
+            assertTrue(idle >= 30 && idle < 60, run.toString());
+            assertTrue(run.get("downLoadedMs").asDouble() > idle + 30, run.toString());
             assertEquals(0, run.get("lossPct").asDouble());
             long bytes = run.get("bytesUsed").asLong();
             assertTrue(bytes > 3_000_000 && bytes < 17_000_000, bytes + " bytes");
@@ -119,7 +126,7 @@ class RunsTest {
             assertEquals("done", run.get("state").asText(), run.toString());
             assertTrue(run.get("endedBecause").asText().contains("budget of 12 MB"), run.toString());
             assertTrue(run.get("bytesUsed").asLong() <= 12_000_000, run.toString());
-            assertEquals(24, run.get("downMbps").asDouble(), 1.2);
+            atRate(24, run.get("downMbps"));
             assertTrue(run.get("measurementId").isNull());
         }
     }

@@ -150,7 +150,7 @@ class SpeedServerTest {
         try (SpeedServer server = SpeedServer.start("127.0.0.1", 0, "", SMALL, new Fixed(8, 4, 30, 200))) {
             get(server, "/ping");
             double alone = pingMs(server);
-            assertTrue(alone >= 30 && alone < 80, alone + " ms");
+            assertTrue(alone >= 30 && alone < 120, alone + " ms");
             long start = System.nanoTime();
             CompletableFuture<HttpResponse<byte[]>> loaded = client.sendAsync(
                     to(server, "/down?run=run-of-tests&bytes=1500000").build(),
@@ -159,8 +159,9 @@ class SpeedServerTest {
             double beside = pingMs(server);
             loaded.join();
             double mbps = 1_500_000 * 8 / ((System.nanoTime() - start) / 1e3);
-            assertEquals(8, mbps, 0.8);
-            assertTrue(beside > 130 && beside < 330, beside + " ms");
+            // a busy machine may make both later, and neither sooner
+            assertTrue(mbps > 6.8 && mbps < 8.8, mbps + " Mb/s");
+            assertTrue(beside > 130 && beside < 500, beside + " ms");
         }
     }
 
