@@ -15,10 +15,10 @@ import org.springframework.test.context.TestExecutionListeners;
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 @Inherited
-@SpringBootTest(args = "--syntoma.data=target/test-data")
+@SpringBootTest
 @AutoConfigureMockMvc
 @ActiveProfiles("test")
-@Import(NamedHost.class)
+@Import({NamedHost.class, ForkFiles.class})
 @TestExecutionListeners(listeners = FirstStart.class, mergeMode = TestExecutionListeners.MergeMode.MERGE_WITH_DEFAULTS)
 public @interface ApiTest {
     /** Whether each test of the class has it so, not the class alone. */

@@ -35,6 +35,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import syntoma.app.ApiTest;
+import syntoma.app.ForkFiles;
 
 /** Who may in: the phrase, sessions, pairing, guests, and what is refused to all others. */
 @ApiTest
@@ -79,7 +80,7 @@ class AccessTest {
     }
 
     private static void clean() {
-        try (Stream<Path> files = Files.list(Path.of("target/test-data/access"))) {
+        try (Stream<Path> files = Files.list(ForkFiles.files().access())) {
             for (Path file : files.toList()) {
                 Files.delete(file);
             }
@@ -383,13 +384,14 @@ class AccessTest {
     void only_hashes_are_kept_and_the_certificate_is_for_this_machine_alone() throws Exception {
         Cookie desk = serve();
         logIn(Map.of("phrase", PHRASE), PHONE);
-        try (Stream<Path> files = Files.list(Path.of("target/test-data/access"))) {
+        try (Stream<Path> files = Files.list(ForkFiles.files().access())) {
             for (Path file : files.toList()) {
                 String text = Files.readString(file);
                 assertFalse(text.contains(PHRASE) || text.contains(desk.getValue()), file.toString());
             }
         }
-        assertTrue(Files.readString(Path.of("target/test-data/access/phrase")).startsWith("$argon2id$"));
+        assertTrue(
+                Files.readString(ForkFiles.files().access().resolve("phrase")).startsWith("$argon2id$"));
         Certificates.Shown shown = certificates.current();
         assertEquals(2, shown.chain().size());
         shown.server().verify(shown.chain().get(1).getPublicKey());
