@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -58,13 +59,23 @@ final class Chromium implements AutoCloseable {
                             "--ignore-certificate-errors")));
     private final List<String> complaints = new ArrayList<>();
 
-    /** A new window in a look, with nothing remembered in it. */
+    /** A new window in a look, with nothing remembered in it, and nothing that it would keep for when the server is away. */
     Page open(Look look) {
+        return open(look, ServiceWorkerPolicy.BLOCK);
+    }
+
+    /** A new window that keeps the interface at hand for when the server is away. */
+    Page openLasting(Look look) {
+        return open(look, ServiceWorkerPolicy.ALLOW);
+    }
+
+    private Page open(Look look, ServiceWorkerPolicy workers) {
         BrowserContext context = browser.newContext(new Browser.NewContextOptions()
                 .setViewportSize(look.width, look.height)
                 .setTimezoneId("Europe/Stockholm")
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setIgnoreHTTPSErrors(true)
+                .setServiceWorkers(workers)
                 .setAcceptDownloads(true));
         context.addInitScript("localStorage.setItem('syntoma.theme', '\"" + look.theme + "\"')");
         context.setDefaultTimeout(30_000);

@@ -23,8 +23,14 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 
-/** The program measures: a run from one key, seen from everywhere, through a reload. */
+/**
+ * The program measures: a run from one key, seen from everywhere, through a reload. For most of its time it waits for a
+ * link, so it goes on beside the others; its own tests are one after the other.
+ */
+@Execution(ExecutionMode.CONCURRENT)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class MeasureTest {
     private static final ObjectMapper JSON = new ObjectMapper();
@@ -57,6 +63,7 @@ class MeasureTest {
 
     /** Before the trial, which leaves another setup up. */
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     @Order(1)
     void a_run_takes_one_key_and_goes_on_through_a_reload_and_on_a_second_device() {
         try (Chromium chromium = new Chromium()) {
@@ -107,6 +114,7 @@ class MeasureTest {
     }
 
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     void a_browser_makes_a_run_and_brings_it_now_or_later() throws Exception {
         try (Chromium chromium = new Chromium()) {
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
@@ -138,6 +146,7 @@ class MeasureTest {
     }
 
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     void a_trial_is_planned_and_its_steps_are_led_and_measured() throws Exception {
         try (Chromium chromium = new Chromium()) {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
@@ -178,6 +187,7 @@ class MeasureTest {
     }
 
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     void a_walk_is_one_tap_from_live_and_says_at_its_end_what_differs() {
         try (Chromium chromium = new Chromium()) {
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
@@ -216,6 +226,7 @@ class MeasureTest {
     }
 
     @Test
+    @Execution(ExecutionMode.SAME_THREAD)
     void a_run_that_goes_on_when_the_power_is_cut_has_failed_after_the_next_start() throws Exception {
         Path data = dir.resolve("cut");
         long bytes;

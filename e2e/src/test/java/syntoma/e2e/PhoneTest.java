@@ -85,7 +85,7 @@ class PhoneTest {
     static void start() {
         app = RunningApp.start(dir.resolve("demo"), true);
         chromium = new Chromium();
-        desk = chromium.open(Chromium.Look.DESK_PAPER);
+        desk = chromium.openLasting(Chromium.Look.DESK_PAPER);
         desk.navigate(app.address("/devices"));
         desk.locator("#field-phrase").fill(PHRASE);
         button(desk, "Set it").click();
@@ -114,7 +114,7 @@ class PhoneTest {
         desk.navigate(app.address("/devices"));
         button(desk, "Show a code for the phone").click();
         String code = desk.locator(".code").innerText();
-        Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
+        Page phone = chromium.openLasting(Chromium.Look.PHONE_LAMP);
         phone.navigate(app.tls("/pair#" + code));
         assertThat(phone.locator("h1")).hasText("This phone is in.");
         assertFalse(phone.url().contains(code), phone.url());
@@ -287,7 +287,7 @@ class PhoneTest {
         button(desk, "Let somebody read it").click();
         button(desk, "Make the link").click();
         String link = desk.locator(".guest-link input").inputValue();
-        Page guest = chromium.open(Chromium.Look.PHONE_PAPER);
+        Page guest = chromium.openLasting(Chromium.Look.PHONE_PAPER);
         guest.navigate(app.tls(link.substring(link.indexOf("/guest"))));
         assertThat(guest.locator("h1")).containsText("Mast panel");
         assertFalse(guest.url().contains("#"), guest.url());
