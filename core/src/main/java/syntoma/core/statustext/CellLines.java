@@ -24,12 +24,13 @@ final class CellLines {
     private static final Pattern DIGIT = Pattern.compile("[0-9]");
     private static final Pattern BARE_BAND =
             Pattern.compile("(?<![\\p{L}\\p{N}])(?:LTE[- ]|NR[- ])?(?<band>[Bn][0-9]{1,3})(?![\\p{N}\\p{L}])");
+    /** A line that has nothing but a band and its width. */
+    private static final Pattern ONLY_BAND =
+            Pattern.compile("\\W*[Bn][0-9]{1,3}\\s?[@,(/-]?\\s?[0-9]{1,3}(?:[.,][0-9])?\\s?(?i:MHz)\\W*");
+
     private static final Pattern BARE_WIDTH =
             Pattern.compile("(?iu)(?<![\\p{N}.,])(?<mhz>[0-9]{1,3}(?:[.,][0-9])?)\\s?MHz");
 
-    private static final Stems OF_BASE = Stems.of("enb", "e-nb", "enodeb", "e-node");
-    private static final Pattern BASE =
-            Pattern.compile("(?iu)(?<!\\p{L})e-?n(?:ode)?b(?:[ _-]?id)?\\s*[:=|]?\\s*(?<n>[0-9]{1,7})(?![0-9])");
     private static final int MOST_MHZ = 100;
 
     private final List<Warning> warnings;
@@ -39,6 +40,7 @@ final class CellLines {
     private int modeLine;
     private Heading heading = new Heading(Role.PRIMARY, 0);
     private boolean underHeading;
+    private boolean underPort;
     private int neighbours;
     private int seconds;
     private Optional<Columns> columns = Optional.empty();
@@ -71,9 +73,8 @@ final class CellLines {
             mode = Names.mode(text).filter(CellTexts::isMode);
             modeLine = line.number();
         }
-        Matcher base = BASE.matcher(text);
-        if (OF_BASE.in(line.lower()) && base.find()) {
-            cell(heading).base = Optional.of(Long.parseLong(base.group("n")));
+        if (Gathered.OF_IDENTITY.in(line.lower())) {
+            cell(heading).identity(text);
         }
         if (table(line) || joined(line)) {
             return;
@@ -92,6 +93,8 @@ final class CellLines {
             of = another(of, text, names);
         }
         Heading cell = of;
+        boolean ofPort = Figures.isOfPort(before) || underPort;
+        underPort = false;
         String time = Figures.time(text);
         boolean begins = names.get(0).role().isPresent();
         Heading last = cell;
@@ -112,7 +115,7 @@ final class CellLines {
                             line.number(),
                             to.role() == Role.PRIMARY,
                             warnings)
-                    .ifPresent(value -> put(to, named.field(), value.at(time)));
+                    .ifPresent(value -> put(to, named.field(), ofPort ? value.ofPort() : value.at(time)));
         }
         unnamed(line, names, ofBand);
     }
@@ -191,6 +194,14 @@ final class CellLines {
                 put(to, named.field(), value.get());
                 return;
             }
+        }
+        if (ONLY_BAND.matcher(text).matches()) {
+            bare(line, text, heading);
+            return;
+        }
+        underPort = Figures.isOfPort(text);
+        if (underPort) {
+            return;
         }
         Optional<Heading> said = text.length() > LONGEST_HEADING ? Optional.empty() : Names.heading(text);
         if (said.isPresent() && Names.mode(text).isEmpty()) {
@@ -324,7 +335,7 @@ final class CellLines {
                 texts.put(CellField.RAT, "LTE");
             }
             if (role == Role.PRIMARY) {
-                older().ifPresent(rat -> texts.putIfAbsent(CellField.RAT, rat));
+                Names.older(mode).ifPresent(rat -> texts.putIfAbsent(CellField.RAT, rat));
             }
             CellTexts.Read made = CellTexts.read(role, isNr || (alone || nrAlone) && role == Role.PRIMARY, texts);
             made.impossible()
@@ -364,21 +375,11 @@ final class CellLines {
         return sources;
     }
 
-    private static final Pattern UMTS = Pattern.compile("(?i)umts|wcdma|hspa|3g");
-    private static final Pattern GSM = Pattern.compile("(?i)gsm|edge|2g");
-
-    /** The technology before LTE that is in use, where one is. */
-    private Optional<String> older() {
-        return mode.flatMap(m -> UMTS.matcher(m).find()
-                ? Optional.of("UMTS")
-                : GSM.matcher(m).find() ? Optional.of("GSM") : Optional.empty());
-    }
-
     /** A cell beside others of LTE that is named by its band alone is one of LTE. */
     private boolean ofLte(Map<CellField, String> texts) {
         boolean band = texts.getOrDefault(CellField.BAND, "").matches("(?i)b?[0-9]{1,3}");
         return band
-                && older().isEmpty()
+                && Names.older(mode).isEmpty()
                 && !nrAlone
                 && mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*\\bSA\\b.*"))
                         .isEmpty();

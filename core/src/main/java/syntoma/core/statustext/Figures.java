@@ -24,20 +24,26 @@ final class Figures {
     private static final Pattern PORT = Pattern.compile(
             "(?<!\\p{L})(?:ant(?:enna|enne)?|rx|port|path|chain|branch|a)[-_ #]?[0-9](?=[^0-9])|^\\s*[\\[(#]?\\s?(?:rx|ant)?[0-9]\\s?[\\])]?(?=\\s?[:=])",
             ANY_CASE);
+    /** What begins a line that is about one port of several. */
+    private static final Pattern PORT_FIRST = Pattern.compile(
+            "^\\W*(?:main|aux(?:iliary)?|div(?:ersity)?|(?:ant(?:enna)?|rx|port|mimo|chain|branch|path)[ _#-]?[0-9])[\\s:=|-]*$",
+            ANY_CASE);
+
     /** One number and its unit, as most have it. */
     private static final Pattern ALONE = Pattern.compile(
             "[\\s:=|>]*+(?<sign>-\\s?+)?+(?<n>[0-9]{1,5}+(?:[.,][0-9]{1,2})?+)\\s*+(?:dBm?+)?+[\\s,;|]*+");
 
     private static final Pattern NUMBER = Pattern.compile(
             "(?:(?<label>now|current|curr?|last|latest|aktuell|actuel(?:le)?|actual|nu|min(?:imum)?|max(?:imum)?|avg|average|mean|mittel|moyenne|media"
-                    + "|medel|best|worst|combined|total|overall|primary|kombiniert)\\.?\\s?[:=]?\\s?)?(?<sign>-\\s?|\\+)?(?<n>[0-9]{1,5}(?:[.,][0-9]{1,2})?)"
+                    + "|medel|best|worst|combined|total|overall|primary|kombiniert)\\.?\\s?[:=]?\\s?)?(?<sign>-\\s?|\\+)?(?<![0-9])(?<![0-9][.,])(?<n>[0-9]{1,5}(?:[.,][0-9]{1,2})?)"
                     + "(?![0-9])",
             ANY_CASE);
+    private static final Pattern NEXT = Pattern.compile("[\\s,;]+[A-Za-z_][A-Za-z0-9_]*=");
     private static final Pattern WORD = Pattern.compile("^[\\s:=|>#\\-]*(?<word>[A-Za-z0-9][A-Za-z0-9 _./-]{0,30})");
     private static final Pattern IDENTITY = Pattern.compile(
-            "^[\\s:=|>#\\-]*(?:\\(?(?:hex|dec)\\)?\\s*)?(?<word>0[xX][0-9A-Fa-f]{1,9}|[0-9A-Fa-f]{1,11})(?![0-9A-Za-z])");
+            "^(?:\\s*\\([^()0-9]{0,16}\\))?[\\s:=|>#)\\-]*(?:\\(?(?:hex|dec)\\)?\\s*)?(?<word>0[xX][0-9A-Fa-f]{1,9}|[0-9A-Fa-f]{1,11})(?![0-9A-Za-z])");
     private static final Pattern BAND = Pattern.compile(
-            "^[\\s:=|>#(\\-]*(?:(?:LTE|NR|5G|4G|E-?UTRA(?:N)?)[-_ ]{0,2})?(?:BAND[-_ ]?)?(?<band>[BbNn]?[0-9]{1,3})(?![0-9.,]*\\s?[MmKkGg][Hh][Zz])(?![0-9])",
+            "^(?:\\s*\\([^()0-9]{0,16}\\))?[\\s:=|>#()\\-]*(?:(?:LTE|NR|5G|4G|E-?UTRA(?:N)?)[-_ ]{0,2})?(?:BAND[-_ ]?)?(?<band>[BbNn]?[0-9]{1,3})(?![0-9.,]*\\s?[MmKkGg][Hh][Zz])(?![0-9])",
             ANY_CASE);
     private static final Pattern BARE_BAND =
             Pattern.compile("(?<![\\p{L}\\p{N}.,])(?<band>[Bn]?[0-9]{1,3})(?![0-9.,]|\\s?[MmGg][Hh][Zz]|\\p{L})");
@@ -65,6 +71,11 @@ final class Figures {
         Taken at(String begin) {
             return new Taken(text, line, port, begin);
         }
+
+        /** The same, of one port of several. */
+        Taken ofPort() {
+            return new Taken(text, line, true, time);
+        }
     }
 
     private static final Pattern TIME =
@@ -84,6 +95,11 @@ final class Figures {
                         m.group("m"),
                         m.group("s") == null ? "00" : m.group("s"))
                 : "";
+    }
+
+    /** Whether what stands before the first name of a line says that it is about one port of several. */
+    static boolean isOfPort(String before) {
+        return !before.isBlank() && PORT_FIRST.matcher(before).matches();
     }
 
     /** @param inUse whether it is of the cell in use, about which one can be asked */
@@ -126,7 +142,7 @@ final class Figures {
         List<Number> numbers = new ArrayList<>(2);
         Matcher alone = ALONE.matcher(rest);
         boolean isAlone = alone.matches();
-        boolean port = !isAlone && among(rest, numbers);
+        boolean port = !isAlone && among(own(rest), numbers);
         if (isAlone) {
             double value = Double.parseDouble(alone.group("n").replace(',', '.'));
             numbers.add(new Number("", alone.group("sign") == null ? value : -value));
@@ -148,6 +164,15 @@ final class Figures {
             return Optional.empty();
         }
         return one.map(v -> new Taken(Double.toString(v), line, port, ""));
+    }
+
+    /** What stands before the next name of a line of names and values, whatever that is of. */
+    private static String own(String rest) {
+        if (!rest.startsWith("=")) {
+            return rest;
+        }
+        Matcher next = NEXT.matcher(rest);
+        return next.find() ? rest.substring(0, next.start()) : rest;
     }
 
     /** Takes the numbers out of what stands behind a name; says whether they are of ports. */

@@ -18,14 +18,25 @@ final class Lines {
     private static final int MOST = 20_000;
     private static final Set<String> NAMES =
             Bands.all().stream().map(Band::name).collect(Collectors.toUnmodifiableSet());
-    private static final List<String> UNSHOWN = List.of("script", "style");
-    private static final Pattern BREAKS = Pattern.compile("(?i)<(?:br|/tr|/p|/div|/li|/h[1-6]|/dt|/dd)\\b[^>]{0,200}>");
-    private static final Pattern CELLS = Pattern.compile("(?i)</(?:td|th)>");
-    private static final Pattern TAGS = Pattern.compile("<[a-zA-Z/!][^<>]{0,2000}>");
 
     /** What stands before a line of a list, or of a text that is quoted. */
     private static final Pattern BULLET = Pattern.compile("^(?:[•‣▪●○◦*·>»-]\\s+)+(?=[\\p{L}\\[(\"])");
 
+    /** A line of metrics: its name, what it is of, its value. */
+    private static final Pattern METRIC = Pattern.compile(
+            "(?<![\\w:.\"])(?<name>[A-Za-z_:][\\w:.]{0,80})\\{(?<of>[^{}]{0,300})\\}[\\s ]+(?<value>[-+−–]?[0-9][0-9.,eE+-]{0,20})(?:[\\s ]+[0-9]+)?[\\s ]*$");
+
+    /** A member of an object as a program prints it. */
+    private static final Pattern MEMBER = Pattern.compile("(?<![\\p{L}\\p{N}_])m(?=[A-Z][A-Za-z]{1,30}\\s?=)");
+
+    private static final Pattern CI = Pattern.compile("(?<![\\p{L}\\p{N}_])Ci(?=\\s?=)");
+    private static final Pattern B = Pattern.compile("\"[bB]\"(?=\\s?:)");
+    private static final Stems DASHES = Stems.of(" - ", " - ", "–", "—");
+    private static final Pattern DASH =
+            Pattern.compile("[\\p{L})][ \\t ]{1,3}(?<dash>[—–-])[ \\t ]{1,3}[−–-]\\s?[0-9]");
+    private static final Pattern KEY =
+            Pattern.compile("[A-Za-z_]{2,30}[a-z][A-Z][a-z][A-Za-z0-9_]{0,30}(?=\"?\\s?[:=])");
+    private static final Pattern JOINT = Pattern.compile("(?<=[a-z]{2})(?=[A-Z][a-z])");
     private static final Pattern BRACES = Pattern.compile("[{}]");
     private static final Pattern LEADING = Pattern.compile("^[\\s,]+");
     private static final Pattern QUOTES = Pattern.compile("[\"{}]");
@@ -40,7 +51,7 @@ final class Lines {
     record Line(int number, String text, String lower) {}
 
     static List<Line> of(String text) {
-        String shown = text.indexOf('<') < 0 ? text : withoutTags(text);
+        String shown = separated(text.indexOf('<') < 0 ? text : Markup.without(text));
         List<Line> lines = new ArrayList<>();
         int number = 0;
         int from = 0;
@@ -57,51 +68,43 @@ final class Lines {
         return lines;
     }
 
+    /** With a colon for the dash that stands between names and values, where one stands before a minus. */
+    private static String separated(String text) {
+        Matcher dash = DASH.matcher(text);
+        if (!DASHES.in(text) || !dash.find()) {
+            return text;
+        }
+        String of = Pattern.quote(dash.group("dash"));
+        return Pattern.compile("(?m)^([^:=\\n]{1,40}?[\\p{L})])[ \\t ]{1,3}" + of + "[ \\t ]{1,3}(?=\\S)")
+                .matcher(text)
+                .replaceAll("$1: ");
+    }
+
     /** A line of JSON is read brace by brace, since what stands before one says of what it is. */
-    private static void add(List<Line> lines, int number, String raw) {
+    private static void add(List<Line> lines, int number, String line) {
+        String raw = written(line);
         boolean nested = raw.indexOf('{') >= 0 && raw.indexOf('{') != raw.lastIndexOf('{');
         for (String part : nested ? BRACES.split(raw) : new String[] {raw}) {
-            String line = plain(nested ? LEADING.matcher(part).replaceFirst("") : part);
-            if (!line.isBlank()) {
-                lines.add(new Line(number, line, line.toLowerCase(Locale.ROOT)));
+            String text = plain(nested ? LEADING.matcher(part).replaceFirst("") : part);
+            if (!text.isBlank()) {
+                lines.add(new Line(number, text, text.toLowerCase(Locale.ROOT)));
             }
         }
     }
 
-    private static String withoutTags(String text) {
-        String shown = text;
-        for (String element : UNSHOWN) {
-            shown = without(shown, element);
+    /** What programs write for each other, with its names and values as a person would write them. */
+    private static String written(String line) {
+        String text = line;
+        if (line.indexOf('{') > 0) {
+            text = METRIC.matcher(text).replaceFirst("${of}, ${name}: ${value}");
         }
-        shown = BREAKS.matcher(shown).replaceAll("\n");
-        shown = CELLS.matcher(shown).replaceAll("\t");
-        return TAGS.matcher(shown).replaceAll(" ");
-    }
-
-    /** Without what stands between the tags of an element; of one that is not closed nothing is shown to the end. */
-    private static String without(String text, String element) {
-        String lower = small(text);
-        StringBuilder kept = new StringBuilder();
-        int from = 0;
-        for (int open = lower.indexOf("<" + element); open >= 0; open = lower.indexOf("<" + element, from)) {
-            kept.append(text, from, open);
-            int close = lower.indexOf("</" + element, open);
-            if (close < 0) {
-                return kept.toString();
-            }
-            from = close;
+        if (line.contains("\"b\"") || line.contains("\"B\"")) {
+            text = B.matcher(text).replaceAll("\"band\"");
         }
-        return kept.append(text, from, text.length()).toString();
-    }
-
-    /** Small letters of the alphabet of tags, each in its place. */
-    private static String small(String text) {
-        StringBuilder small = new StringBuilder(text.length());
-        for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            small.append(c >= 'A' && c <= 'Z' ? (char) (c + ('a' - 'A')) : c);
+        if (text.indexOf('=') > 0) {
+            text = CI.matcher(MEMBER.matcher(text).replaceAll("")).replaceAll("cell id");
         }
-        return small.toString();
+        return text.indexOf('=') > 0 || text.indexOf('"') >= 0 ? inWords(text) : text;
     }
 
     /** Bands as the field writes them: a page in capitals has N78, one in small letters b20. */
@@ -132,6 +135,16 @@ final class Lines {
         return text.isEmpty() || Character.isLetterOrDigit(text.charAt(0))
                 ? text
                 : BULLET.matcher(text).replaceFirst("");
+    }
+
+    /** Keys of several words that are put together, apart: rsrpDbm, networkOperatorName. */
+    private static String inWords(String text) {
+        Matcher key = KEY.matcher(text);
+        return key.find()
+                ? key.reset()
+                        .replaceAll(m -> Matcher.quoteReplacement(
+                                JOINT.matcher(m.group()).replaceAll(" ")))
+                : text;
     }
 
     private static String plain(String line) {

@@ -21,7 +21,7 @@ final class Names {
 
     /** What may stand before the name of a figure, and says of which cell it is. */
     private static final String OF =
-            "(?:(?<nr>ss|nr5g|nr|5g)|(?<lte>lte|4g|rs|pcc|pcell|primary)|(?<scc>scc|scell|secondary)[-_ ]?(?<count>[0-9])?)";
+            "(?:(?<nr>ss|nr5g|nr|5g)|(?<lte>lte|4g|rs|pcc|pcell|primary|anchor)|(?<scc>scc|scell|secondary)[-_ ]?(?<count>[0-9])?)";
 
     private static final Map<CellField, String> FIELDS = Map.of(
             CellField.RSRP_DBM,
@@ -35,7 +35,7 @@ final class Names {
                     "sinr|snr|cinr|signal[- ]to[- ](?:interference|noise)(?: ratio)?|signal[-/ ]rausch(?:[- ]verhältnis|[- ]abstand)?"
                             + "|rapport signal[ /](?:sur )?bruit|relación señal[ /](?:a )?ruido|störabstand",
             CellField.ARFCN,
-                    "(?:dl[-_ ]?)?(?:nr[-_ ]?|e)?arfcn(?:[-_ ]?dl)?|(?:dl )?channel(?: (?:no\\.?|number))?|kanal(?:nummer)?|canal|kanava",
+                    "(?:dl[-_ ]?)?(?:nr[-_ ]?|e)?arfcn(?:[-_ ]?dl)?|ch(?=\\.?[ :=]?[0-9]{3,7}(?![0-9]))|(?:dl )?channel(?: (?:no\\.?|number))?|kanal(?:nummer)?|canal|kanava",
             CellField.BANDWIDTH_MHZ,
                     "(?:dl[-_ ]?|channel |kanal)?(?:bandwidth|bandbreite|bandbredd|kaistanleveys|bandbreedte)|largeur de (?:bande|canal)"
                             + "|ancho de (?:banda|canal)|larghezza di banda|dlbw|bw",
@@ -53,7 +53,7 @@ final class Names {
             CellField.RSRQ_DB, Stems.of("rsrq", "received quality", "referenz", "référence", "referencia"),
             CellField.RSSI_DBM, Stems.of("rssi", "signal strength"),
             CellField.SINR_DB, Stems.of("nr", "signal", "bruit", "señal", "störabstand"),
-            CellField.ARFCN, Stems.of("arfcn", "channel", "kanal", "canal", "kanava"),
+            CellField.ARFCN, Stems.of("arfcn", "ch", "kanal", "canal", "kanava"),
             CellField.BANDWIDTH_MHZ, Stems.of("band", "bw", "largeur", "ancho", "larghezza", "kaista"),
             CellField.PCI, Stems.of("pci", "phys"),
             CellField.CELL_ID, Stems.of("cell", "cgi", "eci", "nci", "zell", "celda", "solun"),
@@ -69,7 +69,7 @@ final class Names {
                 field,
                 Pattern.compile(
                         "(?<![\\p{L}\\p{N}])(?<!(?:ul|uplink)[-_ ])(?:" + OF + "[-_ ]{0,2})?(?:" + names
-                                + ")(?![\\p{L}])",
+                                + ")(?:_?dbm?)?(?![\\p{L}])",
                         ANY_CASE)));
         return patterns;
     }
@@ -108,7 +108,7 @@ final class Names {
 
     private static final Pattern MARK = Pattern.compile("^\\s*(?:\\([^)]{0,12}\\)\\s*)?(?:[:=|>#]|\\t|\\.{3,}| {2,})");
     private static final Pattern OF_RADIO = Pattern.compile(
-            "(?iu)arfcn|\\d\\s?MHz|(?<!\\p{L})(?:lte|nr|4g|5g)(?!\\p{L})|^[^\\p{L}]*band[ :=]*[bn]?[0-9]{1,3}\\W*$");
+            "(?iu)arfcn|\\d\\s?MHz|(?<!\\p{L})(?:lte|nr|4g|5g)(?!\\p{L})|^[^\\p{L}]*band[ :=]*[bn]?[0-9]{1,3}\\W*(?:[,;|].*)?$");
 
     /** Those of lines, each of which is looked at once: lines of a page differ in their numbers most. */
     static final class Told {
@@ -194,9 +194,9 @@ final class Names {
     }
 
     private static final Pattern CARRIER = Pattern.compile(
-            "(?:^|[,;|{]\\s?[\"']?| {2,})(?:current |registered |serving |home |mobile |nom du |nombre del? |name des )?(?:network )?"
-                    + "(?:operator|carrier|provider|network(?: name)?|plmn(?: name)?|isp|netz(?:betreiber|name)?|anbieter|betreiber|opérateur"
-                    + "|réseau|operador|red|operatore|rete|operatör|nät|operaattori|verkko|netwerk|provider)(?: name| actuel)?\\s*"
+            "(?:^|[,;|{]\\s?[\"']?| {2,})(?:current |registered |serving |home |mobile |nom du |nombre del? |name des )?(?:network[ _-]?)?"
+                    + "(?:operator|carrier|provider|network(?:[ _-]?name)?|plmn(?:[ _-]?name)?|isp|netz(?:betreiber|name)?|anbieter|betreiber|opérateur"
+                    + "|réseau|operador|red|operatore|rete|operatör|nät|operaattori|verkko|netwerk|provider)(?:[ _-]?name| actuel)?\\s*"
                     + "[\"']?(?:[:=>]|\\t|\\|| {2,})\\s*[\"']?(?<value>[^\"',;|\\t(]{2,40}?)[\"']?\\s*(?:$|[,;|\\t(]| {2,})",
             ANY_CASE);
     private static final Pattern MODE = Pattern.compile(
@@ -272,7 +272,7 @@ final class Names {
     }
 
     private static final Pattern WORD = Pattern.compile(
-            "(?:lte|4g|5g|3g|nr|umts|gsm|auto(?:matic)?|unknown|none|n/?a|no service|connected|up|down|on|off|yes|no|ok|online|offline"
+            "(?:lte\\+?|[45]g\\+?|3g|nr|umts|gsm|auto(?:matic)?|unknown|none|n/?a|no service|connected|up|down|on|off|yes|no|ok|online|offline"
                     + "|-+|mode.*|type.*|status.*|registered.*|.*\\b(?:lte|nsa|sa|endc|wcdma)\\b.*)");
 
     /** What is said in the place of a network and is none. */
@@ -306,4 +306,14 @@ final class Names {
 
     /** The next name in a line of names and values. */
     private static final Pattern NEXT = Pattern.compile("\\s+[\\p{L}_][\\p{L}\\p{N}_-]*\\s?[:=].*$");
+
+    private static final Pattern UMTS = Pattern.compile("(?i)umts|wcdma|hspa|3g");
+    private static final Pattern GSM = Pattern.compile("(?i)gsm|edge|2g");
+
+    /** The technology before LTE that a mode is of, where it is of one. */
+    static Optional<String> older(Optional<String> mode) {
+        return mode.flatMap(m -> UMTS.matcher(m).find()
+                ? Optional.of("UMTS")
+                : GSM.matcher(m).find() ? Optional.of("GSM") : Optional.empty());
+    }
 }

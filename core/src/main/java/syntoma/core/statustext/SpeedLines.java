@@ -82,6 +82,12 @@ final class SpeedLines {
             "(?<!\\p{L})(?:average|avg|mean|mittelwert|durchschnitt|moyenne|media|medel)\\s?[:=]\\s?(?<n>[0-9]{1,5}(?:[.,][0-9]{1,3})?)\\s?ms(?!\\p{L})",
             ANY_CASE);
 
+    /** The statistics of several pings in one: the second is their mean. */
+    private static final Pattern OF_PINGS = Pattern.compile(
+            "(?:(?:rtt|round[- ]trip|ping|latency)\\s)?\\s?min/avg/max(?:/[a-z]{3,8})?\\s?[:=]\\s?[0-9.]{1,9}/(?<n>[0-9]{1,5}(?:\\.[0-9]{1,3})?)/[0-9.]{1,9}"
+                    + "(?:/[0-9.]{1,9})?\\s?ms",
+            ANY_CASE);
+
     private static final Pattern LEAST_AND_MOST = Pattern.compile("min.{1,40}max", ANY_CASE);
     private static final Pattern PING =
             Pattern.compile("(?<!\\p{L})(?:ping|latency|latence|latenz|latencia|rtt)(?!\\p{L})", ANY_CASE);
@@ -120,11 +126,11 @@ final class SpeedLines {
 
     /** Reads a line; adds what is doubtful of it. */
     void line(Lines.Line line) {
-        String text = line.text();
         at = line.number();
         if (!OF_SPEED.in(line.lower())) {
             return;
         }
+        String text = line.lower().contains("min/avg/max") ? withoutPings(line.text()) : line.text();
         if (FAILED.matcher(text).find()) {
             warnings.add(new Warning(
                     Warning.Code.TEST_FAILED,
@@ -178,6 +184,15 @@ final class SpeedLines {
             found = true;
         }
         return found;
+    }
+
+    private String withoutPings(String text) {
+        Matcher m = OF_PINGS.matcher(text);
+        if (!m.find()) {
+            return text;
+        }
+        first(Figure.IDLE_MS, Double.parseDouble(m.group("n")));
+        return m.replaceAll(" ");
     }
 
     private void latencies(String text) {

@@ -58,7 +58,7 @@ public record StatusText(
         List<Lines.Line> lines = Lines.of(text);
         SpeedLines speeds = new SpeedLines(warnings, text.chars().noneMatch(Character::isLowerCase));
         List<Source> sources = new ArrayList<>();
-        for (Lines.Line line : Apart.joined(lines)) {
+        for (Lines.Line line : Apart.joined(Wording.of(lines))) {
             if (line.text().startsWith("+") && AT.matcher(line.text()).matches()) {
                 answers.add(line.text().replaceFirst("\\s?:", ":"));
                 SAID_BY.getOrDefault(

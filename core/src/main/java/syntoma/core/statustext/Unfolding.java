@@ -34,6 +34,11 @@ final class Unfolding {
             "(?i)^[^0-9]{3,40}?(?<value>-\\s?[0-9]{1,3}(?:[.,][0-9]{1,2})?|[0-9]{1,2}(?:[.,][0-9]{1,2})?)\\s*(?<unit>dBm?)?\\s*"
                     + "\\((?<name>RSRP|RSRQ|RSSI|SINR|SNR)\\)\\s*$");
 
+    /** The same of several in a line, each with its unit. */
+    private static final Pattern EACH_BEHIND = Pattern.compile(
+            "(?i)(?<value>-?\\s?(?<![0-9.,])[0-9]{1,3}(?:[.,][0-9]{1,2})?)\\s?(?<unit>dBm?)\\s?\\((?<name>RSRP|RSRQ|RSSI|SINR|SNR)\\)");
+
+    private static final Stems OF_FIGURE = Stems.of("(rsrp)", "(rsrq)", "(rssi)", "(sinr)", "(snr)");
     static final String NAME = "RSRP|RSRQ|RSSI|SINR|SNR|PCI|E?ARFCN|band(?:width)?|frequenzband|bande|banda|cell id";
     private static final int LONGEST_NAMED = 120;
     private static final Stems OF_ROLE = Stems.of("lte", "4g", "5g", "nr");
@@ -47,6 +52,11 @@ final class Unfolding {
             + ")\\)?(?:\\s?[:=|]|\\t| {2,})\\s*(?<lte>[^(),;|]{1,24})\\((?:LTE|4G)\\)\\s?[,;/|]?\\s?"
             + "(?<nr>[^(),;|]{1,24})\\((?:5G(?: ?NR)?|NR)\\)[ |,]*$");
 
+    private static final Stems OF_CELLS = Stems.of("pcc", "pcell", "primary", "anchor");
+    private static final Pattern A_CELL = Pattern.compile(
+            "(?i)(?:primary|secondary|anchor|pcc|scc|pcell|scell|lte|4g|nr|5g(?: ?nr)?)(?: (?:cell|carrier|component))?[-_ #]?[0-9]?");
+
+    private String[] legs = {};
     private int now = -1;
     private int width;
 
@@ -61,6 +71,9 @@ final class Unfolding {
         }
         if (text.contains("...")) {
             text = LEADERS.matcher(text).replaceAll(text.indexOf(':') < 0 ? ": " : " ");
+        }
+        if (text.indexOf(')') > 0 && OF_FIGURE.in(line.lower())) {
+            text = EACH_BEHIND.matcher(text).replaceAll(" ${name}: ${value} ${unit}");
         }
         if (text.endsWith(")")) {
             Matcher behind = BEHIND.matcher(text);
@@ -85,6 +98,20 @@ final class Unfolding {
         if (OF_HEAD.in(line.lower()) && head(Columns.apart(line.text()))) {
             return List.of();
         }
+        if (legs.length == 0 && OF_ROLE.in(line.lower()) || OF_CELLS.in(line.lower())) {
+            String[] named = Columns.apart(line.text());
+            String[] found = legs(named);
+            if (found.length > 0) {
+                legs = found;
+                return List.of();
+            }
+        }
+        if (legs.length > 0) {
+            String[] columns = Columns.apart(line.text());
+            if (columns.length == legs.length + 1) {
+                return ofLegs(line, columns);
+            }
+        }
         if (now > 0) {
             String[] columns = Columns.apart(line.text());
             if (columns.length == width) {
@@ -94,16 +121,36 @@ final class Unfolding {
         return beside(line);
     }
 
+    /** The cells that stand beside each other, as the first line of a table names them; none where it names no two. */
+    private static String[] legs(String[] columns) {
+        int from = columns.length > 0 && A_CELL.matcher(columns[0]).matches() ? 0 : 1;
+        boolean cells = columns.length - from >= 2
+                && Arrays.stream(columns, from, columns.length)
+                        .allMatch(c -> A_CELL.matcher(c).matches());
+        return cells ? Arrays.copyOfRange(columns, from, columns.length) : new String[0];
+    }
+
+    /** A row of such a table: what it names of each cell. */
+    private List<Lines.Line> ofLegs(Lines.Line line, String[] columns) {
+        List<Lines.Line> lines = new ArrayList<>();
+        for (int i = 0; i < legs.length; i++) {
+            lines.add(with(line, legs[i] + " " + columns[0].replaceFirst("\\s*[:=]\\s*$", "") + ": " + columns[i + 1]));
+        }
+        return lines;
+    }
+
     /** Whether it names the columns of now, least and most. */
     private boolean head(String[] columns) {
         List<String> words = Arrays.stream(columns)
                 .map(c -> c.toLowerCase(Locale.ROOT).strip())
                 .toList();
         boolean others = words.stream().anyMatch(OTHERS::contains);
-        for (int i = 1; others && i < words.size(); i++) {
+        boolean named = others && !NOW.contains(words.get(0)) && !OTHERS.contains(words.get(0));
+        for (int i = named ? 1 : 0; others && i < words.size(); i++) {
             if (NOW.contains(words.get(i))) {
-                now = i;
-                width = columns.length;
+                // above the names there may be nothing
+                now = named ? i : i + 1;
+                width = named ? columns.length : columns.length + 1;
                 return true;
             }
         }

@@ -75,6 +75,16 @@ class StatusTextTest {
     }
 
     @Test
+    void the_members_of_an_object_are_told_by_their_letter_case_and_placeholders_say_nothing() {
+        StatusText read = StatusText.read("rssi=-73 rsrp=-103 rsrq=-11 rssnr=2147483647 cqi=2147483647 level=2\n"
+                + "mOperatorAlphaLong=Tarnwave mBands=[20] mEarfcn=6300 mPci=88 mCi=27440068");
+        assertEquals(
+                "LTE, -\nprimary LTE B20 ch6300 pci88 id27440068 rssi-73 rsrp-103 rsrq-11",
+                said(read),
+                "nor is a number in a row of names that are not known taken for a figure");
+    }
+
+    @Test
     void nothing_that_is_pasted_can_hang_it() {
         Random random = new Random(5);
         List<String> words = List.of(
