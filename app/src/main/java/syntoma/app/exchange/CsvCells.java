@@ -135,6 +135,10 @@ final class CsvCells implements Cells {
         long commas = line.chars().filter(c -> c == ',').count();
         long semicolons = line.chars().filter(c -> c == ';').count();
         long tabs = line.chars().filter(c -> c == '\t').count();
+        long strokes = line.chars().filter(c -> c == '|').count();
+        if (strokes > 1 && strokes > Math.max(tabs, Math.max(commas, semicolons))) {
+            return '|';
+        }
         if (tabs > Math.max(commas, semicolons)) {
             return '\t';
         }

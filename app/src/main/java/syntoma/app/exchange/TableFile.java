@@ -20,6 +20,7 @@ import syntoma.core.reading.Figure;
 import syntoma.core.tabletext.Header;
 import syntoma.core.tabletext.Joined;
 import syntoma.core.tabletext.Mapping;
+import syntoma.core.tabletext.Turned;
 
 /**
  * A table of measurements, opened: its header is found and understood, by the names of the contract or as its owner said. Rows
@@ -28,6 +29,9 @@ import syntoma.core.tabletext.Mapping;
 final class TableFile implements AutoCloseable {
     /** What of a file is enough to know its kind and its separator by. */
     private static final int LOOK_AHEAD = 64 * 1024;
+
+    /** Rows of a table that lies on its side: more than there are figures and things to note. */
+    private static final int MOST_TURNED = 100;
 
     private static final List<Figure> REQUIRED =
             List.of(Figure.TAKEN_AT, Figure.CAMPSITE, Figure.SETUP, Figure.OUTCOME);
@@ -191,12 +195,34 @@ final class TableFile implements AutoCloseable {
         for (Row row = cells.next(); row != null; row = looked.size() < Header.LOOKED_AT ? cells.next() : null) {
             looked.add(row);
         }
-        Header found = Header.of(looked.stream()
-                .filter(row -> row.fault().isEmpty())
-                .map(Row::cells)
-                .toList());
+        if (Turned.isOne(whole(looked))) {
+            turn(looked);
+            return;
+        }
+        Header found = Header.of(whole(looked));
         take(found.headings());
         ahead.addAll(looked.subList(found.rows(), looked.size()));
+    }
+
+    private static List<List<String>> whole(List<Row> rows) {
+        return rows.stream()
+                .filter(row -> row.fault().isEmpty())
+                .map(Row::cells)
+                .toList();
+    }
+
+    /** A table that lies on its side has few rows; each of its columns is a measurement, and is named as one. */
+    private void turn(List<Row> looked) {
+        List<Row> rows = new ArrayList<>(looked);
+        for (Row row = cells.next(); row != null && rows.size() < MOST_TURNED; row = cells.next()) {
+            rows.add(row);
+        }
+        List<List<String>> turned =
+                Turned.of(whole(rows).stream().filter(row -> !isBlank(row)).toList());
+        take(turned.get(0));
+        for (int column = 1; column < turned.size(); column++) {
+            ahead.add(new Row(column + 1, turned.get(column), ""));
+        }
     }
 
     private void take(List<String> headings) {

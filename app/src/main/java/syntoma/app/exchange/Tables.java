@@ -61,7 +61,8 @@ class Tables {
                                     Quantity.MEGABYTE,
                                     Quantity.KILOBIT,
                                     Quantity.KILOBYTE,
-                                    Quantity.GIGABIT);
+                                    Quantity.GIGABIT,
+                                    Quantity.BIT);
                         case LATENCY, JITTER -> List.of(Quantity.MILLISECOND, Quantity.SECOND);
                         default -> List.of();
                     };

@@ -100,6 +100,29 @@ class ImportTablesTest {
     }
 
     @Test
+    void a_table_on_its_side_and_one_with_strokes_are_read_as_if_they_stood() throws Exception {
+        String standing = "Date | Time | Camp | Setup | Down | Up\n2026-08-14 | 18:05 | Cove | Dome | 24.3 | 8.1\n"
+                + "2026-08-14 | 18:25 | Cove | Mast | 31 | 9\n";
+        String lying = "Test,1,2\nDate,2026-08-14,2026-08-14\nTime,18:05,18:25\nCamp,Cove,Cove\nSetup,Dome,Mast\n"
+                + "Down,24.3,31\nUp,8.1,9\n";
+        for (String table : List.of(standing, lying)) {
+            JsonNode view = look(table);
+            assertEquals("[\"zone\"]", view.get("asked").toString(), table);
+            ObjectNode reading = view.get("reading").deepCopy();
+            reading.put("zone", "Europe/Helsinki");
+            assertEquals(
+                    204,
+                    requests.put("/api/measurements/import/columns", reading).status());
+        }
+        assertEquals(2, requests.importCsv(standing).json().get("accepted").asInt());
+        JsonNode again = requests.importCsv(lying).json();
+        assertEquals(2, again.get("accepted").asInt() + again.get("duplicates").asInt(), again.toString());
+        JsonNode logged = requests.read("/api/measurements?limit=2").json();
+        assertEquals("Mast", logged.at("/0/setup").asText());
+        assertEquals(31, logged.at("/0/downMbps").asDouble());
+    }
+
+    @Test
     void a_reading_that_measurements_cannot_be_read_by_is_refused() throws Exception {
         ObjectNode reading = answered(look(TABLE));
         reading.put("zone", "Middle of nowhere");

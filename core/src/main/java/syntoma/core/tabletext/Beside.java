@@ -24,6 +24,8 @@ final class Beside {
 
     private static final Set<String> SUMMARIES = words("SUMMARY");
 
+    private static final Set<String> ELSE = words("ELSE");
+
     private static final Pattern BRACKETED = Pattern.compile("[(\\[]([^)\\]]{1,60})[)\\]]");
     private static final Pattern BETWEEN_WORDS = Pattern.compile("[^\\p{L}\\p{N}]+");
 
@@ -85,6 +87,11 @@ final class Beside {
     /** A word that only fills, also joined to another: speed, and what is called after it. */
     private static boolean isFilling(String word) {
         return FILLING.contains(word) || word.startsWith("speed");
+    }
+
+    /** Whether one of the words makes something else of what is known beside it: the height of a mast is no cell. */
+    static boolean isOfElse(List<String> words) {
+        return words.stream().anyMatch(ELSE::contains);
     }
 
     /** Whether it is a word for what was made of several runs. */

@@ -19,6 +19,10 @@ public record Header(int rows, List<String> headings) {
 
     private static final Pattern FIGURE = Pattern.compile("^[^\\p{L}]*\\d");
 
+    /** How a day, a time or a place is to be written: yyyy-mm-dd, hh:mm, deg. */
+    private static final Pattern WAY_OF_WRITING =
+            Pattern.compile("(?i)(?:[dmyjathsz]{1,4}[./: -]{0,2}){2,6}|text|name|deg|degrees|°|-+");
+
     /** A table of measurements has at least a time, a figure, and one column more. */
     private static final int LEAST_CELLS = 3;
 
@@ -75,9 +79,11 @@ public record Header(int rows, List<String> headings) {
 
     private static boolean holdsUnits(List<String> cells) {
         return filled(cells) > 0
-                && cells.stream().filter(cell -> !cell.isBlank()).allMatch(cell -> Quantity.of(
-                                cell.strip().replaceAll("^[(\\[]|[)\\]]$", ""))
-                        .isPresent());
+                && cells.stream()
+                        .filter(cell -> !cell.isBlank())
+                        .map(cell -> cell.strip().replaceAll("^[(\\[]|[)\\]]$", ""))
+                        .allMatch(cell -> Quantity.of(cell).isPresent()
+                                || WAY_OF_WRITING.matcher(cell).matches());
     }
 
     private static List<String> joined(List<String> headings, List<String> units) {

@@ -65,11 +65,16 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
         }
         List<String> others = new ArrayList<>(words.subList(0, found.start));
         others.addAll(words.subList(found.start + found.length, words.size()));
+        if (!found.isMeasured() && Beside.isOfElse(others)) {
+            return new Heading(Column.Use.NOTE, Optional.empty(), Quantity.OWN, "", "");
+        }
         if (!found.number.isEmpty()) {
             others.add(found.number);
         }
         return named(
-                found.meaning,
+                found.meaning.equals("LAT") && unit(text) == Quantity.MILLISECOND
+                        ? Figure.IDLE_MS.name()
+                        : found.meaning,
                 unit(text),
                 IN_SECONDS.matcher(text.strip()).find(),
                 String.join(" ", words.subList(found.start, found.start + found.length)),

@@ -28,6 +28,26 @@ public final class Joined {
     }
 
     private static List<String> parts(String heading) {
+        List<String> inside = inside(heading);
+        return inside.isEmpty() ? beside(heading) : inside;
+    }
+
+    /** Those that stand in brackets, the last with the unit of all: “Speed (down/up Mbps)”. */
+    private static List<String> inside(String heading) {
+        Matcher brackets = UNIT.matcher(heading);
+        if (!brackets.find() || brackets.group(1).indexOf('/') < 0) {
+            return List.of();
+        }
+        String said = brackets.group(1).replaceAll("^[(\\[]|[)\\]]$", "").strip();
+        int last = Math.max(said.lastIndexOf(' '), said.lastIndexOf(','));
+        boolean united = last > 0 && Quantity.of(said.substring(last + 1)).isPresent();
+        String names = united ? said.substring(0, last) : said;
+        List<String> parts =
+                beside(names + (united ? " (" + said.substring(last + 1).strip() + ")" : ""));
+        return parts.size() > 1 ? parts : List.of();
+    }
+
+    private static List<String> beside(String heading) {
         Matcher unit = UNIT.matcher(heading);
         String behind = unit.find() ? " " + unit.group(1) : "";
         String[] names = (behind.isEmpty() ? heading : heading.substring(0, unit.start())).split("/");

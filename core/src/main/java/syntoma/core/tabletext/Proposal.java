@@ -205,9 +205,18 @@ public record Proposal(
     }
 
     private static boolean measures(List<Column> columns, List<String> row) {
-        return IntStream.range(0, columns.size())
-                .anyMatch(i -> columns.get(i).figure().filter(Figure::isNumber).isPresent()
-                        && !NumberText.isMissing(row.get(i)));
+        boolean summary = row.stream()
+                .filter(cell -> !cell.isBlank())
+                .findFirst()
+                .filter(Beside::isSummary)
+                .isPresent();
+        return !summary
+                && IntStream.range(0, columns.size())
+                        .anyMatch(i -> columns.get(i)
+                                        .figure()
+                                        .filter(f -> f.isNumber() || f == Figure.OUTCOME)
+                                        .isPresent()
+                                && !NumberText.isMissing(row.get(i)));
     }
 
     /** Whether a row names a day and no column the time of it. */

@@ -8,6 +8,7 @@ import java.util.Optional;
 public enum Quantity {
     /** The figure's own unit, or none said. */
     OWN("", 1),
+    BIT("b/s", 1e-6),
     KILOBIT("kb/s", 0.001),
     MEGABIT("Mb/s", 1),
     GIGABIT("Gb/s", 1000),
@@ -19,6 +20,10 @@ public enum Quantity {
     PERCENT("%", 1);
 
     private static final Map<String, Quantity> NAMES = Map.ofEntries(
+            Map.entry("b/s", BIT),
+            Map.entry("bps", BIT),
+            Map.entry("bit/s", BIT),
+            Map.entry("bits/s", BIT),
             Map.entry("kb/s", KILOBIT),
             Map.entry("kbps", KILOBIT),
             Map.entry("kbit/s", KILOBIT),

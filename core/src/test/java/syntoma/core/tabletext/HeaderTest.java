@@ -34,6 +34,17 @@ class HeaderTest {
     }
 
     @Test
+    void with_a_row_of_units_that_says_how_days_and_times_are_written() {
+        assertEquals(
+                new Header(2, List.of("Date (yyyy-mm-dd)", "Time (hh:mm)", "Place", "Down (Mbit/s)")),
+                header("Date|Time|Place|Down", "yyyy-mm-dd|hh:mm||Mbit/s", "2026-08-14|18:05|Amber Spit|12"));
+        assertEquals(
+                new Header(1, List.of("Date", "Place", "Note")),
+                header("Date|Place|Note", "14.8.2026|Amber Spit|shady"),
+                "a row of words is none");
+    }
+
+    @Test
     void over_two_rows_the_finer_ones_count() {
         assertEquals(
                 new Header(2, List.of("Date", "Place", "Down", "Up")),

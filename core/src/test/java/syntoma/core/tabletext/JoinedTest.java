@@ -66,4 +66,16 @@ class JoinedTest {
                 List.of("1", "1", "2", "2", "", ""),
                 Several.of(joined.headings().stream().map(Heading::of).toList()));
     }
+
+    @Test
+    void figures_that_stand_in_brackets_have_the_unit_behind_the_last() {
+        Joined joined =
+                Joined.of(List.of("Speed (down/up Mbps)", "Signal (RSRP/RSRQ/SINR)", "Rate (Mb/s)", "Who (me/you)"));
+        assertEquals(
+                List.of("down (Mbps)", "up (Mbps)", "RSRP", "RSRQ", "SINR", "Rate (Mb/s)", "Who (me/you)"),
+                joined.headings());
+        assertEquals(
+                List.of("24.3", "8.1", "-99", "-12", "6.5", "1", "a/b"),
+                joined.cells(List.of("24.3 / 8.1", "-99/-12/6.5", "1", "a/b")));
+    }
 }
