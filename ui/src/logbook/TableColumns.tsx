@@ -15,6 +15,7 @@ export function unanswered(view: View, reading: Reading, said: { level: boolean 
       (asked === 'date-order' && reading.dateOrder === ('' as Reading['dateOrder'])) ||
       (asked === 'level' && !said.level && holds(reading, 'rsrp_dbm')) ||
       (asked === 'zone' && reading.zone.trim() === '') ||
+      (asked === 'year' && !reading.year) ||
       (asked === 'clock' && !reading.clock?.trim() && !uses(reading, 'clock')) ||
       (asked === 'above' && reading.above == null) ||
       (asked === 'each' && !reading.each && labels(reading).length > 0) ||
@@ -230,6 +231,18 @@ function Questions(props: {
               </Button>
             )}
           </span>
+        </Question>
+      )}
+      {view.asked.includes('year') && (
+        <Question label="In which year? The dates name only day and month, so all of them get one year; of a log over New Year, import each year apart.">
+          <Input
+            aria-label="Year of all rows"
+            inputMode="numeric"
+            placeholder="2026"
+            maxLength={4}
+            value={reading.year ?? ''}
+            onChange={(e) => change({ ...reading, year: Number(e.target.value.replace(/\D/g, '')) || null })}
+          />
         </Question>
       )}
       {view.asked.includes('clock') && !uses(reading, 'clock') && (

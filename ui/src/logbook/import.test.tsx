@@ -169,6 +169,7 @@ describe('a table of one’s own', () => {
       columns: [{ heading: 'Up', use: 'figure', figure: 'up_mbps', unit: '', of: '' }],
       dateOrder: 'day-first',
       zone: '+03:00',
+      year: null,
       clock: null,
       above: null,
       each: null,

@@ -20,6 +20,7 @@ const VIEW: Schemas['TableView'] = {
     ],
     dateOrder: '' as Schemas['TableReading']['dateOrder'],
     zone: '',
+    year: null,
     clock: null,
     above: null,
     each: null,

@@ -119,7 +119,7 @@ final class RightBodies {
         String reading =
                 "{\"columns\":[{\"heading\":\"When\",\"use\":\"figure\",\"figure\":\"taken_at\",\"unit\":\"\",\"of\":\"\"},"
                         + "{\"heading\":\"Down\",\"use\":\"figure\",\"figure\":\"down_mbps\",\"unit\":\"MB/s\",\"of\":\"Dome\"}],"
-                        + "\"dateOrder\":\"day-first\",\"zone\":\"+03:00\",\"clock\":\"18:00\","
+                        + "\"dateOrder\":\"day-first\",\"zone\":\"+03:00\",\"year\":2026,\"clock\":\"18:00\","
                         + "\"decimalComma\":false,\"above\":true,\"each\":\"note\",\"setup\":\"Roof dome\","
                         + "\"campsite\":\"Quarry Lake\"}";
         bodies.put("PUT /api/measurements/import/columns", reading);

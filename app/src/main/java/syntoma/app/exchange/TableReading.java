@@ -28,6 +28,7 @@ import syntoma.core.unit.Text;
  * @param columns one for each of the table's, in its order
  * @param dateOrder of the dates
  * @param zone of times that name no offset: a name such as Europe/Helsinki, or an offset such as +03:00
+ * @param year of dates that name none, 2000 to 2100; null where each names its own
  * @param clock of rows that name only their day, such as 18:00; null where each names its time
  * @param above whether an empty cell of the day, the time, the campsite or the setup means what stands above it; null for no
  * @param each what tells the measurements of a row apart, where it holds several; null where it holds one
@@ -38,6 +39,7 @@ record TableReading(
         List<ColumnUse> columns,
         @Schema(allowableValues = {"year-first", "day-first", "month-first"}) String dateOrder,
         String zone,
+        @Nullable Integer year,
         @Nullable String clock,
         boolean decimalComma,
         @Nullable Boolean above,
@@ -47,6 +49,9 @@ record TableReading(
 
     /** The most characters of what tells measurements of a row apart, which can be the name of a setup. */
     private static final int LONGEST_LABEL = 120;
+
+    private static final int EARLIEST_YEAR = 2000;
+    private static final int LATEST_YEAR = 2100;
 
     /** The most characters of a heading, and of a cell that is shown. */
     static final int LONGEST_CELL = 1000;
@@ -106,6 +111,7 @@ record TableReading(
                         read,
                         order(),
                         readZone(),
+                        readYear(),
                         readClock(),
                         decimalComma,
                         Boolean.TRUE.equals(above),
@@ -145,7 +151,7 @@ record TableReading(
                 .orElseThrow(() -> new InvalidInput(
                         place + ".unit",
                         "unit is " + Text.quoted(column.unit)
-                                + "; allowed is nothing, kb/s, Mb/s, Gb/s, kB/s, MB/s, ms, s, dB, %"));
+                                + "; allowed is nothing, b/s, kb/s, Mb/s, Gb/s, kB/s, MB/s, ms, s, dB, %"));
         String of = column.of == null ? "" : column.of.strip();
         if (of.length() > LONGEST_LABEL) {
             throw new InvalidInput(
@@ -186,6 +192,13 @@ record TableReading(
                     "zone is " + Text.quoted(zone)
                             + "; write a name such as Europe/Helsinki, or an offset such as +03:00");
         }
+    }
+
+    private Optional<Integer> readYear() {
+        if (year != null && (year < EARLIEST_YEAR || year > LATEST_YEAR)) {
+            throw new InvalidInput("year", "year is " + year + "; allowed is " + EARLIEST_YEAR + " to " + LATEST_YEAR);
+        }
+        return Optional.ofNullable(year);
     }
 
     private Optional<LocalTime> readClock() {

@@ -103,7 +103,7 @@ class Tables {
      * @param remembered whether its owner has said before how it is read
      * @param reading as remembered, or as proposed
      * @param reasons for each column, why it is taken so; empty where its heading says it
-     * @param asked what the table cannot know: date-order, zone, clock, above, each, level, setup, campsite
+     * @param asked what the table cannot know: date-order, zone, year, clock, above, each, level, setup, campsite
      * @param rows its first rows as they stand
      * @param sheets of a workbook, the one looked at first; none where the file has no sheets
      * @param size how many rows there are, where that is known
@@ -168,6 +168,7 @@ class Tables {
                 proposal.columns().stream().map(TableReading.ColumnUse::of).toList(),
                 proposal.order().map(TableReading::key).orElse(""),
                 proposal.questions().contains(Proposal.Question.ZONE) ? "" : "Z",
+                null,
                 null,
                 decimalComma,
                 null,

@@ -123,6 +123,26 @@ class ImportTablesTest {
     }
 
     @Test
+    void the_year_is_asked_once_where_no_date_names_one() throws Exception {
+        String table = "When,Where,Setup,DL\nFri 14 Aug 18:05,Cove,Dome,24.3\n";
+        JsonNode view = look(table);
+        assertEquals("[\"zone\",\"year\"]", view.get("asked").toString());
+        ObjectNode reading = view.get("reading").deepCopy();
+        refused("year", reading.put("zone", "Europe/Helsinki").put("year", 26));
+        assertEquals(
+                204,
+                requests.put("/api/measurements/import/columns", reading.put("year", 2026))
+                        .status());
+        assertEquals(1, requests.importCsv(table).json().get("accepted").asInt());
+        assertEquals(
+                "2026-08-14T18:05:00+03:00",
+                requests.read("/api/measurements?limit=1")
+                        .json()
+                        .at("/0/takenAt")
+                        .asText());
+    }
+
+    @Test
     void a_reading_that_measurements_cannot_be_read_by_is_refused() throws Exception {
         ObjectNode reading = answered(look(TABLE));
         reading.put("zone", "Middle of nowhere");

@@ -26,6 +26,7 @@ import syntoma.core.unit.Text;
  * @param columns one for each of the table's, in its order
  * @param order of the dates
  * @param zone of the times that name no offset
+ * @param year of the dates that name none
  * @param clock of the rows that name only their day
  * @param decimalComma whether numbers have a decimal comma
  * @param above whether an empty cell of the day, the time, the campsite or the setup means what stands above it
@@ -36,6 +37,7 @@ public record Mapping(
         List<Column> columns,
         DateOrder order,
         ZoneId zone,
+        Optional<Integer> year,
         Optional<LocalTime> clock,
         boolean decimalComma,
         boolean above,
@@ -220,6 +222,7 @@ public record Mapping(
     private Optional<String> moment(List<String> cells, String label, int place) {
         int later =
                 columns.stream().anyMatch(c -> !c.of().isEmpty() && c.of().equals(label) && isOfMoment(c)) ? 0 : place;
+        Dates dates = new Dates(order, year);
         Optional<LocalDate> date = Optional.empty();
         Optional<LocalTime> clock = Optional.empty();
         for (int i = 0; i < columns.size(); i++) {
@@ -234,15 +237,15 @@ public record Mapping(
                     return Optional.of(WHOLE.format(whole.get().plusSeconds(later)));
                 }
                 Optional<MomentText.Both> both =
-                        column.use() == Column.Use.CLOCK ? Optional.empty() : MomentText.both(cell, order);
+                        column.use() == Column.Use.CLOCK ? Optional.empty() : MomentText.both(cell, dates);
                 if (both.isPresent()) {
                     date = Optional.of(both.get().date());
                     clock = Optional.of(both.get().clock());
                 } else if (column.use() == Column.Use.CLOCK) {
                     clock = MomentText.clock(cell)
-                            .or(() -> MomentText.both(cell, order).map(MomentText.Both::clock));
+                            .or(() -> MomentText.both(cell, dates).map(MomentText.Both::clock));
                 } else {
-                    date = MomentText.date(cell, order);
+                    date = MomentText.date(cell, dates);
                 }
             }
         }

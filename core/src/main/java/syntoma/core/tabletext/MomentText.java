@@ -24,6 +24,8 @@ final class MomentText {
     /** Seconds since 1970, of the years 2001 to 2033, or milliseconds. */
     private static final Pattern SINCE_1970 = Pattern.compile("1\\d{9}(?:\\d{3})?");
 
+    private static final Pattern DAY_AND_MONTH = Pattern.compile("(?<![\\d:])\\d{1,2}\\s?[./-]\\s?\\d{1,2}(?![\\d:])");
+
     private static final int SECONDS_LONG = 10;
 
     /** Months by their first three letters, in the languages of the headings. */
@@ -81,8 +83,8 @@ final class MomentText {
 
     private MomentText() {}
 
-    /** A date; empty where the text is none in that order. */
-    static Optional<LocalDate> date(String text, DateOrder order) {
+    /** A date; empty where the text is none of such dates. */
+    static Optional<LocalDate> date(String text, Dates dates) {
         if (text.length() > LONGEST) {
             return Optional.empty();
         }
@@ -103,16 +105,34 @@ final class MomentText {
             boolean yearFirst = numbers.get(0) > 31;
             return of(numbers.get(yearFirst ? 0 : 1), month, numbers.get(yearFirst ? 1 : 0));
         }
+        if (dates.year().isPresent() && numbers.size() == (month > 0 ? 1 : 2)) {
+            return month > 0
+                    ? of(dates.year().get(), month, numbers.get(0))
+                    : withoutYear(text, numbers.get(0), numbers.get(1), dates);
+        }
         if (month > 0 || numbers.size() != 3) {
             return Optional.empty();
         }
         int a = numbers.get(0);
         int b = numbers.get(1);
         int c = numbers.get(2);
-        return switch (order) {
+        return switch (dates.order()) {
             case YEAR_FIRST -> a > 31 || isShortYear(text, a) ? of(a, b, c) : Optional.empty();
             case DAY_FIRST -> a > 31 ? Optional.empty() : of(c, b, a);
             case MONTH_FIRST -> a > 31 ? Optional.empty() : of(c, a, b);
+        };
+    }
+
+    /** Two numbers that may be a day and a month; with a colon they are a time of day. */
+    private static Optional<LocalDate> withoutYear(String text, int a, int b, Dates dates) {
+        if (!DAY_AND_MONTH.matcher(text).find()) {
+            return Optional.empty();
+        }
+        int year = dates.year().orElseThrow();
+        return switch (dates.order()) {
+            case YEAR_FIRST -> text.indexOf('-') > 0 ? of(year, a, b) : Optional.empty();
+            case DAY_FIRST -> of(year, b, a);
+            case MONTH_FIRST -> of(year, a, b);
         };
     }
 
@@ -209,13 +229,13 @@ final class MomentText {
     /** A date and a time of day in one cell. */
     record Both(LocalDate date, LocalTime clock) {}
 
-    /** A date with a time of day behind it; empty where the text is none in that order. */
-    static Optional<Both> both(String text, DateOrder order) {
+    /** A date with a time of day behind it; empty where the text is none of such dates. */
+    static Optional<Both> both(String text, Dates dates) {
         String plain = text.strip();
         for (int i = plain.length() - 1; i > 0 && plain.length() <= LONGEST; i--) {
             char c = plain.charAt(i);
             if (c == ' ' || c == ',' || c == 'T') {
-                Optional<LocalDate> date = date(plain.substring(0, i), order);
+                Optional<LocalDate> date = date(plain.substring(0, i), dates);
                 Optional<LocalTime> clock = clock(plain.substring(i + 1));
                 if (date.isPresent() && clock.isPresent()) {
                     return Optional.of(new Both(date.get(), clock.get()));

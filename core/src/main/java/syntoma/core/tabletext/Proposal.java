@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -39,6 +40,8 @@ public record Proposal(
         DATE_ORDER,
         /** In which time zone the times are. */
         ZONE,
+        /** Of which year its dates are, where they name none. */
+        YEAR,
         /** At what time of the day, where it names only the day. */
         CLOCK,
         /** Whether an empty cell means what stands above it. */
@@ -175,6 +178,9 @@ public record Proposal(
         if (!hasOffsets(columns, rows)) {
             questions.add(Question.ZONE);
         }
+        if (namesNoYear(columns, rows)) {
+            questions.add(Question.YEAR);
+        }
         if (namesOnlyDays(columns, rows)) {
             questions.add(Question.CLOCK);
         }
@@ -219,16 +225,29 @@ public record Proposal(
                                 && !NumberText.isMissing(row.get(i)));
     }
 
+    /** Whether a row names its day by day and month alone. */
+    private static boolean namesNoYear(List<Column> columns, List<List<String>> rows) {
+        return days(columns).stream().anyMatch(i -> rows.stream()
+                .map(row -> row.get(i))
+                .anyMatch(cell -> !readings(cell).isEmpty()
+                        && MomentText.whole(cell).isEmpty()
+                        && readings(cell, Dates::whole).isEmpty()));
+    }
+
+    private static List<Integer> days(List<Column> columns) {
+        return IntStream.range(0, columns.size())
+                .filter(i -> columns.get(i).use() == Column.Use.DATE
+                        || columns.get(i).is(Figure.TAKEN_AT))
+                .boxed()
+                .toList();
+    }
+
     /** Whether a row names a day and no column the time of it. */
     private static boolean namesOnlyDays(List<Column> columns, List<List<String>> rows) {
         if (columns.stream().anyMatch(c -> c.use() == Column.Use.CLOCK)) {
             return false;
         }
-        List<Integer> days = IntStream.range(0, columns.size())
-                .filter(i -> columns.get(i).use() == Column.Use.DATE
-                        || columns.get(i).is(Figure.TAKEN_AT))
-                .boxed()
-                .toList();
+        List<Integer> days = days(columns);
         return rows.stream()
                 .anyMatch(
                         row -> days.stream().anyMatch(i -> !readings(row.get(i)).isEmpty())
@@ -270,8 +289,8 @@ public record Proposal(
 
     private static boolean holdsBoth(String cell) {
         return MomentText.whole(cell).isPresent()
-                || Arrays.stream(DateOrder.values())
-                        .anyMatch(order -> MomentText.both(cell, order).isPresent());
+                || Arrays.stream(DateOrder.values()).anyMatch(order -> MomentText.both(cell, Dates.ofAnyYear(order))
+                        .isPresent());
     }
 
     private static Column column(String name, Heading heading) {
@@ -323,13 +342,18 @@ public record Proposal(
         return orders.isEmpty() ? EnumSet.allOf(DateOrder.class) : orders;
     }
 
-    /** The day that a cell is in each order in which it is one. */
+    /** The day that a cell is in each order in which it is one, of whichever year. */
     private static Map<DateOrder, LocalDate> readings(String cell) {
+        return readings(cell, Dates::ofAnyYear);
+    }
+
+    private static Map<DateOrder, LocalDate> readings(String cell, Function<DateOrder, Dates> written) {
         Map<DateOrder, LocalDate> readings = new EnumMap<>(DateOrder.class);
         for (DateOrder order : DateOrder.values()) {
-            MomentText.both(cell, order)
+            Dates dates = written.apply(order);
+            MomentText.both(cell, dates)
                     .map(MomentText.Both::date)
-                    .or(() -> MomentText.date(cell, order))
+                    .or(() -> MomentText.date(cell, dates))
                     .ifPresent(date -> readings.put(order, date));
         }
         return readings;

@@ -105,6 +105,7 @@ class TablesTest {
         DateOrder order = proposal.order().orElse(null);
         boolean comma = false;
         boolean above = false;
+        Optional<Integer> year = Optional.empty();
         Optional<LocalTime> clock = Optional.empty();
         Each each = proposal.each().orElse(Each.RUN);
         Map<Figure, String> fixed = new EnumMap<>(Figure.class);
@@ -113,6 +114,8 @@ class TablesTest {
                 comma = true;
             } else if (answer.equals("above")) {
                 above = true;
+            } else if (answer.startsWith("year=")) {
+                year = Optional.of(Integer.parseInt(answer.substring(5)));
             } else if (answer.startsWith("clock=")) {
                 clock = Optional.of(LocalTime.parse(answer.substring(6)));
             } else if (answer.startsWith("each=")) {
@@ -124,7 +127,7 @@ class TablesTest {
             }
         }
         assertTrue(order != null, "the order of the dates is neither settled nor answered");
-        return new Mapping(proposal.columns(), order, zone, clock, comma, above, each, fixed);
+        return new Mapping(proposal.columns(), order, zone, year, clock, comma, above, each, fixed);
     }
 
     @Test
@@ -175,6 +178,7 @@ class TablesTest {
                                 columns,
                                 DateOrder.DAY_FIRST,
                                 ZoneId.of("Z"),
+                                Optional.empty(),
                                 Optional.empty(),
                                 false,
                                 false,
