@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import syntoma.core.band.Band;
+import syntoma.core.band.Bands;
+import syntoma.core.band.Span;
 import syntoma.core.sheettext.Amounts.Amount;
 
 /** The passbands, the gain and the output of a booster. */
@@ -85,12 +88,48 @@ final class BoosterFigures {
                 ofDown = !upHere && ofDown == null ? line : ofDown;
             }
         }
+        if (ofUp == null && ofDown == null) {
+            ofBands(lines, found);
+        }
         if (ofUp != null) {
             found.add(Found.sure("uplink", up, ofUp, ofUp.text()));
         }
         if (ofDown != null) {
             found.add(Found.sure("downlink", down, ofDown, ofDown.text()));
         }
+    }
+
+    /** Passbands that are said as bands: the whole of each, which is asked. */
+    private static void ofBands(List<Line> lines, List<Found> found) {
+        List<Found> listed = new ArrayList<>();
+        BandLists.read(
+                lines.stream()
+                        .filter(line -> line.says("bands", "bänder", "bandes", "bandas") && !line.has("db"))
+                        .toList(),
+                listed);
+        listed.stream().limit(1).forEach(list -> {
+            List<Band> bands = ((List<?>) list.value())
+                    .stream().map(name -> Bands.named(name.toString())).toList();
+            String asked = "It names bands. Does it boost the whole of each?";
+            List<Span> up =
+                    bands.stream().flatMap(band -> band.uplink().stream()).toList();
+            List<Span> down = bands.stream().map(Band::downlink).toList();
+            if (!up.isEmpty()) {
+                found.add(new Found("uplink", rows(up), list.words(), list.line(), asked, List.of()));
+            }
+            found.add(new Found("downlink", rows(down), list.words(), list.line(), asked, List.of()));
+        });
+    }
+
+    private static List<Map<String, Object>> rows(List<Span> spans) {
+        List<Map<String, Object>> rows = new ArrayList<>();
+        for (Span span : spans) {
+            Map<String, Object> row = new LinkedHashMap<>();
+            row.put("fromMhz", span.loMhz());
+            row.put("toMhz", span.hiMhz());
+            rows.add(row);
+        }
+        return rows;
     }
 
     private static void connector(Line line, List<Found> found) {

@@ -10,6 +10,10 @@ import syntoma.core.sheettext.Amounts.Amount;
 
 /** What a router, hotspot or phone can do, beside its bands, sockets and supply. */
 final class DeviceFigures {
+    /** Both in one bracket, as in “Dual SIM (nano + eSIM)”. */
+    private static final Pattern ONE_IS_AN_ESIM =
+            Pattern.compile("\\((?:1 ?x ?)?(?:nano|micro)[- ]?(?:sim)?\\s?(?:\\+|,|/|and|und|et)\\s?(?:1 ?x ?)?e-?sim");
+
     private DeviceFigures() {}
 
     static void read(List<Line> lines, List<Found> found) {
@@ -110,7 +114,10 @@ final class DeviceFigures {
                     && (line.at(i + 1).isTimes() || line.at(i + 1).is("nano", "micro", "mini", "sim"));
             if (counted || t.is("dual") && line.says("dual sim", "dual-sim", "dual nano", "dual micro")) {
                 double number = t.is("dual") ? 2 : t.value();
-                found.add(Found.sure("simSlots", number, line, line.text()));
+                found.add(
+                        number > 1 && ONE_IS_AN_ESIM.matcher(line.lower()).find()
+                                ? Found.unsure("simSlots", number - 1, line, line.text(), "Is one of them the eSIM?")
+                                : Found.sure("simSlots", number, line, line.text()));
                 return;
             }
         }

@@ -12,6 +12,11 @@ import syntoma.core.sheettext.Amounts.Amount;
  * Lines of Wi-Fi and of satellite navigation alone are passed over.
  */
 final class GainRanges {
+    /** Smaller numbers beside gains are angles and lengths. */
+    private static final double LEAST_MHZ = 400;
+
+    private static final double MOST_MHZ = 8_000;
+
     private GainRanges() {}
 
     private record Range(double from, double to, Double gain) {
@@ -174,7 +179,7 @@ final class GainRanges {
         List<Amount> spans = new ArrayList<>(
                 Amounts.of(line, Amounts.MHZ).stream().filter(Amount::isRange).toList());
         if (spans.isEmpty()) {
-            return spans;
+            return line.says("dbi") ? bareSpans(line) : spans;
         }
         double factor = line.at(spans.get(0).to()).is("ghz") ? 1000 : 1;
         for (int i = 0; i + 2 < line.tokens().size(); i++) {
@@ -192,5 +197,22 @@ final class GainRanges {
         }
         spans.sort(Comparator.comparingInt(Amount::from));
         return spans.stream().filter(s -> s.low() > 0 && s.high() > s.low()).toList();
+    }
+
+    /** Beside gains the ranges are frequencies, also without their unit: 617-960: 2.9 dBi. */
+    private static List<Amount> bareSpans(Line line) {
+        List<Amount> spans = new ArrayList<>();
+        for (int i = 0; i + 2 < line.tokens().size(); i++) {
+            boolean range = line.at(i).isNumber()
+                    && line.at(i + 1).joinsRange()
+                    && line.at(i + 2).isNumber();
+            if (range
+                    && line.at(i).value() >= LEAST_MHZ
+                    && line.at(i + 2).value() > line.at(i).value()
+                    && line.at(i + 2).value() <= MOST_MHZ) {
+                spans.add(new Amount(line.at(i).value(), line.at(i + 2).value(), i, i + 2));
+            }
+        }
+        return spans;
     }
 }

@@ -10,6 +10,30 @@ final class Prices {
         "€", "eur", "euro", "euros", "$", "usd", "£", "gbp", "chf", "kr", "sek", "nok", "dkk", "zł", "pln", "aud", "cad"
     };
 
+    /** What a plan’s price is said for, beside the words that any price may have. */
+    private static final String[] MONTHLY = {
+        "mån", "/md", "mnd", "måned", "mois", "/mes", "al mes", "mensual", "mensuel", "mese", "mensile", "mês",
+        "mensal", "kuukau", "/kk", "maand", "miesi", "/mies", "měsí", "kuu"
+    };
+
+    private static final String[] ABOUT_A_MONTH = {
+        "28 da",
+        "30 da",
+        "31 da",
+        "4 weeks",
+        "28 tage",
+        "30 tage",
+        "30 jours",
+        "28 jours",
+        "30 día",
+        "30 dias",
+        "30 giorni",
+        "30 dní",
+        "30 dni",
+        "30 vrk",
+        "30 päiv"
+    };
+
     private Prices() {}
 
     static void read(List<Line> lines, Kind kind, List<Found> found) {
@@ -31,9 +55,11 @@ final class Prices {
         }
         double value = money(line.at(i));
         String words = line.words(before ? i - 1 : i, after ? i + 1 : i);
-        boolean monthly = line.says("month", "monat", "/mo");
+        boolean monthly = line.says("month", "monat", "/mo") || kind == Kind.SIM && line.says(MONTHLY);
         if (kind == Kind.SIM && monthly) {
             found.add(Found.sure("pricePerMonth", value, line, words));
+        } else if (kind == Kind.SIM && line.says(ABOUT_A_MONTH)) {
+            found.add(Found.unsure("pricePerMonth", value, line, words, "Is that the price of a month?"));
         } else if (!monthly) {
             boolean extra = line.says("shipping", "delivery", "versand", "deposit", "save ", "off ");
             if (!extra) {

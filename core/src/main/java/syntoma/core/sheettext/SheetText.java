@@ -64,7 +64,7 @@ public final class SheetText {
             case ANTENNA -> {
                 GainRanges.read(lines, found);
                 AntennaFigures.read(lines, found);
-                Sockets.leads(lines, found);
+                Leads.read(lines, found);
             }
             case BOOSTER -> {
                 BoosterFigures.read(lines, found);

@@ -12,7 +12,7 @@ import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Connector;
 import syntoma.core.chain.Use;
 
-/** Connectors with how many there are and what they are for: ports, leads, and the ends of cables and adapters. */
+/** Connectors with how many there are and what they are for: ports, and the ends of cables and adapters. */
 final class Sockets {
     private static final int MOST = 16;
     /** What makes a connector of a letter: N male, F plug. */
@@ -40,7 +40,12 @@ final class Sockets {
      * @param gender male, female, or empty text where it is not said
      * @param use what they are for; empty where it is not said
      */
-    private record Some(int number, boolean counted, String kind, String gender, Optional<Use> use, String words) {
+    record Some(int number, boolean counted, String kind, String gender, Optional<Use> use, String words) {
+        /** As many of the same for something. */
+        Some of(Use what, int many) {
+            return new Some(many, false, kind, gender, Optional.of(what), words);
+        }
+
         /** Whether something of it is not said. */
         boolean isOpen() {
             return !counted || gender.isEmpty() || use.isEmpty();
@@ -78,47 +83,7 @@ final class Sockets {
         }
     }
 
-    /** The leads of an antenna, each with its length and its cable where a line says one. */
-    static void leads(List<Line> lines, List<Found> found) {
-        List<Map<String, Object>> rows = new ArrayList<>();
-        boolean open = false;
-        Line first = null;
-        StringBuilder words = new StringBuilder();
-        OptionalDouble length = OptionalDouble.empty();
-        Optional<String> cable = Optional.empty();
-        for (Line line : lines) {
-            boolean ofLeads = line.says("cable", "lead", "coax", "kabel", "pigtail")
-                    || !some(line).isEmpty();
-            if (ofLeads && length.isEmpty()) {
-                length = metres(line);
-                cable = cable.or(() -> cableClass(line));
-            } else if (cable.isEmpty()) {
-                cable = cableClass(line);
-            }
-            for (Some some : some(line)) {
-                first = first == null ? line : first;
-                words.append(words.isEmpty() ? "" : ", ").append(some.words());
-                open |= some.isOpen();
-                rows(rows, some, "male", "lead");
-            }
-        }
-        if (first == null) {
-            return;
-        }
-        for (Map<String, Object> row : rows) {
-            length.ifPresent(m -> row.put("lengthM", m));
-            cable.ifPresent(c -> row.put("cableClass", c));
-        }
-        found.add(new Found(
-                "leads",
-                rows,
-                words.toString(),
-                first.number(),
-                open ? "Are they as many, for that, and do they end in that half of the connector?" : "",
-                List.of()));
-    }
-
-    private static void rows(List<Map<String, Object>> rows, Some some, String usualGender, String what) {
+    static void rows(List<Map<String, Object>> rows, Some some, String usualGender, String what) {
         Use use = some.use().orElse(Use.CELLULAR);
         for (int i = 0; i < some.number() && rows.size() < MOST; i++) {
             long before =
@@ -161,18 +126,25 @@ final class Sockets {
         }
     }
 
+    /** Both ends, of the first line that names their halves, else of the first that names them. */
     private static void ends(List<Line> lines, List<Found> found) {
-        for (Line line : lines) {
-            List<Some> some = some(line);
-            if (some.size() == 1 && some.get(0).number() == 2) {
-                some = List.of(some.get(0), some.get(0));
-            }
-            if (some.size() >= 2) {
-                end("first", some.get(0), line, found);
-                end("second", some.get(1), line, found);
-                return;
-            }
-        }
+        List<Line> naming =
+                lines.stream().filter(line -> both(line).size() >= 2).toList();
+        naming.stream()
+                .filter(line -> both(line).stream().limit(2).noneMatch(some -> some.gender()
+                        .isEmpty()))
+                .findFirst()
+                .or(() -> naming.stream().findFirst())
+                .ifPresent(line -> {
+                    end("first", both(line).get(0), line, found);
+                    end("second", both(line).get(1), line, found);
+                });
+    }
+
+    /** The connectors of a line; two that are named at once are both ends. */
+    private static List<Some> both(Line line) {
+        List<Some> some = some(line);
+        return some.size() == 1 && some.get(0).number() == 2 ? List.of(some.get(0), some.get(0)) : some;
     }
 
     private static void end(String field, Some some, Line line, List<Found> found) {
@@ -184,14 +156,14 @@ final class Sockets {
                         : Found.sure(field, value, line, some.words()));
     }
 
-    private static OptionalDouble metres(Line line) {
+    static OptionalDouble metres(Line line) {
         return Amounts.of(line, Amounts.METRES).stream()
                 .filter(a -> a.high() <= 50 && a.high() >= 0.05)
                 .mapToDouble(a -> Amounts.tidy(a.high()))
                 .findFirst();
     }
 
-    private static Optional<String> cableClass(Line line) {
+    static Optional<String> cableClass(Line line) {
         String plain = line.lower()
                 .replace("rg ", "rg-")
                 .replace("rg5", "rg-5")
@@ -210,11 +182,10 @@ final class Sockets {
         for (int i = 1; i < line.tokens().size(); i++) {
             Token t = line.at(i);
             boolean number = t.is("100", "195", "200", "240", "400", "600");
-            boolean letters =
-                    line.at(i - 1).end() == t.start() && line.at(i - 1).text().length() == 3
-                            || line.at(i - 1).is("-")
-                                    && line.at(i - 2).text().length() == 3
-                                    && line.at(i - 2).end() == line.at(i - 1).start();
+            boolean letters = line.at(i - 1).end() == t.start() && isLetters(line.at(i - 1))
+                    || line.at(i - 1).is("-")
+                            && isLetters(line.at(i - 2))
+                            && line.at(i - 2).end() == line.at(i - 1).start();
             if (number && letters && line.says("cable", "coax", "lead", "kabel")) {
                 return Optional.of(t.text() + "-class");
             }
@@ -222,8 +193,12 @@ final class Sockets {
         return Optional.empty();
     }
 
+    private static boolean isLetters(Token maker) {
+        return maker.text().length() >= 2 && maker.text().length() <= 4 && !maker.isNumber();
+    }
+
     /** All connectors of a line. */
-    private static List<Some> some(Line line) {
+    static List<Some> some(Line line) {
         List<Some> all = new ArrayList<>();
         int from = 0;
         for (int i = 0; i < line.tokens().size(); i++) {
@@ -316,6 +291,13 @@ final class Sockets {
             }
         }
         for (int j = 0; j < i; j++) {
+            // as many leads of one length: 2 x 2.5 m
+            if (counts(line, j)
+                    && line.at(j + 1).isTimes()
+                    && line.at(j + 2).isNumber()
+                    && line.at(j + 3).is("m", "cm", "ft")) {
+                return OptionalInt.of((int) line.at(j).value());
+            }
             boolean ofUse = counts(line, j)
                     && line.at(j + 1).isTimes()
                     && use(line, j + 2, j + 4).equals(use);
@@ -326,7 +308,7 @@ final class Sockets {
         return OptionalInt.empty();
     }
 
-    private static boolean counts(Line line, int i) {
+    static boolean counts(Line line, int i) {
         Token t = line.at(i);
         return t.isNumber() && t.value() >= 1 && t.value() <= MOST && t.value() == Math.rint(t.value());
     }
@@ -382,7 +364,7 @@ final class Sockets {
         return Optional.of(line.ofWifi() ? Use.WIFI : line.ofGnss() ? Use.GNSS : Use.CELLULAR);
     }
 
-    private static Optional<Use> use(Line line, int from, int to) {
+    static Optional<Use> use(Line line, int from, int to) {
         for (int j = from; j < to; j++) {
             Token t = line.at(j);
             if (t.is("gps", "gnss")) {

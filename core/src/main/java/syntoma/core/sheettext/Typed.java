@@ -122,7 +122,7 @@ public final class Typed {
         List<Line> lines = Line.of(text);
         switch (field) {
             case "ports" -> Sockets.ports(lines, found);
-            case "leads" -> Sockets.leads(lines, found);
+            case "leads" -> Leads.read(lines, found);
             case "ranges" -> GainRanges.read(lines, found);
             case "uplink", "downlink" -> {
                 return lines.stream()
