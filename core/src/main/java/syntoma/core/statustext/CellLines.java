@@ -322,7 +322,7 @@ final class CellLines {
                 .anyMatch(c -> c.role == Role.PRIMARY && c.texts.containsKey(CellField.RSRP_DBM));
         boolean alone = mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*\\bSA\\b.*"))
                 .isPresent();
-        if (alone || !anchored && !hasPrimary()) {
+        if (alone || !anchored && cells.values().stream().noneMatch(c -> c.role == Role.PRIMARY)) {
             merge();
         }
         for (Gathered cell : cells.values()) {
@@ -393,9 +393,5 @@ final class CellLines {
             Heading of = new Heading(Role.PRIMARY, 0);
             leg.texts.forEach((field, taken) -> put(of, field, taken));
         }
-    }
-
-    private boolean hasPrimary() {
-        return cells.values().stream().anyMatch(c -> c.role == Role.PRIMARY);
     }
 }

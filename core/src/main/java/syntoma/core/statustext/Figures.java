@@ -45,6 +45,13 @@ final class Figures {
     private static final Pattern BAND = Pattern.compile(
             "^(?:\\s*\\([^()0-9]{0,16}\\))?[\\s:=|>#()\\-]*(?:(?:LTE|NR|5G|4G|E-?UTRA(?:N)?)[-_ ]{0,2})?(?:BAND[-_ ]?)?(?<band>[BbNn]?[0-9]{1,3})(?![0-9.,]*\\s?[MmKkGg][Hh][Zz])(?![0-9])",
             ANY_CASE);
+    /** Behind its frequency: 800 MHz (B20). */
+    private static final Pattern BAND_ASIDE = Pattern.compile(
+            "^[^\\p{L}]{0,12}(?i:MHz|GHz)\\s?[(\\[,]\\s?(?:band |LTE |NR )?(?<band>[BbNn][0-9]{1,3})(?![0-9])",
+            ANY_CASE);
+
+    private static final Pattern HEXADECIMAL =
+            Pattern.compile("^[\\s:=|>#-]*0[xX](?<n>[0-9A-Fa-f]{1,7})(?![0-9A-Za-z])");
     private static final Pattern BARE_BAND =
             Pattern.compile("(?<![\\p{L}\\p{N}.,])(?<band>[Bn]?[0-9]{1,3})(?![0-9.,]|\\s?[MmGg][Hh][Zz]|\\p{L})");
     private static final Pattern FIRST = Pattern.compile("(?<n>[0-9]{1,7}(?:[.,][0-9]{1,2})?)\\s?(?<unit>[kM]Hz)?");
@@ -53,6 +60,9 @@ final class Figures {
     private static final Set<String> OF_ALL = Set.of("combined", "total", "overall", "kombiniert", "primary");
     private static final Set<String> OF_MEAN = Set.of("avg", "average", "mean", "mittel", "moyenne", "media", "medel");
     private static final double LEAST_LEVEL = 30;
+
+    /** What a port without an antenna shows. */
+    private static final double SILENT_PORT = -140;
 
     private Figures() {}
 
@@ -105,7 +115,10 @@ final class Figures {
     /** @param inUse whether it is of the cell in use, about which one can be asked */
     static Optional<Taken> after(CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
         return switch (field) {
-            case BAND -> found(BAND.matcher(rest), "band").map(t -> new Taken(t, line));
+            case BAND ->
+                found(BAND.matcher(rest), "band")
+                        .or(() -> found(BAND_ASIDE.matcher(rest), "band"))
+                        .map(t -> new Taken(t, line));
             case CELL_ID -> found(IDENTITY.matcher(rest), "word").map(t -> new Taken(t, line));
             case RAT -> found(WORD.matcher(rest), "word").map(t -> new Taken(t, line));
             case RSSI_DBM, RSRP_DBM, RSRQ_DB, SINR_DB -> level(field, rest, line, inUse, warnings);
@@ -129,6 +142,10 @@ final class Figures {
 
     /** The first number, with the unit behind it. */
     private static Optional<String> number(String rest) {
+        Matcher hexadecimal = HEXADECIMAL.matcher(rest);
+        if (hexadecimal.find()) {
+            return Optional.of(Integer.toString(Integer.parseInt(hexadecimal.group("n"), 16)));
+        }
         Matcher m = FIRST.matcher(rest);
         return m.find()
                 ? Optional.of(m.group("n") + (m.group("unit") == null ? "" : " " + m.group("unit")))
@@ -147,7 +164,7 @@ final class Figures {
             double value = Double.parseDouble(alone.group("n").replace(',', '.'));
             numbers.add(new Number("", alone.group("sign") == null ? value : -value));
         }
-        Optional<Double> one = one(numbers);
+        Optional<Double> one = port ? strongest(numbers) : one(numbers);
         boolean unsigned = one.filter(v -> v >= LEAST_LEVEL && v < 150).isPresent()
                 && (field == CellField.RSRP_DBM || field == CellField.RSSI_DBM)
                 && one.get() != 99;
@@ -190,6 +207,18 @@ final class Figures {
             numbers.add(new Number(label, minus ? -value : value));
         }
         return port;
+    }
+
+    /** Of several ports the strongest that can be, unless a value stands there that is of all. */
+    private static Optional<Double> strongest(List<Number> numbers) {
+        boolean labelled = numbers.stream().anyMatch(n -> !n.label.isEmpty());
+        return labelled
+                ? one(numbers)
+                : numbers.stream()
+                        .map(Number::value)
+                        .filter(v -> numbers.size() == 1 || v > SILENT_PORT)
+                        .max(Double::compare)
+                        .or(() -> one(numbers));
     }
 
     /** Of several the one of now, else the combined one, else the mean; of those of several ports the strongest that can be. */

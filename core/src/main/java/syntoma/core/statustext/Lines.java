@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
 
@@ -31,6 +32,15 @@ final class Lines {
 
     private static final Pattern CI = Pattern.compile("(?<![\\p{L}\\p{N}_])Ci(?=\\s?=)");
     private static final Pattern B = Pattern.compile("\"[bB]\"(?=\\s?:)");
+    private static final int FEWEST_ROWS = 3;
+
+    /** So much of a text tells how it is laid out. */
+    private static final int TELLING = 20_000;
+
+    private static final List<Pattern> ROWS = Stream.of(",", ";")
+            .map(mark -> Pattern.compile("(?m)^[ \\t >•*]{0,8}\"?(\\p{L}[\\p{L}  _-]{1,30})\"?" + mark
+                    + "(\"?[^,;:=\\r\\n]{1,40}\"?(?:" + mark + "\"?[\\p{L}%/]{0,8}\"?)?" + mark + "?[ \\t ]*)$"))
+            .toList();
     private static final Stems DASHES = Stems.of(" - ", " - ", "–", "—");
     private static final Pattern DASH =
             Pattern.compile("[\\p{L})][ \\t ]{1,3}(?<dash>[—–-])[ \\t ]{1,3}[−–-]\\s?[0-9]");
@@ -51,7 +61,7 @@ final class Lines {
     record Line(int number, String text, String lower) {}
 
     static List<Line> of(String text) {
-        String shown = separated(text.indexOf('<') < 0 ? text : Markup.without(text));
+        String shown = separated(columned(text.indexOf('<') < 0 ? text : Markup.without(text)));
         List<Line> lines = new ArrayList<>();
         int number = 0;
         int from = 0;
@@ -66,6 +76,21 @@ final class Lines {
             from = end + (both ? 2 : 1);
         }
         return lines;
+    }
+
+    /** With a colon behind the names of a table of names and values, whose columns commas or semicolons part. */
+    private static String columned(String text) {
+        for (Pattern row : ROWS) {
+            Matcher rows = row.matcher(text).region(0, Math.min(text.length(), TELLING));
+            int found = 0;
+            while (found < FEWEST_ROWS && rows.find()) {
+                found++;
+            }
+            if (found == FEWEST_ROWS) {
+                return rows.reset().replaceAll("$1: $2");
+            }
+        }
+        return text;
     }
 
     /** With a colon for the dash that stands between names and values, where one stands before a minus. */

@@ -41,7 +41,7 @@ final class Names {
                             + "|ancho de (?:banda|canal)|larghezza di banda|dlbw|bw",
             CellField.PCI, "pci|phys(?:ical)?[-_ ]?cell(?:[-_ ]?id(?:entity)?)?|physikalische zell-?id",
             CellField.CELL_ID,
-                    "(?:e(?:-utran )?|n(?:r )?|global )?cell[-_ ]?(?:id(?:entity|entifier)?)|e?n?cgi|eci|nci|zell(?:en)?-?(?:id|kennung)"
+                    "(?:e(?:-utran )?|n(?:r )?|global )?cell[-_ ]?(?:id(?:entity|entifier)?)|e?n?cgi|eci|nci|ci(?=\\s?[:=|\\t]|\\s{2,}|\\s*$)|zell(?:en)?-?(?:id|kennung)"
                             + "|id(?:entifiant)? (?:de )?(?:la )?cellule|id de (?:la )?celda|solun tunnus|cell-?id",
             CellField.BAND,
                     "(?:active |current |frequency |operating |frequenz|frekvens|aktives )?band(?:et)?(?: class)?|bande(?: de fréquences?)?"
@@ -56,7 +56,7 @@ final class Names {
             CellField.ARFCN, Stems.of("arfcn", "ch", "kanal", "canal", "kanava"),
             CellField.BANDWIDTH_MHZ, Stems.of("band", "bw", "largeur", "ancho", "larghezza", "kaista"),
             CellField.PCI, Stems.of("pci", "phys"),
-            CellField.CELL_ID, Stems.of("cell", "cgi", "eci", "nci", "zell", "celda", "solun"),
+            CellField.CELL_ID, Stems.of("cell", "cgi", "eci", "nci", "ci", "zell", "celda", "solun"),
             CellField.BAND, Stems.of("band", "taajuus"));
 
     private static final Map<CellField, Pattern> PATTERNS = compiled();

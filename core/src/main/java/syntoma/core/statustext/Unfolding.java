@@ -38,6 +38,10 @@ final class Unfolding {
     private static final Pattern EACH_BEHIND = Pattern.compile(
             "(?i)(?<value>-?\\s?(?<![0-9.,])[0-9]{1,3}(?:[.,][0-9]{1,2})?)\\s?(?<unit>dBm?)\\s?\\((?<name>RSRP|RSRQ|RSSI|SINR|SNR)\\)");
 
+    private static final Pattern EACH_BEFORE = Pattern.compile(
+            "(?i)(?<value>-?\\s?(?<![0-9.,])[0-9]{1,3}(?:[.,][0-9]{1,2})?)\\s?(?<unit>dBm?) (?<name>RSRP|RSRQ|RSSI|SINR|SNR)(?!\\s?[\\p{L}0-9:=-])");
+
+    private static final Pattern A_LEVEL = Pattern.compile("(?i)rsrp|rsrq|rssi|sinr|snr");
     private static final Stems OF_FIGURE = Stems.of("(rsrp)", "(rsrq)", "(rssi)", "(sinr)", "(snr)");
     static final String NAME = "RSRP|RSRQ|RSSI|SINR|SNR|PCI|E?ARFCN|band(?:width)?|frequenzband|bande|banda|cell id";
     private static final int LONGEST_NAMED = 120;
@@ -75,6 +79,11 @@ final class Unfolding {
         if (text.indexOf(')') > 0 && OF_FIGURE.in(line.lower())) {
             text = EACH_BEHIND.matcher(text).replaceAll(" ${name}: ${value} ${unit}");
         }
+        if (line.lower().contains("db r")
+                || line.lower().contains("dbm r")
+                || line.lower().contains("db s")) {
+            text = named(text);
+        }
         if (text.endsWith(")")) {
             Matcher behind = BEHIND.matcher(text);
             if (behind.matches()) {
@@ -89,6 +98,15 @@ final class Unfolding {
             }
         }
         return text.equals(line.text()) ? line : with(line, text);
+    }
+
+    /** With the name before each value where the line has all of them behind: “-104 dBm RSRP / -13 dB RSRQ”. */
+    private static String named(String text) {
+        Matcher first = EACH_BEFORE.matcher(text);
+        return first.find()
+                        && !A_LEVEL.matcher(text.substring(0, first.start())).find()
+                ? first.replaceAll(" ${name}: ${value} ${unit}")
+                : text;
     }
 
     private List<Lines.Line> unfolded(Lines.Line line) {

@@ -46,7 +46,11 @@ final class Wording {
     static List<Lines.Line> of(List<Lines.Line> lines) {
         List<Lines.Line> read = new ArrayList<>(lines.size());
         for (Lines.Line line : lines) {
-            read.add(line.text().length() == line.lower().length() ? plain(line) : line);
+            // the one letter that is two when it is small
+            read.add(plain(
+                    line.text().indexOf('İ') < 0
+                            ? line
+                            : line(line.number(), line.text().replace('İ', 'I'))));
         }
         return read;
     }
@@ -80,7 +84,11 @@ final class Wording {
             return line;
         }
         String text = out.append(line.text(), copied, line.text().length()).toString();
-        return new Lines.Line(line.number(), text, text.toLowerCase(Locale.ROOT));
+        return line(line.number(), text);
+    }
+
+    private static Lines.Line line(int number, String text) {
+        return new Lines.Line(number, text, text.toLowerCase(Locale.ROOT));
     }
 
     /** Not within an address, a file's name or an identifier. */
