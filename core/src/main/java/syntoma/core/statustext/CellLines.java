@@ -322,7 +322,8 @@ final class CellLines {
                 .anyMatch(c -> c.role == Role.PRIMARY && c.texts.containsKey(CellField.RSRP_DBM));
         boolean alone = mode.filter(m -> m.toUpperCase(Locale.ROOT).matches(".*\\bSA\\b.*"))
                 .isPresent();
-        if (alone || !anchored && cells.values().stream().noneMatch(c -> c.role == Role.PRIMARY)) {
+        if (alone
+                || !anchored && cells.values().stream().noneMatch(c -> c.role == Role.PRIMARY && !c.texts.isEmpty())) {
             merge();
         }
         for (Gathered cell : cells.values()) {

@@ -25,27 +25,35 @@ final class Lines {
 
     /** A line of metrics: its name, what it is of, its value. */
     private static final Pattern METRIC = Pattern.compile(
-            "(?<![\\w:.\"])(?<name>[A-Za-z_:][\\w:.]{0,80})\\{(?<of>[^{}]{0,300})\\}[\\s ]+(?<value>[-+−–]?[0-9][0-9.,eE+-]{0,20})(?:[\\s ]+[0-9]+)?[\\s ]*$");
+            "(?<![\\w:.\"])(?<name>[A-Za-z_:][\\w:.]{0,80})\\{(?<of>[^{}]{0,300})\\}[\\s\\u00a0]+(?<value>[-+−–]?[0-9][0-9.,eE+-]{0,20})(?:[\\s\\u00a0]+[0-9]+)?[\\s\\u00a0]*$");
 
     /** A member of an object as a program prints it. */
     private static final Pattern MEMBER = Pattern.compile("(?<![\\p{L}\\p{N}_])m(?=[A-Z][A-Za-z]{1,30}\\s?=)");
 
+    /** The cell’s identity as such an object has it. */
     private static final Pattern CI = Pattern.compile("(?<![\\p{L}\\p{N}_])Ci(?=\\s?=)");
+    /** The shortest key that a band has in JSON. */
     private static final Pattern B = Pattern.compile("\"[bB]\"(?=\\s?:)");
+
     private static final int FEWEST_ROWS = 3;
 
     /** So much of a text tells how it is laid out. */
     private static final int TELLING = 20_000;
 
+    /** A row of names and values, and perhaps units, in columns that commas or semicolons part. */
     private static final List<Pattern> ROWS = Stream.of(",", ";")
-            .map(mark -> Pattern.compile("(?m)^[ \\t >•*]{0,8}\"?(\\p{L}[\\p{L}  _-]{1,30})\"?" + mark
-                    + "(\"?[^,;:=\\r\\n]{1,40}\"?(?:" + mark + "\"?[\\p{L}%/]{0,8}\"?)?" + mark + "?[ \\t ]*)$"))
+            .map(mark -> Pattern.compile("(?m)^[ \\t\\u00a0>•*]{0,8}\"?(\\p{L}[\\p{L}\\u00a0 _-]{1,30})\"?" + mark
+                    + "(\"?[^,;:=\\r\\n]{1,40}\"?(?:" + mark + "\"?[\\p{L}%/]{0,8}\"?)?" + mark + "?[ \\t\\u00a0]*)$"))
             .toList();
-    private static final Stems DASHES = Stems.of(" - ", " - ", "–", "—");
+
+    private static final Stems DASHES = Stems.of(" - ", "\u00a0-\u00a0", "–", "—");
+    /** A dash between a name and a value that has a minus of its own. */
     private static final Pattern DASH =
-            Pattern.compile("[\\p{L})][ \\t ]{1,3}(?<dash>[—–-])[ \\t ]{1,3}[−–-]\\s?[0-9]");
+            Pattern.compile("[\\p{L})][ \\t\\u00a0]{1,3}(?<dash>[—–-])[ \\t\\u00a0]{1,3}[−–-]\\s?[0-9]");
+    /** A key of several words without anything between them, and where they meet. */
     private static final Pattern KEY =
             Pattern.compile("[A-Za-z_]{2,30}[a-z][A-Z][a-z][A-Za-z0-9_]{0,30}(?=\"?\\s?[:=])");
+
     private static final Pattern JOINT = Pattern.compile("(?<=[a-z]{2})(?=[A-Z][a-z])");
     private static final Pattern BRACES = Pattern.compile("[{}]");
     private static final Pattern LEADING = Pattern.compile("^[\\s,]+");
@@ -100,7 +108,7 @@ final class Lines {
             return text;
         }
         String of = Pattern.quote(dash.group("dash"));
-        return Pattern.compile("(?m)^([^:=\\n]{1,40}?[\\p{L})])[ \\t ]{1,3}" + of + "[ \\t ]{1,3}(?=\\S)")
+        return Pattern.compile("(?m)^([^:=\\n]{1,40}?[\\p{L})])[ \\t\\u00a0]{1,3}" + of + "[ \\t\\u00a0]{1,3}(?=\\S)")
                 .matcher(text)
                 .replaceAll("$1: ");
     }

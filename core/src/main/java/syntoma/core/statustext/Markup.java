@@ -16,14 +16,15 @@ final class Markup {
 
     /** An element that holds one value. */
     private static final Pattern ELEMENT =
-            Pattern.compile("<([A-Za-z_][\\w.:-]{0,60})([\\s ][^<>]{0,500})?>([^<>]{0,200})</\\1\\s?>");
+            Pattern.compile("<([A-Za-z_][\\w.:-]{0,60})([\\s\\u00a0][^<>]{0,500})?>([^<>]{0,200})</\\1\\s?>");
 
     /** The beginning of an element, or all of one, with attributes. */
-    private static final Pattern BEGIN = Pattern.compile("<([A-Za-z_][\\w.:-]{0,60})([\\s ][^<>]{0,500}?)?\\s?/?>");
+    private static final Pattern BEGIN =
+            Pattern.compile("<([A-Za-z_][\\w.:-]{0,60})([\\s\\u00a0][^<>]{0,500}?)?\\s?/?>");
 
     /** All that is said of one cell, which is read as one line. */
     private static final Pattern BLOCK = Pattern.compile(
-            "(?is)<((?:[a-z_]{0,20}cell|carrier|[a-z_]{0,20}neighbou?r|component)[a-z0-9_]{0,20})(?:[\\s ][^<>]{0,500})?>(?:(?!</?\\1[\\s>]).){0,1500}?</\\1\\s?>");
+            "(?is)<((?:[a-z_]{0,20}cell|carrier|[a-z_]{0,20}neighbou?r|component)[a-z0-9_]{0,20})(?:[\\s\\u00a0][^<>]{0,500})?>(?:(?!</?\\1[\\s>]).){0,1500}?</\\1\\s?>");
 
     private static final Pattern GAPS = Pattern.compile("\\s+");
     private static final Pattern ATTRIBUTE =

@@ -38,6 +38,7 @@ final class Unfolding {
     private static final Pattern EACH_BEHIND = Pattern.compile(
             "(?i)(?<value>-?\\s?(?<![0-9.,])[0-9]{1,3}(?:[.,][0-9]{1,2})?)\\s?(?<unit>dBm?)\\s?\\((?<name>RSRP|RSRQ|RSSI|SINR|SNR)\\)");
 
+    /** Values with their names behind them, without brackets; no name follows that has its own value behind it. */
     private static final Pattern EACH_BEFORE = Pattern.compile(
             "(?i)(?<value>-?\\s?(?<![0-9.,])[0-9]{1,3}(?:[.,][0-9]{1,2})?)\\s?(?<unit>dBm?) (?<name>RSRP|RSRQ|RSSI|SINR|SNR)(?!\\s?[\\p{L}0-9:=-])");
 
@@ -56,11 +57,14 @@ final class Unfolding {
             + ")\\)?(?:\\s?[:=|]|\\t| {2,})\\s*(?<lte>[^(),;|]{1,24})\\((?:LTE|4G)\\)\\s?[,;/|]?\\s?"
             + "(?<nr>[^(),;|]{1,24})\\((?:5G(?: ?NR)?|NR)\\)[ |,]*$");
 
+    /** Which cell a column of a table is of. */
     private static final Stems OF_CELLS = Stems.of("pcc", "pcell", "primary", "anchor");
+
     private static final Pattern A_CELL = Pattern.compile(
             "(?i)(?:primary|secondary|anchor|pcc|scc|pcell|scell|lte|4g|nr|5g(?: ?nr)?)(?: (?:cell|carrier|component))?[-_ #]?[0-9]?");
 
-    private String[] legs = {};
+    private static final String[] NONE = {};
+    private String[] legs = NONE;
     private int now = -1;
     private int width;
 
@@ -129,6 +133,8 @@ final class Unfolding {
             if (columns.length == legs.length + 1) {
                 return ofLegs(line, columns);
             }
+            // a line of one piece ends the table
+            legs = columns.length == 1 ? NONE : legs;
         }
         if (now > 0) {
             String[] columns = Columns.apart(line.text());
@@ -145,7 +151,7 @@ final class Unfolding {
         boolean cells = columns.length - from >= 2
                 && Arrays.stream(columns, from, columns.length)
                         .allMatch(c -> A_CELL.matcher(c).matches());
-        return cells ? Arrays.copyOfRange(columns, from, columns.length) : new String[0];
+        return cells ? Arrays.copyOfRange(columns, from, columns.length) : NONE;
     }
 
     /** A row of such a table: what it names of each cell. */
