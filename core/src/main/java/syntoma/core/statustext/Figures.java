@@ -29,6 +29,8 @@ final class Figures {
             "^\\W*(?:main|aux(?:iliary)?|div(?:ersity)?|(?:ant(?:enna)?|rx|port|mimo|chain|branch|path)[ _#-]?[0-9])[\\s:=|-]*$",
             ANY_CASE);
 
+    private static final int LONGEST_PORT = 20;
+
     /** One number and its unit, as most have it. */
     private static final Pattern ALONE = Pattern.compile(
             "[\\s:=|>]*+(?<sign>-\\s?+)?+(?<n>[0-9]{1,5}+(?:[.,][0-9]{1,2})?+)\\s*+(?:dBm?+)?+[\\s,;|]*+");
@@ -109,7 +111,9 @@ final class Figures {
 
     /** Whether what stands before the first name of a line says that it is about one port of several. */
     static boolean isOfPort(String before) {
-        return !before.isBlank() && PORT_FIRST.matcher(before).matches();
+        return before.length() <= LONGEST_PORT
+                && !before.isBlank()
+                && PORT_FIRST.matcher(before).matches();
     }
 
     /** @param inUse whether it is of the cell in use, about which one can be asked */
@@ -143,7 +147,7 @@ final class Figures {
     /** The first number, with the unit behind it. */
     private static Optional<String> number(String rest) {
         Matcher hexadecimal = HEXADECIMAL.matcher(rest);
-        if (hexadecimal.find()) {
+        if (rest.indexOf('0') >= 0 && (rest.indexOf('x') > 0 || rest.indexOf('X') > 0) && hexadecimal.find()) {
             return Optional.of(Integer.toString(Integer.parseInt(hexadecimal.group("n"), 16)));
         }
         Matcher m = FIRST.matcher(rest);

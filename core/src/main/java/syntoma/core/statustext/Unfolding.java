@@ -42,7 +42,7 @@ final class Unfolding {
     private static final Pattern EACH_BEFORE = Pattern.compile(
             "(?i)(?<value>-?\\s?(?<![0-9.,])[0-9]{1,3}(?:[.,][0-9]{1,2})?)\\s?(?<unit>dBm?) (?<name>RSRP|RSRQ|RSSI|SINR|SNR)(?!\\s?[\\p{L}0-9:=-])");
 
-    private static final Pattern A_LEVEL = Pattern.compile("(?i)rsrp|rsrq|rssi|sinr|snr");
+    private static final List<String> LEVELS = List.of("rsrp", "rsrq", "rssi", "sinr", "snr");
     private static final Stems OF_FIGURE = Stems.of("(rsrp)", "(rsrq)", "(rssi)", "(sinr)", "(snr)");
     static final String NAME = "RSRP|RSRQ|RSSI|SINR|SNR|PCI|E?ARFCN|band(?:width)?|frequenzband|bande|banda|cell id";
     private static final int LONGEST_NAMED = 120;
@@ -83,10 +83,8 @@ final class Unfolding {
         if (text.indexOf(')') > 0 && OF_FIGURE.in(line.lower())) {
             text = EACH_BEHIND.matcher(text).replaceAll(" ${name}: ${value} ${unit}");
         }
-        if (line.lower().contains("db r")
-                || line.lower().contains("dbm r")
-                || line.lower().contains("db s")) {
-            text = named(text);
+        if (hasNamesBehind(line.lower())) {
+            text = EACH_BEFORE.matcher(text).replaceAll(" ${name}: ${value} ${unit}");
         }
         if (text.endsWith(")")) {
             Matcher behind = BEHIND.matcher(text);
@@ -104,13 +102,21 @@ final class Unfolding {
         return text.equals(line.text()) ? line : with(line, text);
     }
 
-    /** With the name before each value where the line has all of them behind: “-104 dBm RSRP / -13 dB RSRQ”. */
-    private static String named(String text) {
-        Matcher first = EACH_BEFORE.matcher(text);
-        return first.find()
-                        && !A_LEVEL.matcher(text.substring(0, first.start())).find()
-                ? first.replaceAll(" ${name}: ${value} ${unit}")
-                : text;
+    /** Whether values have their names behind them: “-104 dBm RSRP / -13 dB RSRQ”; no name stands before the first unit then. */
+    private static boolean hasNamesBehind(String lower) {
+        int unit = lower.indexOf("db");
+        if (unit <= 0) {
+            return false;
+        }
+        int first = -1;
+        for (String name : LEVELS) {
+            int at = lower.indexOf(name);
+            if (at >= 0 && at < unit) {
+                return false;
+            }
+            first = Math.max(first, at);
+        }
+        return first > unit;
     }
 
     private List<Lines.Line> unfolded(Lines.Line line) {
@@ -147,7 +153,7 @@ final class Unfolding {
 
     /** The cells that stand beside each other, as the first line of a table names them; none where it names no two. */
     private static String[] legs(String[] columns) {
-        int from = columns.length > 0 && A_CELL.matcher(columns[0]).matches() ? 0 : 1;
+        int from = columns.length > 1 && A_CELL.matcher(columns[0]).matches() ? 0 : 1;
         boolean cells = columns.length - from >= 2
                 && Arrays.stream(columns, from, columns.length)
                         .allMatch(c -> A_CELL.matcher(c).matches());
