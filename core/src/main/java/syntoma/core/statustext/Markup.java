@@ -26,6 +26,7 @@ final class Markup {
     private static final Pattern BLOCK = Pattern.compile(
             "(?is)<((?:[a-z_]{0,20}cell|carrier|[a-z_]{0,20}neighbou?r|component)[a-z0-9_]{0,20})(?:[\\s\\u00a0][^<>]{0,500})?>(?:(?!</?\\1[\\s>]).){0,1500}?</\\1\\s?>");
 
+    private static final Pattern COMMAS = Pattern.compile(" ?,(?: ?,)+ ?");
     private static final Pattern GAPS = Pattern.compile("\\s+");
     private static final Pattern ATTRIBUTE =
             Pattern.compile("([A-Za-z_][\\w.:-]{0,60})\\s?=\\s?[\"']([^\"']{0,200})[\"']");
@@ -47,12 +48,17 @@ final class Markup {
         }
         shown = CDATA.matcher(shown).replaceAll("$1");
         shown = BLOCK.matcher(shown)
-                .replaceAll(m -> Matcher.quoteReplacement(
-                        "\n" + GAPS.matcher(data(m.group(), ", ")).replaceAll(" ") + "\n"));
+                .replaceAll(m -> Matcher.quoteReplacement("\n" + oneLine(data(m.group(), ", ")) + "\n"));
         shown = data(shown, "\n");
         shown = BREAKS.matcher(shown).replaceAll("\n");
         shown = CELLS.matcher(shown).replaceAll("\t");
         return TAGS.matcher(shown).replaceAll(" ");
+    }
+
+    private static String oneLine(String block) {
+        return COMMAS.matcher(GAPS.matcher(block).replaceAll(" "))
+                .replaceAll(", ")
+                .replaceFirst("^ ?, ?", "");
     }
 
     /** With names and values in the place of the elements that hold data. */
