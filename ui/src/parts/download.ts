@@ -1,7 +1,7 @@
 type Cell = string | number | null | undefined;
 
-// A text that a spreadsheet would run as a formula is kept a text.
-const guarded = (text: string) => (/^'*[=+\-@]/.test(text) ? `'${text}` : text);
+// A text that a spreadsheet would run as a formula is kept a text, also where it splits at a semicolon, a tab or an end of line.
+const guarded = (text: string) => text.replace(/(^|[;\t\r\n])(?=[ "']*[=+\-@])/g, "$1'");
 
 /** One line of RFC 4180. */
 export function csvLine(cells: readonly Cell[]): string {

@@ -61,4 +61,14 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("java.sql..");
+
+    @ArchTest
+    static final ArchRule CSV_IS_READ_AND_WRITTEN_IN_ONE_PLACE = noClasses()
+            .that()
+            .resideInAPackage("syntoma.app..")
+            .and()
+            .resideOutsideOfPackage("syntoma.app.csv..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("org.apache.commons.csv..");
 }

@@ -76,32 +76,34 @@ class AccessService {
 
     void logIn(LoginRequest login, HttpServletRequest request, HttpServletResponse response) {
         String device = name("device", login.device(), "a device");
-        hear(request.getRemoteAddr());
+        String from = request.getRemoteAddr();
         if (login.guest() != null) {
+            // a word of 256 random bits is not guessed: it is neither counted nor does it forgive what was
             Session guest = sessions.of(login.guest())
                     .filter(Session::isGuest)
                     .orElseThrow(() -> Refused.wrong("the link has ended, or was taken back"));
-            throttle.right(request.getRemoteAddr());
             Callers.give(request, response, login.guest(), Duration.between(clock.now(), guest.until()));
             return;
         }
         if (login.code() != null) {
+            requireNoWait(throttle.waitForCode(from));
             if (!pairing.use(login.code())) {
                 throw Refused.wrong("the code is wrong, was used already, or is older than five minutes; make another");
             }
         } else if (login.phrase() == null) {
-            throttle.right(request.getRemoteAddr());
             throw new InvalidInput("phrase", "phrase is missing; allowed are a phrase, or the code of a pairing");
-        } else if (!phrase.is(login.phrase())) {
-            throw Refused.wrong("the pass phrase is wrong");
+        } else {
+            requireNoWait(throttle.waitForPhrase(from));
+            if (!phrase.is(login.phrase())) {
+                throw Refused.wrong("the pass phrase is wrong");
+            }
         }
-        throttle.right(request.getRemoteAddr());
+        throttle.right(from);
         callers.session(request).ifPresent(earlier -> sessions.end(earlier::equals));
-        Callers.give(request, response, sessions.begin(device, request.getRemoteAddr()), Sessions.UNUSED);
+        Callers.give(request, response, sessions.begin(device, from), Sessions.UNUSED);
     }
 
-    private void hear(String source) {
-        Duration wait = throttle.wait(source);
+    private static void requireNoWait(Duration wait) {
         if (!wait.isZero()) {
             throw Refused.tooOften(wait.toSeconds() + 1);
         }
@@ -123,7 +125,7 @@ class AccessService {
             if (wanted.old() == null) {
                 throw new InvalidInput("old", "old is missing; the phrase that is set is asked for");
             }
-            hear(request.getRemoteAddr());
+            requireNoWait(throttle.waitForPhrase(request.getRemoteAddr()));
             if (!phrase.is(wanted.old())) {
                 throw new InvalidInput("old", "this is not the phrase that is set");
             }
@@ -131,6 +133,7 @@ class AccessService {
         }
         phrase.set(wanted.phrase());
         pairing.forgetAll();
+        throttle.forgetAll();
         String mine = callers.session(request).map(Session::id).orElse("");
         sessions.end(session -> !session.isGuest() && !session.id().equals(mine));
     }

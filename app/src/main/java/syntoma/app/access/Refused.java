@@ -21,7 +21,9 @@ final class Refused extends RuntimeException {
 
     static Refused tooOften(long seconds) {
         return new Refused(
-                429, "too many wrong guesses came from this device; the next is heard in " + seconds + " s", seconds);
+                429,
+                "too many wrong guesses came from this device or its network; try again in " + seconds + " s",
+                seconds);
     }
 
     int status() {

@@ -1,13 +1,9 @@
 package syntoma.app.aim;
 
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.math.BigDecimal;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -15,13 +11,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import syntoma.app.csv.Cells;
+import syntoma.app.csv.CsvCells;
+import syntoma.app.csv.GuardedCsv;
+import syntoma.app.csv.SpreadsheetGuard;
 import syntoma.app.platform.GeoJson;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.place.Coordinates;
@@ -29,17 +25,19 @@ import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /**
- * Lists of masts in and out, as CSV or GeoJSON. Of an estimated one the half-axes of the ellipse that holds it stand beside it, in
+ * Lists of masts in and out, as CSV or GeoJSON. A list is read as a whole before anything is kept. Of an estimated one the half-axes of the ellipse that holds it stand beside it, in
  * metres, and the bearing of the longer.
  */
 @Service
-@Transactional
 public class MastFiles {
     /** How a list says that a mast is known. */
     private static final Set<String> NOT = Set.of("", "false", "no", "0");
 
     private static final Map<String, String> OF_GEOJSON =
             Map.of("long_m", "longM", "short_m", "shortM", "long_deg", "longDeg");
+
+    /** More are no list of one trip, and would keep everybody else waiting while they are stored. */
+    private static final int MOST_MASTS = 20_000;
 
     /** Rows by which a list is judged. */
     private static final int JUDGED = 200;
@@ -58,21 +56,24 @@ public class MastFiles {
 
     @Transactional(readOnly = true)
     void writeCsv(Writer out) throws IOException {
-        CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180);
-        printer.printRecord(MastColumns.OWN);
+        GuardedCsv csv = new GuardedCsv(out, MastColumns.OWN);
         for (Mast mast : masts.all()) {
-            printer.printRecord(
-                    mast.name,
-                    mast.carrier,
-                    mast.cellId,
-                    mast.lat,
-                    mast.lon,
-                    mast.estimated,
-                    mast.longMetres,
-                    mast.shortMetres,
-                    mast.longDeg);
+            for (Object value : new Object[] {
+                mast.name,
+                mast.carrier,
+                mast.cellId,
+                mast.lat,
+                mast.lon,
+                mast.estimated,
+                mast.longMetres,
+                mast.shortMetres,
+                mast.longDeg
+            }) {
+                csv.cell(value);
+            }
+            csv.endRow();
         }
-        printer.flush();
+        csv.flush();
     }
 
     @Transactional(readOnly = true)
@@ -94,7 +95,7 @@ public class MastFiles {
 
     /** Takes a list as CSV in, also as others call its columns, with semicolons and decimal commas. */
     public MastsReport takeCsv(byte[] file) {
-        List<List<String>> rows = rows(text(file));
+        List<List<String>> rows = rows(file);
         if (rows.isEmpty()) {
             throw new InvalidInput("masts", "the file is empty; it needs a header and rows");
         }
@@ -103,39 +104,26 @@ public class MastFiles {
         return takeIn(rows.stream().skip(1).map(row -> entry(row, columns)).toList());
     }
 
-    private static String text(byte[] file) {
-        try {
-            return StandardCharsets.UTF_8
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(file))
-                    .toString()
-                    .replace("\uFEFF", "");
-        } catch (CharacterCodingException other) {
-            throw new InvalidInput("masts", "the file is not encoded in UTF-8; save it as UTF-8");
-        }
-    }
-
     /** Its rows, each as wide as the first. */
-    private static List<List<String>> rows(String text) {
-        String first = text.lines().findFirst().orElse("");
-        char delimiter = first.contains(";") ? ';' : first.contains("\t") ? '\t' : ',';
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setDelimiter(delimiter)
-                .setIgnoreEmptyLines(true)
-                .setTrim(true)
-                .get();
+    private static List<List<String>> rows(byte[] file) {
         List<List<String>> rows = new ArrayList<>();
-        try (CSVParser records = format.parse(new StringReader(text))) {
-            for (CSVRecord record : records) {
-                List<String> row = new ArrayList<>(record.toList());
+        try (CsvCells cells = CsvCells.of(file)) {
+            for (Cells.Row read = cells.next(); read != null; read = cells.next()) {
+                if (!read.fault().isEmpty()) {
+                    throw new InvalidInput("masts", read.fault());
+                }
+                if (rows.size() > MOST_MASTS) {
+                    throw new InvalidInput("masts", "the list has more than " + MOST_MASTS + " rows; split it by area");
+                }
+                List<String> row = new ArrayList<>();
+                read.cells().forEach(cell -> row.add(SpreadsheetGuard.off(cell.strip())));
                 while (!rows.isEmpty() && row.size() < rows.get(0).size()) {
                     row.add("");
                 }
                 rows.add(row);
             }
-        } catch (IOException | UncheckedIOException unread) {
-            throw new InvalidInput("masts", "the file is no CSV that can be read: " + unread.getMessage());
+        } catch (IOException impossible) {
+            throw new UncheckedIOException(impossible);
         }
         return rows;
     }
@@ -204,6 +192,9 @@ public class MastFiles {
     }
 
     private MastsReport takeIn(List<Entry> list) {
+        if (list.size() > MOST_MASTS) {
+            throw new InvalidInput("masts", "the list has " + list.size() + " places; allowed are up to " + MOST_MASTS);
+        }
         List<Masts.Listed> allowed = new ArrayList<>();
         List<RejectedMast> rejected = new ArrayList<>();
         for (int i = 0; i < list.size(); i++) {

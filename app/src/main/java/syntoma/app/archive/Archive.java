@@ -21,6 +21,8 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.zip.CRC32;
+import java.util.zip.CheckedInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -53,7 +55,7 @@ final class Archive implements AutoCloseable {
         if (entry == null) {
             throw refused("it has no manifest.json, so it is no archive of Syntoma");
         }
-        try (InputStream in = zip.getInputStream(entry)) {
+        try (InputStream in = open(entry)) {
             manifest = JSON.readTree(in.readNBytes(LONGEST_LINE));
         } catch (JacksonException unread) {
             throw refused("its manifest.json is no JSON");
@@ -117,20 +119,11 @@ final class Archive implements AutoCloseable {
             throw refused("its layout is " + layout() + "; this version of Syntoma reads up to " + layoutHere
                     + (layout() > layoutHere ? ". Take a newer Syntoma" : ""));
         }
-        Set<String> known = new HashSet<>();
-        tables.forEach(t -> known.add(Archives.TABLES + t.name() + ".jsonl"));
-        Enumeration<? extends ZipEntry> entries = zip.entries();
-        int files = 0;
-        while (entries.hasMoreElements()) {
-            String name = entries.nextElement().getName();
-            if (++files > MOST_FILES) {
-                throw refused("it has more than " + MOST_FILES + " files");
-            }
-            boolean other = name.startsWith(Archives.TABLES) && !known.contains(name)
-                    || name.startsWith(Archives.PHOTOS) && !PHOTO.matcher(name).matches();
-            if (other) {
-                throw refused("it holds " + Text.quoted(name) + ", which is not known");
-            }
+        Set<String> known = new HashSet<>(Archives.BESIDE);
+        tables.forEach(t -> known.add(tableFile(t)));
+        requireKnown(known);
+        for (String name : Archives.BESIDE) {
+            readThrough(name);
         }
         long rows = 0;
         for (StoreTables.Table table : tables) {
@@ -143,6 +136,66 @@ final class Archive implements AutoCloseable {
             rows += own[0];
         }
         return rows;
+    }
+
+    /** Refuses files that no archive has, or has twice. */
+    private void requireKnown(Set<String> known) {
+        Set<String> seen = new HashSet<>();
+        Enumeration<? extends ZipEntry> entries = zip.entries();
+        while (entries.hasMoreElements()) {
+            String name = entries.nextElement().getName();
+            if (seen.size() >= MOST_FILES) {
+                throw refused("it has more than " + MOST_FILES + " files");
+            }
+            if (!known.contains(name) && !PHOTO.matcher(name).matches()) {
+                throw refused("it holds " + Text.quoted(name) + ", which is not known");
+            }
+            if (!seen.add(name)) {
+                throw refused("it holds " + name + " twice");
+            }
+        }
+    }
+
+    private static String tableFile(StoreTables.Table table) {
+        return Archives.TABLES + table.name() + ".jsonl";
+    }
+
+    /** A file in it, whose sum is judged at its end. */
+    private InputStream open(ZipEntry entry) throws IOException {
+        return new CheckedInputStream(zip.getInputStream(entry), new CRC32()) {
+            @Override
+            public int read(byte[] bytes, int from, int length) throws IOException {
+                int read = super.read(bytes, from, length);
+                if (read < 0 && getChecksum().getValue() != entry.getCrc()) {
+                    throw new ZipException("the sum is wrong");
+                }
+                return read;
+            }
+        };
+    }
+
+    private void readThrough(String name) {
+        ZipEntry entry = zip.getEntry(name);
+        if (entry == null) {
+            return;
+        }
+        byte[] piece = new byte[1 << 16];
+        try (InputStream in = open(entry)) {
+            for (int read = in.read(piece); read >= 0; read = in.read(piece)) {
+                count(read);
+            }
+        } catch (ZipException | EOFException cut) {
+            throw refused(name + " is damaged");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private void count(long bytes) {
+        unpacked += bytes;
+        if (unpacked > MOST_BYTES) {
+            throw refused("it unpacks to more than " + MOST_BYTES / 1_000_000_000 + " GB");
+        }
     }
 
     /** The hashes of the pictures in it. */
@@ -168,13 +221,12 @@ final class Archive implements AutoCloseable {
 
     /** All rows of a table, as the store takes them; none where the archive is from before there was such a table. */
     void each(StoreTables.Table table, StoreTables.Sink sink) {
-        String name = Archives.TABLES + table.name() + ".jsonl";
+        String name = tableFile(table);
         ZipEntry entry = zip.getEntry(name);
         if (entry == null) {
             return;
         }
-        try (BufferedReader in =
-                new BufferedReader(new InputStreamReader(zip.getInputStream(entry), StandardCharsets.UTF_8))) {
+        try (BufferedReader in = new BufferedReader(new InputStreamReader(open(entry), StandardCharsets.UTF_8))) {
             int number = 0;
             for (String line = line(in, name); line != null; line = line(in, name)) {
                 number++;
@@ -200,10 +252,7 @@ final class Archive implements AutoCloseable {
             }
             c = in.read();
         }
-        unpacked += line.length();
-        if (unpacked > MOST_BYTES) {
-            throw refused("it unpacks to more than " + MOST_BYTES / 1_000_000_000 + " GB");
-        }
+        count(line.length());
         return line.toString();
     }
 

@@ -7,20 +7,15 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.time.Clock;
-import java.time.OffsetDateTime;
-import java.time.format.DateTimeFormatter;
+import java.nio.file.StandardOpenOption;
 import java.util.HashSet;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
-import syntoma.app.campsite.Campsites;
-import syntoma.app.gear.GearService;
 import syntoma.app.measurement.IntakeTurn;
 import syntoma.app.photo.Photos;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
-import syntoma.app.setup.Setups;
 import syntoma.app.store.StoreFiles;
 import syntoma.app.store.StoreTables;
 import syntoma.core.unit.Text;
@@ -32,31 +27,14 @@ class ArchiveService {
     private final StoreTables tables;
     private final Photos photos;
     private final StoreFiles files;
-    private final Campsites campsites;
-    private final Setups setups;
-    private final GearService gear;
     private final IntakeTurn turn;
-    private final Clock clock;
 
-    ArchiveService(
-            Archives archives,
-            StoreTables tables,
-            Photos photos,
-            StoreFiles files,
-            Campsites campsites,
-            Setups setups,
-            GearService gear,
-            IntakeTurn turn,
-            Clock clock) {
+    ArchiveService(Archives archives, StoreTables tables, Photos photos, StoreFiles files, IntakeTurn turn) {
         this.archives = archives;
         this.tables = tables;
         this.photos = photos;
         this.files = files;
-        this.campsites = campsites;
-        this.setups = setups;
-        this.gear = gear;
         this.turn = turn;
-        this.clock = clock;
     }
 
     /**
@@ -78,25 +56,31 @@ class ArchiveService {
      * @throws InvalidInput when it is no archive, or not a whole one; nothing is changed then
      */
     RestoredView takeIn(InputStream in, boolean replace) throws IOException, InterruptedException {
-        boolean empty = isEmpty();
-        if (!empty && !replace) {
-            throw new Conflict(
-                    "there is something in the log or the rig already; an archive goes into an empty Syntoma. Start one with"
-                            + " --data on another directory, or say replace=true: a copy of what is here is kept beside it");
-        }
+        requireRoom(replace);
         Files.createDirectories(files.spool());
         Path file = Files.createTempFile(files.spool(), "archive", null);
         try {
             Files.copy(in, file, StandardCopyOption.REPLACE_EXISTING);
             try (Archive archive = Archive.open(file)) {
-                return takeIn(archive, empty);
+                return takeIn(archive, replace);
             }
         } finally {
             Files.deleteIfExists(file);
         }
     }
 
-    private RestoredView takeIn(Archive archive, boolean empty) throws IOException, InterruptedException {
+    /** Whether there is something that the archive would replace; refused unless that was asked for. */
+    private boolean requireRoom(boolean replace) {
+        boolean untouched = tables.areUntouched();
+        if (!untouched && !replace) {
+            throw new Conflict(
+                    "there are data here already; an archive goes into an empty Syntoma. Start one with --data on another"
+                            + " directory, or say replace=true: a copy of what is here is kept beside it");
+        }
+        return !untouched;
+    }
+
+    private RestoredView takeIn(Archive archive, boolean replace) throws IOException, InterruptedException {
         AtomicReference<List<StoreTables.Table>> known = new AtomicReference<>();
         AtomicReference<String> layout = new AtomicReference<>();
         tables.look(view -> {
@@ -116,13 +100,21 @@ class ArchiveService {
             throw new Conflict("an import is under way; take the archive in when it is done");
         }
         try {
-            String keptAs = empty ? "" : keep();
             for (String hash : pictures) {
                 photos.keepAgain(hash, archive.photo(hash));
             }
-            tables.fill(archive::each, archive.next(known.get()));
+            AtomicReference<String> keptAs = new AtomicReference<>("");
+            tables.fill(
+                    () -> {
+                        // looked at again: somebody may have logged something while the archive was read
+                        if (requireRoom(replace)) {
+                            keptAs.set(keep());
+                        }
+                    },
+                    archive::each,
+                    archive.next(known.get()));
             photos.keepOnly(new HashSet<>(pictures));
-            return new RestoredView(rows, pictures.size(), keptAs);
+            return new RestoredView(rows, pictures.size(), keptAs.get());
         } catch (StoreTables.Unfit unfit) {
             throw new InvalidInput("archive", "the archive cannot be taken in: " + Text.shortened(unfit.getMessage()));
         } finally {
@@ -130,21 +122,21 @@ class ArchiveService {
         }
     }
 
-    private boolean isEmpty() {
-        return campsites.all().isEmpty() && setups.all().isEmpty() && gear.all().isEmpty();
-    }
-
     /** Writes what is there into the data directory before it goes. */
-    private String keep() throws IOException {
-        Path file = files.dir()
-                .resolve("before-archive-"
-                        + DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss").format(OffsetDateTime.now(clock)) + ".zip");
-        try (OutputStream out = Files.newOutputStream(file)) {
-            archives.write(out);
-        } catch (UncheckedIOException e) {
-            throw e.getCause();
+    private String keep() {
+        try {
+            Path file = files.unused("before-archive-" + StoreFiles.stamp(), ".zip");
+            try (OutputStream out = Files.newOutputStream(file, StandardOpenOption.CREATE_NEW)) {
+                archives.write(out);
+            } catch (IOException | RuntimeException cutOff) {
+                Files.deleteIfExists(file);
+                throw cutOff;
+            }
+            StoreFiles.restrictFile(file);
+            StoreFiles.sync(file);
+            return file.getFileName().toString();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
-        StoreFiles.restrictFile(file);
-        return file.getFileName().toString();
     }
 }

@@ -16,6 +16,7 @@ import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -34,6 +35,12 @@ class Archives {
     static final String MANIFEST = "manifest.json";
     static final String TABLES = "tables/";
     static final String PHOTOS = "photos/";
+
+    private static final String EXPLAINED = "README.txt";
+    private static final String CSV = "measurements.csv";
+
+    /** The files beside tables and photos. */
+    static final Set<String> BESIDE = Set.of(EXPLAINED, MANIFEST, CSV);
 
     /** So that the moment of writing does not tell archives apart. */
     private static final LocalDateTime NO_TIME = LocalDateTime.of(1980, 1, 1, 0, 0);
@@ -65,14 +72,14 @@ class Archives {
     void write(OutputStream out) {
         tables.look(view -> {
             try (ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
-                begin(zip, "README.txt");
+                begin(zip, EXPLAINED);
                 zip.write(README.getBytes(StandardCharsets.UTF_8));
                 Map<String, Long> counts = new TreeMap<>();
                 for (StoreTables.Table table : view.tables()) {
                     begin(zip, TABLES + table.name() + ".jsonl");
                     counts.put(table.name(), rows(zip, view, table));
                 }
-                begin(zip, "measurements.csv");
+                begin(zip, CSV);
                 Writer text = new OutputStreamWriter(zip, StandardCharsets.UTF_8);
                 csv.write(text);
                 text.flush();

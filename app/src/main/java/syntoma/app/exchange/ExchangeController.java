@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.platform.Attachment;
+import syntoma.app.platform.CallerPresence;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
 import syntoma.core.unit.Text;
@@ -76,7 +77,7 @@ class ExchangeController {
             @RequestParam(name = "file", defaultValue = "") String fileName,
             HttpServletRequest request)
             throws IOException {
-        try (ImportProgress.Run run = progress.begin(named("progress", name))) {
+        try (ImportProgress.Run run = progress.begin(named("progress", name), CallerPresence.hasLeft(request))) {
             return imports.run(
                     request.getInputStream(), new ImportService.Wanted(named("file", fileName), sheet), dryRun, run);
         }

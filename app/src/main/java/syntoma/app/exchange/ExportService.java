@@ -3,13 +3,10 @@ package syntoma.app.exchange;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
-import java.math.BigDecimal;
-import java.time.OffsetDateTime;
-import java.time.format.DateTimeFormatter;
+import java.util.Arrays;
 import java.util.concurrent.Semaphore;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Service;
+import syntoma.app.csv.GuardedCsv;
 import syntoma.app.measurement.LogRows;
 import syntoma.app.platform.Conflict;
 import syntoma.core.reading.Figure;
@@ -36,13 +33,10 @@ public class ExportService {
             throw new Conflict(MOST_AT_ONCE + " exports are being written already; try again when one is done");
         }
         try {
-            CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180);
-            for (Figure column : Figure.values()) {
-                printer.print(column.label());
-            }
-            printer.println();
-            log.each(row -> write(printer, row));
-            printer.flush();
+            GuardedCsv csv = new GuardedCsv(
+                    out, Arrays.stream(Figure.values()).map(Figure::label).toList());
+            log.each(row -> write(csv, row));
+            csv.flush();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         } finally {
@@ -50,21 +44,17 @@ public class ExportService {
         }
     }
 
-    private static void write(CSVPrinter printer, Object[] row) {
+    private static void write(GuardedCsv csv, Object[] row) {
         try {
             for (Figure figure : Figure.values()) {
                 Object value = row[figure.ordinal()];
-                if (value instanceof OffsetDateTime time) {
-                    printer.print(DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(time));
-                } else if (value instanceof BigDecimal degrees) {
-                    printer.print(degrees.toPlainString());
-                } else if (value instanceof String text && !figure.isNumber()) {
-                    printer.print(SpreadsheetGuard.on(text));
+                if (figure.isNumber()) {
+                    csv.number(value);
                 } else {
-                    printer.print(value);
+                    csv.cell(value);
                 }
             }
-            printer.println();
+            csv.endRow();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

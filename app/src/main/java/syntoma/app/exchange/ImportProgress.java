@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Component;
 
 /** How far the imports under way are, under the name their sender chose; and where they are told to stop. */
@@ -15,9 +16,11 @@ class ImportProgress {
     static final class Run implements AutoCloseable {
         private final AtomicInteger rows = new AtomicInteger();
         private final AtomicBoolean cancelled = new AtomicBoolean();
+        private final BooleanSupplier abandoned;
         private final Runnable closing;
 
-        private Run(Runnable closing) {
+        private Run(BooleanSupplier abandoned, Runnable closing) {
+            this.abandoned = abandoned;
             this.closing = closing;
         }
 
@@ -33,6 +36,11 @@ class ImportProgress {
             return cancelled.get();
         }
 
+        /** Whether nobody waits for its answer any more. */
+        boolean isAbandoned() {
+            return abandoned.getAsBoolean();
+        }
+
         void cancel() {
             cancelled.set(true);
         }
@@ -45,11 +53,11 @@ class ImportProgress {
 
     /** An import that nobody follows. */
     static Run unwatched() {
-        return new Run(() -> {});
+        return new Run(() -> false, () -> {});
     }
 
-    Run begin(String name) {
-        Run run = new Run(() -> runs.remove(name));
+    Run begin(String name, BooleanSupplier abandoned) {
+        Run run = new Run(abandoned, () -> runs.remove(name));
         runs.put(name, run);
         return run;
     }

@@ -9,8 +9,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
+import syntoma.app.csv.Cells;
 import syntoma.app.history.Journal;
 import syntoma.app.measurement.Intake;
 import syntoma.app.measurement.IntakeTurn;
@@ -24,6 +27,7 @@ import syntoma.core.unit.FieldProblem;
 /** Stores the rows of files: judged one by one, the good ones kept together. Imports come in turn. */
 @Service
 public class ImportService {
+    private static final Logger LOG = LoggerFactory.getLogger(ImportService.class);
     private static final int MOST_REPORTED = 10_000;
     private static final int MOST_WAITING = 4;
     private static final int LOOK_UP_MS = 100;
@@ -64,10 +68,22 @@ public class ImportService {
             kept = true;
             return rows.report(counts, noting.change);
         } finally {
-            if (!kept && !dryRun) {
-                names.takeBackMade();
+            try {
+                if (!kept && !dryRun) {
+                    takeBackNames();
+                }
+            } finally {
+                turn.give();
             }
-            turn.give();
+        }
+    }
+
+    /** What cannot be taken back now is taken back by the next import, or at the next start. */
+    private void takeBackNames() {
+        try {
+            names.takeBackMade();
+        } catch (RuntimeException later) {
+            LOG.warn("names made for an import that was not kept stay for now: {}", later.getMessage());
         }
     }
 
@@ -127,7 +143,7 @@ public class ImportService {
         }
         try {
             while (!turn.take(LOOK_UP_MS)) {
-                if (progress.cancelled()) {
+                if (progress.cancelled() || progress.isAbandoned()) {
                     throw new Cancelled();
                 }
             }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
+import syntoma.app.csv.Cells;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.Measure;

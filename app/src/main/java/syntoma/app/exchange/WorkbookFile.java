@@ -19,6 +19,7 @@ import org.dhatim.fastexcel.reader.ReadingOptions;
 import org.dhatim.fastexcel.reader.Sheet;
 import org.dhatim.fastexcel.reader.SheetVisibility;
 import org.springframework.lang.Nullable;
+import syntoma.app.csv.Cells;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.unit.Text;
 

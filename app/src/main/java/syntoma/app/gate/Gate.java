@@ -30,6 +30,12 @@ final class Gate implements Filter {
 
     private static final int LARGE_AT_A_TIME = 2;
     private static final int PIECE = 16 << 10;
+    private static final int INSUFFICIENT_STORAGE = 507;
+    private static final String NO_ROOM_FOR_BODY =
+            "the disk with Syntoma's data has no room for what was sent; nothing of it was kept. Free some space and send it"
+                    + " again";
+    private static final String NO_ROOM_FOR_ANSWER =
+            "the disk with Syntoma's data has no room for the answer. Free some space and look again";
     private static final String BODY = Gate.class.getName() + ".body";
     private static final String ENTERED = Gate.class.getName() + ".entered";
     private static final String DONE = Gate.class.getName() + ".done";
@@ -70,13 +76,7 @@ final class Gate implements Filter {
         ServletInputStream in = request.getInputStream();
         boolean here = request.getContentLengthLong() > 0 && in.available() >= request.getContentLengthLong();
         if (here || !request.isAsyncSupported()) {
-            in.transferTo(body);
-            request.setAttribute(BODY, body);
-            if (limit.isPassedBy(body.size())) {
-                refuse(request, response, limit.refusal(-1));
-            } else {
-                work(new SpooledRequest(request, body), response, chain);
-            }
+            takeInAtOnce(request, response, chain, limit, body);
             return;
         }
         SpooledRequest spooled = SpooledRequest.dispatched(request, body);
@@ -86,6 +86,23 @@ final class Gate implements Filter {
         later.addListener(intake);
         request.setAttribute(BODY, body);
         in.setReadListener(intake);
+    }
+
+    private void takeInAtOnce(
+            HttpServletRequest request, HttpServletResponse response, FilterChain chain, Limit limit, Spool body)
+            throws IOException, ServletException {
+        try (body) {
+            request.getInputStream().transferTo(body);
+            body.finish();
+            request.setAttribute(BODY, body);
+            if (limit.isPassedBy(body.size())) {
+                refuse(request, response, limit.refusal(-1));
+            } else {
+                work(new SpooledRequest(request, body), response, chain);
+            }
+        } catch (SpoolException full) {
+            Problem.write(response, INSUFFICIENT_STORAGE, NO_ROOM_FOR_BODY);
+        }
     }
 
     /** Lets the request be worked on, and gives the answer out once it is whole. */
@@ -98,7 +115,17 @@ final class Gate implements Filter {
         boolean returned = false;
         try {
             chain.doFilter(request, kept);
+            kept.flushWriter();
+            if (!request.isAsyncStarted() && !kept.isHandedOn()) {
+                answer.finish();
+            }
             returned = true;
+        } catch (IOException | ServletException | RuntimeException failed) {
+            if (!SpoolException.isIn(failed) || response.isCommitted()) {
+                throw failed;
+            }
+            response.reset();
+            Problem.write(response, INSUFFICIENT_STORAGE, NO_ROOM_FOR_ANSWER);
         } finally {
             if (body != null) {
                 body.close();
@@ -110,8 +137,7 @@ final class Gate implements Filter {
                 answer.close();
             }
         }
-        if (!request.isAsyncStarted() && !kept.isHandedOn()) {
-            kept.flushWriter();
+        if (returned && !request.isAsyncStarted() && !kept.isHandedOn()) {
             giveOut(answer, request, response);
         }
     }
@@ -128,7 +154,14 @@ final class Gate implements Filter {
         }
         AsyncContext later = request.startAsync(request, response);
         later.setTimeout(LONGEST.toMillis());
-        Outgo outgo = new Outgo(answer, later, response.getOutputStream());
+        Outgo outgo;
+        try {
+            outgo = new Outgo(answer, later, response.getOutputStream());
+        } catch (IOException unreadable) {
+            answer.close();
+            later.complete();
+            throw unreadable;
+        }
         later.addListener(outgo);
         response.getOutputStream().setWriteListener(outgo);
     }
@@ -212,7 +245,15 @@ final class Gate implements Filter {
             whole = true;
             if (refused) {
                 later.complete();
-            } else if (body.isLarge()) {
+                return;
+            }
+            try {
+                body.finish();
+            } catch (IOException full) {
+                onError(full);
+                return;
+            }
+            if (body.isLarge()) {
                 later.getRequest().setAttribute(ENTERED, true);
                 turnstile.enter(later::dispatch);
             } else {
@@ -223,8 +264,10 @@ final class Gate implements Filter {
         @Override
         public void onError(Throwable broken) {
             try {
-                body.close();
-                if (!response.isCommitted()) {
+                if (!response.isCommitted() && SpoolException.isIn(broken)) {
+                    response.setHeader("Connection", "close");
+                    Problem.write(response, INSUFFICIENT_STORAGE, NO_ROOM_FOR_BODY);
+                } else if (!response.isCommitted()) {
                     Problem.write(
                             response,
                             HttpServletResponse.SC_BAD_REQUEST,
@@ -232,8 +275,15 @@ final class Gate implements Filter {
                 }
             } catch (IOException gone) {
                 // who sent it is gone
+            } finally {
+                later.complete();
             }
-            later.complete();
+        }
+
+        /** However it ended. */
+        @Override
+        public void onComplete(AsyncEvent event) throws IOException {
+            body.close();
         }
 
         @Override
@@ -241,7 +291,6 @@ final class Gate implements Filter {
             if (whole) {
                 return;
             }
-            body.close();
             Problem.write(
                     response,
                     HttpServletResponse.SC_REQUEST_TIMEOUT,

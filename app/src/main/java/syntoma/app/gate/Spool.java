@@ -40,14 +40,29 @@ final class Spool extends OutputStream {
 
     @Override
     public void write(byte[] bytes, int from, int length) throws IOException {
-        if (out == null && size + length > IN_MEMORY) {
-            file = Files.createTempFile(dir, "body", "");
-            out = new BufferedOutputStream(Files.newOutputStream(file), IN_MEMORY);
-            memory.writeTo(out);
-            memory = null;
+        try {
+            if (out == null && size + length > IN_MEMORY) {
+                file = Files.createTempFile(dir, "body", "");
+                out = new BufferedOutputStream(Files.newOutputStream(file), IN_MEMORY);
+                memory.writeTo(out);
+                memory = null;
+            }
+            (out == null ? memory : out).write(bytes, from, length);
+        } catch (IOException failed) {
+            throw new SpoolException(failed);
         }
-        (out == null ? memory : out).write(bytes, from, length);
         size += length;
+    }
+
+    /** All has been written: what the disk does not take shows here, and not later. */
+    void finish() throws IOException {
+        try {
+            if (out != null) {
+                out.flush();
+            }
+        } catch (IOException failed) {
+            throw new SpoolException(failed);
+        }
     }
 
     /** All that was written, from its beginning. */
@@ -55,7 +70,7 @@ final class Spool extends OutputStream {
         if (out == null) {
             return new ByteArrayInputStream(memory.toByteArray());
         }
-        out.flush();
+        finish();
         return Files.newInputStream(file);
     }
 
@@ -68,10 +83,17 @@ final class Spool extends OutputStream {
         size = 0;
     }
 
+    /** Closed as often as is asked; its file goes even where the disk did not take what was written last. */
     @Override
     public void close() throws IOException {
-        if (out != null) {
+        if (out == null) {
+            return;
+        }
+        try {
             out.close();
+        } catch (IOException full) {
+            // nobody reads it any more
+        } finally {
             Files.deleteIfExists(file);
         }
     }

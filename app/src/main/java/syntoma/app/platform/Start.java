@@ -20,17 +20,16 @@ import org.springframework.context.aot.AbstractAotProcessor;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
 import org.springframework.util.ClassUtils;
 import syntoma.app.store.CannotStart;
+import syntoma.app.store.DemoDirectory;
 import syntoma.app.store.Mend;
-import syntoma.app.store.StoreCheck;
 import syntoma.app.store.StoreFiles;
+import syntoma.app.store.StoreStart;
 
 /**
  * Starts the application after looking at what commonly stands in the way: a busy port, data in use by another start, a
  * directory that cannot be written. Each of them ends the start with one line.
  */
 public final class Start {
-    private static final String DEMO_MARK = "demo-data";
-
     private static final boolean AOT_PROCESSING = Boolean.getBoolean(AbstractAotProcessor.AOT_PROCESSING);
 
     /** Keeps the directory's lock: a channel that nothing refers to is closed, and its lock let go. */
@@ -59,6 +58,9 @@ public final class Start {
                         + " ./syntoma phrase --data " + data + ", or start without --lan and set it under Devices");
             }
             open(files, mend);
+            if (demo) {
+                new DemoDirectory(files).claim();
+            }
             SpringApplication spring = new SpringApplication(application);
             spring.setLogStartupInfo(false);
             spring.setMainApplicationClass(application);
@@ -70,7 +72,7 @@ public final class Start {
                 System.exit(SpringApplication.exit(running));
             }
         } catch (IOException failed) {
-            end("the rehearsal failed: " + describe(failed));
+            end("the start with the data in " + data + " failed: " + describe(failed));
         } catch (CannotStart refused) {
             end(refused.getMessage());
         } catch (RuntimeException failed) {
@@ -101,7 +103,7 @@ public final class Start {
             StoreFiles.restrictFile(files.lock());
             files.emptySpool();
             if (demo) {
-                emptyOfDemo(files);
+                new DemoDirectory(files).empty().ifPresent(System.out::println);
             }
             Path probe = Files.createTempFile(files.spool(), "probe", "");
             Files.write(probe, new byte[8192]);
@@ -125,22 +127,9 @@ public final class Start {
             if (mend) {
                 System.out.println(new Mend(files).mend(LocalDateTime.now(ZoneId.systemDefault())));
             }
-            new StoreCheck(files).beforeOpening();
+            new StoreStart(files).prepare().forEach(System.out::println);
         } catch (IOException e) {
             throw new CannotStart("the log in " + files.dir() + " cannot be read (" + describe(e) + ")");
-        }
-    }
-
-    private static void emptyOfDemo(StoreFiles files) throws IOException {
-        Path mark = files.dir().resolve(DEMO_MARK);
-        boolean ours = Files.isRegularFile(mark, LinkOption.NOFOLLOW_LINKS);
-        if (!ours && Files.exists(files.store())) {
-            throw new CannotStart("the directory " + files.dir() + " holds data that are not the demo's; choose another"
-                    + " with --data, so that nothing of yours is lost");
-        }
-        files.deleteStore();
-        if (!ours) {
-            Files.writeString(mark, "Emptied at each ./syntoma demo.\n", StandardOpenOption.CREATE_NEW);
         }
     }
 

@@ -17,13 +17,6 @@ public class Emptying {
             "select table_name from information_schema.tables where table_schema = 'PUBLIC'"
                     + " and table_type = 'BASE TABLE' and lower(table_name) <> 'flyway_schema_history'";
 
-    /** The rows that the migrations put into an empty store. */
-    private static final List<String> AT_FIRST = List.of(
-            "insert into standing (id) values (1)",
-            "insert into compass (id, declination_deg) values (1, 0)",
-            "insert into rig (id, vehicle, body, height_m, battery_ah, battery_v, hours_a_day, features)"
-                    + " values (1, 'Vehicle', 'steel', 2.8, 100, 12, 24, '')");
-
     private final DataSource source;
     private final Pen pen;
     private final Force force;
@@ -49,7 +42,7 @@ public class Emptying {
                     for (String table : tables(sql)) {
                         sql.execute("delete from \"" + table + "\"");
                     }
-                    for (String row : AT_FIRST) {
+                    for (String row : FirstRows.inserts()) {
                         sql.execute(row);
                     }
                     connection.commit();

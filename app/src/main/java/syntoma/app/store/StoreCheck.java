@@ -11,36 +11,30 @@ import org.h2.mvstore.MVStore;
 import org.h2.mvstore.MVStoreException;
 
 /**
- * Looks at the store before it is opened: a start that was broken off is taken back, and damage is told instead of passed
- * over. Nothing of a damaged store is changed.
+ * Looks at the store before it is opened: damage is told instead of passed over. Nothing of a damaged store is changed.
  */
-public final class StoreCheck {
+final class StoreCheck {
     /** The end of the file that is looked through after a stop in order; a page's worth of reading, not the whole log. */
     private static final int END = 4 << 20;
 
     private final StoreFiles files;
 
-    public StoreCheck(StoreFiles files) {
+    StoreCheck(StoreFiles files) {
         this.files = files;
     }
 
     /**
-     * Makes the store ready to be opened.
+     * Looks whether the store is what was last noted of it.
      *
      * @throws CannotStart when it is damaged; says what is lost and the way back
      */
-    public void beforeOpening() throws IOException {
-        if (Files.exists(files.fresh())) {
-            files.deleteStore();
-        }
-        Relayout.takeBack(files);
+    void beforeOpening() throws IOException {
         Optional<Noted> noted = Noted.read(files.noted());
         if (!Files.exists(files.store())) {
             if (noted.isPresent()) {
                 throw new CannotStart("the log " + files.store() + " is gone, though there was one; put it back, or"
                         + " delete " + files.noted().getFileName() + " beside it to begin with an empty log");
             }
-            Files.write(files.fresh(), new byte[0]);
             return;
         }
         if (noted.isPresent()) {
@@ -75,6 +69,13 @@ public final class StoreCheck {
     static long created(MVStore store) {
         Object created = store.getStoreHeader().get("created");
         return created instanceof Number number ? number.longValue() : Long.parseUnsignedLong(created.toString(), 16);
+    }
+
+    /** When the store of a file was made, in H2's own words; a copy has that of what it was copied from. */
+    static long created(Path file) {
+        try (MVStore store = open(file)) {
+            return created(store);
+        }
     }
 
     private static MVStore open(Path file) {

@@ -5,7 +5,6 @@ import jakarta.persistence.EntityManagerFactory;
 import java.io.IOException;
 import java.util.List;
 import javax.sql.DataSource;
-import org.flywaydb.core.Flyway;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.autoconfigure.flyway.FlywayMigrationStrategy;
@@ -56,7 +55,7 @@ public class StoreConfig {
     @Bean(destroyMethod = "close")
     DataSource dataSource(StoreFiles files, StoreAddress address, @Value("${syntoma.store:}") String given) {
         HikariDataSource source = given.isEmpty() ? new Store(files) : new HikariDataSource();
-        source.setJdbcUrl((given.isEmpty() ? address.jdbc("syntoma") : given) + SETTINGS);
+        source.setJdbcUrl((given.isEmpty() ? address.jdbc(StoreFiles.DATABASE) : given) + SETTINGS);
         source.setUsername("sa");
         source.setPassword("");
         source.setMaximumPoolSize(CONNECTIONS);
@@ -83,9 +82,12 @@ public class StoreConfig {
         return new ForcedTransactions(entities, pen, force, revision);
     }
 
+    /** A store of its own has its layout before it is opened; see {@link StoreLayout}. */
     @Bean
-    FlywayMigrationStrategy layout(
-            StoreFiles files, DataSource source, Force force, @Value("${syntoma.store:}") String given) {
-        return given.isEmpty() ? new Relayout(files, source, force) : Flyway::migrate;
+    FlywayMigrationStrategy layout(Force force) {
+        return flyway -> {
+            flyway.migrate();
+            force.force();
+        };
     }
 }

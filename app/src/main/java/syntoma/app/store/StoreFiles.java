@@ -1,11 +1,17 @@
 package syntoma.app.store;
 
 import java.io.IOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -19,6 +25,12 @@ public record StoreFiles(Path dir) {
     private static final Set<PosixFilePermission> OWNER_FILE = PosixFilePermissions.fromString("rw-------");
     private static final Set<PosixFilePermission> OWNER_DIR = PosixFilePermissions.fromString("rwx------");
     private static final String PREFIX = "syntoma.";
+    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss");
+
+    /** The names under which H2 knows the store, and the one that is being made. */
+    static final String DATABASE = "syntoma";
+
+    static final String WORKING_DATABASE = "syntoma.making";
 
     /** Where the data are when nothing else is said. */
     public static final String OWN = "data/own";
@@ -38,14 +50,9 @@ public record StoreFiles(Path dir) {
         return dir.resolve(PREFIX + "last");
     }
 
-    /** There while a new store is made and nothing can have been acknowledged yet. */
-    Path fresh() {
-        return dir.resolve(PREFIX + "new");
-    }
-
-    /** The store as it was before the layout that is being made; gone when that is done. */
-    Path before() {
-        return dir.resolve(PREFIX + "before.zip");
+    /** A store that is being made or converted; never one that was in use. */
+    Path working() {
+        return dir.resolve(WORKING_DATABASE + ".mv.db");
     }
 
     /** Locked by the process that has the directory. */
@@ -73,15 +80,55 @@ public record StoreFiles(Path dir) {
         return access().resolve("phrase");
     }
 
-    /** Everything of the store, such as a demo that begins anew takes away. */
-    public void deleteStore() throws IOException {
+    /** The moment as it stands in the names of files. */
+    public static String stamp() {
+        return STAMP.format(LocalDateTime.now(ZoneId.systemDefault()));
+    }
+
+    /** A name in the data directory that nothing has yet: a second file of the same moment gets a number. */
+    public Path unused(String stem, String ending) {
+        Path file = dir.resolve(stem + ending);
+        for (int number = 2; Files.exists(file, LinkOption.NOFOLLOW_LINKS); number++) {
+            file = dir.resolve(stem + "-" + number + ending);
+        }
+        return file;
+    }
+
+    /** Moves what there is of some files into a new directory beside them, and returns that. */
+    Path moveAside(Path... there) throws IOException {
+        Path aside = unused("aside-" + stamp(), "");
+        Files.createDirectory(aside);
+        restrict(aside, OWNER_DIR);
+        moveInto(aside, there);
+        return aside;
+    }
+
+    void moveInto(Path aside, Path... there) throws IOException {
+        for (Path file : there) {
+            if (Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
+                Files.move(file, aside.resolve(file.getFileName()), StandardCopyOption.ATOMIC_MOVE);
+            }
+        }
+        sync(aside);
+        sync(dir);
+    }
+
+    /** Makes the disk keep a file, or the names in a directory. */
+    public static void sync(Path path) throws IOException {
+        try (FileChannel channel = FileChannel.open(path, StandardOpenOption.READ)) {
+            channel.force(true);
+        }
+    }
+
+    /** Deletes the store and its pictures; for the demo, which begins anew each time. */
+    void deleteStore() throws IOException {
         for (Path file : own()) {
             Files.delete(file);
         }
         deletePhotos();
     }
 
-    /** Takes away all pictures. */
+    /** Deletes all pictures. */
     public void deletePhotos() throws IOException {
         if (!Files.isDirectory(photos(), LinkOption.NOFOLLOW_LINKS)) {
             return;

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javax.sql.DataSource;
 import org.h2.engine.IsolationLevel;
@@ -105,6 +106,15 @@ public class StoreTables {
         String layout();
 
         void read(Table table, Sink sink);
+
+        boolean isEmpty(Table table);
+    }
+
+    /** Whether nobody has put anything into any table. */
+    public boolean areUntouched() {
+        AtomicBoolean untouched = new AtomicBoolean();
+        look(view -> untouched.set(FirstRows.areAll(view)));
+        return untouched.get();
     }
 
     /** Looks at the store at one moment. */
@@ -157,6 +167,20 @@ public class StoreTables {
             } catch (SQLException e) {
                 throw new IllegalStateException(e);
             }
+        }
+
+        @Override
+        public boolean isEmpty(Table table) {
+            return StoreTables.isEmpty(connection, table);
+        }
+    }
+
+    private static boolean isEmpty(Connection connection, Table table) {
+        try (Statement sql = connection.createStatement();
+                ResultSet row = sql.executeQuery("select 1 from " + quoted(table.name) + " limit 1")) {
+            return !row.next();
+        } catch (SQLException e) {
+            throw new IllegalStateException(e);
         }
     }
 
@@ -281,11 +305,13 @@ public class StoreTables {
     /**
      * Fills the store anew: what it holds goes, all of it or nothing.
      *
+     * @param first what is done before, while nobody else changes anything
      * @param next what the next row of each table is to be numbered; others go on from their last row
      * @throws Unfit when the rows do not belong together
      */
-    public void fill(Rows rows, Map<String, Long> next) {
+    public void fill(Runnable first, Rows rows, Map<String, Long> next) {
         pen.holding(() -> {
+            first.run();
             try (Connection connection = source.getConnection();
                     Statement sql = connection.createStatement()) {
                 List<Table> tables = tablesOf(connection);

@@ -70,7 +70,7 @@ class AccessTest {
         when(clock.now()).thenAnswer(asked -> now);
         network.serveNobodyElse();
         sessions.end(all -> true);
-        List.of(PHONE, NEIGHBOUR, "127.0.0.1").forEach(throttle::right);
+        throttle.forgetAll();
         clean();
     }
 
@@ -301,9 +301,53 @@ class AccessTest {
         assertEquals(204, logIn(Map.of("phrase", PHRASE), PHONE).getStatus());
         now = now.plusSeconds(61);
         assertEquals(401, logIn(Map.of("phrase", "one more guess"), NEIGHBOUR).getStatus());
-        assertEquals(429, logIn(Map.of("phrase", "and one more"), NEIGHBOUR).getStatus());
-        now = now.plusSeconds(61);
+        // the wait doubles each time
+        assertEquals("121", logIn(Map.of("phrase", "and one more"), NEIGHBOUR).getHeader("Retry-After"));
+        now = now.plusSeconds(121);
         assertEquals(204, logIn(Map.of("phrase", PHRASE), NEIGHBOUR).getStatus());
+    }
+
+    @Test
+    void nothing_but_a_right_phrase_or_code_lets_a_device_guess_again() throws Exception {
+        Cookie desk = serve();
+        String page = "/trials?campsite=Lighthouse+Meadow&trial=Evening";
+        MockHttpServletResponse made =
+                ask(with(post("/api/guests"), Map.of("page", page, "days", 7, "name", "Helper")), "127.0.0.1", desk);
+        String url = json(made).get("url").asText();
+        String word = url.substring(url.indexOf('#') + 1);
+        for (int i = 0; i < 10; i++) {
+            assertEquals(
+                    401, logIn(Map.of("code", "wrong guess " + i), NEIGHBOUR).getStatus());
+            assertEquals(400, logIn(Map.of(), NEIGHBOUR).getStatus());
+            assertEquals(204, logIn(Map.of("guest", word), NEIGHBOUR).getStatus());
+        }
+        assertEquals(429, logIn(Map.of("phrase", PHRASE), NEIGHBOUR).getStatus());
+        // a start anew is no way around
+        assertFalse(new Throttle(new SecretFiles(ForkFiles.files()), clock)
+                .waitForPhrase(NEIGHBOUR)
+                .isZero());
+    }
+
+    @Test
+    void many_addresses_of_one_network_are_slowed_together_and_pairing_still_works() {
+        for (int i = 1; i <= 20; i++) {
+            assertEquals(Duration.ZERO, throttle.waitForPhrase("fd00:0:0:7::" + i));
+        }
+        assertEquals(Duration.ofMinutes(1), throttle.waitForPhrase("fd00:0:0:7::ffff"));
+        assertEquals(Duration.ZERO, throttle.waitForPhrase("fd00:0:0:8::1"));
+        assertEquals(Duration.ZERO, throttle.waitForCode("fd00:0:0:7::abcd"));
+        throttle.right("fd00:0:0:7::1");
+        assertEquals(Duration.ZERO, throttle.waitForPhrase("fd00:0:0:7::ffff"));
+    }
+
+    @Test
+    void guesses_from_everywhere_are_slowed_and_this_machine_is_not() {
+        for (int i = 0; i < 100; i++) {
+            assertEquals(Duration.ZERO, throttle.waitForPhrase("10." + i + ".0.1"));
+        }
+        throttle.right("10.5.0.1");
+        assertEquals(Duration.ofMinutes(1), throttle.waitForPhrase("10.200.0.1"));
+        assertEquals(Duration.ZERO, throttle.waitForPhrase("127.0.0.1"));
     }
 
     @Test

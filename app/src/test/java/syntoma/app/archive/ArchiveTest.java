@@ -11,10 +11,12 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -28,6 +30,7 @@ import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 import syntoma.app.ApiTest;
+import syntoma.app.ForkFiles;
 import syntoma.app.Requests;
 
 /** Everything out and in again. */
@@ -155,6 +158,120 @@ class ArchiveTest {
         assertEquals(200, replaced.status(), replaced.text());
         assertTrue(replaced.json().get("keptAs").asText().startsWith("before-archive-"));
         assertArrayEquals(zip, archive());
+    }
+
+    @Test
+    void a_vehicle_a_mast_a_router_or_a_game_alone_is_something_too() throws Exception {
+        byte[] empty = archive();
+        assertEquals(200, restore(empty, false).status());
+        Map<String, Runnable> things = new LinkedHashMap<>();
+        things.put(
+                "a mast",
+                () -> sent(
+                        "/api/aim/masts",
+                        Map.of("name", "M", "carrier", "Ostrel", "cellId", "1", "lat", 59, "lon", 18)));
+        things.put(
+                "a need",
+                () -> changed(
+                        "/api/needs",
+                        Map.of(
+                                "name",
+                                "Telemetry",
+                                "upMbps",
+                                1,
+                                "hoursADay",
+                                2,
+                                "partOfDay",
+                                "any time",
+                                "chosen",
+                                true)));
+        things.put("the declination", () -> changed("/api/aim/declination", Map.of("declinationDeg", 7)));
+        things.put(
+                "a server", () -> changed("/api/measure/server", Map.of("address", "http://127.0.0.1:1", "key", "")));
+        things.put("a game", () -> sent("/api/practice", Map.of()));
+        things.put("a plan", () -> sent("/api/fitout/plans", Map.of("name", "Roof")));
+        for (Map.Entry<String, Runnable> thing : things.entrySet()) {
+            thing.getValue().run();
+            assertEquals(409, restore(empty, false).status(), thing.getKey());
+            Requests.Answer replaced = restore(empty, true);
+            assertTrue(replaced.json().get("keptAs").asText().startsWith("before-archive-"), thing.getKey());
+            assertEquals(200, restore(empty, false).status(), thing.getKey());
+        }
+    }
+
+    private void sent(String path, Object body) {
+        try {
+            Requests.Answer answer = requests.send(path, body);
+            assertTrue(answer.status() < 300, answer.text());
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    private void changed(String path, Object body) {
+        try {
+            Requests.Answer answer = requests.put(path, body);
+            assertTrue(answer.status() < 300, answer.text());
+        } catch (Exception e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    @Test
+    void two_copies_of_one_second_are_two() throws Exception {
+        lived();
+        byte[] zip = archive();
+        String first = restore(zip, true).json().get("keptAs").asText();
+        String second = restore(zip, true).json().get("keptAs").asText();
+        assertFalse(first.equals(second), first);
+        for (String kept : List.of(first, second)) {
+            assertTrue(Files.size(ForkFiles.files().dir().resolve(kept)) > 1_000, kept);
+        }
+    }
+
+    @Test
+    void files_that_climb_out_are_doubled_or_damaged_are_named() throws Exception {
+        lived();
+        byte[] zip = archive();
+        for (String name : List.of("../evil", "/etc/evil", "a\\b", "tables/unknown.jsonl", "more.txt")) {
+            Map<String, byte[]> more = entries(zip);
+            more.put(name, new byte[] {1});
+            Requests.Answer refused = restore(zipped(more), true);
+            assertEquals(400, refused.status(), name);
+            assertTrue(refused.json().get("detail").asText().contains("which is not known"), refused.text());
+        }
+        Map<String, byte[]> twin = entries(zip);
+        twin.put("README.tyt", twin.get("README.txt"));
+        byte[] doubled = replaced(zipped(twin), "README.tyt", "README.txt");
+        assertTrue(restore(doubled, true).json().get("detail").asText().contains("README.txt twice"));
+        // a stored file can be changed without the zip noticing by itself
+        byte[] stored = stored(entries(zip));
+        byte[] spoilt = replaced(stored, "Lighthouse Meadow", "Lighthouse Shadow");
+        Requests.Answer damaged = restore(spoilt, true);
+        assertEquals(400, damaged.status(), damaged.text());
+        assertTrue(damaged.json().get("detail").asText().contains("is damaged"), damaged.text());
+        assertArrayEquals(zip, archive());
+    }
+
+    private static byte[] replaced(byte[] zip, String from, String to) {
+        return new String(zip, StandardCharsets.ISO_8859_1).replace(from, to).getBytes(StandardCharsets.ISO_8859_1);
+    }
+
+    private static byte[] stored(Map<String, byte[]> entries) throws IOException {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (ZipOutputStream zip = new ZipOutputStream(out)) {
+            zip.setMethod(ZipOutputStream.STORED);
+            for (Map.Entry<String, byte[]> entry : entries.entrySet()) {
+                ZipEntry plain = new ZipEntry(entry.getKey());
+                CRC32 sum = new CRC32();
+                sum.update(entry.getValue());
+                plain.setSize(entry.getValue().length);
+                plain.setCrc(sum.getValue());
+                zip.putNextEntry(plain);
+                zip.write(entry.getValue());
+            }
+        }
+        return out.toByteArray();
     }
 
     @ParameterizedTest

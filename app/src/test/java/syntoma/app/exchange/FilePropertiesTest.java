@@ -16,6 +16,8 @@ import net.jqwik.api.constraints.AlphaChars;
 import net.jqwik.api.constraints.Chars;
 import net.jqwik.api.constraints.Size;
 import net.jqwik.api.constraints.StringLength;
+import syntoma.app.csv.Cells;
+import syntoma.app.csv.SpreadsheetGuard;
 import syntoma.core.reading.Figure;
 
 /** What holds for every text and file. */

@@ -13,6 +13,8 @@ import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import syntoma.app.csv.FieldLimit;
+import syntoma.app.csv.SpreadsheetGuard;
 import syntoma.app.measurement.MeasurementReader;
 import syntoma.core.band.Bands;
 import syntoma.core.chain.Connector;

@@ -61,7 +61,7 @@ class ImportCancelTest {
 
     @Test
     void a_cancelled_import_keeps_nothing() throws Exception {
-        try (ImportProgress.Run run = progress.begin("mine")) {
+        try (ImportProgress.Run run = progress.begin("mine", () -> false)) {
             assertNotNull(progress.find("mine"));
             assertThrows(Cancelled.class, () -> imports.run(new Endless(run), ImportService.Wanted.ALL, false, run));
         }

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import syntoma.app.csv.Cells;
 import syntoma.app.platform.InvalidInput;
 
 /** Workbooks: what their cells say, and those that are refused. */

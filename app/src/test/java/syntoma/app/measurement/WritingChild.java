@@ -27,9 +27,9 @@ import org.springframework.context.annotation.Import;
 import org.springframework.orm.jpa.SharedEntityManagerCreator;
 import syntoma.app.exchange.ExportService;
 import syntoma.app.exchange.ImportService;
-import syntoma.app.store.StoreCheck;
 import syntoma.app.store.StoreConfig;
 import syntoma.app.store.StoreFiles;
+import syntoma.app.store.StoreStart;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.Rat;
 import syntoma.core.trial.Outcome;
@@ -73,7 +73,7 @@ class WritingChild {
     public static void main(String[] args) throws Exception {
         StoreFiles files = new StoreFiles(Path.of(args[0]));
         files.prepare();
-        new StoreCheck(files).beforeOpening();
+        new StoreStart(files).prepare();
         ConfigurableApplicationContext context = new SpringApplicationBuilder(WritingChild.class)
                 .web(WebApplicationType.NONE)
                 .bannerMode(org.springframework.boot.Banner.Mode.OFF)

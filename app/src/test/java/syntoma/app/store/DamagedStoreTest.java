@@ -3,7 +3,6 @@ package syntoma.app.store;
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertDoesNotThrow;
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
@@ -120,16 +119,6 @@ class DamagedStoreTest {
             assertDoesNotThrow(() -> new StoreCheck(store).beforeOpening());
             assertEquals(ROWS, rows(store));
         }
-    }
-
-    @Test
-    void a_start_that_was_broken_off_begins_again() throws Exception {
-        StoreFiles fresh = new StoreFiles(Files.createDirectory(dir.resolve("fresh")));
-        new StoreCheck(fresh).beforeOpening();
-        assertTrue(Files.exists(fresh.fresh()));
-        Files.write(fresh.store(), new byte[] {1, 2, 3});
-        new StoreCheck(fresh).beforeOpening();
-        assertFalse(Files.exists(fresh.store()));
     }
 
     @Test

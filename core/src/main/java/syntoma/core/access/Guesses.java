@@ -4,26 +4,37 @@ import java.time.Duration;
 import java.time.Instant;
 
 /**
- * What one source has guessed lately. Ten wrong guesses are free; from then on one a minute is heard. A source that keeps
- * quiet for a quarter of an hour begins anew, which is no faster than one a minute either. Others are not slowed by it.
+ * The wrong guesses of one source: a device, a network, or all of them together. So many are free; after them the wait before the next
+ * doubles each time, from one minute to one hour. A source that keeps quiet for a day begins anew.
  *
- * @param tried guesses that were heard and not yet found right
+ * @param tried guesses that were heard and not found right since
  * @param last when the last of them was heard
  */
 public record Guesses(int tried, Instant last) {
     /** A source that has not guessed. */
     public static final Guesses NONE = new Guesses(0, Instant.EPOCH);
 
-    private static final int FREE = 10;
-    private static final Duration PAUSE = Duration.ofMinutes(1);
-    private static final Duration FORGOTTEN = Duration.ofMinutes(15);
+    private static final Duration FIRST_WAIT = Duration.ofMinutes(1);
+    private static final Duration LONGEST_WAIT = Duration.ofHours(1);
+    private static final Duration FORGOTTEN_AFTER = Duration.ofDays(1);
 
-    /** How long until a guess is heard; zero when it is heard now. */
-    public Duration wait(Instant now) {
-        if (tried < FREE || isForgotten(now)) {
+    /** Doubling a minute so often passes an hour; more would only overflow. */
+    private static final int MOST_DOUBLINGS = 6;
+
+    /**
+     * How long until the next guess is heard; zero when it is heard now.
+     *
+     * @param free how many guesses this source has before it is slowed
+     */
+    public Duration waitAt(Instant now, int free) {
+        if (tried < free || isForgotten(now)) {
             return Duration.ZERO;
         }
-        Duration left = Duration.between(now, last.plus(PAUSE));
+        Duration wait = FIRST_WAIT.multipliedBy(1L << Math.min(tried - free, MOST_DOUBLINGS));
+        Duration capped = wait.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : wait;
+        Duration passed = Duration.between(last, now);
+        // a clock that was set back must not lock anybody out for longer than the wait itself
+        Duration left = passed.isNegative() ? capped : capped.minus(passed);
         return left.isNegative() ? Duration.ZERO : left;
     }
 
@@ -34,6 +45,6 @@ public record Guesses(int tried, Instant last) {
 
     /** Whether nothing of it counts any more. */
     public boolean isForgotten(Instant now) {
-        return !now.isBefore(last.plus(FORGOTTEN));
+        return !now.isBefore(last.plus(FORGOTTEN_AFTER));
     }
 }

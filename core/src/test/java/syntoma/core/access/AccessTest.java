@@ -81,37 +81,44 @@ class AccessTest {
     }
 
     @Test
-    void ten_guesses_are_heard_at_once_and_then_one_a_minute() {
+    void the_free_guesses_are_heard_at_once_and_then_the_wait_doubles_up_to_an_hour() {
         Guesses guesses = Guesses.NONE;
         for (int i = 0; i < 10; i++) {
-            assertEquals(Duration.ZERO, guesses.wait(NOW));
+            assertEquals(Duration.ZERO, guesses.waitAt(NOW, 10));
             guesses = guesses.andOne(NOW);
         }
-        assertEquals(Duration.ofSeconds(60), guesses.wait(NOW));
-        assertEquals(Duration.ofSeconds(1), guesses.wait(NOW.plusSeconds(59)));
-        assertEquals(Duration.ZERO, guesses.wait(NOW.plusSeconds(60)));
-        guesses = guesses.andOne(NOW.plusSeconds(60));
-        assertEquals(Duration.ofSeconds(60), guesses.wait(NOW.plusSeconds(60)));
+        Instant now = NOW;
+        for (long minutes : new long[] {1, 2, 4, 8, 16, 32, 60, 60}) {
+            Duration wait = Duration.ofMinutes(minutes);
+            assertEquals(wait, guesses.waitAt(now, 10));
+            assertEquals(Duration.ofSeconds(1), guesses.waitAt(now.plus(wait).minusSeconds(1), 10));
+            now = now.plus(wait);
+            assertEquals(Duration.ZERO, guesses.waitAt(now, 10));
+            guesses = guesses.andOne(now);
+        }
     }
 
     @Test
-    void in_a_day_nobody_guesses_more_than_once_a_minute() {
+    void in_a_day_nobody_guesses_more_than_the_free_ones_and_29() {
         Guesses guesses = Guesses.NONE;
         int heard = 0;
         for (int second = 0; second < 86_400; second++) {
             Instant now = NOW.plusSeconds(second);
-            if (guesses.wait(now).isZero()) {
+            if (guesses.waitAt(now, 10).isZero()) {
                 guesses = guesses.andOne(now);
                 heard++;
             }
         }
-        assertTrue(heard <= 1440 + 10, heard + " guesses");
+        // 1 + 2 + 4 + 8 + 16 + 32 minutes, then hours: 6 + 22 whole ones of the rest of the day
+        assertTrue(heard <= 10 + 29, heard + " guesses");
     }
 
     @Test
-    void who_keeps_quiet_begins_anew() {
+    void who_keeps_quiet_for_a_day_begins_anew_and_a_clock_set_back_locks_nobody_out() {
         Guesses many = new Guesses(500, NOW);
-        assertEquals(Duration.ZERO, many.wait(NOW.plusSeconds(900)));
-        assertEquals(1, many.andOne(NOW.plusSeconds(900)).tried());
+        assertEquals(Duration.ofMinutes(45), many.waitAt(NOW.plusSeconds(900), 10));
+        assertEquals(Duration.ZERO, many.waitAt(NOW.plusSeconds(86_400), 10));
+        assertEquals(1, many.andOne(NOW.plusSeconds(86_400)).tried());
+        assertEquals(Duration.ofHours(1), many.waitAt(NOW.minus(Duration.ofDays(365)), 10));
     }
 }

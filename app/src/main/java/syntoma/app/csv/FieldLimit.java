@@ -1,13 +1,13 @@
-package syntoma.app.exchange;
+package syntoma.app.csv;
 
 import java.io.FilterReader;
 import java.io.IOException;
 import java.io.Reader;
 
 /** Refuses a field or a row that could fill the memory, before it is read as a whole. */
-final class FieldLimit extends FilterReader {
-    static final int LONGEST_FIELD = 64_000;
-    static final int MOST_COLUMNS = 1_000;
+public final class FieldLimit extends FilterReader {
+    public static final int LONGEST_FIELD = 64_000;
+    public static final int MOST_COLUMNS = 1_000;
 
     private final char separator;
     private long line = 1;
@@ -17,13 +17,13 @@ final class FieldLimit extends FilterReader {
     private boolean closing;
 
     /** The file is refused; the message names the line and the limit. */
-    static final class TooLong extends IOException {
+    public static final class TooLong extends IOException {
         private TooLong(String message) {
             super(message);
         }
     }
 
-    FieldLimit(Reader in, char separator) {
+    public FieldLimit(Reader in, char separator) {
         super(in);
         this.separator = separator;
     }

@@ -1,4 +1,4 @@
-package syntoma.app.exchange;
+package syntoma.app.csv;
 
 import java.io.IOException;
 import java.util.List;
@@ -6,7 +6,7 @@ import java.util.OptionalInt;
 import org.springframework.lang.Nullable;
 
 /** The cells of a table, row by row, whatever file it comes from. */
-interface Cells extends AutoCloseable {
+public interface Cells extends AutoCloseable {
     /**
      * One row.
      *

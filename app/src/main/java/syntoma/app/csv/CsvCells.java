@@ -1,4 +1,4 @@
-package syntoma.app.exchange;
+package syntoma.app.csv;
 
 import java.io.BufferedReader;
 import java.io.ByteArrayInputStream;
@@ -11,6 +11,7 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import java.util.OptionalInt;
@@ -22,7 +23,7 @@ import syntoma.app.platform.InvalidInput;
 import syntoma.core.tabletext.Header;
 
 /** The cells of a CSV file, in UTF-8; its separator is found. */
-final class CsvCells implements Cells {
+public final class CsvCells implements Cells {
     private static final int BUFFERED = 64 * 1024;
 
     private final CSVParser parser;
@@ -37,7 +38,7 @@ final class CsvCells implements Cells {
      * @param rest what follows
      * @throws InvalidInput in one sentence when it is another kind of file
      */
-    CsvCells(byte[] head, InputStream rest) throws IOException {
+    public CsvCells(byte[] head, InputStream rest) throws IOException {
         refuseOtherKinds(head);
         int bom =
                 head.length >= 3 && head[0] == (byte) 0xEF && head[1] == (byte) 0xBB && head[2] == (byte) 0xBF ? 3 : 0;
@@ -58,6 +59,16 @@ final class CsvCells implements Cells {
                 .get()
                 .parse(new FieldLimit(reader, separator));
         records = parser.iterator();
+    }
+
+    /**
+     * Opens a file that is here as a whole.
+     *
+     * @throws InvalidInput in one sentence when it is another kind of file
+     */
+    public static CsvCells of(byte[] file) throws IOException {
+        int head = Math.min(file.length, BUFFERED);
+        return new CsvCells(Arrays.copyOf(file, head), new ByteArrayInputStream(file, head, file.length - head));
     }
 
     @Override

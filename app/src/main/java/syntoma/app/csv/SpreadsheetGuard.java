@@ -1,4 +1,4 @@
-package syntoma.app.exchange;
+package syntoma.app.csv;
 
 /**
  * Keeps a spreadsheet from running a text. A cell begins where the text begins, and, for a spreadsheet that splits elsewhere
@@ -6,10 +6,10 @@ package syntoma.app.exchange;
  * marks and apostrophes, it gets one apostrophe more on export and loses one on import, so that the way there and back
  * changes nothing.
  */
-final class SpreadsheetGuard {
+public final class SpreadsheetGuard {
     private SpreadsheetGuard() {}
 
-    static String on(String text) {
+    public static String on(String text) {
         StringBuilder guarded = new StringBuilder(text.length() + 8);
         int taken = 0;
         for (int cell = 0; cell >= 0; cell = next(text, cell)) {
@@ -23,7 +23,7 @@ final class SpreadsheetGuard {
                 : guarded.append(text, taken, text.length()).toString();
     }
 
-    static String off(String text) {
+    public static String off(String text) {
         if (text.indexOf('\'') < 0) {
             return text;
         }
