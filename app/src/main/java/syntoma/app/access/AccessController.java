@@ -98,7 +98,44 @@ class AccessController {
             boolean phraseSet,
             boolean here,
             List<String> addresses,
-            @Nullable CertificateView certificate) {}
+            @Nullable CertificateView certificate,
+            List<LocalNetworkView> networks) {}
+
+    /**
+     * A private network that this machine is on, or was on.
+     *
+     * @param name as a person calls it
+     * @param interfaceName as the system calls the way to it
+     * @param addresses this machine's own there
+     * @param up whether the machine is on it now
+     * @param served whether devices on it are let as far as the log in; null where nobody has said, which is no
+     */
+    record LocalNetworkView(
+            String id,
+            String name,
+            String interfaceName,
+            String prefix,
+            List<String> addresses,
+            boolean up,
+            @Nullable Boolean served) {}
+
+    /**
+     * Whether a network is served, from now on.
+     *
+     * @param name what it is to be called; left out to keep it
+     */
+    record LocalNetworkRequest(boolean served, @Nullable String name) {}
+
+    @PutMapping("/api/networks/{id}")
+    NetworkView decide(@PathVariable String id, @RequestBody LocalNetworkRequest wanted, HttpServletRequest request) {
+        return access.decide(id, wanted, request);
+    }
+
+    /** Forgets a network: it asks again the next time. */
+    @DeleteMapping("/api/networks/{id}")
+    NetworkView forget(@PathVariable String id, HttpServletRequest request) {
+        return access.forget(id, request);
+    }
 
     /** Whether the vehicle's network is to be served, until Syntoma is stopped. */
     record NetworkRequest(boolean served) {}

@@ -21,6 +21,8 @@ import syntoma.app.access.AccessController.CertificateView;
 import syntoma.app.access.AccessController.DeviceView;
 import syntoma.app.access.AccessController.GuestRequest;
 import syntoma.app.access.AccessController.GuestView;
+import syntoma.app.access.AccessController.LocalNetworkRequest;
+import syntoma.app.access.AccessController.LocalNetworkView;
 import syntoma.app.access.AccessController.LoginRequest;
 import syntoma.app.access.AccessController.NetworkView;
 import syntoma.app.access.AccessController.PairingView;
@@ -40,6 +42,8 @@ class AccessService {
     private static final int LONGEST_INVITATION_DAYS = 90;
 
     private final Network network;
+    private final Addresses addresses;
+    private final KnownNetworks known;
     private final Phrase phrase;
     private final Sessions sessions;
     private final Pairing pairing;
@@ -49,6 +53,8 @@ class AccessService {
 
     AccessService(
             Network network,
+            Addresses addresses,
+            KnownNetworks known,
             Phrase phrase,
             Sessions sessions,
             Pairing pairing,
@@ -56,6 +62,8 @@ class AccessService {
             Callers callers,
             WallClock clock) {
         this.network = network;
+        this.addresses = addresses;
+        this.known = known;
         this.phrase = phrase;
         this.sessions = sessions;
         this.pairing = pairing;
@@ -149,7 +157,71 @@ class AccessService {
         List<String> addresses =
                 network.isServed() ? network.hosts().stream().map(this::address).toList() : List.of();
         return new NetworkView(
-                network.isServed(), phrase.isSet(), Here.sent(request), addresses, shown == null ? null : view(shown));
+                network.isServed(),
+                phrase.isSet(),
+                Here.sent(request),
+                addresses,
+                shown == null ? null : view(shown),
+                networks());
+    }
+
+    /** Those that the machine is on, then those that it was on. */
+    private List<LocalNetworkView> networks() {
+        List<LocalNetworkView> views = new ArrayList<>();
+        List<KnownNetworks.Known> away = new ArrayList<>(known.all());
+        for (LocalNetwork up : addresses.networks()) {
+            Optional<KnownNetworks.Known> said = known.of(up);
+            said.ifPresent(away::remove);
+            views.add(view(
+                    said.map(KnownNetworks.Known::id).orElseGet(() -> newId(up)),
+                    said.map(KnownNetworks.Known::name).orElseGet(() -> KnownNetworks.usualName(up)),
+                    up,
+                    true,
+                    said.map(KnownNetworks.Known::served).orElse(null)));
+        }
+        away.forEach(said -> views.add(view(said.id(), said.name(), said.network(), false, said.served())));
+        return views;
+    }
+
+    private static LocalNetworkView view(
+            String id, String name, LocalNetwork network, boolean up, @Nullable Boolean served) {
+        return new LocalNetworkView(
+                id,
+                name,
+                network.interfaceName(),
+                network.prefix(),
+                network.addresses().stream().map(Addresses::inLink).toList(),
+                up,
+                served);
+    }
+
+    /** By what one is named of which nothing was said yet. */
+    private static String newId(LocalNetwork network) {
+        return Secret.hash(network.interfaceName() + " " + network.prefix() + " " + network.router());
+    }
+
+    NetworkView decide(String id, LocalNetworkRequest wanted, HttpServletRequest request) {
+        onlyHere(request, "which networks are served is said");
+        String called = wanted.name() == null || wanted.name().isBlank() ? null : name("name", wanted.name(), "");
+        LocalNetwork meant = addresses.networks().stream()
+                .filter(up -> known.of(up)
+                        .map(KnownNetworks.Known::id)
+                        .orElseGet(() -> newId(up))
+                        .equals(id))
+                .findFirst()
+                .or(() -> known.all().stream()
+                        .filter(said -> said.id().equals(id))
+                        .map(KnownNetworks.Known::network)
+                        .findFirst())
+                .orElseThrow(() -> new NotFound("this machine is on no such network, and was on none"));
+        network.decide(meant, wanted.served(), called);
+        return network(request);
+    }
+
+    NetworkView forget(String id, HttpServletRequest request) {
+        onlyHere(request, "a network is forgotten");
+        network.forget(id);
+        return network(request);
     }
 
     private static CertificateView view(Certificates.Shown shown) {
@@ -205,7 +277,7 @@ class AccessService {
         List<String> hosts = network.hosts();
         String asked = request.getServerName();
         String used = asked.contains(":") && !asked.startsWith("[") ? "[" + asked + "]" : asked;
-        return address(hosts.contains(used) || hosts.isEmpty() ? used : hosts.get(0));
+        return address(hosts.contains(used) ? used : network.mainHost().orElse(used));
     }
 
     private void onlyServed() {

@@ -56,9 +56,8 @@ import org.springframework.stereotype.Component;
  * The certificate that this machine shows to devices. Without one of the owner's, an authority of its own is made once, whose
  * certificate a phone can be told to trust, and from it the server's, anew whenever the machine's addresses change.
  *
- * <p>The authority can vouch for private addresses, those of the machine when it was made, and local names alone (RFC 5280,
- * 4.2.1.10), so that a phone which trusts it gives little away if its key is stolen; it is made anew where the machine has
- * another address. A server's certificate lasts 397 days, the most that browsers take.
+ * <p>The authority can vouch for private addresses and local names alone (RFC 5280,
+ * 4.2.1.10), so that a phone which trusts it gives little away if its key is stolen. A server's certificate lasts 397 days, the most that browsers take.
  */
 @Component
 class Certificates {
@@ -76,7 +75,7 @@ class Certificates {
     private static final int SERIAL_BITS = 120;
     private static final String SIGNED_WITH = "SHA256withECDSA";
 
-    /** Networks that an authority may vouch for besides the addresses that it was made at: address and mask in bytes. */
+    /** Networks that an authority may vouch for: address and mask in bytes. */
     private static final List<String> NETWORKS = List.of(
             "7f000000ff000000",
             "64400000ffc00000",
@@ -122,12 +121,12 @@ class Certificates {
         }
     }
 
-    /** The owner's certificate where there is one, else its own for the addresses of now. */
-    Shown current() {
+    /** The owner's certificate where there is one, else its own for the addresses that are served now. */
+    Shown current(List<InetAddress> served) {
         try {
             boolean owners = files.read(OWN_CERTIFICATE).isPresent()
                     || files.read(OWN_KEY).isPresent();
-            return owners ? owners() : own();
+            return owners ? owners() : own(served);
         } catch (GeneralSecurityException | IOException | OperatorCreationException | IllegalArgumentException e) {
             throw new UnusableCertificate(e);
         }
@@ -167,9 +166,10 @@ class Certificates {
         return new IOException(file + " is missing");
     }
 
-    private Shown own() throws IOException, GeneralSecurityException, OperatorCreationException {
+    private Shown own(List<InetAddress> served)
+            throws IOException, GeneralSecurityException, OperatorCreationException {
         Keys authority = authorityKeys();
-        Set<String> wanted = namesNow();
+        Set<String> wanted = names(served);
         if (files.read(SERVER).isPresent() && files.read(SERVER_KEY).isPresent()) {
             List<X509Certificate> chain = chain(files.read(SERVER).orElseThrow());
             boolean lasts = clock.now()
@@ -213,7 +213,6 @@ class Certificates {
     private GeneralSubtree[] permitted() {
         List<GeneralSubtree> permitted = new ArrayList<>();
         NETWORKS.forEach(network -> permitted.add(network(HexFormat.of().parseHex(network))));
-        addresses.own().forEach(address -> permitted.add(network(alone(address.getAddress()))));
         List<String> names = new ArrayList<>(LOCAL_NAMES);
         addresses.name().ifPresent(names::add);
         names.forEach(name -> permitted.add(new GeneralSubtree(new GeneralName(GeneralName.dNSName, name))));
@@ -225,12 +224,6 @@ class Certificates {
     }
 
     /** An address and the mask that has it alone. */
-    private static byte[] alone(byte[] address) {
-        byte[] both = Arrays.copyOf(address, address.length * 2);
-        Arrays.fill(both, address.length, both.length, (byte) 0xff);
-        return both;
-    }
-
     private static boolean permits(X509Certificate authority, InetAddress address) {
         byte[] wanted = address.getAddress();
         NameConstraints constraints = NameConstraints.getInstance(
@@ -302,9 +295,9 @@ class Certificates {
         return new JcaX509CertificateConverter().getCertificate(holder);
     }
 
-    private Set<String> namesNow() {
+    private Set<String> names(List<InetAddress> served) {
         Set<String> names = new TreeSet<>(Set.of("localhost", "127.0.0.1"));
-        addresses.own().forEach(address -> names.add(plain(address)));
+        served.forEach(address -> names.add(plain(address)));
         addresses.name().ifPresent(name -> names.addAll(List.of(name, name + ".local")));
         return names;
     }

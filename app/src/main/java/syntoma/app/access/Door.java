@@ -30,6 +30,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Door {
+    private static final long AFTER_TROUBLE_MS = 100;
     private static final Logger LOG = LoggerFactory.getLogger(Door.class);
 
     private final SslContextFactory.Server tls = new SslContextFactory.Server();
@@ -103,8 +104,18 @@ class Door {
                 caller.setOption(StandardSocketOptions.TCP_NODELAY, true);
                 to.getSelectorManager().accept(caller);
             } catch (IOException ended) {
-                // the listening ended, or the caller did
+                // the listening ended, or the caller did; where no more can be opened, trying at once again helps
+                // nobody
+                rest();
             }
+        }
+    }
+
+    private static void rest() {
+        try {
+            Thread.sleep(AFTER_TROUBLE_MS);
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
         }
     }
 

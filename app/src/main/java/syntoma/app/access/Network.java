@@ -5,6 +5,7 @@ import java.net.InetAddress;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.Executors;
@@ -26,6 +27,7 @@ class Network {
 
     private final Phrase phrase;
     private final Addresses addresses;
+    private final KnownNetworks known;
     private final Certificates certificates;
     private final Door door;
     private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(task -> {
@@ -39,11 +41,13 @@ class Network {
     @Nullable
     private volatile Certificates.Shown shown;
 
+    /** This machine's addresses on the networks that are served. */
     private volatile List<InetAddress> own = List.of();
 
-    Network(Phrase phrase, Addresses addresses, Certificates certificates, Door door) {
+    Network(Phrase phrase, Addresses addresses, KnownNetworks known, Certificates certificates, Door door) {
         this.phrase = phrase;
         this.addresses = addresses;
+        this.known = known;
         this.certificates = certificates;
         this.door = door;
         watch.scheduleWithFixedDelay(this::look, LOOKED_S, LOOKED_S, TimeUnit.SECONDS);
@@ -53,14 +57,48 @@ class Network {
         return served;
     }
 
-    /** Serves the vehicle's network. */
+    /**
+     * Serves the vehicle's network. Who says so for the first time means the networks that the machine is on at that moment; one that comes
+     * later is asked about.
+     */
     synchronized void serve() {
         if (!phrase.isSet()) {
             throw new Conflict("a pass phrase is needed before the network is served; set one first");
         }
-        follow(addresses.own());
+        if (known.all().isEmpty()) {
+            addresses.networks().forEach(network -> known.decide(network, true, null));
+        }
+        follow(allowed());
         served = true;
         door.listenOn(Set.copyOf(own));
+    }
+
+    private List<InetAddress> allowed() {
+        return addresses.networks().stream()
+                .filter(network ->
+                        known.of(network).filter(KnownNetworks.Known::served).isPresent())
+                .flatMap(network -> network.addresses().stream())
+                .toList();
+    }
+
+    /** Lets a network be served or not, from now on. */
+    synchronized void decide(LocalNetwork network, boolean wanted, @Nullable String name) {
+        known.decide(network, wanted, name);
+        look();
+    }
+
+    synchronized void forget(String id) {
+        known.forget(id);
+        look();
+    }
+
+    /** Where another device finds this machine, when the one that asks uses no such address itself. */
+    Optional<String> mainHost() {
+        return addresses
+                .ofDefaultRoute()
+                .filter(own::contains)
+                .or(() -> own.stream().findFirst())
+                .map(Addresses::inLink);
     }
 
     /** Serves this machine alone. */
@@ -74,7 +112,7 @@ class Network {
             return;
         }
         try {
-            List<InetAddress> now = addresses.own();
+            List<InetAddress> now = allowed();
             if (!Set.copyOf(now).equals(Set.copyOf(own))) {
                 follow(now);
             }
@@ -85,7 +123,7 @@ class Network {
     }
 
     private void follow(List<InetAddress> now) {
-        Certificates.Shown certificate = certificates.current();
+        Certificates.Shown certificate = certificates.current(now);
         try {
             door.show(certificate.keyStore());
         } catch (Exception e) {

@@ -19,6 +19,9 @@ class Stay {
     /** Null while the vehicle stands there. */
     OffsetDateTime leftAt;
 
+    /** The moment by which it is known: its number always means the stay around it, however its ends move. */
+    OffsetDateTime anchorAt;
+
     /** Said by a person; else derived from the times of the measurements. */
     boolean stated;
 
@@ -27,6 +30,7 @@ class Stay {
     Stay(Long campsiteId, OffsetDateTime arrivedAt, OffsetDateTime leftAt, boolean stated) {
         this.campsiteId = campsiteId;
         this.arrivedAt = arrivedAt;
+        this.anchorAt = arrivedAt;
         this.leftAt = leftAt;
         this.stated = stated;
     }

@@ -61,8 +61,7 @@ public class StayDates {
     }
 
     private Stay required(long id) {
-        return Optional.ofNullable(entities.find(Stay.class, id))
-                .orElseThrow(() -> new NotFound("no stay has the number " + id));
+        return stays.find(id).orElseThrow(() -> new NotFound("no stay has the number " + id));
     }
 
     private static Dates dates(Stay stay) {
@@ -72,9 +71,10 @@ public class StayDates {
     /** Another stay that dates overlap and that overlaps none of before; derived ones at the same place give way. */
     @Transactional(readOnly = true)
     public Optional<Dates> inTheWay(long id, Dates wanted) {
-        Dates before = of(id);
+        Stay own = required(id);
+        Dates before = dates(own);
         return entities.createQuery("from Stay s where s.id <> :id order by s.arrivedAt", Stay.class)
-                .setParameter("id", id)
+                .setParameter("id", own.id)
                 .getResultStream()
                 .map(StayDates::dates)
                 .filter(other -> other.stated || other.campsite != wanted.campsite)
@@ -114,6 +114,9 @@ public class StayDates {
         stay.arrivedAt = wanted.arrivedAt;
         stay.leftAt = wanted.leftAt;
         stay.stated = wanted.stated;
+        if (!stay.covers(stay.anchorAt)) {
+            stay.anchorAt = stay.arrivedAt;
+        }
         follow(before, wanted);
     }
 
@@ -129,6 +132,7 @@ public class StayDates {
     public void drop(long id) {
         Stay stay = required(id);
         Dates before = dates(stay);
+        entities.persist(new FormerStay(stay));
         entities.remove(stay);
         follow(before, before);
     }

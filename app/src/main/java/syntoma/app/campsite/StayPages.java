@@ -79,7 +79,7 @@ public class StayPages {
         Stay stay = required(id);
         Optional<StayNote> note = note(stay);
         return new StayPageView(
-                id,
+                stay.id,
                 note.map(n -> n.text).orElse(""),
                 note.map(n -> edits.version(Edits.Kind.STAY_NOTE, n.id)).orElse(0),
                 photos(stay).stream().map(StayPhotoView::of).toList());
@@ -124,7 +124,7 @@ public class StayPages {
         }
         InvalidInput.naming("note", () -> Text.lines("note", text));
         StayNote note = note(stay).orElseGet(() -> {
-            StayNote begun = new StayNote(stay.campsiteId, stay.arrivedAt);
+            StayNote begun = new StayNote(stay.campsiteId, stay.anchorAt);
             entities.persist(begun);
             entities.flush();
             return begun;
@@ -161,7 +161,7 @@ public class StayPages {
         if (there.size() >= MOST_PHOTOS) {
             throw new Conflict("there are " + MOST_PHOTOS + " photos of this stay; take one away first");
         }
-        StayPhoto photo = new StayPhoto(stay.campsiteId, stay.arrivedAt, kept, OffsetDateTime.now(clock));
+        StayPhoto photo = new StayPhoto(stay.campsiteId, stay.anchorAt, kept, OffsetDateTime.now(clock));
         entities.persist(photo);
         return StayPhotoView.of(photo);
     }
@@ -188,8 +188,7 @@ public class StayPages {
     }
 
     private Stay required(long id) {
-        return Optional.ofNullable(entities.find(Stay.class, id))
-                .orElseThrow(() -> new NotFound("no stay has the number " + id));
+        return stays.find(id).orElseThrow(() -> new NotFound("no stay has the number " + id));
     }
 
     private StayPhoto required(long id, long photo) {

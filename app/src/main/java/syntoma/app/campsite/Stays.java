@@ -28,9 +28,16 @@ public class Stays {
     private final EntityManager entities;
     private final StayTallies tallies;
     private final Moments moments;
+    private final Campsites campsites;
     private final TransactionTemplate transaction;
 
-    Stays(EntityManager entities, StayTallies tallies, Moments moments, PlatformTransactionManager manager) {
+    Stays(
+            EntityManager entities,
+            StayTallies tallies,
+            Moments moments,
+            Campsites campsites,
+            PlatformTransactionManager manager) {
+        this.campsites = campsites;
         this.entities = entities;
         this.tallies = tallies;
         this.moments = moments;
@@ -41,6 +48,27 @@ public class Stays {
     List<Stay> all() {
         return entities.createQuery("from Stay s order by s.arrivedAt, s.id", Stay.class)
                 .getResultList();
+    }
+
+    /** The stay of a number, also of one that has become part of another. */
+    @Transactional(readOnly = true)
+    public Optional<Long> current(long number) {
+        return find(number).map(stay -> stay.id);
+    }
+
+    Optional<Stay> find(long number) {
+        Optional<Stay> stay = Optional.ofNullable(entities.find(Stay.class, number));
+        return stay.isPresent()
+                ? stay
+                : Optional.ofNullable(entities.find(FormerStay.class, number)).flatMap(former -> entities.createQuery(
+                                "from Stay s where s.campsiteId = :campsite and s.arrivedAt <= :at and (s.leftAt is"
+                                        + " null or s.leftAt >= :at) order by s.stated desc, s.arrivedAt",
+                                Stay.class)
+                        .setParameter("campsite", campsites.standing(former.campsiteId))
+                        .setParameter("at", former.anchorAt)
+                        .setMaxResults(1)
+                        .getResultStream()
+                        .findFirst());
     }
 
     /** Brings the stays in line after a measurement was logged. */
@@ -174,35 +202,14 @@ public class Stays {
 
     /**
      * Brings the derived stays in line after measurements between two moments came or went, or are covered otherwise.
-     * Looks at those moments and at the stays that they touch; a derived stay that still has a measurement of its own
-     * keeps its number.
+     * Looks at those moments and at the stays that they touch.
      *
      * @param whole whether nothing before these moments waits to be brought in line too
      */
     private void derive(OffsetDateTime from, OffsetDateTime to, boolean whole) {
         entities.flush();
         Window window = window(from, to, whole);
-        Map<Long, List<Stay>> derived = new HashMap<>();
-        overlapping(window, false).forEach(stay -> derived.computeIfAbsent(stay.campsiteId, c -> new ArrayList<>())
-                .add(stay));
-        for (StaySpans.Span span : spans(window)) {
-            List<Stay> candidates = derived.getOrDefault(span.campsite(), new ArrayList<>());
-            Optional<Stay> same = candidates.stream()
-                    .filter(s -> !s.arrivedAt.toInstant().isAfter(span.to())
-                            && !s.leftAt.toInstant().isBefore(span.from()))
-                    .findFirst();
-            if (same.isPresent()) {
-                candidates.remove(same.get());
-                keep(same.get(), span);
-            } else {
-                entities.persist(new Stay(
-                        span.campsite(),
-                        moments.local(span.campsite(), span.from()),
-                        moments.local(span.campsite(), span.to()),
-                        false));
-            }
-        }
-        derived.values().forEach(left -> left.forEach(entities::remove));
+        new StayNumbers(entities, moments).give(spans(window), overlapping(window, false));
         entities.flush();
         recount(window, whole);
     }
@@ -214,15 +221,6 @@ public class Stays {
         touched.stream()
                 .filter(s -> whole || !s.arrivedAt.isBefore(window.from))
                 .forEach(tallies::recount);
-    }
-
-    private void keep(Stay stay, StaySpans.Span span) {
-        if (!stay.arrivedAt.toInstant().equals(span.from())) {
-            stay.arrivedAt = moments.local(span.campsite(), span.from());
-        }
-        if (!stay.leftAt.toInstant().equals(span.to())) {
-            stay.leftAt = moments.local(span.campsite(), span.to());
-        }
     }
 
     /** Whether stays still have to follow an import. */

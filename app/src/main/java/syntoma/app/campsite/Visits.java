@@ -61,14 +61,13 @@ public class Visits {
     }
 
     /**
-     * One visit.
+     * One visit; the number of one that has become part of another leads to that.
      *
      * @throws NotFound when there is none
      */
     public Visit of(long id) {
-        return all().stream()
-                .filter(v -> v.id() == id)
-                .findFirst()
+        return stays.current(id)
+                .flatMap(number -> all().stream().filter(v -> v.id() == number).findFirst())
                 .orElseThrow(() -> new NotFound("no stay has the number " + id));
     }
 

@@ -58,9 +58,18 @@ class DemoInstruments {
         } catch (Exception e) {
             throw new IllegalStateException("the demo's router and speed server do not start", e);
         }
-        servers.set(new SpeedServers.ServerRequest("http://" + HERE + ":" + server.port(), ""));
-        routers.set(new Routers.RouterRequest(
-                "http-json", "http://" + HERE + ":" + router.port(), RouterServer.PATH, "", "", "", Map.of()));
+        servers.set(new SpeedServers.ServerRequest("http://" + HERE + ":" + server.port(), "", false), true);
+        routers.set(
+                new Routers.RouterRequest(
+                        "http-json",
+                        "http://" + HERE + ":" + router.port(),
+                        RouterServer.PATH,
+                        "",
+                        "",
+                        "",
+                        Map.of(),
+                        false),
+                true);
     }
 
     /** Has in hand what a run is to measure. */

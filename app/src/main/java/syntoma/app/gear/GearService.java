@@ -14,7 +14,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
-import syntoma.app.platform.Asked;
+import syntoma.app.platform.ConfirmationRequiredException;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Json;
@@ -113,13 +113,13 @@ public class GearService {
             return Labels.find("as", text, values(), m -> m.as);
         }
 
-        static Asked asked(GearItem item, List<String> setups) {
-            return new Asked(
+        static ConfirmationRequiredException question(GearItem item, List<String> setups) {
+            return new ConfirmationRequiredException(
                     "as",
                     item.name() + " was measured with in " + String.join(", ", setups)
                             + ". Is the new sheet a correction, or is it another part?",
                     Arrays.stream(values())
-                            .map(m -> new Asked.Choice(m.as, m.label, m.says))
+                            .map(m -> new ConfirmationRequiredException.Choice(m.as, m.label, m.says))
                             .toList());
         }
     }
@@ -129,7 +129,7 @@ public class GearService {
      *
      * @param seen the version that was looked at; null when that is not known
      * @param meant needed where the sheet changes of something that was measured with
-     * @throws Asked where it is needed and not said
+     * @throws ConfirmationRequiredException where it is needed and not said
      */
     public GearItem change(long id, GearRequest request, @Nullable Integer seen, Optional<Meant> meant) {
         Gear gear = find(id);
@@ -152,7 +152,7 @@ public class GearService {
 
     private void settle(GearItem was, Optional<Meant> meant) {
         List<String> setups = use.measured(was.id());
-        if (!setups.isEmpty() && meant.orElseThrow(() -> Meant.asked(was, setups)) == Meant.OTHER_PART) {
+        if (!setups.isEmpty() && meant.orElseThrow(() -> Meant.question(was, setups)) == Meant.OTHER_PART) {
             use.replaced(was);
         }
     }

@@ -19,6 +19,7 @@ final class AtRouter implements RouterSource {
     private static final int LONGEST_LINE = 400;
 
     private final URI at;
+    private final CallPermission permission;
     private Socket socket;
     private BufferedReader in;
     private long until;
@@ -26,6 +27,7 @@ final class AtRouter implements RouterSource {
 
     AtRouter(Routers.Reached router) {
         this.at = URI.create("tcp://" + router.address());
+        this.permission = router.permission();
     }
 
     @Override
@@ -58,6 +60,7 @@ final class AtRouter implements RouterSource {
     }
 
     private void open() throws IOException, RouterFailed {
+        HttpRouter.permit(permission, at);
         Socket opened = new Socket();
         try {
             opened.connect(new InetSocketAddress(at.getHost(), at.getPort()), left());

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.net.URI;
+import java.net.UnknownHostException;
 import java.net.http.HttpClient;
 import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
@@ -70,7 +71,7 @@ final class HttpRouter implements RouterSource {
             HttpResponse<String> answer = ask(at, until);
             Optional<URI> elsewhere = redirect(at, answer);
             if (elsewhere.isEmpty()) {
-                require(answer.statusCode());
+                require(answer.statusCode(), at);
                 return parsed(answer.body());
             }
             at = elsewhere.get();
@@ -79,10 +80,11 @@ final class HttpRouter implements RouterSource {
     }
 
     private HttpResponse<String> ask(URI at, long until) throws RouterFailed, InterruptedException {
+        permit(router.permission(), at);
         HttpRequest.Builder request = HttpRequest.newBuilder(at).header("Accept", "application/json");
-        if (!router.token().isEmpty()) {
+        if (isOwn(at) && !router.token().isEmpty()) {
             request.header("Authorization", "Bearer " + router.token());
-        } else if (!router.user().isEmpty() || !router.password().isEmpty()) {
+        } else if (isOwn(at) && hasPassword()) {
             String pair = router.user() + ":" + router.password();
             request.header(
                     "Authorization",
@@ -104,6 +106,33 @@ final class HttpRouter implements RouterSource {
         }
     }
 
+    private boolean hasPassword() {
+        return !router.user().isEmpty() || !router.password().isEmpty();
+    }
+
+    /** Secrets belong to scheme, host and port: whatever the router sends to elsewhere is asked without them. */
+    private boolean isOwn(URI at) {
+        URI own = router.uri();
+        return own.getScheme().equals(at.getScheme())
+                && own.getHost().equalsIgnoreCase(at.getHost())
+                && port(own) == port(at);
+    }
+
+    private static int port(URI at) {
+        int usual = "https".equals(at.getScheme()) ? 443 : 80;
+        return at.getPort() < 0 ? usual : at.getPort();
+    }
+
+    static void permit(CallPermission permission, URI at) throws RouterFailed {
+        try {
+            permission.require(at.getHost());
+        } catch (CallPermission.ForbiddenAddressException forbidden) {
+            throw new RouterFailed(forbidden.getMessage());
+        } catch (UnknownHostException unknown) {
+            throw new RouterFailed(Broken.said(unknown, at, "the router"));
+        }
+    }
+
     /** Where the router sends to, on its own host. */
     private static Optional<URI> redirect(URI from, HttpResponse<String> answer) throws RouterFailed {
         String location = answer.headers().firstValue("Location").orElse("");
@@ -122,10 +151,15 @@ final class HttpRouter implements RouterSource {
         throw new RouterFailed("the router sends to another address, which is not followed");
     }
 
-    private static void require(int status) throws RouterFailed {
+    private void require(int status, URI at) throws RouterFailed {
         if (status == 401 || status == 403) {
+            boolean withheld = !isOwn(at) && (hasPassword() || !router.token().isEmpty());
             throw new RouterFailed(
-                    "the router does not let this in (status " + status + "); is the password or the token right?");
+                    withheld
+                            ? "the router sends on to " + at.getScheme() + "://" + at.getRawAuthority()
+                                    + ", which is not given the password of another address; set that address instead"
+                            : "the router does not let this in (status " + status
+                                    + "); is the password or the token right?");
         }
         if (status / 100 != 2) {
             throw new RouterFailed("the router answers with status " + status);

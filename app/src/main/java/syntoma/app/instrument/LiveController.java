@@ -1,5 +1,6 @@
 package syntoma.app.instrument;
 
+import jakarta.servlet.http.HttpServletRequest;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -8,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import syntoma.app.platform.Here;
 
 /** The router: how it is asked, and what it says. */
 @RestController
@@ -29,14 +31,17 @@ class LiveController {
     }
 
     @PutMapping("/measure/router")
-    Routers.RouterView setRouter(@RequestBody Routers.RouterRequest asked) {
-        return routers.set(asked);
+    Routers.RouterView setRouter(@RequestBody Routers.RouterRequest asked, HttpServletRequest request) {
+        return routers.set(asked, Here.sent(request));
     }
 
-    /** Asks the router that is set once, and proposes what of its answer is which figure. */
+    /**
+     * Asks the router that is set once, and proposes what of its answer is which figure. All values of the answer are shown on this machine
+     * alone; another device is shown those that are mapped.
+     */
     @PostMapping("/measure/router/probe")
-    RouterProbe.Probed tryRouter() {
-        return probe.probe();
+    RouterProbe.Probed tryRouter(HttpServletRequest request) {
+        return probe.probe(Here.sent(request));
     }
 
     /** What the router says, once a second. */

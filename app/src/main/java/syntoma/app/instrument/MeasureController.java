@@ -1,5 +1,6 @@
 package syntoma.app.instrument;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.List;
 import org.springframework.http.HttpStatus;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import syntoma.app.platform.Here;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.run.RunKind;
 
@@ -62,8 +64,8 @@ class MeasureController {
     }
 
     @PutMapping("/measure/server")
-    SpeedServers.ServerView setServer(@RequestBody SpeedServers.ServerRequest asked) {
-        return servers.set(asked);
+    SpeedServers.ServerView setServer(@RequestBody SpeedServers.ServerRequest asked, HttpServletRequest request) {
+        return servers.set(asked, Here.sent(request));
     }
 
     /** Tries the speed server that is set. */

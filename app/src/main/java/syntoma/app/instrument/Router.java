@@ -8,6 +8,7 @@ import org.springframework.lang.Nullable;
 @Entity
 class Router {
     static final int ONLY = 1;
+    static final String NO_MAPPING = "{}";
 
     @Id
     Integer id = ONLY;
@@ -19,6 +20,7 @@ class Router {
     @Nullable
     String username;
 
+    /** As {@link syntoma.app.store.SecretBox} writes it, as the token. */
     @Nullable
     String password;
 
@@ -26,9 +28,16 @@ class Router {
     String token;
 
     /** As JSON; empty where nothing is mapped. */
-    String mapping = "{}";
+    String mapping = NO_MAPPING;
+
+    boolean setHere;
+    boolean publicAllowed;
 
     protected Router() {}
+
+    CallPermission permission() {
+        return new CallPermission(setHere, publicAllowed);
+    }
 
     static Router none() {
         return new Router();

@@ -71,16 +71,17 @@ class RouterProbe {
     /**
      * Asks it.
      *
+     * @param here whether this machine itself asks: only it is shown what is not mapped
      * @throws Conflict when none is set
      */
-    Probed probe() {
+    Probed probe(boolean here) {
         Routers.Reached router =
                 routers.reached().orElseThrow(() -> new Conflict("no router is set; set one first, under Measure"));
         RouterSource source = Watch.open(router);
         try {
             if (source instanceof HttpRouter http) {
                 HttpRouter.Tried tried = http.attempt();
-                return probed(tried.proposed().sorted(), tried.reading(), tried.choices());
+                return probed(tried.proposed().sorted(), tried.reading(), here ? tried.choices() : NONE);
             }
             return probed(Map.of(), source.read(), NONE);
         } catch (RouterFailed failed) {

@@ -5,13 +5,16 @@ import java.net.URI;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Json;
 import syntoma.app.platform.Whole;
+import syntoma.app.store.SecretBox;
 import syntoma.core.reply.Mapping;
 import syntoma.core.unit.Text;
 
@@ -27,17 +30,29 @@ public class Routers {
     private final EntityManager entities;
     private final Json json;
     private final ApplicationEventPublisher events;
+    private final SecretBox secrets;
 
-    Routers(EntityManager entities, Json json, ApplicationEventPublisher events) {
+    Routers(EntityManager entities, Json json, ApplicationEventPublisher events, SecretBox secrets) {
         this.entities = entities;
         this.json = json;
         this.events = events;
+        this.secrets = secrets;
+    }
+
+    /** Secrets that an earlier version has stored as they are. */
+    @EventListener(ApplicationStartedEvent.class)
+    public void sealSecrets() {
+        found().filter(r -> r.password != null || r.token != null).ifPresent(r -> {
+            r.password = SecretBox.isSealed(r.password) ? r.password : secrets.seal(r.password);
+            r.token = SecretBox.isSealed(r.token) ? r.token : secrets.seal(r.token);
+        });
     }
 
     /**
      * The router as it is set; secrets are never told.
      *
      * @param kind null where none is set
+     * @param publicAllowed whether a person has said that an address on the internet is meant
      */
     public record RouterView(
             @Nullable String kind,
@@ -45,10 +60,13 @@ public class Routers {
             @Nullable String path,
             @Nullable String user,
             boolean hasSecret,
-            Map<String, String> mapping) {}
+            Map<String, String> mapping,
+            boolean publicAllowed) {}
+
+    private static final RouterView NONE = new RouterView(null, null, null, null, false, Map.of(), false);
 
     /**
-     * What to set.
+     * What to set. Secrets and a mapping belong to one address: another one starts without them.
      *
      * @param kind http-json or at-tcp; empty for no router
      * @param address http://host:port, or host:port for AT
@@ -56,6 +74,7 @@ public class Routers {
      * @param password left out to keep the one there is, empty to remove it
      * @param token the same, as a bearer
      * @param mapping which value of the answer is which figure, by JSON pointers; left out to keep it
+     * @param publicAllowed whether an address on the internet is meant
      */
     public record RouterRequest(
             @Nullable String kind,
@@ -64,11 +83,19 @@ public class Routers {
             @Nullable String user,
             @Nullable String password,
             @Nullable String token,
-            @Nullable Map<String, String> mapping) {}
+            @Nullable Map<String, String> mapping,
+            @Nullable Boolean publicAllowed) {}
 
     /** How it is asked. */
     record Reached(
-            String kind, String address, String path, String user, String password, String token, Mapping mapping) {
+            String kind,
+            String address,
+            String path,
+            String user,
+            String password,
+            String token,
+            Mapping mapping,
+            CallPermission permission) {
 
         /** The machine that is asked. */
         String host() {
@@ -83,7 +110,7 @@ public class Routers {
 
     @Transactional(readOnly = true)
     public RouterView view() {
-        return found().map(this::view).orElse(new RouterView(null, null, null, null, false, Map.of()));
+        return found().map(this::view).orElse(NONE);
     }
 
     @Transactional(readOnly = true)
@@ -93,17 +120,20 @@ public class Routers {
                 r.address,
                 r.path,
                 orEmpty(r.username),
-                orEmpty(r.password),
-                orEmpty(r.token),
-                new Mapping(mapping(r))));
+                secrets.open(r.password),
+                secrets.open(r.token),
+                new Mapping(mapping(r)),
+                r.permission()));
     }
 
     /**
      * Sets it.
      *
+     * @param here whether it is set from this machine itself
      * @throws InvalidInput naming the field that is wrong
+     * @throws syntoma.app.platform.ConfirmationRequiredException when the address is on the internet and that was not said
      */
-    public RouterView set(RouterRequest asked) {
+    public RouterView set(RouterRequest asked, boolean here) {
         Router router = found().orElse(null);
         String kind = orEmpty(asked.kind());
         if (kind.isEmpty()) {
@@ -111,7 +141,7 @@ public class Routers {
                 entities.remove(router);
                 events.publishEvent(new RouterSet());
             }
-            return new RouterView(null, null, null, null, false, Map.of());
+            return NONE;
         }
         if (!kind.equals(HTTP) && !kind.equals(AT)) {
             throw new InvalidInput("kind", "kind is " + Text.quoted(kind) + "; allowed is " + HTTP + ", " + AT);
@@ -122,26 +152,50 @@ public class Routers {
         String path = kind.equals(HTTP) ? Address.path("path", orEmpty(asked.path()), LONGEST_PATH) : "";
         String user = secret("user", orEmpty(asked.user()));
         String password = asked.password() == null ? null : secret("password", asked.password());
-        String token = asked.token() == null ? null : secret("token", asked.token());
+        String token = asked.token() == null ? null : token(asked.token());
         Map<String, String> wanted = Whole.map("mapping", asked.mapping());
         Mapping mapping = InvalidInput.naming("mapping", () -> new Mapping(wanted));
-        if (router == null) {
-            router = Router.none();
+        CallPermission permission = new CallPermission(here, Boolean.TRUE.equals(asked.publicAllowed()));
+        boolean same = router != null && router.kind.equals(kind) && router.address.equals(address);
+        if (!same) {
+            permission.requireSettable(
+                    "address", new Reached(kind, address, path, "", "", "", mapping, permission).host());
+            router = startAnew(router);
         }
         router.kind = kind;
         router.address = address;
+        router.setHere = same ? router.setHere || here : here;
+        router.publicAllowed = same ? router.publicAllowed || permission.publicAllowed() : permission.publicAllowed();
         router.path = path;
         router.username = user.isEmpty() ? null : user;
-        router.password = password == null ? router.password : emptyToNull(password);
-        router.token = token == null ? router.token : emptyToNull(token);
+        router.password = password == null ? router.password : secrets.seal(password);
+        router.token = token == null ? router.token : secrets.seal(token);
         router.mapping = asked.mapping() == null ? router.mapping : json.write(mapping.sorted());
         entities.persist(router);
         events.publishEvent(new RouterSet());
         return view(router);
     }
 
+    /** What was known of another address is not known of this one. */
+    private static Router startAnew(@Nullable Router before) {
+        if (before == null) {
+            return Router.none();
+        }
+        before.password = null;
+        before.token = null;
+        before.mapping = Router.NO_MAPPING;
+        return before;
+    }
+
     private RouterView view(Router r) {
-        return new RouterView(r.kind, r.address, r.path, r.username, r.password != null || r.token != null, mapping(r));
+        return new RouterView(
+                r.kind,
+                r.address,
+                r.path,
+                r.username,
+                r.password != null || r.token != null,
+                mapping(r),
+                r.publicAllowed);
     }
 
     private Map<String, String> mapping(Router router) {
@@ -150,7 +204,16 @@ public class Routers {
         return pointers;
     }
 
-    /** A word that goes into a header. */
+    /** A word that stands in a header as it is. */
+    private static String token(String text) {
+        if (text.chars().anyMatch(c -> c <= ' ' || c >= 127)) {
+            throw new InvalidInput(
+                    "token",
+                    "token has to be letters, digits and signs of ASCII, without a space; no header holds others");
+        }
+        return secret("token", text);
+    }
+
     private static String secret(String field, String text) {
         if (text.length() > LONGEST_SECRET || text.chars().anyMatch(c -> c < ' ' || c == 127)) {
             throw new InvalidInput(
@@ -161,11 +224,6 @@ public class Routers {
 
     private static String orEmpty(@Nullable String text) {
         return text == null ? "" : text.strip();
-    }
-
-    @Nullable
-    private static String emptyToNull(String text) {
-        return text.isEmpty() ? null : text;
     }
 
     private Optional<Router> found() {

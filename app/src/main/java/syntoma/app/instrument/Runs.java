@@ -116,7 +116,7 @@ class Runs {
         Progress progress = begun.progress();
         RunState ended = RunState.FAILED;
         Optional<String> why = Optional.of("it was stopped");
-        try (SpeedClient client = new SpeedClient(server.address(), server.key())) {
+        try (SpeedClient client = new SpeedClient(server)) {
             why = new RunTask(kind, budget, client, progress, () -> keep(begun)).run();
             ended = progress.isCancelled() ? RunState.CANCELLED : RunState.DONE;
         } catch (RunFailed failed) {

@@ -19,7 +19,7 @@ class ServerProbe {
      */
     MeasureController.Reach reach() {
         SpeedServers.Reached server = servers.one();
-        try (SpeedClient client = new SpeedClient(server.address(), server.key())) {
+        try (SpeedClient client = new SpeedClient(server)) {
             client.greet();
             Loaded.Probe answer = client.probe(0);
             return answer.isLost()

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.net.URI;
+import java.net.UnknownHostException;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
@@ -31,6 +32,7 @@ final class SpeedClient implements AutoCloseable {
     private final String run = UUID.randomUUID().toString();
     private final URI server;
     private final String key;
+    private final CallPermission permission;
     private final ExecutorService workers = Daemons.many("speed-run");
     private final HttpClient client = HttpClient.newBuilder()
             .connectTimeout(ANSWERS_WITHIN)
@@ -39,9 +41,10 @@ final class SpeedClient implements AutoCloseable {
             .executor(workers)
             .build();
 
-    SpeedClient(URI server, String key) {
-        this.server = server;
-        this.key = key;
+    SpeedClient(SpeedServers.Reached set) {
+        this.server = set.address();
+        this.key = set.key();
+        this.permission = set.permission();
     }
 
     /** What a speed server says it allows for one run. */
@@ -50,6 +53,11 @@ final class SpeedClient implements AutoCloseable {
 
     /** Makes sure that there is a speed server, and that it lets this in. */
     Allowance greet() throws RunFailed, InterruptedException {
+        try {
+            permission.require(server.getHost());
+        } catch (CallPermission.ForbiddenAddressException | UnknownHostException refused) {
+            throw new RunFailed(refused instanceof UnknownHostException ? said(refused) : refused.getMessage());
+        }
         CompletableFuture<HttpResponse<String>> asked =
                 client.sendAsync(to("/").build(), info -> new Limited(LONGEST_ABOUT));
         try {

@@ -16,12 +16,20 @@ class SpeedServerSetting {
 
     String address;
 
+    /** As {@link syntoma.app.store.SecretBox} writes it. */
     @Nullable
     String secret;
+
+    boolean setHere;
+    boolean publicAllowed;
 
     protected SpeedServerSetting() {}
 
     SpeedServerSetting(String address) {
         this.address = address;
+    }
+
+    CallPermission permission() {
+        return new CallPermission(setHere, publicAllowed);
     }
 }

@@ -3,11 +3,14 @@ package syntoma.app.instrument;
 import jakarta.persistence.EntityManager;
 import java.net.URI;
 import java.util.Optional;
+import org.springframework.boot.context.event.ApplicationStartedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.store.SecretBox;
 
 /** Which speed server runs use. */
 @Service
@@ -16,36 +19,49 @@ public class SpeedServers {
     private static final int LONGEST_KEY = 200;
 
     private final EntityManager entities;
+    private final SecretBox secrets;
 
-    SpeedServers(EntityManager entities) {
+    SpeedServers(EntityManager entities, SecretBox secrets) {
         this.entities = entities;
+        this.secrets = secrets;
+    }
+
+    /** A key that an earlier version has stored as it is. */
+    @EventListener(ApplicationStartedEvent.class)
+    public void sealKey() {
+        found().filter(s -> s.secret != null && !SecretBox.isSealed(s.secret))
+                .ifPresent(s -> s.secret = secrets.seal(s.secret));
     }
 
     /**
      * The speed server as it is set; the key is never told.
      *
      * @param address null where none is set
+     * @param publicAllowed whether a person has said that an address on the internet is meant
      */
-    public record ServerView(@Nullable String address, boolean hasSecret) {}
+    public record ServerView(@Nullable String address, boolean hasSecret, boolean publicAllowed) {}
+
+    private static final ServerView NONE = new ServerView(null, false, false);
 
     /**
-     * What to set.
+     * What to set. A key belongs to one address: another one starts without it.
      *
      * @param address empty for none
      * @param key left out to keep the one there is, empty to remove it
+     * @param publicAllowed whether an address on the internet is meant
      */
-    public record ServerRequest(@Nullable String address, @Nullable String key) {}
+    public record ServerRequest(@Nullable String address, @Nullable String key, @Nullable Boolean publicAllowed) {}
 
-    record Reached(URI address, String key) {}
+    record Reached(URI address, String key, CallPermission permission) {}
 
     @Transactional(readOnly = true)
     public ServerView view() {
-        return found().map(s -> new ServerView(s.address, s.secret != null)).orElse(new ServerView(null, false));
+        return found().map(SpeedServers::view).orElse(NONE);
     }
 
     @Transactional(readOnly = true)
     public Optional<Reached> reached() {
-        return found().map(s -> new Reached(URI.create(s.address), s.secret == null ? "" : s.secret));
+        return found().map(s -> new Reached(URI.create(s.address), secrets.open(s.secret), s.permission()));
     }
 
     /**
@@ -61,28 +77,41 @@ public class SpeedServers {
     /**
      * Sets it.
      *
+     * @param here whether it is set from this machine itself
      * @throws InvalidInput when the address is none that is allowed, or the key is no word
+     * @throws syntoma.app.platform.ConfirmationRequiredException when the address is on the internet and that was not said
      */
-    public ServerView set(ServerRequest asked) {
+    public ServerView set(ServerRequest asked, boolean here) {
         String text = asked.address() == null ? "" : asked.address().strip();
         SpeedServerSetting setting = found().orElse(null);
         if (text.isEmpty()) {
             if (setting != null) {
                 entities.remove(setting);
             }
-            return new ServerView(null, false);
+            return NONE;
         }
-        String address = Address.http("address", text).toString();
+        URI address = Address.http("address", text);
         String key = key(asked.key());
+        CallPermission permission = new CallPermission(here, Boolean.TRUE.equals(asked.publicAllowed()));
+        boolean same = setting != null && setting.address.equals(address.toString());
+        if (!same) {
+            permission.requireSettable("address", address.getHost());
+        }
         if (setting == null) {
-            setting = new SpeedServerSetting(address);
+            setting = new SpeedServerSetting(address.toString());
             entities.persist(setting);
         }
-        if (asked.key() != null) {
-            setting.secret = key.isEmpty() ? null : key;
+        if (asked.key() != null || !same) {
+            setting.secret = secrets.seal(key);
         }
-        setting.address = address;
-        return new ServerView(address, setting.secret != null);
+        setting.address = address.toString();
+        setting.setHere = same ? setting.setHere || here : here;
+        setting.publicAllowed = same ? setting.publicAllowed || permission.publicAllowed() : permission.publicAllowed();
+        return view(setting);
+    }
+
+    private static ServerView view(SpeedServerSetting setting) {
+        return new ServerView(setting.address, setting.secret != null, setting.publicAllowed);
     }
 
     private static String key(@Nullable String text) {

@@ -47,10 +47,10 @@ class Problems extends ResponseEntityExceptionHandler {
 
     /** A question: what can be answered stands beside it. */
     @ExceptionHandler
-    ProblemDetail asked(Asked asked) {
-        ProblemDetail body = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, asked.getMessage());
-        body.setProperty("errors", asked.problems());
-        body.setProperty("choices", asked.choices());
+    ProblemDetail confirmationRequired(ConfirmationRequiredException question) {
+        ProblemDetail body = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, question.getMessage());
+        body.setProperty("errors", question.problems());
+        body.setProperty("choices", question.choices());
         return body;
     }
 

@@ -26,8 +26,15 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class StoreTables {
-    /** What never leaves the store. */
-    private static final Set<String> SECRETS = Set.of("speed_server.secret", "router.password", "router.token");
+    /** What never leaves the store: secrets, and what a person has allowed on this machine alone. */
+    private static final Set<String> STAYING = Set.of(
+            "speed_server.secret",
+            "speed_server.set_here",
+            "speed_server.public_allowed",
+            "router.password",
+            "router.token",
+            "router.set_here",
+            "router.public_allowed");
 
     private static final int BATCH = 1000;
 
@@ -221,7 +228,7 @@ public class StoreTables {
             while (rows.next()) {
                 String table = rows.getString(1);
                 String column = rows.getString(2);
-                if (SECRETS.contains(table + "." + column)) {
+                if (STAYING.contains(table + "." + column)) {
                     continue;
                 }
                 boolean never = rows.getString(4).equals("NO");

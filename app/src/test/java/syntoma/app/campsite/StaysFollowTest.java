@@ -1,8 +1,11 @@
 package syntoma.app.campsite;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import jakarta.persistence.EntityManager;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,13 +21,21 @@ import syntoma.app.Requests;
 import syntoma.core.trial.StaySpans;
 
 /** Stays that follow one change at a time, and what is counted of them, are those of the whole log. */
-@ApiTest
+@ApiTest(eachAnew = true)
 class StaysFollowTest {
     private static final int CHANGES = 150;
     private static final OffsetDateTime START = OffsetDateTime.parse("2026-06-01T08:00:00+03:00");
 
     @Autowired
     private MockMvc mvc;
+
+    @Autowired
+    private EntityManager entities;
+
+    /** The hour of the measurement that each number was given for, and where that was made. */
+    private final Map<Long, Long> anchors = new TreeMap<>();
+
+    private final Map<Long, String> sites = new TreeMap<>();
 
     private final Random random = new Random(5);
     private final Map<Long, String> log = new TreeMap<>();
@@ -45,7 +56,68 @@ class StaysFollowTest {
                 importSome(requests);
             }
             assertEquals(wanted(), stays(requests), "after change " + i);
+            followNumbers(requests, i);
         }
+    }
+
+    /** Every number that was ever given leads to the stay around the measurement that it was given for, while that is in the log. */
+    private void followNumbers(Requests requests, int change) throws Exception {
+        entities.createQuery("from Stay s", Stay.class)
+                .getResultList()
+                .forEach(stay -> anchors.put(
+                        stay.id, Duration.between(START, stay.anchorAt).toHours()));
+        Map<Long, JsonNode> now = new TreeMap<>();
+        requests.read("/api/stays")
+                .json()
+                .forEach(stay -> now.put(stay.get("id").asLong(), stay));
+        for (Map.Entry<Long, Long> known : anchors.entrySet()) {
+            String site = log.get(known.getValue());
+            if (site == null || !site.equals(sites.computeIfAbsent(known.getKey(), number -> site))) {
+                continue;
+            }
+            Requests.Answer page = requests.read("/api/stays/" + known.getKey() + "/page");
+            assertEquals(200, page.status(), "number " + known.getKey() + " after change " + change);
+            JsonNode stay = now.get(page.json().get("stay").asLong());
+            OffsetDateTime at = START.plusHours(known.getValue());
+            assertEquals(site, stay.get("campsite").asText());
+            assertFalse(at.isBefore(OffsetDateTime.parse(stay.get("arrivedAt").asText())), known + " in " + stay);
+            assertFalse(at.isAfter(OffsetDateTime.parse(stay.get("leftAt").asText())), known + " in " + stay);
+        }
+    }
+
+    @Test
+    void a_page_that_was_opened_stays_the_same_stay_when_earlier_measurements_arrive_late() throws Exception {
+        Requests requests = new Requests(mvc);
+        long first = logged(requests, "Late Meadow", 3_016);
+        Requests.Answer written = requests.put("/api/stays/" + first + "/note", Map.of("note", "the evening there"));
+        assertEquals(200, written.status(), written.text());
+        logged(requests, "Late Meadow", 3_010);
+        logged(requests, "Other Meadow", 3_012);
+        // three stays now; the number and the note are still those of the evening
+        JsonNode page = requests.read("/api/stays/" + first + "/page").json();
+        assertEquals("the evening there", page.get("note").asText());
+        for (JsonNode stay : requests.read("/api/stays").json()) {
+            if (stay.get("id").asLong() == first) {
+                assertEquals(
+                        START.minusYears(1).plusHours(3_016).toInstant(),
+                        OffsetDateTime.parse(stay.get("arrivedAt").asText()).toInstant());
+            }
+        }
+    }
+
+    private long logged(Requests requests, String site, long hour) throws Exception {
+        requests.send(
+                "/api/measurements",
+                Map.of(
+                        "takenAt",
+                        START.minusYears(1).plusHours(hour).toString(),
+                        "campsite",
+                        site,
+                        "setup",
+                        "Dome",
+                        "outcome",
+                        "no_service"));
+        return entities.createQuery("select max(s.id) from Stay s", Long.class).getSingleResult();
     }
 
     private long freeHour() {

@@ -93,7 +93,8 @@ class RunsTest {
     void a_light_run_finds_the_rate_of_the_link_and_is_logged() throws Exception {
         try (SpeedServer server = server("open-sesame")) {
             assertEquals(
-                    "{\"address\":\"http://127.0.0.1:" + server.port() + "\",\"hasSecret\":true}",
+                    "{\"address\":\"http://127.0.0.1:" + server.port()
+                            + "\",\"hasSecret\":true,\"publicAllowed\":false}",
                     use(server.port(), "open-sesame").text());
             long id = start("light", ",\"trial\":\"Panel\",\"round\":2");
             assertEquals(

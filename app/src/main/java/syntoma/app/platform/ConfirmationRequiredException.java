@@ -3,7 +3,7 @@ package syntoma.app.platform;
 import java.util.List;
 
 /** Something that cannot be done before a person has said how it is meant; nothing was saved. */
-public final class Asked extends Conflict {
+public final class ConfirmationRequiredException extends Conflict {
     private final transient List<Choice> choices;
 
     /**
@@ -16,7 +16,7 @@ public final class Asked extends Conflict {
     public record Choice(String as, String label, String says) {}
 
     /** @param field the parameter that the answer is sent in */
-    public Asked(String field, String question, List<Choice> choices) {
+    public ConfirmationRequiredException(String field, String question, List<Choice> choices) {
         super(field, question);
         this.choices = List.copyOf(choices);
     }
