@@ -7,7 +7,7 @@ import { RouterProvider } from 'react-router';
 import { Refusal } from './data/client';
 import { keys } from './data/keys';
 import { firstAnswer } from './data/reach';
-import { readQueue } from './data/queue';
+import { readQueue, tryKeeping } from './data/queue';
 import { bringBack, keepWhatIsSeen } from './data/seen';
 import { readAnewWhenNewer, shellForAway } from './shell/away';
 import { router } from './shell/routes';
@@ -55,7 +55,7 @@ if (!root) {
 }
 
 keepWhatIsSeen(queries);
-void readQueue();
+void readQueue().then(tryKeeping);
 const session = await firstAnswer();
 if (session === null) {
   await bringBack(queries);

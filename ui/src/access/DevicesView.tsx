@@ -6,6 +6,7 @@ import { Loaded } from '../parts/Loaded';
 import { Part, Sheet } from '../parts/Sheet';
 import { Certificate } from './Certificate';
 import { DeviceList } from './DeviceList';
+import { Networks } from './Networks';
 import { NetworkSwitch } from './NetworkSwitch';
 import { Pairing } from './Pairing';
 import { PhraseForm } from './PhraseForm';
@@ -46,6 +47,7 @@ function Parts({ view }: { view: Schemas['NetworkView'] }) {
         </Part>
       )}
       {view.here && <NetworkSwitch view={view} />}
+      {view.here && view.phraseSet && <Networks view={view} />}
       {view.served && (
         <Part title="Let a phone in">
           <Pairing addresses={view.addresses} fingerprint={view.certificate?.fingerprint} />
@@ -63,7 +65,7 @@ function Parts({ view }: { view: Schemas['NetworkView'] }) {
       )}
       {!view.here && (
         <p className="small">
-          The pass phrase, and whether the network is served, are set on the machine that runs Syntoma.
+          The pass phrase and the networks that are served are set on the machine that runs Syntoma.
         </p>
       )}
     </>

@@ -17,7 +17,8 @@ export function NetworkSwitch({ view }: { view: Schemas['NetworkView'] }) {
       </p>
       {view.served && view.addresses.length === 0 && (
         <p className="attention">
-          This machine is on no network now. It is served as soon as it is on one; connect it to the router.
+          This machine is on no network that is allowed. Connect it to the router, and allow that network
+          below.
         </p>
       )}
       <div className="buttons">

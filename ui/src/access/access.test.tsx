@@ -10,7 +10,14 @@ import { GuestView } from './GuestView';
 import { LogIn } from './LogIn';
 import { PairView } from './PairView';
 
-const NETWORK = { served: false, phraseSet: false, here: true, addresses: [], certificate: null };
+const NETWORK = {
+  served: false,
+  phraseSet: false,
+  here: true,
+  addresses: [],
+  certificate: null,
+  networks: [],
+};
 const CERTIFICATE = {
   owners: false,
   fingerprint: 'AA:BB',
@@ -130,4 +137,41 @@ test('of the owner’s certificate no authority is offered', () => {
   const page = show(<Certificate certificate={{ ...CERTIFICATE, owners: true, authority: null }} />);
   expect(page.container.textContent).toContain('your own certificate');
   expect(page.container.querySelector('a')).toBeNull();
+});
+
+test('a new network asks by name, and nobody on it is served before that is answered', async () => {
+  const user = userEvent.setup();
+  const home = {
+    id: 'h',
+    name: 'Heron’s own',
+    interfaceName: 'wlan0',
+    prefix: '192.168.8.0/24',
+    addresses: ['192.168.8.10'],
+    up: true,
+    served: true,
+  };
+  const tethered = {
+    ...home,
+    id: 'u',
+    name: 'usb0, 192.168.42.0/24',
+    prefix: '192.168.42.0/24',
+    interfaceName: 'usb0',
+    served: null,
+  };
+  const view = { ...SERVED, networks: [home, tethered] };
+  serve({
+    'GET /api/network': view,
+    'GET /api/devices': [DEVICE],
+    'PUT /api/networks/u': { ...view, networks: [home, { ...tethered, served: true }] },
+    'PUT /api/networks/h': view,
+  });
+  show(<DevicesView />);
+  expect(await screen.findByText(/Is it a network of yours/)).toBeDefined();
+  await user.click(screen.getByRole('button', { name: 'Allow' }));
+  await waitFor(() => expect(bodies('PUT /api/networks/u')).toEqual([{ served: true, name: null }]));
+  await user.click(screen.getAllByRole('button', { name: 'Rename' })[0] as HTMLElement);
+  await user.clear(screen.getByLabelText('Name of the network'));
+  await user.type(screen.getByLabelText('Name of the network'), 'Van');
+  await user.click(screen.getByRole('button', { name: 'Save' }));
+  await waitFor(() => expect(bodies('PUT /api/networks/h')).toEqual([{ served: true, name: 'Van' }]));
 });

@@ -13,7 +13,20 @@ export const useSession = () =>
   });
 
 export const useNetwork = () =>
-  useQuery({ queryKey: keys.network, queryFn: () => unwrap(api.GET('/api/network')) });
+  useQuery({
+    queryKey: keys.network,
+    queryFn: () => unwrap(api.GET('/api/network')),
+    refetchInterval: 30_000,
+  });
+
+/** Lets a network be served or not, or gives it another name. */
+export const useDecideNetwork = () =>
+  useAccessChange(({ id, ...body }: { id: string } & Schemas['LocalNetworkRequest']) =>
+    unwrap(api.PUT('/api/networks/{id}', { params: { path: { id } }, body })),
+  );
+
+export const useForgetNetwork = () =>
+  useAccessChange((id: string) => unwrap(api.DELETE('/api/networks/{id}', { params: { path: { id } } })));
 
 export const useDevices = () =>
   useQuery({

@@ -38,7 +38,7 @@ export function useAhead(quiet: boolean) {
       }
       const trials = await get(keys.trials, () => unwrap(api.GET('/api/trials')));
       await get(keys.trialResults, () => unwrap(api.GET('/api/trials/results')));
-      for (const { trial } of trials?.slice(0, RECENT) ?? []) {
+      for (const { trial } of trials?.filter((t) => t.trial.rounds > 0).slice(0, RECENT) ?? []) {
         const query = { trial: trial.name, campsite: trial.campsite };
         await get(keys.result({ kind: 'trial', ...query }), () =>
           unwrap(api.GET('/api/results/trial', { params: { query } })),

@@ -4,6 +4,7 @@ import { beforeEach, expect, test } from 'vitest';
 import { type Asked, asked, Cut, Refused, serve } from '../testing/server';
 import { local } from './local';
 import {
+  isLasting,
   log,
   mend,
   putBack,
@@ -11,6 +12,7 @@ import {
   seenBeside,
   sendAll,
   throwAway,
+  tryKeeping,
   type Waiting,
   waiting,
 } from './queue';
@@ -175,6 +177,61 @@ test('what is refused at once is not kept, and what the server is too busy for i
     expect((await log(run(String(status)))).is).toBe('waits');
   }
   expect(waiting().length).toBe(4);
+});
+
+test('one that the server fails at steps aside, says why, and is tried again; the others are sent', async () => {
+  let broken = true;
+  const stored: string[] = [];
+  serve({
+    'POST /api/measurements': (body: unknown) => {
+      const { upMbps } = body as { upMbps: string };
+      if (broken && upMbps === '2') {
+        return new Refused(500, { detail: 'something went wrong' });
+      }
+      stored.push(upMbps);
+      return { id: stored.length, beside: [] };
+    },
+  });
+  for (const [i, up] of ['1', '2', '3', '4'].entries()) {
+    await putBack({ key: `aside-${up}`, body: run(up), at: `2026-09-05T18:0${i}:00Z` });
+  }
+  expect(await sendAll()).toBe(3);
+  expect(stored).toEqual(['1', '3', '4']);
+  expect(waiting().map((e) => [e.key, e.failed?.message, e.failed?.times])).toEqual([
+    ['aside-2', 'something went wrong', 1],
+  ]);
+  const before = asked.length;
+  await sendAll();
+  expect(asked.length).toBe(before);
+  broken = false;
+  expect(await sendAll(true)).toBe(1);
+  expect(waiting()).toEqual([]);
+});
+
+test('a server that fails at everything is not asked for each of them', async () => {
+  serve({ 'POST /api/measurements': () => new Refused(503, { detail: 'busy' }) });
+  for (let i = 0; i < 9; i++) {
+    await putBack({ key: `busy-${i}`, body: run(String(i)), at: `2026-09-05T18:0${i}:00Z` });
+  }
+  const before = asked.length;
+  await sendAll();
+  expect(asked.length).toBe(before + 3);
+  expect(waiting().length).toBe(9);
+});
+
+test('a browser that keeps nothing is found out before anything is typed, and so is that it keeps again', async () => {
+  const db = await local();
+  const put = db.put.bind(db);
+  db.put = () => Promise.reject(new DOMException('full', 'QuotaExceededError'));
+  await tryKeeping();
+  expect(isLasting()).toBe(false);
+  await putBack({ key: 'in-the-page', body: run('5'), at: '2026-09-05T18:00:00Z' });
+  expect(waiting().length).toBe(1);
+  db.put = put;
+  await tryKeeping();
+  expect(isLasting()).toBe(true);
+  await readQueue();
+  expect(waiting().map((e) => e.key)).toEqual(['in-the-page']);
 });
 
 test('a run that another device logged too stays visible until somebody has seen it', async () => {

@@ -10,6 +10,7 @@ export type Measurement = Schemas['MeasurementRequest'];
  * - `sent`: as it was sent first, if it is not known whether that arrived
  * - `thrownAway`: it is to be in the log no more, should it have arrived
  * - `refused`: why the server did not take it
+ * - `failed`: the server itself failed at it; it steps aside for the others and is tried again from `again` on
  * - `beside`: what another device logged for the same run; both are kept, until a person says otherwise
  */
 export interface Waiting {
@@ -19,6 +20,7 @@ export interface Waiting {
   sent?: Measurement;
   thrownAway?: boolean;
   refused?: { message: string; errors: Schemas['FieldProblem'][] };
+  failed?: { message: string; times: number; again: string };
   beside?: { id: number; others: Schemas['Beside'][] };
 }
 
@@ -26,7 +28,7 @@ export interface Waiting {
 export type Outcome =
   | { is: 'stored'; answer: Schemas['Stored'] }
   | { is: 'refused'; refusal: Refusal }
-  | { is: 'waits'; key: string };
+  | { is: 'waits'; key: string; failed?: string };
 
 const LOCK = 'syntoma-queue';
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(LOCK);
@@ -34,6 +36,9 @@ const listeners = new Set<() => void>();
 let entries: readonly Waiting[] = [];
 /** Where the browser keeps nothing, the queue lasts as long as the page. */
 let lasting = true;
+
+/** Whether what waits outlives this page. */
+export const isLasting = () => lasting;
 
 /** What waits, the oldest first, as it stands on the device. */
 export const waiting = () => entries;
@@ -51,12 +56,38 @@ function show(next: readonly Waiting[]) {
 }
 
 async function lastingly(write: (db: Awaited<ReturnType<typeof local>>) => Promise<unknown>) {
-  if (lasting) {
-    try {
-      await write(await local());
-    } catch {
-      lasting = false;
+  try {
+    const db = await local();
+    await write(db);
+    if (!lasting) {
+      // it keeps again: what this page alone knew is written too
+      await Promise.all(entries.map((entry) => db.put('queue', entry)));
+      keeps(true);
     }
+  } catch {
+    keeps(false);
+  }
+}
+
+function keeps(now: boolean) {
+  if (lasting !== now) {
+    lasting = now;
+    show(entries);
+  }
+}
+
+const PROBE: Waiting = { key: 'probe', body: {} as Measurement, at: '' };
+
+/** Finds out before anything is typed whether the browser keeps what waits, and asks it not to clear that by itself. */
+export async function tryKeeping() {
+  await lastingly(async (db) => {
+    await db.put('queue', PROBE);
+    await db.delete('queue', PROBE.key);
+  });
+  try {
+    await navigator.storage?.persist?.();
+  } catch {
+    // it decides by itself
   }
 }
 
@@ -67,9 +98,9 @@ export async function readQueue() {
     return;
   }
   try {
-    show(await (await local()).getAll('queue'));
+    show((await (await local()).getAll('queue')).filter((entry) => entry.key !== PROBE.key));
   } catch {
-    lasting = false;
+    keeps(false);
   }
 }
 
@@ -109,7 +140,7 @@ export async function mend(key: string, body: Measurement): Promise<Outcome> {
   if (!entry) {
     return { is: 'waits', key };
   }
-  const { refused: _refused, ...rest } = entry;
+  const { refused: _refused, failed: _failed, ...rest } = entry;
   await put({ ...rest, body });
   return alone(() => deliver(key));
 }
@@ -134,23 +165,47 @@ export function putBack(entry: Waiting): Promise<void> {
 /** Has seen that another device logged the same run. */
 export const seenBeside = (key: string) => remove(key);
 
-/** Sends all that waits, the oldest first, until the server does not answer. */
-export async function sendAll(): Promise<number> {
+/** So many in a row that the server itself fails at: it is the server, and not the measurement. */
+const FAILS_IN_A_ROW = 3;
+const AGAIN_AFTER_MS = 5_000;
+const AGAIN_AT_MOST_MS = 300_000;
+
+/**
+ * Sends all that waits, the oldest first, until the server does not answer. One that the server fails at never holds up the others.
+ *
+ * @param now whether those are tried too that were to be tried later
+ */
+export async function sendAll(now = false): Promise<number> {
   return alone(async () => {
     await readQueue();
     let stored = 0;
+    let fails = 0;
     for (const entry of entries) {
-      if (entry.beside || entry.refused) {
+      const later = entry.failed !== undefined && Date.parse(entry.failed.again) > Date.now();
+      if (entry.beside || entry.refused || (later && !now)) {
         continue;
       }
       const outcome = await deliver(entry.key);
-      if (outcome.is === 'waits') {
+      if (outcome.is === 'waits' && outcome.failed === undefined) {
+        break;
+      }
+      fails = outcome.is === 'waits' ? fails + 1 : 0;
+      if (fails === FAILS_IN_A_ROW) {
         break;
       }
       stored += outcome.is === 'stored' ? 1 : 0;
     }
     return stored;
   });
+}
+
+async function stepAside(key: string, message: string) {
+  const entry = entries.find((e) => e.key === key);
+  if (entry) {
+    const times = (entry.failed?.times ?? 0) + 1;
+    const pause = Math.min(AGAIN_AT_MOST_MS, AGAIN_AFTER_MS * 2 ** (times - 1));
+    await put({ ...entry, failed: { message, times, again: new Date(Date.now() + pause).toISOString() } });
+  }
 }
 
 async function deliver(key: string): Promise<Outcome> {
@@ -162,6 +217,9 @@ async function deliver(key: string): Promise<Outcome> {
   await put({ ...entry, sent: body });
   const answer = await post(key, body);
   if (answer.is === 'waits') {
+    if (answer.failed !== undefined) {
+      await stepAside(key, answer.failed);
+    }
     return answer;
   }
   // a person may have changed it while it was on its way
@@ -173,7 +231,7 @@ async function deliver(key: string): Promise<Outcome> {
 }
 
 async function notTaken(latest: Waiting, body: Measurement, answer: Outcome & { is: 'refused' }) {
-  const { sent: _sent, ...rest } = latest;
+  const { sent: _sent, failed: _failed, ...rest } = latest;
   if (latest.thrownAway) {
     await remove(latest.key);
     return answer;
@@ -190,7 +248,7 @@ async function notTaken(latest: Waiting, body: Measurement, answer: Outcome & { 
 async function taken(latest: Waiting, answer: Outcome & { is: 'stored' }) {
   const { id, beside } = answer.answer;
   if (beside.length > 0 && !latest.thrownAway) {
-    const { sent: _sent, ...rest } = latest;
+    const { sent: _sent, failed: _failed, ...rest } = latest;
     await put({ ...rest, beside: { id, others: beside } });
   } else {
     await remove(latest.key);
@@ -235,7 +293,9 @@ async function post(key: string, body: Measurement): Promise<Outcome> {
   if (answer.data) {
     return { is: 'stored', answer: answer.data };
   }
-  return status >= 500 || LATER.includes(status)
-    ? { is: 'waits', key }
-    : { is: 'refused', refusal: refusal(answer.error, status) };
+  if (LATER.includes(status)) {
+    return { is: 'waits', key };
+  }
+  const refused = refusal(answer.error, status);
+  return status >= 500 ? { is: 'waits', key, failed: refused.message } : { is: 'refused', refusal: refused };
 }

@@ -1,11 +1,14 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
-import { onQueue, readQueue, sendAll, waiting } from './queue';
+import { isLasting, onQueue, readQueue, sendAll, waiting } from './queue';
 import { useReach } from './reach';
 
 /** What this device has to send; what was thrown away is not shown, though it may still have to be taken back. */
 export const useWaiting = () =>
   useSyncExternalStore(onQueue, waiting, waiting).filter((entry) => !entry.thrownAway);
+
+/** Whether what waits outlives this page; where it does not, that is said before anything is typed. */
+export const useLasting = () => useSyncExternalStore(onQueue, isLasting, isLasting);
 
 /** How soon it is tried again to send what waits: at first soon, then after twice as long, up to so long. */
 const SOON_MS = 250;

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../data/client';
 import { type Figure, useFigures, useNextStep, useRemove, useStore } from '../data/log';
 import { useChangeStanding, useStanding } from '../data/names';
+import { useLasting } from '../data/useQueue';
 import { useStored } from '../data/useStored';
 import { Field } from '../parts/Field';
 import { useUndo } from '../parts/useUndo';
@@ -57,6 +58,7 @@ function LogForm(props: {
   const changeLine = useChangeStanding();
   const { message } = App.useApp();
   const undoable = useUndo();
+  const lasting = useLasting();
 
   useEffect(() => {
     const frame = requestAnimationFrame(focusFirst);
@@ -92,7 +94,11 @@ function LogForm(props: {
         if (outcome.is === 'stored') {
           undoable(`Logged ${draft.setup}.`, () => remove.mutateAsync(outcome.answer.id));
         } else {
-          void message.info(`${draft.setup} waits on this device; it is sent when Syntoma answers.`);
+          void message.info(
+            outcome.failed === undefined
+              ? `${draft.setup} waits on this device; it is sent when Syntoma answers.`
+              : `${draft.setup} is not saved yet: ${outcome.failed} It waits on this device and is tried again.`,
+          );
         }
         close();
       },
@@ -136,6 +142,12 @@ function LogForm(props: {
           save();
         }}
       >
+        {!lasting && (
+          <p className="attention small">
+            This browser saves nothing on this device. Should Syntoma not answer, what you log is lost when
+            you close this page.
+          </p>
+        )}
         <Place form={form} step={kept ? undefined : step.data} />
         <div className="form-grid">
           <OutcomeField form={form} />

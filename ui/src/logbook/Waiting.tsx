@@ -3,7 +3,7 @@ import { useRemove, useFigures } from '../data/log';
 import { putBack, seenBeside, sendAll, throwAway, type Waiting as Entry } from '../data/queue';
 import { useReach } from '../data/reach';
 import { useWaiting } from '../data/useQueue';
-import { dateClock } from '../format/time';
+import { dateClock, localClock } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
 import { useLog } from '../parts/useLog';
 import { useUndo, useUndoable } from '../parts/useUndo';
@@ -48,7 +48,7 @@ export function Waiting() {
       empty="Nothing waits: all that was logged here is in the log."
       actions={
         waiting.length > 0 && (
-          <Button onClick={() => void sendAll()} disabled={reach.is === 'away'}>
+          <Button onClick={() => void sendAll(true)} disabled={reach.is === 'away'}>
             Send now
           </Button>
         )
@@ -67,6 +67,15 @@ const figureOf = (entry: Entry, field: string) => String(entry.body[field as key
 function State({ entry }: { entry: Entry }) {
   if (entry.refused) {
     return <span className="loss">{entry.refused.message}</span>;
+  }
+  if (entry.failed) {
+    return (
+      <span className="attention">
+        Syntoma answered, but could not save it: {entry.failed.message}{' '}
+        {entry.failed.times > 1 && `Tried ${entry.failed.times} times. `}
+        It is tried again at {localClock(Date.parse(entry.failed.again))}; the others are sent meanwhile.
+      </span>
+    );
   }
   if (entry.beside) {
     return (

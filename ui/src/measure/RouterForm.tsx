@@ -23,7 +23,9 @@ export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
     set.error instanceof Refusal ? set.error.errors.find((e) => e.field === field)?.message : undefined;
   const http = kind === 'http-json';
   const none = address.trim() === '';
-  const save = (mapping?: Record<string, string>) =>
+  const moved = router.hasSecret && (address.trim() !== (router.address ?? '') || kind !== router.kind);
+  const asks = problem('publicAllowed');
+  const save = (mapping?: Record<string, string>, publicAllowed = false) =>
     set.mutate({
       kind: none ? '' : kind,
       address,
@@ -32,6 +34,7 @@ export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
       ...(password === undefined ? {} : { password }),
       ...(token === undefined ? {} : { token }),
       ...(mapping === undefined ? {} : { mapping }),
+      ...(publicAllowed ? { publicAllowed } : {}),
     } as Schemas['RouterRequest']);
   return (
     <form
@@ -51,6 +54,11 @@ export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
         placeholder={http ? 'http://192.168.1.1' : '192.168.1.1:5555'}
         problem={problem('address')}
       />
+      {moved && (
+        <p className="attention small">
+          The saved password and the mapping belong to {router.address}. Another address starts without them.
+        </p>
+      )}
       {http && (
         <>
           <Field
@@ -62,7 +70,7 @@ export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
             problem={problem('path')}
           />
           <details className="numbers">
-            <summary>Password or token{router.hasSecret ? ' (kept)' : ''}</summary>
+            <summary>Password or token{router.hasSecret && !moved ? ' (saved)' : ''}</summary>
             <Field
               name="router-user"
               label="User"
@@ -76,7 +84,7 @@ export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
               type="password"
               value={password ?? ''}
               onChange={setPassword}
-              placeholder={router.hasSecret ? 'kept' : ''}
+              placeholder={router.hasSecret && !moved ? 'saved' : ''}
               problem={problem('password')}
             />
             <Field
@@ -85,11 +93,19 @@ export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
               type="password"
               value={token ?? ''}
               onChange={setToken}
-              placeholder={router.hasSecret ? 'kept' : ''}
+              placeholder={router.hasSecret && !moved ? 'saved' : ''}
               problem={problem('token')}
             />
           </details>
         </>
+      )}
+      {asks && (
+        <p className="attention" role="alert">
+          {asks}{' '}
+          <Button size="small" onClick={() => save(undefined, true)}>
+            Use it
+          </Button>
+        </p>
       )}
       <div className="buttons">
         <Button htmlType="submit" loading={set.isPending}>

@@ -12,14 +12,23 @@ export function ServerForm({ server, used }: { server: Schemas['ServerView']; us
   const set = useSetSpeedServer();
   const problem = (field: string) =>
     set.error instanceof Refusal ? set.error.errors.find((e) => e.field === field)?.message : undefined;
-  const known = problem('address') ?? problem('key');
+  const asks = problem('publicAllowed');
+  const known = problem('address') ?? problem('key') ?? asks;
+  const moved = server.hasSecret && address.trim() !== (server.address ?? '');
+  const save = (publicAllowed = false) => {
+    used?.();
+    set.mutate({
+      address,
+      ...(key === undefined ? {} : { key }),
+      ...(publicAllowed ? { publicAllowed } : {}),
+    } as Schemas['ServerRequest']);
+  };
   return (
     <form
       className="server-form"
       onSubmit={(event) => {
         event.preventDefault();
-        used?.();
-        set.mutate({ address, ...(key === undefined ? {} : { key }) } as Schemas['ServerRequest']);
+        save();
       }}
     >
       <Field
@@ -37,9 +46,20 @@ export function ServerForm({ server, used }: { server: Schemas['ServerView']; us
         type="password"
         value={key ?? ''}
         onChange={setKey}
-        placeholder={server.hasSecret ? 'kept; type another to change it' : 'none'}
+        placeholder={server.hasSecret && !moved ? 'saved; type another to change it' : 'none'}
+        hint={
+          moved ? `The saved key belongs to ${server.address}. Another address starts without it.` : undefined
+        }
         problem={problem('key')}
       />
+      {asks && (
+        <p className="attention" role="alert">
+          {asks}{' '}
+          <Button size="small" onClick={() => save(true)}>
+            Use it
+          </Button>
+        </p>
+      )}
       <div className="buttons">
         <Button htmlType="submit" loading={set.isPending}>
           {address.trim() === '' && server.address !== null ? 'Use none' : 'Use it and try it'}

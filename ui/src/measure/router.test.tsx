@@ -6,7 +6,15 @@ import { bodies, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { RouterForm } from './RouterForm';
 
-const NONE = { kind: null, address: null, path: null, user: null, hasSecret: false, mapping: {} };
+const NONE = {
+  kind: null,
+  address: null,
+  path: null,
+  user: null,
+  hasSecret: false,
+  mapping: {},
+  publicAllowed: false,
+};
 const PROBED = {
   reached: true,
   problem: null,
@@ -92,7 +100,7 @@ test('a secret is sent only where one was typed, and a router that is not reache
     },
   });
   show(<RouterForm router={{ ...NONE, kind: 'http-json', address: 'http://a', hasSecret: true }} />);
-  await user.click(screen.getByText('Password or token (kept)'));
+  await user.click(screen.getByText('Password or token (saved)'));
   await user.type(screen.getByLabelText('Password'), 'word');
   await user.click(screen.getByRole('button', { name: 'Use it and try it' }));
   await screen.findByText('Not reached: nothing answers at http://a.');

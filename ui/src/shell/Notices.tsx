@@ -1,9 +1,10 @@
 import { Button } from 'antd';
 import { Link, useLocation } from 'react-router';
 import { isOver, useRuns } from '../data/measure';
+import { useNetwork } from '../data/access';
 import { useNow } from '../data/now';
 import { useReach } from '../data/reach';
-import { useSending, useWaiting } from '../data/useQueue';
+import { useLasting, useSending, useWaiting } from '../data/useQueue';
 import { count } from '../format/numbers';
 import { localClock } from '../format/time';
 
@@ -15,13 +16,31 @@ export function Notices() {
   useSending();
   const run = useRuns().data?.[0];
   const { pathname } = useLocation();
-  const looks = waiting.filter((entry) => entry.refused || entry.beside).length;
+  const lasting = useLasting();
+  const network = useNetwork().data;
+  const asking =
+    network?.here && network.served ? network.networks.find((n) => n.up && n.served === null) : undefined;
+  const looks = waiting.filter((entry) => entry.refused || entry.beside || entry.failed).length;
   return (
     <div className="notices" role="status">
       {reach.is === 'away' && (
         <p>
           <b>Syntoma has not answered since {localClock(reach.since)}.</b> You read what was seen last; what
           you log waits on this device.
+        </p>
+      )}
+      {!lasting && (
+        <p className="attention">
+          <b>This browser saves nothing on this device</b> (a private window, or its storage is full).{' '}
+          {reach.is === 'away' || waiting.length > 0
+            ? 'What you log now is lost when you close this page. Leave it open until Syntoma answers, or write it down.'
+            : 'While Syntoma answers, everything is saved there. Should it stop answering, what you log is lost when you close this page.'}
+        </p>
+      )}
+      {asking && pathname !== '/devices' && (
+        <p>
+          This machine is on a new network: {asking.name}.{' '}
+          <Link to="/devices">Say whether Syntoma may answer there</Link>
         </p>
       )}
       {newer && (

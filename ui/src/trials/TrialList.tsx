@@ -20,6 +20,7 @@ type Result = Schemas['TrialResult'];
 export interface Row {
   trial: Schemas['TrialSpan'];
   plannedRounds: number | null;
+  designed: boolean;
   result: Result | undefined;
   /** What stands for the result until it is there. */
   waiting: ReactNode;
@@ -163,15 +164,30 @@ function Filter(props: {
   );
 }
 
+/** One that was not begun has its run sheet to go to, where it was designed, and no result. */
+function TrialLink({ row: { trial, designed } }: { row: Row }) {
+  if (trial.rounds > 0) {
+    return <Link to={trialAddress(trial)}>{trial.name}</Link>;
+  }
+  return designed ? (
+    <Link to={`/trials?${new URLSearchParams({ campsite: trial.campsite, sheet: trial.name })}`}>
+      {trial.name}
+    </Link>
+  ) : (
+    <b>{trial.name}</b>
+  );
+}
+
 const COLUMNS: Column<Row>[] = [
   {
     label: 'Trial',
     className: 'of-trial',
     render: (_, r) => (
       <>
-        <Link to={trialAddress(r.trial)}>{r.trial.name}</Link>
+        <TrialLink row={r} />
         <div className="small">
-          {r.trial.campsite}, {span(r.trial.from, r.trial.to)}, {clock(r.trial.from)}
+          {r.trial.campsite}, {r.trial.rounds === 0 && 'planned '}
+          {span(r.trial.from, r.trial.to)}, {clock(r.trial.from)}
         </div>
         <div className="small">
           {r.plannedRounds === null
@@ -186,7 +202,9 @@ const COLUMNS: Column<Row>[] = [
     label: 'Result',
     className: 'of-result',
     render: (_, r) =>
-      r.result === undefined ? (
+      r.trial.rounds === 0 ? (
+        <span className="quiet">No measurement yet.</span>
+      ) : r.result === undefined ? (
         r.waiting
       ) : (
         <>

@@ -223,7 +223,6 @@ class Certificates {
         return new GeneralSubtree(new GeneralName(GeneralName.iPAddress, new DEROctetString(addressAndMask)));
     }
 
-    /** An address and the mask that has it alone. */
     private static boolean permits(X509Certificate authority, InetAddress address) {
         byte[] wanted = address.getAddress();
         NameConstraints constraints = NameConstraints.getInstance(

@@ -16,15 +16,18 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import syntoma.app.photo.Photos;
 
 /** The private page of a stay. */
 @RestController
 @RequestMapping("/api/stays/{id}")
 class StayPageController {
     private final StayPages pages;
+    private final Photos photos;
 
-    StayPageController(StayPages pages) {
+    StayPageController(StayPages pages, Photos photos) {
         this.pages = pages;
+        this.photos = photos;
     }
 
     @GetMapping("/page")
@@ -40,11 +43,12 @@ class StayPageController {
         return pages.write(id, asked, version);
     }
 
-    /** Adds a photo: JPEG, PNG, GIF, BMP or TIFF of up to 25 MB; it is kept smaller, and without where it was taken. */
+    /** Adds a photo: JPEG, PNG or WebP of up to 25 MB; it is kept smaller, and without where it was taken. */
     @PostMapping(path = "/photos", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     StayPages.StayPhotoView photo(@PathVariable long id, @RequestBody byte[] photo) {
-        return pages.add(id, photo);
+        pages.of(id);
+        return pages.add(id, photos.keep(photo));
     }
 
     /** A photo. */

@@ -147,11 +147,10 @@ public class StayPages {
     /**
      * Adds a photo; one that is there already stands there once.
      *
-     * @throws InvalidInput when it is no picture
+     * @throws NotFound when there is no such stay
      */
-    public StayPhotoView add(long id, byte[] sent) {
+    public StayPhotoView add(long id, Photos.Kept kept) {
         Stay stay = required(id);
-        Photos.Kept kept = photos.keep(sent);
         List<StayPhoto> there = photos(stay);
         Optional<StayPhoto> same =
                 there.stream().filter(p -> p.hash.equals(kept.hash())).findFirst();

@@ -13,6 +13,7 @@ import syntoma.app.gear.GearService;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Needs;
 import syntoma.app.need.Vehicles;
+import syntoma.app.platform.Conflict;
 import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.SetupService;
 import syntoma.app.setup.Setups;
@@ -71,9 +72,10 @@ class DemoRigLoader {
             vehicles.put(file.rig(), null);
             file.regions().forEach(carriers::put);
             needs.choose(file.needs());
-            Map<String, Long> numbers = gear.all().stream().collect(Collectors.toMap(GearItem::name, GearItem::id));
+            Map<String, Long> numbers = gear.all().stream()
+                    .collect(Collectors.toMap(GearItem::name, GearItem::id, (first, second) -> first));
             Map<String, Long> known = names.numbers();
-            file.setups().forEach(s -> setups.put(known.get(s.name()), plan(s, numbers), null));
+            file.setups().forEach(s -> setups.put(number(known, s.name()), plan(s, numbers), null));
             file.roofs().forEach(roof -> roofs.begin(roof.name(), roof.plan()));
         } catch (JsonProcessingException e) {
             throw new IllegalStateException(e);
@@ -82,13 +84,13 @@ class DemoRigLoader {
 
     private static ChainPlan plan(NamedChain chain, Map<String, Long> numbers) {
         return new ChainPlan(
-                numbers.get(chain.device()),
+                number(numbers, chain.device()),
                 null,
-                chain.booster() == null ? null : numbers.get(chain.booster()),
+                chain.booster() == null ? null : number(numbers, chain.booster()),
                 chain.runs().stream()
                         .map(r -> new ChainPlan.Run(
-                                numbers.get(r.antenna()),
-                                r.cables().stream().map(numbers::get).toList(),
+                                number(numbers, r.antenna()),
+                                r.cables().stream().map(c -> number(numbers, c)).toList(),
                                 Map.of(),
                                 null,
                                 r.placement(),
@@ -96,10 +98,21 @@ class DemoRigLoader {
                                 null))
                         .toList(),
                 null,
-                chain.sims().stream().map(numbers::get).toList(),
+                chain.sims().stream().map(s -> number(numbers, s)).toList(),
                 null,
                 null,
                 null,
                 null);
+    }
+
+    /** What was just brought in may have been deleted or renamed by somebody else at the same moment. */
+    private static Long number(Map<String, Long> numbers, String name) {
+        Long number = numbers.get(name);
+        if (number == null) {
+            throw new Conflict(
+                    name + " was changed by somebody else while the demo was brought in. Remove the demo data and"
+                            + " bring them in again");
+        }
+        return number;
     }
 }

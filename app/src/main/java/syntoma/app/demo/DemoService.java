@@ -3,6 +3,7 @@ package syntoma.app.demo;
 import jakarta.persistence.EntityManager;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.concurrent.locks.ReentrantLock;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -11,13 +12,12 @@ import syntoma.app.aim.MastFiles;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.exchange.ImportService;
-import syntoma.app.gear.GearService;
 import syntoma.app.measurement.IntakeTurn;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.LogClock;
-import syntoma.app.setup.Setups;
 import syntoma.app.store.Emptying;
 import syntoma.app.store.Restored;
+import syntoma.app.store.StoreTables;
 import syntoma.app.trial.Plans;
 import syntoma.standin.DemoLog;
 import syntoma.standin.DemoMasts;
@@ -27,8 +27,6 @@ import syntoma.standin.DemoMasts;
 class DemoService {
     private final EntityManager entities;
     private final Campsites campsites;
-    private final Setups setups;
-    private final GearService gear;
     private final ImportService imports;
     private final Plans plans;
     private final StandingService standing;
@@ -39,12 +37,12 @@ class DemoService {
     private final Emptying emptying;
     private final LogClock clock;
     private final TransactionTemplate transaction;
+    private final StoreTables tables;
+    private final ReentrantLock changing = new ReentrantLock();
 
     DemoService(
             EntityManager entities,
             Campsites campsites,
-            Setups setups,
-            GearService gear,
             ImportService imports,
             Plans plans,
             StandingService standing,
@@ -54,11 +52,10 @@ class DemoService {
             IntakeTurn turn,
             Emptying emptying,
             LogClock clock,
+            StoreTables tables,
             PlatformTransactionManager manager) {
         this.entities = entities;
         this.campsites = campsites;
-        this.setups = setups;
-        this.gear = gear;
         this.imports = imports;
         this.plans = plans;
         this.standing = standing;
@@ -68,6 +65,7 @@ class DemoService {
         this.turn = turn;
         this.emptying = emptying;
         this.clock = clock;
+        this.tables = tables;
         this.transaction = new TransactionTemplate(manager);
     }
 
@@ -93,20 +91,36 @@ class DemoService {
         }
     }
 
-    /** Whether nothing was entered or logged yet. */
+    /** Whether nothing was entered or logged yet, of whatever kind: all of it goes when the demo goes. */
     boolean isEmpty() {
-        return campsites.all().isEmpty() && setups.all().isEmpty() && gear.all().isEmpty();
+        return tables.areUntouched();
     }
 
     /**
      * Brings the demo data in.
      *
-     * @throws Conflict when there is anything of a user's own
+     * @throws Conflict when there is anything of a user's own, or the demo is on its way in or out already
      */
     void show() {
+        alone(this::bringIn);
+    }
+
+    private void alone(Runnable change) {
+        if (!changing.tryLock()) {
+            throw new Conflict("the demo data are being brought in or removed already; look again in a moment");
+        }
+        try {
+            change.run();
+        } finally {
+            changing.unlock();
+        }
+    }
+
+    private void bringIn() {
         if (!isEmpty()) {
             throw new Conflict(
-                    "there is something of your own in the log or the rig; the demo comes into an empty one only");
+                    "there are data of your own here, and the demo comes into an empty Syntoma only, because all of it goes"
+                            + " when the demo is removed. Start one with ./syntoma demo");
         }
         clock.showDemo();
         DemoLog log = DemoLog.generate();
@@ -130,12 +144,21 @@ class DemoService {
      *
      * @throws Conflict when the log is a user's own
      */
-    void putAway() throws InterruptedException {
+    void putAway() {
+        alone(this::takeOut);
+    }
+
+    private void takeOut() {
         if (!isShown()) {
             throw new Conflict("this is your own log, and no demo; nothing was changed");
         }
-        if (!turn.take(0)) {
-            throw new Conflict("an import is under way; put the demo away when it is done");
+        try {
+            if (!turn.take(0)) {
+                throw new Conflict("an import is under way; put the demo away when it is done");
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new Conflict("Syntoma is stopping; nothing was changed");
         }
         try {
             emptying.empty();

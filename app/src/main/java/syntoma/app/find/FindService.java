@@ -88,7 +88,7 @@ class FindService {
                         .map(c -> new Hit("carrier", c.name(), "", null, null, null, null)));
         add(
                 hits,
-                trials.trials().stream()
+                trials.all().stream()
                         .filter(t -> has(t.trial().name(), wanted))
                         .map(t -> new Hit(
                                 "trial",

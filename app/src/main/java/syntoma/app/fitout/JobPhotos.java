@@ -40,13 +40,22 @@ class JobPhotos {
     }
 
     /**
+     * Makes sure that a task is on the sheet.
+     *
+     * @throws syntoma.app.platform.InvalidInput when it is not
+     */
+    @Transactional(readOnly = true)
+    void requireTask(long plan, @Nullable String task) {
+        builds.of(plan).task(task);
+    }
+
+    /**
      * Adds a photo to a task; one that is there already stands there once.
      *
-     * @throws syntoma.app.platform.InvalidInput when the task is not on the sheet, or it is no picture
+     * @throws syntoma.app.platform.InvalidInput when the task is not on the sheet
      */
-    JobPhotoView add(long plan, @Nullable String task, byte[] sent) {
+    JobPhotoView add(long plan, @Nullable String task, Photos.Kept kept) {
         String key = builds.of(plan).task(task).key();
-        Photos.Kept kept = photos.keep(sent);
         List<JobPhoto> there =
                 all(plan).stream().filter(p -> p.task.equals(key)).toList();
         Optional<JobPhoto> same =

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import syntoma.app.photo.Photos;
 
 /** Job sheets of roof plans. Days and times are by the clock where it is built. */
 @RestController
@@ -26,8 +27,10 @@ class JobSheetController {
     private final JobSteps steps;
     private final JobPhotos photos;
     private final JobCalendar calendar;
+    private final Photos files;
 
-    JobSheetController(JobSheets sheets, JobSteps steps, JobPhotos photos, JobCalendar calendar) {
+    JobSheetController(JobSheets sheets, JobSteps steps, JobPhotos photos, JobCalendar calendar, Photos files) {
+        this.files = files;
         this.sheets = sheets;
         this.steps = steps;
         this.photos = photos;
@@ -52,12 +55,13 @@ class JobSheetController {
         steps.enter(id, asked);
     }
 
-    /** Adds a photo to a task: JPEG, PNG, GIF, BMP or TIFF of up to 25 MB; it is kept smaller, and without where it was taken. */
+    /** Adds a photo to a task: JPEG, PNG or WebP of up to 25 MB; it is kept smaller, and without where it was taken. */
     @PostMapping(path = "/photos", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     JobPhotos.JobPhotoView photo(
             @PathVariable long id, @RequestParam @Nullable String task, @RequestBody byte[] photo) {
-        return photos.add(id, task, photo);
+        photos.requireTask(id, task);
+        return photos.add(id, task, files.keep(photo));
     }
 
     /** A photo. */

@@ -24,21 +24,23 @@ import syntoma.app.store.StoreFiles;
 @Service
 public class Photos {
     private final StoreFiles files;
+    private final PictureMaker maker;
 
-    Photos(StoreFiles files) {
+    Photos(StoreFiles files, PictureMaker maker) {
         this.files = files;
+        this.maker = maker;
     }
 
     /** A picture as it is kept; {@code hash} is the SHA-256 of its file. */
     public record Kept(String hash, int widthPx, int heightPx) {}
 
     /**
-     * Keeps a picture.
+     * Keeps a picture. Reading it takes its time: never to be called in a transaction.
      *
      * @throws syntoma.app.platform.InvalidInput when it is none that can be read
      */
     public Kept keep(byte[] sent) {
-        Picture picture = Picture.of(sent);
+        Picture picture = maker.make(sent);
         String hash = hash(picture.jpeg());
         try {
             files.preparePhotos();

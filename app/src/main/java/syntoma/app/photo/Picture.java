@@ -5,10 +5,8 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
-import java.util.Iterator;
 import java.util.Optional;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
@@ -17,9 +15,11 @@ import javax.imageio.stream.ImageInputStream;
 import net.coobird.thumbnailator.Thumbnails;
 import net.coobird.thumbnailator.util.exif.ExifFilterUtils;
 import net.coobird.thumbnailator.util.exif.ExifUtils;
-import syntoma.app.platform.InvalidInput;
 
-/** A picture made ready: upright, at most {@value #LONGEST_PX} pixels long, drawn anew so that nothing but its pixels is left. */
+/**
+ * A picture made ready: upright, at most {@value #LONGEST_PX} pixels long, drawn anew so that nothing but its pixels is left. To be made in
+ * a process of its own ({@link PictureMaker}): a file from elsewhere may take more memory or time than anybody foresees.
+ */
 record Picture(byte[] jpeg, int widthPx, int heightPx) {
     static final int LONGEST_PX = 1_600;
 
@@ -28,7 +28,8 @@ record Picture(byte[] jpeg, int widthPx, int heightPx) {
     /** The longest edge that is read: beyond it a small file is taken for a trap. */
     private static final int MOST_EDGE_PX = 30_000;
 
-    private static final long MOST_PIXELS = 200_000_000;
+    /** The most that stands in memory of a picture; of a larger one every second pixel is read, or every third. */
+    private static final long MOST_READ_PX = 16_000_000;
 
     private static final short START_OF_IMAGE = (short) 0xFFD8;
     private static final int START_OF_SCAN = 0xFFDA;
@@ -39,14 +40,12 @@ record Picture(byte[] jpeg, int widthPx, int heightPx) {
     }
 
     /**
-     * @throws InvalidInput when it is no picture that can be read
+     * @throws PictureException when it is no picture that can be read
      */
-    static Picture of(byte[] sent) {
-        BufferedImage upright = upright(sent);
+    static Picture of(byte[] sent) throws PictureException {
+        PictureFormat format = PictureFormat.of(sent).orElseThrow(Picture::none);
         try {
-            BufferedImage small = Math.max(upright.getWidth(), upright.getHeight()) <= LONGEST_PX
-                    ? upright
-                    : Thumbnails.of(upright).size(LONGEST_PX, LONGEST_PX).asBufferedImage();
+            BufferedImage small = upright(smaller(read(format, sent)), sent);
             ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
             Thumbnails.of(onPaper(small))
                     .scale(1)
@@ -54,46 +53,40 @@ record Picture(byte[] jpeg, int widthPx, int heightPx) {
                     .outputQuality(QUALITY)
                     .toOutputStream(jpeg);
             return new Picture(jpeg.toByteArray(), small.getWidth(), small.getHeight());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
-    private static BufferedImage upright(byte[] sent) {
-        try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(sent))) {
-            Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
-            if (!readers.hasNext()) {
-                throw none();
-            }
-            ImageReader reader = readers.next();
-            try {
-                reader.setInput(in);
-                return upright(read(reader), sent);
-            } finally {
-                reader.dispose();
-            }
-        } catch (InvalidInput refused) {
-            throw refused;
         } catch (IOException | RuntimeException broken) {
             // the readers of the platform throw any of these at a file that is cut or made up
             throw none();
         }
     }
 
-    private static BufferedImage read(ImageReader reader) throws IOException {
-        int width = reader.getWidth(0);
-        int height = reader.getHeight(0);
-        if (Math.max(width, height) > MOST_EDGE_PX || (long) width * height > MOST_PIXELS) {
-            throw new InvalidInput(
-                    "photo",
-                    "photo has " + width + " × " + height + " pixels; allowed are up to " + MOST_PIXELS / 1_000_000
-                            + " million");
+    private static BufferedImage smaller(BufferedImage read) throws IOException {
+        return Math.max(read.getWidth(), read.getHeight()) <= LONGEST_PX
+                ? read
+                : Thumbnails.of(read).size(LONGEST_PX, LONGEST_PX).asBufferedImage();
+    }
+
+    private static BufferedImage read(PictureFormat format, byte[] sent) throws IOException, PictureException {
+        ImageReader reader = format.reader();
+        try (ImageInputStream in =
+                ImageIO.createImageInputStream(new ByteArrayInputStream(format.withoutExtras(sent)))) {
+            reader.setInput(in, true, true);
+            int width = reader.getWidth(0);
+            int height = reader.getHeight(0);
+            long most = format.mostPixels(sent);
+            if (Math.max(width, height) > MOST_EDGE_PX || (long) width * height > most) {
+                throw new PictureException("photo has " + width + " × " + height + " pixels; allowed are up to "
+                        + most / 1_000_000 + " million, and " + MOST_EDGE_PX + " on each side");
+            }
+            ImageReadParam param = reader.getDefaultReadParam();
+            int step = 1;
+            while ((long) (width / step) * (height / step) > MOST_READ_PX) {
+                step++;
+            }
+            param.setSourceSubsampling(step, step, 0, 0);
+            return reader.read(0, param);
+        } finally {
+            reader.dispose();
         }
-        ImageReadParam param = reader.getDefaultReadParam();
-        // every second pixel, or third, of a large one: it never stands in memory whole
-        int step = Math.max(1, Math.max(width, height) / (2 * LONGEST_PX));
-        param.setSourceSubsampling(step, step, 0, 0);
-        return reader.read(0, param);
     }
 
     /** The same turned as its Exif part says; as it is where that says nothing. */
@@ -132,8 +125,7 @@ record Picture(byte[] jpeg, int widthPx, int heightPx) {
         return paper;
     }
 
-    private static InvalidInput none() {
-        return new InvalidInput(
-                "photo", "photo is no picture that can be read; allowed are JPEG, PNG, GIF, BMP and TIFF");
+    private static PictureException none() {
+        return new PictureException("photo is no picture that can be read; allowed are JPEG, PNG and WebP");
     }
 }

@@ -106,6 +106,12 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> createResponseEntity(
             Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        boolean unnamed = body instanceof ProblemDetail detail
+                && (detail.getProperties() == null || !detail.getProperties().containsKey("errors"));
+        if (unnamed && Problem.isOfInput(status.value())) {
+            ProblemDetail problem = (ProblemDetail) body;
+            problem.setProperty("errors", List.of(Problem.ofRequest(String.valueOf(problem.getDetail()))));
+        }
         return ResponseEntity.status(status)
                 .headers(headers)
                 .contentType(MediaType.APPLICATION_PROBLEM_JSON)

@@ -15,9 +15,11 @@ import java.time.ZoneId;
 import org.springframework.aot.AotDetector;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.logging.LoggingSystem;
 import org.springframework.context.ApplicationContext;
 import org.springframework.context.aot.AbstractAotProcessor;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
+import org.springframework.lang.Nullable;
 import org.springframework.util.ClassUtils;
 import syntoma.app.store.CannotStart;
 import syntoma.app.store.DemoDirectory;
@@ -31,6 +33,11 @@ import syntoma.app.store.StoreStart;
  */
 public final class Start {
     private static final boolean AOT_PROCESSING = Boolean.getBoolean(AbstractAotProcessor.AOT_PROCESSING);
+
+    private static final long LAUNCHER_LOOKED_MS = 200;
+    private static final int KILLED = 137;
+    private static final int LOCK_TRIES = 15;
+    private static final long LOCK_PAUSE_MS = 200;
 
     /** Keeps the directory's lock: a channel that nothing refers to is closed, and its lock let go. */
     private static FileChannel held;
@@ -51,6 +58,8 @@ public final class Start {
         boolean mend = Boolean.parseBoolean(option(options, "syntoma.mend", "false"));
         StoreFiles files = StoreFiles.in(option(options, "syntoma.data", StoreFiles.OWN));
         Path data = files.dir();
+        endWith(option(options, "syntoma.launcher", ""));
+        LoggingSystem.get(Start.class.getClassLoader()).beforeInitialize();
         try {
             prepare(files, demo, port);
             if (Boolean.parseBoolean(option(options, "syntoma.lan", "false")) && !Files.exists(files.phrase())) {
@@ -80,6 +89,35 @@ public final class Start {
         }
     }
 
+    /**
+     * Ends this process when the launcher that started it is gone: who kills the launcher means Syntoma. Everything acknowledged is on disk
+     * at any moment, so that nothing has to be closed first.
+     */
+    private static void endWith(String launcher) {
+        if (launcher.isEmpty()) {
+            return;
+        }
+        long parent = Long.parseLong(launcher);
+        Thread watch = new Thread(
+                () -> {
+                    while (ProcessHandle.current()
+                            .parent()
+                            .map(ProcessHandle::pid)
+                            .filter(pid -> pid == parent)
+                            .isPresent()) {
+                        try {
+                            Thread.sleep(LAUNCHER_LOOKED_MS);
+                        } catch (InterruptedException stopped) {
+                            return;
+                        }
+                    }
+                    Runtime.getRuntime().halt(KILLED);
+                },
+                "launcher");
+        watch.setDaemon(true);
+        watch.start();
+    }
+
     /** What the build has written down of the parts stands in for finding them out at each start. */
     private static void usePartsWrittenDown(Class<?> application) {
         if (ClassUtils.isPresent(application.getName() + "__ApplicationContextInitializer", null)) {
@@ -94,7 +132,7 @@ public final class Start {
             files.prepare();
             FileChannel channel = FileChannel.open(
                     files.lock(), StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
-            FileLock lock = channel.tryLock();
+            FileLock lock = lock(channel);
             if (lock == null) {
                 throw new CannotStart("the data in " + data + " are in use by another start of Syntoma; stop that one,"
                         + " or choose another directory with --data");
@@ -118,6 +156,23 @@ public final class Start {
         } catch (IOException e) {
             throw new CannotStart(
                     "port " + port + " on 127.0.0.1 is taken by another program; choose another with" + " --port");
+        }
+    }
+
+    /** A start that follows a stop at once finds the lock still held for a moment. */
+    @Nullable
+    private static FileLock lock(FileChannel channel) throws IOException {
+        for (int tried = 0; ; tried++) {
+            FileLock lock = channel.tryLock();
+            if (lock != null || tried == LOCK_TRIES) {
+                return lock;
+            }
+            try {
+                Thread.sleep(LOCK_PAUSE_MS);
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+                return null;
+            }
         }
     }
 

@@ -126,6 +126,10 @@ public class Gains {
     /** The bands on which two setups were measured side by side in a trial; none where a chain is not known. */
     List<MeasuredGain> inTrial(SetupName setup, SetupName against, List<Sample> samples) {
         Map<Long, Planned> plans = chains.plans();
+        if (!plans.containsKey(setup.id()) || !plans.containsKey(against.id())) {
+            // made or deleted by somebody else between two looks
+            return List.of();
+        }
         ChainPlan own = plans.get(setup.id()).plan();
         ChainPlan other = plans.get(against.id()).plan();
         if (own.device() == null || other.device() == null) {

@@ -42,7 +42,7 @@ class PastTrials {
 
     /** A reading of all trials, in which each is read at most once. */
     Reading read() {
-        return new Reading(plans.trials(), caps.read());
+        return new Reading(plans.measured(), caps.read());
     }
 
     record Key(long campsite, String name) {

@@ -3,7 +3,9 @@ package syntoma.app.trial;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,21 +48,53 @@ public class Plans implements PlannedTrials {
         this.clock = clock;
     }
 
-    /** A trial in the list; {@code plannedRounds} is null when it was not planned in Syntoma. */
-    public record TrialRow(TrialSpan trial, @Nullable Integer plannedRounds) {}
+    /**
+     * A trial in the list.
+     *
+     * @param trial what was measured of it; of one that was not begun its moment is that of its planning, and it has no rounds
+     * @param plannedRounds null when it was not planned in Syntoma
+     * @param designed whether it has a run sheet
+     */
+    public record TrialRow(TrialSpan trial, @Nullable Integer plannedRounds, boolean designed) {}
 
     private record Key(long campsite, String name) {}
 
-    /** All trials that have measurements, the latest first. */
+    /** All trials, from the moment they are planned, the latest first. */
     @Transactional(readOnly = true)
-    public List<TrialRow> trials() {
-        Map<Key, Integer> rounds = new HashMap<>();
-        entities.createQuery("from TrialPlan p", TrialPlan.class)
-                .getResultList()
-                .forEach(p -> rounds.put(new Key(p.campsiteId, p.name), p.plannedRounds));
+    public List<TrialRow> all() {
+        List<TrialRow> all = new ArrayList<>(measured());
+        Set<Key> begun = all.stream()
+                .map(row -> new Key(row.trial.campsiteId(), row.trial.name()))
+                .collect(Collectors.toSet());
+        Map<Long, String> places = campsites.names();
+        plans().filter(p -> !begun.contains(new Key(p.campsiteId, p.name)))
+                .map(p -> new TrialRow(
+                        new TrialSpan(p.campsiteId, places.get(p.campsiteId), p.name, p.plannedAt, p.plannedAt, 0, 0),
+                        p.plannedRounds,
+                        p.isDesigned()))
+                .forEach(all::add);
+        all.sort(Comparator.comparing((TrialRow row) -> row.trial.from()).reversed());
+        return all;
+    }
+
+    /** The trials that have measurements, the latest first. */
+    @Transactional(readOnly = true)
+    public List<TrialRow> measured() {
+        Map<Key, TrialPlan> plans = new HashMap<>();
+        plans().forEach(p -> plans.put(new Key(p.campsiteId, p.name), p));
         return measurements.trials().stream()
-                .map(t -> new TrialRow(t, rounds.get(new Key(t.campsiteId(), t.name()))))
+                .map(t -> {
+                    Optional<TrialPlan> plan = Optional.ofNullable(plans.get(new Key(t.campsiteId(), t.name())));
+                    return new TrialRow(
+                            t,
+                            plan.map(p -> p.plannedRounds).orElse(null),
+                            plan.filter(TrialPlan::isDesigned).isPresent());
+                })
                 .toList();
+    }
+
+    private Stream<TrialPlan> plans() {
+        return entities.createQuery("from TrialPlan p", TrialPlan.class).getResultStream();
     }
 
     /**

@@ -72,7 +72,10 @@ public class Results {
         PastTrials.Key key = new PastTrials.Key(campsites.of(campsite).id(), trial);
         PastTrials.Reading trials = pastTrials.read();
         if (trials.made(key).isEmpty()) {
-            throw new NotFound("no trial is named " + Text.quoted(trial) + " at " + campsite);
+            throw new NotFound(
+                    plans.rounds(key.campsite(), trial).isPresent()
+                            ? "nothing was measured in the trial " + Text.quoted(trial) + " at " + campsite + " yet"
+                            : "no trial is named " + Text.quoted(trial) + " at " + campsite);
         }
         Compared compared = compared(key, trials, needs.chosen(), ALL, baseline);
         return views.of(campsite, compared, trials.planned(key), ResultViews.Setting.own(Optional.of(key), compared));

@@ -56,7 +56,7 @@ class TrialController {
 
     @GetMapping("/trials")
     List<Plans.TrialRow> list() {
-        return plans.trials();
+        return plans.all();
     }
 
     /** What each trial came to, in the order of the list. */

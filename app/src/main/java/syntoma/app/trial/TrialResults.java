@@ -55,7 +55,7 @@ class TrialResults {
     List<TrialResult> all() {
         PastTrials.Reading trials = pastTrials.read();
         List<Need> asked = needs.chosen();
-        return plans.trials().stream().map(row -> result(row, trials, asked)).toList();
+        return plans.measured().stream().map(row -> result(row, trials, asked)).toList();
     }
 
     private TrialResult result(Plans.TrialRow row, PastTrials.Reading trials, List<Need> asked) {

@@ -51,6 +51,9 @@ public final class SheetText {
                     "text has " + text.length() + " characters; allowed are up to " + LONGEST);
         }
         List<Line> lines = Line.of(text);
+        if (lines.isEmpty()) {
+            throw new IllegalArgumentException("text holds no word; paste the words of a data sheet");
+        }
         List<Found> found = new ArrayList<>();
         name(lines, found);
         Prices.read(lines, kind, found);
