@@ -22,6 +22,7 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 import syntoma.app.store.Busy;
 import syntoma.app.store.Collision;
 import syntoma.app.store.StorageTrouble;
+import syntoma.app.store.StoreGoneException;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Text;
 
@@ -73,6 +74,11 @@ class Problems extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ResponseEntity<Object> busy(Busy busy) {
         return answer(HttpStatus.SERVICE_UNAVAILABLE, busy.getMessage(), List.of());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<Object> storeGone(StoreGoneException gone) {
+        return answer(HttpStatus.INSUFFICIENT_STORAGE, gone.getMessage(), List.of());
     }
 
     @ExceptionHandler

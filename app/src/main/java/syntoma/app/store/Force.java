@@ -3,6 +3,9 @@ package syntoma.app.store;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.concurrent.atomic.AtomicLong;
@@ -11,6 +14,7 @@ import javax.sql.DataSource;
 import org.h2.engine.SessionLocal;
 import org.h2.jdbc.JdbcConnection;
 import org.h2.mvstore.MVStore;
+import org.springframework.lang.Nullable;
 
 /**
  * Forces what is committed to disk. Those who ask while another force is under way share the next one.
@@ -35,6 +39,9 @@ public final class Force implements AutoCloseable {
     private long done;
     private long turn;
     private FileChannel notes;
+
+    @Nullable
+    private volatile Object fileKey;
 
     /** Kept while this is in use: who asks for a force may hold the last connection that is free. */
     private Connection connection;
@@ -76,6 +83,29 @@ public final class Force implements AutoCloseable {
         }
     }
 
+    /**
+     * Makes sure that the file which is written to is still the one in the data directory. Where the directory was deleted or moved, the
+     * system would go on writing to a file that nobody finds again.
+     *
+     * @throws StoreGoneException when it is not
+     */
+    void requireThere() {
+        Object opened = fileKey;
+        if (opened != null && !opened.equals(keyOf(files.store()))) {
+            throw new StoreGoneException(files.dir());
+        }
+    }
+
+    /** What tells a file from another of the same name; null where there is none, or the system has no such thing. */
+    @Nullable
+    private static Object keyOf(Path file) {
+        try {
+            return Files.readAttributes(file, BasicFileAttributes.class).fileKey();
+        } catch (IOException gone) {
+            return null;
+        }
+    }
+
     private void open() throws SQLException, IOException {
         connection = source.getConnection();
         store = ((SessionLocal) connection.unwrap(JdbcConnection.class).getSession())
@@ -86,6 +116,7 @@ public final class Force implements AutoCloseable {
             turn = Noted.read(files.noted()).map(Noted::turn).orElse(0L);
             notes = Noted.channel(files.noted());
             StoreFiles.restrictFile(files.store());
+            fileKey = keyOf(files.store());
         }
     }
 

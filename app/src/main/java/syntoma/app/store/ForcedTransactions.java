@@ -41,6 +41,9 @@ public final class ForcedTransactions extends JpaTransactionManager {
 
     @Override
     protected void doBegin(Object transaction, TransactionDefinition definition) {
+        if (!definition.isReadOnly()) {
+            force.requireThere();
+        }
         boolean takes = !definition.isReadOnly() && !ALONGSIDE.equals(definition.getName());
         if (takes) {
             pen.take();

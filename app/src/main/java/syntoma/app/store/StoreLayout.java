@@ -126,6 +126,7 @@ final class StoreLayout {
             Flyway.configure()
                     .dataSource(database, "sa", "")
                     .locations("classpath:" + MIGRATIONS)
+                    .javaMigrations(new LeadsByKey())
                     .load()
                     .migrate();
             sql.execute("shutdown");

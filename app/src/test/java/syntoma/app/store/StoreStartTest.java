@@ -57,6 +57,7 @@ class StoreStartTest {
         Flyway.configure()
                 .dataSource(address(), "sa", "")
                 .locations("classpath:db/migration")
+                .javaMigrations(new LeadsByKey())
                 .target(Integer.toString(layout))
                 .load()
                 .migrate();

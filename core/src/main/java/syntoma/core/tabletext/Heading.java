@@ -25,6 +25,9 @@ import syntoma.core.unit.Table;
  * @param rest what stands beside them: “Dome” of “Dome DL (Mbps)”, “2” of “Run 2 DL”; empty where nothing does
  */
 record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String known, String rest) {
+    /** Characters of a heading or a cell by which it is judged. Patterns look back within them, so that they must not be without end. */
+    static final int LONGEST_JUDGED = 200;
+
     /** Words of the longest name there is. */
     private static final int LONGEST_NAME = 4;
 
@@ -56,8 +59,14 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
         }
     }
 
+    /** A text as far as it is judged; what is longer than any heading, figure, time or place is prose. */
+    static String judged(String text) {
+        return text.length() <= LONGEST_JUDGED ? text : text.substring(0, LONGEST_JUDGED);
+    }
+
     /** Reads a heading, such as “Download (MB/s)”, “Signal [dBm]” or “DL Mbit/s”. */
-    static Heading of(String text) {
+    static Heading of(String whole) {
+        String text = judged(whole);
         List<String> words = List.of(words(text).split(" "));
         Known found = Known.in(words);
         if (found == null || found.isMeasured() && AMOUNT.matcher(text).find()) {

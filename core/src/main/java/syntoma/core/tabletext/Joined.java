@@ -28,6 +28,9 @@ public final class Joined {
     }
 
     private static List<String> parts(String heading) {
+        if (heading.length() > Heading.LONGEST_JUDGED) {
+            return List.of(heading);
+        }
         List<String> inside = inside(heading);
         return inside.isEmpty() ? beside(heading) : inside;
     }

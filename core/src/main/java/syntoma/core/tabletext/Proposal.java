@@ -70,8 +70,14 @@ public record Proposal(
      */
     public static Proposal of(List<String> header, List<List<String>> rows) {
         return ofPlain(
-                header.stream().map(Text::plain).toList(),
-                rows.stream().map(row -> row.stream().map(Text::plain).toList()).toList());
+                header.stream().map(Proposal::judged).toList(),
+                rows.stream()
+                        .map(row -> row.stream().map(Proposal::judged).toList())
+                        .toList());
+    }
+
+    private static String judged(String cell) {
+        return Text.plain(Heading.judged(cell));
     }
 
     private static Proposal ofPlain(List<String> header, List<List<String>> rows) {
@@ -81,10 +87,16 @@ public record Proposal(
         List<Heading> headings = header.stream().map(Heading::of).toList();
         List<String> labels = Several.of(headings);
         boolean runs = Several.areRuns(labels);
+        boolean oneMoment = headings.stream()
+                        .filter(h -> h.use() == Column.Use.DATE
+                                || h.use() == Column.Use.CLOCK
+                                || h.figure().equals(Optional.of(Figure.TAKEN_AT)))
+                        .count()
+                == 1;
         for (int i = 0; i < header.size(); i++) {
             Heading heading = headings.get(i);
             Proposed proposed;
-            if (isWholeMoment(headings, i, rows)) {
+            if (oneMoment && isWholeMoment(headings, i, rows)) {
                 proposed = new Proposed(
                         Column.of(header.get(i), Figure.TAKEN_AT, Quantity.OWN), "its cells hold the day and the time");
             } else if (isSummaryOfOthers(headings, i)) {
@@ -267,18 +279,11 @@ public record Proposal(
     /** A column called after the day or the time alone, whose cells hold both, where no other has the other. */
     private static boolean isWholeMoment(List<Heading> headings, int place, List<List<String>> rows) {
         Column.Use use = headings.get(place).use();
-        boolean alone = headings.stream()
-                        .filter(h -> h.use() == Column.Use.DATE
-                                || h.use() == Column.Use.CLOCK
-                                || h.figure().equals(Optional.of(Figure.TAKEN_AT)))
-                        .count()
-                == 1;
         List<String> cells = rows.stream()
                 .map(row -> row.get(place))
                 .filter(cell -> !cell.isBlank())
                 .toList();
         return (use == Column.Use.DATE || use == Column.Use.CLOCK)
-                && alone
                 && !cells.isEmpty()
                 && cells.stream().allMatch(Proposal::holdsBoth);
     }

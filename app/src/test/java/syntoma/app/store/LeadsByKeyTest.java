@@ -1,4 +1,4 @@
-package syntoma.app.setup;
+package syntoma.app.store;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.mockito.Mockito.mock;

@@ -1,4 +1,4 @@
-package syntoma.app.setup;
+package syntoma.app.store;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
