@@ -53,6 +53,34 @@ class EarlierDataTest {
             assertTrue(app.read("/api/measure/server").contains("\"hasSecret\":true"));
             assertTrue(app.read("/api/network").contains("\"phraseSet\":true"));
         }
+        sameAs(before, now);
+        try (Stream<Path> all = Files.list(dir)) {
+            assertEquals(
+                    1,
+                    all.filter(f -> f.getFileName().toString().matches("before-layout-\\d+-from-27-.*\\.mv\\.db"))
+                            .count());
+        }
+    }
+
+    @Test
+    void an_archive_of_layout_27_is_taken_in_with_everything_in_it() throws Exception {
+        byte[] archive = entries(EarlierDataTest.class.getResourceAsStream("layout-27.zip")).get("archive.zip");
+        try (RunningApp app = RunningApp.start(dir, false)) {
+            HttpResponse<String> taken = HttpClient.newHttpClient()
+                    .send(
+                            HttpRequest.newBuilder(URI.create(app.address("/api/archive")))
+                                    .header("Content-Type", "application/zip")
+                                    .POST(HttpRequest.BodyPublishers.ofByteArray(archive))
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofString());
+            assertEquals(200, taken.statusCode(), taken.body());
+            sameAs(
+                    entries(new ByteArrayInputStream(archive)),
+                    entries(new ByteArrayInputStream(bytes(app.address("/api/archive")))));
+        }
+    }
+
+    private static void sameAs(Map<String, byte[]> before, Map<String, byte[]> now) throws IOException {
         int rows = 0;
         for (Map.Entry<String, byte[]> file : before.entrySet()) {
             if (file.getKey().startsWith("tables/")) {
@@ -62,12 +90,6 @@ class EarlierDataTest {
             }
         }
         assertTrue(rows > 900, rows + " rows");
-        try (Stream<Path> all = Files.list(dir)) {
-            assertEquals(
-                    1,
-                    all.filter(f -> f.getFileName().toString().matches("before-layout-\\d+-from-27-.*\\.mv\\.db"))
-                            .count());
-        }
     }
 
     /** Each row is there with what it had; it may have more. */

@@ -1,12 +1,16 @@
 package syntoma.e2e;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
@@ -16,7 +20,10 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -68,6 +75,133 @@ class Endurance {
             compare(app, acknowledged);
         }
         System.out.println(kills + " kills: " + acknowledged.size() + " acknowledged measurements, all there once");
+    }
+
+    /** What a process holds: memory in kB, threads, open files. */
+    private record Held(long residentKb, long threads, long files) {
+        static Held of(long pid) throws IOException {
+            Path process = Path.of("/proc", Long.toString(pid));
+            Map<String, Long> status = new HashMap<>();
+            Files.readAllLines(process.resolve("status")).forEach(line -> {
+                String[] parts = line.split("[:\\s]+");
+                if (parts.length > 1 && parts[1].matches("\\d+")) {
+                    status.put(parts[0], Long.parseLong(parts[1]));
+                }
+            });
+            try (Stream<Path> open = Files.list(process.resolve("fd"))) {
+                return new Held(status.get("VmRSS"), status.get("Threads"), open.count());
+            }
+        }
+    }
+
+    /** After a warm-up of a third of the time, nothing that is held goes on growing. */
+    @Test
+    void memory_threads_and_files_stay_as_they_are_under_mixed_load() throws Exception {
+        long minutes = Integer.getInteger("endure.minutes");
+        try (RunningApp app = RunningApp.start(dir.resolve("soak"), true)) {
+            long begun = System.nanoTime();
+            List<Held> held = new ArrayList<>();
+            Random random = new Random(SEEDS[1]);
+            for (long call = 0; System.nanoTime() - begun < TimeUnit.MINUTES.toNanos(minutes); call++) {
+                mixed(app, random);
+                if (call % 50 == 0) {
+                    held.add(Held.of(app.pid()));
+                }
+            }
+            List<Held> warm = held.subList(held.size() / 3, held.size());
+            Held first = most(warm.subList(0, warm.size() / 2));
+            Held last = most(warm.subList(warm.size() / 2, warm.size()));
+            System.out.println(minutes + " minutes of mixed load: " + first + ", then " + last);
+            assertTrue(last.residentKb <= 1.15 * first.residentKb + 20_000, first + ", then " + last);
+            assertTrue(last.threads <= first.threads + 4, first + ", then " + last);
+            assertTrue(last.files <= first.files + 8, first + ", then " + last);
+        }
+    }
+
+    private static Held most(List<Held> held) {
+        return new Held(
+                held.stream().mapToLong(Held::residentKb).max().orElse(0),
+                held.stream().mapToLong(Held::threads).max().orElse(0),
+                held.stream().mapToLong(Held::files).max().orElse(0));
+    }
+
+    private static final List<String> READ = List.of(
+            "/api/pitch",
+            "/api/stays",
+            "/api/logbook",
+            "/api/trials/results",
+            "/api/findings?metric=up&baseline=Roof%20dome",
+            "/api/measurements.csv",
+            "/api/archive",
+            "/pitch");
+
+    private void mixed(RunningApp app, Random random) throws IOException, InterruptedException {
+        switch (random.nextInt(4)) {
+            case 0 -> logs(app, next.incrementAndGet());
+            case 1 -> imports(app, List.of(next.incrementAndGet(), next.incrementAndGet()));
+            case 2 -> sent(app, "/api/gear/sheet-text", "application/json", "{\"kind\":\"device\",\"text\":\"LTE B3\"}");
+            default -> app.read(READ.get(random.nextInt(READ.size())));
+        }
+    }
+
+    /** A full disk is said at every kind of write; what was acknowledged before is there when there is room again. */
+    @Test
+    void a_full_disk_is_said_and_loses_nothing() throws Exception {
+        Path small = Files.createDirectory(dir.resolve("small"));
+        int mounted = new ProcessBuilder("mount", "-t", "tmpfs", "-o", "size=48m", "tmpfs", small.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start()
+                .waitFor();
+        assumeTrue(mounted == 0, "a small disk can only be made as root");
+        try {
+            Set<Long> acknowledged = ConcurrentHashMap.newKeySet();
+            try (RunningApp app = RunningApp.start(small.resolve("data"), false)) {
+                for (int i = 0; i < 20; i++) {
+                    long number = next.incrementAndGet();
+                    assertTrue(logs(app, number));
+                    acknowledged.add(number);
+                }
+                fill(small.resolve("ballast"));
+                List<Long> many = LongStream.range(0, 60_000).map(i -> next.incrementAndGet()).boxed().toList();
+                if (imports(app, many)) {
+                    acknowledged.addAll(many);
+                }
+                for (int i = 0; i < 20; i++) {
+                    long number = next.incrementAndGet();
+                    if (logs(app, number)) {
+                        acknowledged.add(number);
+                    }
+                }
+                compare(app, acknowledged);
+                Files.delete(small.resolve("ballast"));
+                long number = next.incrementAndGet();
+                if (logs(app, number)) {
+                    acknowledged.add(number);
+                }
+                try (Stream<Path> left = Files.list(small.resolve("data/spool"))) {
+                    assertEquals(List.of(), left.toList());
+                }
+            }
+            try (RunningApp app = RunningApp.start(small.resolve("data"), false)) {
+                compare(app, acknowledged);
+                assertTrue(logs(app, next.incrementAndGet()));
+            }
+            System.out.println("a full disk: " + acknowledged.size() + " acknowledged measurements, all there once");
+        } finally {
+            new ProcessBuilder("umount", "-l", small.toString()).start().waitFor();
+        }
+    }
+
+    private static void fill(Path ballast) throws IOException {
+        byte[] piece = new byte[1 << 16];
+        try (OutputStream out = Files.newOutputStream(ballast)) {
+            while (true) {
+                out.write(piece);
+            }
+        } catch (IOException full) {
+            // as it should be
+        }
     }
 
     /** Logs one after the other, now and then a file of several, until nobody answers. */

@@ -128,6 +128,10 @@ final class RunningApp implements AutoCloseable {
         return port;
     }
 
+    long pid() {
+        return process.pid();
+    }
+
     String address(String path) {
         return "http://127.0.0.1:" + port + path;
     }

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import jakarta.persistence.PostLoad;
 import java.time.OffsetDateTime;
 
 /** One visit to a campsite. */
@@ -33,6 +34,14 @@ class Stay {
         this.anchorAt = arrivedAt;
         this.leftAt = leftAt;
         this.stated = stated;
+    }
+
+    /** One from an archive of an earlier layout has none yet. */
+    @PostLoad
+    void anchor() {
+        if (anchorAt == null) {
+            anchorAt = arrivedAt;
+        }
     }
 
     boolean covers(OffsetDateTime moment) {

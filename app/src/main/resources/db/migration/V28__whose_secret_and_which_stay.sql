@@ -13,10 +13,10 @@ alter table speed_server add column public_allowed boolean default false not nul
 update router set set_here = true, public_allowed = true;
 update speed_server set set_here = true, public_allowed = true;
 
--- The moment by which a stay is known, however its ends move: its number always means the stay around it.
+-- The moment by which a stay is known, however its ends move: its number always means the stay around it. Null, as in an archive of
+-- an earlier layout, is its arrival.
 alter table stay add column anchor_at timestamp(9) with time zone;
 update stay set anchor_at = arrived_at;
-alter table stay alter column anchor_at set not null;
 
 -- Numbers of stays that are part of another now; whoever asks for one gets the stay around its moment.
 create table former_stay (
