@@ -21,6 +21,12 @@ export function NetworkSwitch({ view }: { view: Schemas['NetworkView'] }) {
           below.
         </p>
       )}
+      {!view.served && view.phraseSet && view.networks.every((n) => n.served === null) && (
+        <p className="small">
+          This first time it also allows the networks listed below. Tap “Do not allow” on one that is not
+          yours.
+        </p>
+      )}
       <div className="buttons">
         <Button
           type={view.served ? 'default' : 'primary'}

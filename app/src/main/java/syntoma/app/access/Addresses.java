@@ -66,7 +66,8 @@ class Addresses {
             bytes[bit / Byte.SIZE] &= (byte) ~(0x80 >> bit % Byte.SIZE);
         }
         try {
-            return InetAddress.getByAddress(bytes).getHostAddress() + "/" + length;
+            // the zeros at the end of an IPv6 network are written as ::, as people write them
+            return InetAddress.getByAddress(bytes).getHostAddress().replaceFirst("(:0)+$", "::") + "/" + length;
         } catch (UnknownHostException impossible) {
             throw new IllegalStateException(impossible);
         }

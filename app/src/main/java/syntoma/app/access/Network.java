@@ -65,8 +65,10 @@ class Network {
         if (!phrase.isSet()) {
             throw new Conflict("a pass phrase is needed before the network is served; set one first");
         }
-        if (known.all().isEmpty()) {
-            addresses.networks().forEach(network -> known.decide(network, true, null));
+        if (known.all().stream().noneMatch(KnownNetworks.Known::served)) {
+            addresses.networks().stream()
+                    .filter(network -> known.of(network).isEmpty())
+                    .forEach(network -> known.decide(network, true, null));
         }
         follow(allowed());
         served = true;

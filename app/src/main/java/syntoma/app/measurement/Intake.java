@@ -25,6 +25,8 @@ public class Intake {
     private static final int BATCH = 500;
 
     /** Rows after which what was written so far is forced, so that nobody else's force has to wait for all of it. */
+    private static final int ROOM_LOOKED_AFTER = 2_000;
+
     private static final int FORCE_AFTER = 20_000;
 
     private final EntityManager entities;
@@ -187,6 +189,9 @@ public class Intake {
                 row.importId = entry;
                 batch.insert(row);
                 seen.add(row);
+                if (accepted % ROOM_LOOKED_AFTER == 0) {
+                    force.requireSavable();
+                }
                 if (accepted % FORCE_AFTER == 0) {
                     force.force();
                 }

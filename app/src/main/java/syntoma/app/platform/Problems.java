@@ -20,9 +20,9 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import syntoma.app.store.Busy;
+import syntoma.app.store.CannotSaveException;
 import syntoma.app.store.Collision;
 import syntoma.app.store.StorageTrouble;
-import syntoma.app.store.StoreGoneException;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Text;
 
@@ -77,8 +77,8 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ResponseEntity<Object> storeGone(StoreGoneException gone) {
-        return answer(HttpStatus.INSUFFICIENT_STORAGE, gone.getMessage(), List.of());
+    ResponseEntity<Object> cannotSave(CannotSaveException refused) {
+        return answer(HttpStatus.INSUFFICIENT_STORAGE, refused.getMessage(), List.of());
     }
 
     @ExceptionHandler

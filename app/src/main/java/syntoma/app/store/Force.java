@@ -3,6 +3,7 @@ package syntoma.app.store;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
+import java.nio.file.FileStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
@@ -26,6 +27,9 @@ import org.springframework.lang.Nullable;
 public final class Force implements AutoCloseable {
     /** Chunks that are less than half used are rewritten after so many forces, a little at a time. */
     private static final int TIDY_AFTER = 200;
+
+    /** What a change, and tidying up after it, may take at once. */
+    private static final long LEAST_FREE_BYTES = 8 << 20;
 
     private static final int TIDY_FILL_PERCENT = 50;
     private static final int TIDY_BYTES = 4 << 20;
@@ -84,15 +88,28 @@ public final class Force implements AutoCloseable {
     }
 
     /**
-     * Makes sure that the file which is written to is still the one in the data directory. Where the directory was deleted or moved, the
-     * system would go on writing to a file that nobody finds again.
+     * Makes sure, before anything is changed, that it can be saved: that the file which is written to is still the one in the data directory
+     * (where that was deleted or moved, the system would go on writing to a file that nobody finds again), and that the disk has room. H2
+     * closes a store that it cannot write to, so that it must not come to that.
      *
-     * @throws StoreGoneException when it is not
+     * @throws CannotSaveException when it cannot
      */
-    void requireThere() {
+    public void requireSavable() {
         Object opened = fileKey;
-        if (opened != null && !opened.equals(keyOf(files.store()))) {
-            throw new StoreGoneException(files.dir());
+        if (opened == null) {
+            return;
+        }
+        if (!opened.equals(keyOf(files.store()))) {
+            throw CannotSaveException.gone(files.dir());
+        }
+        try {
+            FileStore disk = Files.getFileStore(files.store());
+            long free = disk.getUsableSpace();
+            if (free < LEAST_FREE_BYTES && disk.getTotalSpace() > 0) {
+                throw CannotSaveException.full(files.dir(), free);
+            }
+        } catch (IOException unknown) {
+            // a disk that does not tell is written to, and tells then
         }
     }
 

@@ -42,7 +42,7 @@ public final class ForcedTransactions extends JpaTransactionManager {
     @Override
     protected void doBegin(Object transaction, TransactionDefinition definition) {
         if (!definition.isReadOnly()) {
-            force.requireThere();
+            force.requireSavable();
         }
         boolean takes = !definition.isReadOnly() && !ALONGSIDE.equals(definition.getName());
         if (takes) {

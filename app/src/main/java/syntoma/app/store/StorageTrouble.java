@@ -1,6 +1,7 @@
 package syntoma.app.store;
 
 import java.io.IOException;
+import java.nio.file.FileSystemException;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
@@ -37,17 +38,26 @@ public final class StorageTrouble {
         }
         boolean storage = chain.stream()
                 .anyMatch(t -> t instanceof MVStoreException
+                        || t instanceof FileSystemException
                         || t instanceof SQLException sql && CODES.contains(sql.getErrorCode()));
         if (!storage) {
             return Optional.empty();
         }
         String reason = chain.stream()
-                .filter(t -> t instanceof IOException && t.getMessage() != null)
-                .map(t -> " (" + t.getMessage() + ")")
+                .filter(IOException.class::isInstance)
+                .map(StorageTrouble::reason)
+                .filter(why -> !why.isEmpty())
+                .map(why -> " (" + why + ")")
                 .findFirst()
                 .orElse("");
         return Optional.of("The disk with Syntoma's data cannot be written" + reason
                 + "; nothing of this was kept. Free some space, then stop Syntoma and start it again");
+    }
+
+    /** What the system says, without the names of files. */
+    private static String reason(Throwable trouble) {
+        String why = trouble instanceof FileSystemException file ? file.getReason() : trouble.getMessage();
+        return why == null ? "" : why;
     }
 
     /** Causes, and what a failed batch holds beside its cause. */

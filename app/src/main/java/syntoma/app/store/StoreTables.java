@@ -318,6 +318,7 @@ public class StoreTables {
      */
     public void fill(Runnable first, Rows rows, Map<String, Long> next) {
         pen.holding(() -> {
+            force.requireSavable();
             first.run();
             try (Connection connection = source.getConnection();
                     Statement sql = connection.createStatement()) {
@@ -334,6 +335,7 @@ public class StoreTables {
                         sql.execute("delete from " + quoted(table.name));
                     }
                     for (Table table : tables) {
+                        force.requireSavable();
                         fill(connection, table, rows);
                     }
                     check(connection);
