@@ -21,6 +21,6 @@ update stay set anchor_at = arrived_at;
 -- Numbers of stays that are part of another now; whoever asks for one gets the stay around its moment.
 create table former_stay (
     id bigint primary key,
-    campsite_id bigint not null references campsite (id),
+    campsite_id bigint not null references campsite (id) on delete cascade,
     anchor_at timestamp(9) with time zone not null
 );

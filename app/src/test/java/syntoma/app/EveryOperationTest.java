@@ -47,8 +47,8 @@ class EveryOperationTest {
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     private static final String TOO_LONG = "x".repeat(5_001);
     /** These change who is let in, also of the calls here; the test of access walks them. */
-    private static final List<String> WHO_MAY_IN =
-            List.of("POST /api/session", "PUT /api/phrase", "PUT /api/network", "POST /api/guests");
+    private static final List<String> WHO_MAY_IN = List.of(
+            "POST /api/session", "PUT /api/phrase", "PUT /api/network", "PUT /api/networks/{id}", "POST /api/guests");
 
     /** More than a pasted data sheet may have. */
     private static final String MUCH_TOO_LONG = "x".repeat(200_001);

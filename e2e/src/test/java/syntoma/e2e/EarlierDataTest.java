@@ -64,7 +64,8 @@ class EarlierDataTest {
 
     @Test
     void an_archive_of_layout_27_is_taken_in_with_everything_in_it() throws Exception {
-        byte[] archive = entries(EarlierDataTest.class.getResourceAsStream("layout-27.zip")).get("archive.zip");
+        byte[] archive = entries(EarlierDataTest.class.getResourceAsStream("layout-27.zip"))
+                .get("archive.zip");
         try (RunningApp app = RunningApp.start(dir, false)) {
             HttpResponse<String> taken = HttpClient.newHttpClient()
                     .send(
@@ -99,7 +100,8 @@ class EarlierDataTest {
             JsonNode had = JSON.readTree(before.get(i));
             JsonNode has = JSON.readTree(now.get(i));
             for (Map.Entry<String, JsonNode> value : had.properties()) {
-                assertEquals(value.getValue(), has.get(value.getKey()), table + ", row " + (i + 1) + ", " + value.getKey());
+                assertEquals(
+                        value.getValue(), has.get(value.getKey()), table + ", row " + (i + 1) + ", " + value.getKey());
             }
         }
         return before.size();

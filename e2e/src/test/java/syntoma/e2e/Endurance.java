@@ -139,7 +139,8 @@ class Endurance {
         switch (random.nextInt(4)) {
             case 0 -> logs(app, next.incrementAndGet());
             case 1 -> imports(app, List.of(next.incrementAndGet(), next.incrementAndGet()));
-            case 2 -> sent(app, "/api/gear/sheet-text", "application/json", "{\"kind\":\"device\",\"text\":\"LTE B3\"}");
+            case 2 ->
+                sent(app, "/api/gear/sheet-text", "application/json", "{\"kind\":\"device\",\"text\":\"LTE B3\"}");
             default -> app.read(READ.get(random.nextInt(READ.size())));
         }
     }
@@ -163,7 +164,10 @@ class Endurance {
                     acknowledged.add(number);
                 }
                 fill(small.resolve("ballast"));
-                List<Long> many = LongStream.range(0, 60_000).map(i -> next.incrementAndGet()).boxed().toList();
+                List<Long> many = LongStream.range(0, 60_000)
+                        .map(i -> next.incrementAndGet())
+                        .boxed()
+                        .toList();
                 if (imports(app, many)) {
                     acknowledged.addAll(many);
                 }

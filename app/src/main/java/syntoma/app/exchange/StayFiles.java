@@ -13,7 +13,9 @@ import java.util.Optional;
 import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.Place;
 import syntoma.app.campsite.StayDates;
@@ -21,20 +23,30 @@ import syntoma.app.campsite.StayDates.Dates;
 import syntoma.app.campsite.StayTime;
 import syntoma.app.campsite.Visits;
 import syntoma.app.measurement.MeasurementReader;
+import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Register;
 import syntoma.core.place.Coordinates;
 import syntoma.core.place.Surroundings;
 import syntoma.core.unit.Text;
 
-/** Stays in and out of files of places. */
+/**
+ * Stays in and out of files of places. A file is read as a whole before anything is kept, and kept some places at a time, so that others
+ * get to save in between.
+ */
 @Service
-@Transactional
 class StayFiles {
+    /** More are no trip, but a list of places from elsewhere. */
+    private static final int MOST_PLACES = 5_000;
+
+    private static final int AT_A_TIME = 50;
+
     private final Campsites campsites;
     private final Visits visits;
     private final StayDates dates;
+    private final TransactionTemplate transaction;
 
-    StayFiles(Campsites campsites, Visits visits, StayDates dates) {
+    StayFiles(Campsites campsites, Visits visits, StayDates dates, PlatformTransactionManager manager) {
+        this.transaction = new TransactionTemplate(manager);
         this.campsites = campsites;
         this.visits = visits;
         this.dates = dates;
@@ -86,24 +98,49 @@ class StayFiles {
 
     /** Takes places in, one by one: the good ones are kept, the others are said with the reason. */
     PlacesReport takeIn(List<StayPoint> points) {
-        Map<Long, Place> known = new HashMap<>();
-        campsites.all().forEach(p -> known.put(p.id(), p));
-        Set<String> created = new LinkedHashSet<>();
-        List<RejectedPlace> rejected = new ArrayList<>();
-        int accepted = 0;
-        int duplicates = 0;
-        for (int i = 0; i < points.size(); i++) {
-            StayPoint point = points.get(i);
-            try {
-                boolean added = takeIn(point, known, created);
-                accepted += added ? 1 : 0;
-                duplicates += added ? 0 : 1;
-            } catch (IllegalArgumentException refused) {
-                rejected.add(new RejectedPlace(
-                        i + 1, point.campsite() == null ? "" : Text.shortened(point.campsite()), refused.getMessage()));
+        if (points.size() > MOST_PLACES) {
+            throw new InvalidInput(
+                    "places",
+                    "the file has " + points.size() + " places; allowed are up to " + MOST_PLACES + ". Split it");
+        }
+        Intake intake = new Intake();
+        for (int from = 0; from < points.size(); from += AT_A_TIME) {
+            int begin = from;
+            int end = Math.min(points.size(), from + AT_A_TIME);
+            transaction.executeWithoutResult(status -> intake.take(points, begin, end));
+        }
+        return new PlacesReport(intake.accepted, intake.duplicates, intake.rejected, List.copyOf(intake.created));
+    }
+
+    /** What has become of a file so far. */
+    private final class Intake {
+        /** Read before any transaction, so that none has to look through all of them at each step. */
+        private final Map<Long, Place> known = new HashMap<>();
+
+        private final Set<String> created = new LinkedHashSet<>();
+        private final List<RejectedPlace> rejected = new ArrayList<>();
+        private int accepted;
+        private int duplicates;
+
+        private Intake() {
+            campsites.all().forEach(p -> known.put(p.id(), p));
+        }
+
+        private void take(List<StayPoint> points, int from, int to) {
+            for (int i = from; i < to; i++) {
+                StayPoint point = points.get(i);
+                try {
+                    boolean added = takeIn(point, known, created);
+                    accepted += added ? 1 : 0;
+                    duplicates += added ? 0 : 1;
+                } catch (IllegalArgumentException refused) {
+                    rejected.add(new RejectedPlace(
+                            i + 1,
+                            point.campsite() == null ? "" : Text.shortened(point.campsite()),
+                            refused.getMessage()));
+                }
             }
         }
-        return new PlacesReport(accepted, duplicates, rejected, List.copyOf(created));
     }
 
     /** Whether anything of it was new. */

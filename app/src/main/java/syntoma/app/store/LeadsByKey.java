@@ -14,13 +14,11 @@ import java.util.Map;
 import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
 import org.flywaydb.core.api.migration.JavaMigration;
-import org.springframework.stereotype.Component;
 
 /**
  * Stored chains named their leads by the name of the antenna; now by its number. A lead whose antenna is not in its chain is
  * left out, as it was when it was looked at.
  */
-@Component
 class LeadsByKey implements JavaMigration {
     private static final ObjectMapper JSON = new ObjectMapper();
 

@@ -82,6 +82,11 @@ public class StoreConfig {
         return new ForcedTransactions(entities, pen, force, revision);
     }
 
+    @Bean
+    LeadsByKey leadsByKey() {
+        return new LeadsByKey();
+    }
+
     /** A store of its own has its layout before it is opened; see {@link StoreLayout}. */
     @Bean
     FlywayMigrationStrategy layout(Force force) {

@@ -13,7 +13,6 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -62,12 +61,19 @@ public class Plans implements PlannedTrials {
     /** All trials, from the moment they are planned, the latest first. */
     @Transactional(readOnly = true)
     public List<TrialRow> all() {
-        List<TrialRow> all = new ArrayList<>(measured());
+        List<TrialPlan> plans = plans();
+        List<TrialRow> all = new ArrayList<>(measured(plans));
         Set<Key> begun = all.stream()
                 .map(row -> new Key(row.trial.campsiteId(), row.trial.name()))
                 .collect(Collectors.toSet());
+        List<TrialPlan> waiting = plans.stream()
+                .filter(p -> !begun.contains(new Key(p.campsiteId, p.name)))
+                .toList();
+        if (waiting.isEmpty()) {
+            return all;
+        }
         Map<Long, String> places = campsites.names();
-        plans().filter(p -> !begun.contains(new Key(p.campsiteId, p.name)))
+        waiting.stream()
                 .map(p -> new TrialRow(
                         new TrialSpan(p.campsiteId, places.get(p.campsiteId), p.name, p.plannedAt, p.plannedAt, 0, 0),
                         p.plannedRounds,
@@ -80,8 +86,12 @@ public class Plans implements PlannedTrials {
     /** The trials that have measurements, the latest first. */
     @Transactional(readOnly = true)
     public List<TrialRow> measured() {
+        return measured(plans());
+    }
+
+    private List<TrialRow> measured(List<TrialPlan> all) {
         Map<Key, TrialPlan> plans = new HashMap<>();
-        plans().forEach(p -> plans.put(new Key(p.campsiteId, p.name), p));
+        all.forEach(p -> plans.put(new Key(p.campsiteId, p.name), p));
         return measurements.trials().stream()
                 .map(t -> {
                     Optional<TrialPlan> plan = Optional.ofNullable(plans.get(new Key(t.campsiteId(), t.name())));
@@ -93,8 +103,8 @@ public class Plans implements PlannedTrials {
                 .toList();
     }
 
-    private Stream<TrialPlan> plans() {
-        return entities.createQuery("from TrialPlan p", TrialPlan.class).getResultStream();
+    private List<TrialPlan> plans() {
+        return entities.createQuery("from TrialPlan p", TrialPlan.class).getResultList();
     }
 
     /**

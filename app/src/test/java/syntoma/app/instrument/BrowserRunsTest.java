@@ -45,7 +45,9 @@ class BrowserRunsTest {
     @BeforeEach
     void open() throws Exception {
         requests = new Requests(mvc);
-        json(put("/api/measure/server"), "{\"address\":\"http://192.0.2.1:8790\",\"key\":\"open-sesame\"}");
+        json(
+                put("/api/measure/server"),
+                "{\"address\":\"http://192.0.2.1:8790\",\"key\":\"open-sesame\",\"publicAllowed\":true}");
     }
 
     private Requests.Answer json(MockHttpServletRequestBuilder call, String body) throws Exception {
