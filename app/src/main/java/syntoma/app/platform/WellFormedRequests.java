@@ -25,7 +25,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * body whose type is no type. The server itself notices only when a part of Syntoma asks, which is too late for a plain answer.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 15)
+@Order(Ordered.HIGHEST_PRECEDENCE + 5)
 class WellFormedRequests extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
