@@ -408,7 +408,7 @@ class AccessTest {
         logIn(Map.of("phrase", PHRASE), PHONE);
         try (Stream<Path> files = Files.list(ForkFiles.files().access())) {
             for (Path file : files.toList()) {
-                String text = Files.readString(file);
+                String text = Files.readString(file, StandardCharsets.ISO_8859_1);
                 assertFalse(text.contains(PHRASE) || text.contains(desk.getValue()), file.toString());
             }
         }
