@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { cleanup, configure } from '@testing-library/react';
-import { afterEach, vi } from 'vitest';
+import { afterAll, afterEach, vi } from 'vitest';
 import { answer } from './server';
 
 /** A page asks for addresses without a host. */
@@ -59,4 +59,9 @@ afterEach(() => {
   if (typeof localStorage !== 'undefined') {
     localStorage.clear();
   }
+});
+
+// files share their modules and globals: what one puts in place of a global must not reach the next
+afterAll(() => {
+  vi.unstubAllGlobals();
 });
