@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Schemas, unwrap } from './client';
+import { api, Refusal, type Schemas, unwrap } from './client';
 import { keys } from './keys';
 import { useEvents } from './useEvents';
 
@@ -62,10 +62,17 @@ export const usePlanUse = (carrier: string | null | undefined) =>
     refetchInterval: 300_000,
   });
 
+/** A device on a roof loses the network for some seconds now and then; a minute is an outage. */
+const RETRIES = 30;
+const RETRY_MS = 2_000;
+
 export function useStartRun() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (body: Schemas['RunRequest']) => unwrap(api.POST('/api/runs', { body })),
+    // should the first one have arrived after all, the second is refused: one run at a time
+    retry: (failed, error) => failed < RETRIES && error instanceof Refusal && error.isSilence,
+    retryDelay: RETRY_MS,
     onSuccess: (run) => {
       client.setQueryData(keys.run(run.id), run);
       return client.invalidateQueries({ queryKey: keys.runs });

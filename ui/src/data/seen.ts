@@ -63,6 +63,9 @@ export function keepWhatIsSeen(client: QueryClient): () => void {
   const unreach = onReach(() => {
     if (reach().is === 'away') {
       void bringBack(client);
+    } else {
+      // what could not be read meanwhile is read without anybody pressing anything
+      void client.refetchQueries({ predicate: (query) => query.state.status === 'error' });
     }
   });
   return () => {

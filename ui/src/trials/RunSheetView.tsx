@@ -11,6 +11,7 @@ import { Failed, Loaded } from '../parts/Loaded';
 import { Notes, Part, Sheet } from '../parts/Sheet';
 import { useKeptAwake } from '../parts/useAwake';
 import { useKey } from '../parts/useKey';
+import { useUndoable } from '../parts/useUndo';
 import { clock } from '../format/time';
 import { Aside } from './Aside';
 import { Course } from './Course';
@@ -21,6 +22,13 @@ import { StepNow } from './StepNow';
 import { trialAddress } from './TrialList';
 import { type Doing, useVisit } from './useVisit';
 import { WhenMade } from './WhenMade';
+
+/** How a run that did not work is named. */
+const FAILURES: Record<string, string> = {
+  failed: ' failed',
+  no_service: ' no service',
+  timed_out: ' timed out',
+};
 
 /** Rounds under which nothing is said of a verdict. */
 const FEWEST_ROUNDS = 3;
@@ -40,7 +48,7 @@ export function RunSheetView({ campsite, trial }: { campsite: string; trial: str
 
 function OfSheet({ sheet }: { sheet: RunSheet }) {
   const leading = useVisit(sheet);
-  const { visit, doing, error, stands, last, enter } = leading;
+  const { visit, doing, error, stands, enter } = leading;
   const paused = sheet.pausedAt !== null && visit !== undefined;
   useKeptAwake(visit !== undefined);
   useKey('Enter', () => {
@@ -82,10 +90,10 @@ function OfSheet({ sheet }: { sheet: RunSheet }) {
           </Link>
         )}
         {error && <Failed error={error} />}
-        {!paused && (doing.is === 'changing' || doing.is === 'stopped') && (
+        {!paused && CALM.includes(doing.is) && (
           <div className="buttons beside">
             {visit && <ByHand sheet={sheet} visit={visit} />}
-            {last !== null && <UndoLast key={last} measurement={last} />}
+            {sheet.last && <UndoLast key={sheet.last.measurement} last={sheet.last} />}
           </div>
         )}
       </div>
@@ -124,8 +132,12 @@ function headline(sheet: RunSheet, doing: Doing) {
   if (doing.is === 'asking') {
     return `Is this ${name}?`;
   }
-  if (doing.is === 'measuring') {
-    return `${name} is measured: touch nothing.`;
+  if (doing.is === 'measuring' || doing.is === 'waiting-for-another' || doing.is === 'unanswered') {
+    const run = (sheet.made[sheet.next ?? 0] ?? 0) + 1;
+    return `Measuring ${name}${sheet.runs > 1 ? `, run ${run} of ${sheet.runs}` : ''}: touch nothing.`;
+  }
+  if (doing.is === 'stopped' || doing.is === 'ready') {
+    return `Measure ${name} once more.`;
   }
   switch (visit.moves.length) {
     case 0:
@@ -136,6 +148,9 @@ function headline(sheet: RunSheet, doing: Doing) {
       return `Put up ${name}.`;
   }
 }
+
+/** What can be done by hand or undone, at moments when nothing is measured. */
+const CALM: Doing['is'][] = ['changing', 'stopped', 'ready'];
 
 /** How many rounds every contender has. */
 const roundsMade = (sheet: RunSheet) =>
@@ -164,13 +179,25 @@ function ByHand({ sheet, visit }: { sheet: RunSheet; visit: Schemas['VisitView']
   ) : null;
 }
 
-/** Takes the last run out of the log again. */
-function UndoLast({ measurement }: { measurement: number }) {
+/** Deletes what was entered last, and names it; that can be undone in turn. */
+function UndoLast({ last }: { last: Schemas['LastEntryView'] }) {
   const remove = useRemove();
+  const undoable = useUndoable();
+  const named = `${last.setup}${FAILURES[last.outcome] ?? ''}, ${clock(last.takenAt)}`;
   return remove.isSuccess ? null : (
     <>
-      <Button size="large" loading={remove.isPending} onClick={() => remove.mutate(measurement)}>
-        Undo the last
+      <Button
+        size="large"
+        loading={remove.isPending}
+        onClick={() =>
+          // this button is gone by the time it is done; what failed stands beneath
+          void remove.mutateAsync(last.measurement).then(
+            (done) => undoable(`Deleted: ${named}.`, done.change ?? null),
+            () => undefined,
+          )
+        }
+      >
+        Undo: {named}
       </Button>
       {remove.error && <Failed error={remove.error} />}
     </>

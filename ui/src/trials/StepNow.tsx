@@ -85,10 +85,32 @@ export function StepNow(props: {
     case 'waiting-for-another':
       return (
         <>
-          <p>The device that said that it stands begins the run. Where it is gone, this one can.</p>
+          <p>
+            The other device starts each run by itself. If it is no longer here, start them from this one.
+          </p>
           <Button type="primary" size="large" onClick={measure}>
             Measure from here
           </Button>
+        </>
+      );
+    case 'unanswered':
+      return (
+        <p role="alert">
+          Syntoma does not answer. The run starts by itself as soon as it does: keep this page open.
+        </p>
+      );
+    case 'ready':
+      return (
+        <>
+          <p>A run of this step was deleted, or was not logged. Is everything still as it was?</p>
+          <div className="buttons">
+            <Button type="primary" size="large" onClick={measure}>
+              Measure now
+            </Button>
+            <Button size="large" type="text" onClick={back}>
+              Back to the change
+            </Button>
+          </div>
         </>
       );
     case 'measuring':

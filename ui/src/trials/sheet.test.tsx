@@ -27,6 +27,7 @@ const SHEET = {
   stoodAt: null as string | null,
   pausedAt: null as string | null,
   notes: [] as object[],
+  last: null as object | null,
   doubts: [] as object[],
   goingOn: null as string | null,
 };
@@ -120,7 +121,7 @@ test('says what to change and what to mind, measures by itself, and goes on when
     },
   ]);
   runs = [{ ...RUN, state: 'done', sentence: 'Done.', measurementId: 9 }];
-  sheet = { ...sheet, made: [1, 1, 0, 0], next: 2 };
+  sheet = { ...sheet, made: [1, 1, 0, 0], next: 2, stoodAt: null };
   tell(runs[0] ?? {});
   await screen.findByText('Roof dome stands already: change nothing.');
   expect(bodies('POST /api/runs')).toHaveLength(1);
@@ -156,14 +157,18 @@ test('waits until it has settled, also after a reload', async () => {
   await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
 });
 
-test('a run that failed is logged with why, and the last one is taken out again', async () => {
+test('a run that failed is logged with why, and an undo deletes what was entered last and names it', async () => {
   const user = userEvent.setup();
   runs = [{ ...RUN, state: 'done', sentence: 'Done.', measurementId: 9 }];
   serve({
     ...served(),
     'GET /api/runs/7': () => runs[0] ?? RUN,
-    'POST /api/measurements': { id: 10 },
-    'DELETE /api/measurements/9': {},
+    'POST /api/measurements': () => {
+      const last = { measurement: 10, setup: 'Roof dome', outcome: 'failed', takenAt: SHEET.now };
+      sheet = { ...sheet, last };
+      return { id: 10, beside: [] };
+    },
+    'DELETE /api/measurements/10': { change: 5 },
   });
   show(<TrialsView />, ADDRESS);
   await user.click(await screen.findByRole('button', { name: /Run failed/ }));
@@ -177,8 +182,29 @@ test('a run that failed is logged with why, and the last one is taken out again'
     trial: 'Mast',
     round: '1',
   });
-  await user.click(await screen.findByRole('button', { name: 'Undo the last' }));
-  await waitFor(() => expect(bodies('DELETE /api/measurements/9')).toHaveLength(1));
+  await user.click(await screen.findByRole('button', { name: 'Undo: Roof dome failed, 18:40' }));
+  await waitFor(() => expect(bodies('DELETE /api/measurements/10')).toHaveLength(1));
+  await screen.findByText('Deleted: Roof dome failed, 18:40.');
+});
+
+test('what this device measured and is deleted can be measured again', async () => {
+  vi.useFakeTimers({ shouldAdvanceTime: true });
+  try {
+    const user = userEvent.setup({ advanceTimers: vi.advanceTimersByTime });
+    serve(served());
+    show(<TrialsView />, ADDRESS);
+    await user.click(await screen.findByRole('button', { name: /Start the run/ }));
+    await screen.findByText(/Run 1 of 1; 2\.0 MB taken/);
+    // it is logged, and deleted before the sheet counted it
+    runs = [{ ...RUN, state: 'done', sentence: 'Done.', measurementId: 9 }];
+    tell(runs[0] ?? {});
+    await vi.advanceTimersByTimeAsync(11_000);
+    await screen.findByText('Measure Roof dome once more.');
+    await user.click(await screen.findByRole('button', { name: 'Measure now' }));
+    await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(2));
+  } finally {
+    vi.useRealTimers();
+  }
 });
 
 test('what the router says is held against what is to be measured, and asked about', async () => {
@@ -199,6 +225,7 @@ test('a second device follows, and goes on where the first is gone', async () =>
   sheet = { ...sheet, stoodAt: '2026-09-05T18:39:00+02:00' };
   serve(served());
   show(<TrialsView />, ADDRESS);
+  await screen.findByRole('heading', { name: 'Measuring Roof dome: touch nothing.' });
   await user.click(await screen.findByRole('button', { name: 'Measure from here' }));
   await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
 });

@@ -13,6 +13,8 @@ export type Doing =
   | { is: 'settling'; leftS: number; says: string[] }
   | { is: 'asking'; says: string[] }
   | { is: 'waiting-for-another' }
+  | { is: 'unanswered' }
+  | { is: 'ready' }
   | { is: 'measuring'; run: Run }
   | { is: 'stopped'; why: string | null };
 
@@ -20,6 +22,9 @@ const TICK_MS = 250;
 
 /** Longer than that after it is due, the device that said that it stands is taken to be gone. */
 const ANOTHER_MS = 4_000;
+
+/** A run that was logged is on the sheet long before; after that it was deleted, or came to nothing. */
+const COUNTED_MS = 10_000;
 
 /** The visit that this device said stands, and how many runs of it this device has begun. */
 interface Mine {
@@ -50,7 +55,8 @@ export function useVisit(sheet: RunSheet) {
     setAhead(Date.parse(sheet.now) - Date.now());
   }, [sheet.now]);
   const isUp = sheet.stoodAt !== null;
-  const now = useNow(isUp) + ahead;
+  const here = useNow(isUp);
+  const now = here + ahead;
   const latest = useRuns().data?.[0];
   const isOurs = latest?.trial === sheet.trial && latest.campsite === sheet.campsite;
   const run = useRun(isOurs ? latest.id : null).data;
@@ -88,6 +94,13 @@ export function useVisit(sheet: RunSheet) {
       } as Schemas['RunRequest']);
     }
   };
+  // this device began more runs than the sheet has, and none goes on: one of them was deleted, or is not counted yet
+  const lacks = mine !== null && isUp && mine.begun > made && !goesOn && !start.isPending;
+  const [lacksSince, setLacksSince] = useState<number | null>(null);
+  useEffect(() => {
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- a moment in time, not something derived
+    setLacksSince(lacks ? Date.now() : null);
+  }, [lacks, made]);
   useEffect(() => {
     if (due) {
       measure();
@@ -102,8 +115,6 @@ export function useVisit(sheet: RunSheet) {
     enter,
     // another device may have begun the run first
     error: goesOn ? null : (start.error ?? standing.error ?? enter.error),
-    /** The measurement of the last run of this trial; null where there is none, or it goes on. */
-    last: over ? run.measurementId : null,
     /** It stands: says so in the standing line and to every device, and lets it settle. */
     stands: () => {
       if (contender) {
@@ -140,8 +151,14 @@ export function useVisit(sheet: RunSheet) {
     if (now >= dueAt && says.length > 0) {
       return { is: 'asking', says };
     }
+    if (start.isPending && start.failureCount > 0) {
+      return { is: 'unanswered' };
+    }
     if (mine === null && now >= dueAt + ANOTHER_MS) {
       return { is: 'waiting-for-another' };
+    }
+    if (lacksSince !== null && here >= lacksSince + COUNTED_MS) {
+      return { is: 'ready' };
     }
     return { is: 'settling', leftS: Math.max(0, Math.ceil((dueAt - now) / 1_000)), says };
   }

@@ -62,6 +62,14 @@ final class RunningApp implements AutoCloseable {
         }
     }
 
+    /** Starts it and ends it before long as a cut of power does, ready or not. */
+    static void startAndKill(Path data, long afterMs) throws IOException, InterruptedException {
+        Process process = launch(data, false, freePort(), "--syntoma.lan=false");
+        process.getInputStream().close();
+        process.waitFor(afterMs, TimeUnit.MILLISECONDS);
+        process.destroyForcibly().waitFor();
+    }
+
     /** A port that nobody listens at, below those that the system gives to connections while this one is not taken yet. */
     private static int freePort() {
         while (true) {
@@ -143,14 +151,35 @@ final class RunningApp implements AutoCloseable {
 
     /** Reads a text from the API, as a user's own script would. */
     String read(String path) {
+        return new String(bytes(path), StandardCharsets.UTF_8);
+    }
+
+    /** Reads a file from the API. */
+    byte[] bytes(String path) {
         try {
-            return HttpClient.newHttpClient()
-                    .send(
-                            HttpRequest.newBuilder(URI.create(address(path))).build(),
-                            HttpResponse.BodyHandlers.ofString())
+            return asked(HttpRequest.newBuilder(URI.create(address(path))).build())
                     .body();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
+        }
+    }
+
+    /**
+     * Sends something, and returns the status of the answer.
+     *
+     * @throws IOException when there is none, as when it is killed meanwhile
+     */
+    int send(String method, String path, String type, byte[] body) throws IOException {
+        return asked(HttpRequest.newBuilder(URI.create(address(path)))
+                        .header("Content-Type", type)
+                        .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
+                        .build())
+                .statusCode();
+    }
+
+    private static HttpResponse<byte[]> asked(HttpRequest request) throws IOException {
+        try {
+            return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofByteArray());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new AssertionError(e);

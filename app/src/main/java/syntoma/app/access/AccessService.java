@@ -168,16 +168,16 @@ class AccessService {
     /** Those that the machine is on, then those that it was on. */
     private List<LocalNetworkView> networks() {
         List<LocalNetworkView> views = new ArrayList<>();
-        List<KnownNetworks.Known> away = new ArrayList<>(known.all());
+        List<KnownNetworks.NetworkDecision> away = new ArrayList<>(known.all());
         for (LocalNetwork up : addresses.networks()) {
-            Optional<KnownNetworks.Known> said = known.of(up);
+            Optional<KnownNetworks.NetworkDecision> said = known.of(up);
             said.ifPresent(away::remove);
             views.add(view(
-                    said.map(KnownNetworks.Known::id).orElseGet(() -> newId(up)),
-                    said.map(KnownNetworks.Known::name).orElseGet(() -> KnownNetworks.usualName(up)),
+                    said.map(KnownNetworks.NetworkDecision::id).orElseGet(() -> newId(up)),
+                    said.map(KnownNetworks.NetworkDecision::name).orElseGet(() -> KnownNetworks.usualName(up)),
                     up,
                     true,
-                    said.map(KnownNetworks.Known::served).orElse(null)));
+                    said.map(KnownNetworks.NetworkDecision::served).orElse(null)));
         }
         away.forEach(said -> views.add(view(said.id(), said.name(), said.network(), false, said.served())));
         return views;
@@ -205,13 +205,13 @@ class AccessService {
         String called = wanted.name() == null || wanted.name().isBlank() ? null : name("name", wanted.name(), "");
         LocalNetwork meant = addresses.networks().stream()
                 .filter(up -> known.of(up)
-                        .map(KnownNetworks.Known::id)
+                        .map(KnownNetworks.NetworkDecision::id)
                         .orElseGet(() -> newId(up))
                         .equals(id))
                 .findFirst()
                 .or(() -> known.all().stream()
                         .filter(said -> said.id().equals(id))
-                        .map(KnownNetworks.Known::network)
+                        .map(KnownNetworks.NetworkDecision::network)
                         .findFirst())
                 .orElseThrow(() -> new NotFound("this machine is on no such network, and was on none"));
         network.decide(meant, wanted.served(), called);

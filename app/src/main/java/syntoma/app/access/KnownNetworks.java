@@ -27,35 +27,36 @@ class KnownNetworks {
      *
      * @param name as a person calls it
      */
-    record Known(String id, String name, LocalNetwork network, boolean served) {}
+    record NetworkDecision(String id, String name, LocalNetwork network, boolean served) {}
 
-    synchronized List<Known> all() {
+    synchronized List<NetworkDecision> all() {
         return files.read(FILE).map(KnownNetworks::parsed).orElse(List.of());
     }
 
-    private static List<Known> parsed(String text) {
+    private static List<NetworkDecision> parsed(String text) {
         try {
-            return List.of(JSON.readValue(text, Known[].class));
+            return List.of(JSON.readValue(text, NetworkDecision[].class));
         } catch (JsonProcessingException damaged) {
             // each is asked about again
             return List.of();
         }
     }
 
-    Optional<Known> of(LocalNetwork network) {
+    Optional<NetworkDecision> of(LocalNetwork network) {
         return all().stream().filter(known -> known.network.isSameAs(network)).findFirst();
     }
 
     /** Notes whether a network is served; {@code name} null keeps what it is called. */
     synchronized void decide(LocalNetwork network, boolean served, @Nullable String name) {
-        Optional<Known> before = of(network);
-        List<Known> all = new ArrayList<>(all());
+        Optional<NetworkDecision> before = of(network);
+        List<NetworkDecision> all = new ArrayList<>(all());
         before.ifPresent(all::remove);
         // a router that is known by now tells it from others from here on
         LocalNetwork precise = network.router().isEmpty() && before.isPresent() ? before.get().network : network;
-        all.add(new Known(
-                before.map(Known::id).orElseGet(() -> UUID.randomUUID().toString()),
-                name != null ? name : before.map(Known::name).orElse(usualName(network)),
+        all.add(new NetworkDecision(
+                before.map(NetworkDecision::id)
+                        .orElseGet(() -> UUID.randomUUID().toString()),
+                name != null ? name : before.map(NetworkDecision::name).orElse(usualName(network)),
                 precise,
                 served));
         write(all);
@@ -63,7 +64,7 @@ class KnownNetworks {
 
     /** Forgets a network: it asks again the next time. */
     synchronized void forget(String id) {
-        List<Known> all = new ArrayList<>(all());
+        List<NetworkDecision> all = new ArrayList<>(all());
         if (!all.removeIf(known -> known.id.equals(id))) {
             throw new NotFound("no network that is known has this number");
         }
@@ -74,7 +75,7 @@ class KnownNetworks {
         return network.interfaceName() + ", " + network.prefix();
     }
 
-    private void write(List<Known> all) {
+    private void write(List<NetworkDecision> all) {
         try {
             files.write(FILE, JSON.writeValueAsString(all));
         } catch (JsonProcessingException impossible) {

@@ -65,7 +65,7 @@ class Network {
         if (!phrase.isSet()) {
             throw new Conflict("a pass phrase is needed before the network is served; set one first");
         }
-        if (known.all().stream().noneMatch(KnownNetworks.Known::served)) {
+        if (known.all().stream().noneMatch(KnownNetworks.NetworkDecision::served)) {
             addresses.networks().stream()
                     .filter(network -> known.of(network).isEmpty())
                     .forEach(network -> known.decide(network, true, null));
@@ -77,8 +77,9 @@ class Network {
 
     private List<InetAddress> allowed() {
         return addresses.networks().stream()
-                .filter(network ->
-                        known.of(network).filter(KnownNetworks.Known::served).isPresent())
+                .filter(network -> known.of(network)
+                        .filter(KnownNetworks.NetworkDecision::served)
+                        .isPresent())
                 .flatMap(network -> network.addresses().stream())
                 .toList();
     }

@@ -103,7 +103,7 @@ class StayFiles {
                     "places",
                     "the file has " + points.size() + " places; allowed are up to " + MOST_PLACES + ". Split it");
         }
-        Intake intake = new Intake();
+        StayIntake intake = new StayIntake();
         for (int from = 0; from < points.size(); from += AT_A_TIME) {
             int begin = from;
             int end = Math.min(points.size(), from + AT_A_TIME);
@@ -113,7 +113,7 @@ class StayFiles {
     }
 
     /** What has become of a file so far. */
-    private final class Intake {
+    private final class StayIntake {
         /** Read before any transaction, so that none has to look through all of them at each step. */
         private final Map<Long, Place> known = new HashMap<>();
 
@@ -122,7 +122,7 @@ class StayFiles {
         private int accepted;
         private int duplicates;
 
-        private Intake() {
+        private StayIntake() {
             campsites.all().forEach(p -> known.put(p.id(), p));
         }
 

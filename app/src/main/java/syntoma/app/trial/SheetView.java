@@ -18,6 +18,7 @@ import org.springframework.lang.Nullable;
  * @param minutesOfRun what one run takes
  * @param sessions when its rounds are made, where it is spread over times of day
  * @param pausedAt since when it is paused; null while it is not
+ * @param last what was entered last of this trial, by whichever device or hand; null where nothing is logged
  * @param doubts what was logged and does not agree with what was to be measured
  * @param goingOn whether the rounds left are worth it; null under three rounds, and when all are made
  */
@@ -40,11 +41,15 @@ record SheetView(
         List<DesignView.TimeOfDay> sessions,
         @Nullable OffsetDateTime pausedAt,
         List<SheetNote> notes,
+        @Nullable LastEntryView last,
         List<DoubtView> doubts,
         @Nullable String goingOn) {
 
     /** Something noted on the sheet, at a visit. */
     record SheetNote(OffsetDateTime at, @Nullable Integer visit, String text) {}
+
+    /** The measurement that an undo would delete. */
+    record LastEntryView(long measurement, String setup, String outcome, OffsetDateTime takenAt) {}
 
     /** A measurement that does not agree with what was to be measured, and why. */
     record DoubtView(long measurement, int round, String setup, List<String> says) {}

@@ -3,6 +3,7 @@ package syntoma.app.trial;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -110,6 +111,14 @@ class Sheets {
                     done.skipped());
         }
 
+        @Nullable
+        SheetView.LastEntryView last() {
+            return logged.stream()
+                    .max(Comparator.comparingLong(LoggedMeasurement::id))
+                    .map(m -> new SheetView.LastEntryView(m.id(), m.setup(), m.outcome(), m.takenAt()))
+                    .orElse(null);
+        }
+
         int contender(LoggedMeasurement m) {
             List<DesignView.ContenderView> contenders = made.contenders();
             return IntStream.range(0, contenders.size())
@@ -174,6 +183,7 @@ class Sheets {
                 Designs.sessions(plan.plannedRounds, plan.times(), plan.plannedAt.toLocalDateTime()),
                 open.done.pausedAt().orElse(null),
                 open.done.notes(),
+                open.last(),
                 doubts(open),
                 next == null ? null : goingOn(open, minutes, gb));
     }
