@@ -4,13 +4,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.setup.SetupName;
+import syntoma.core.need.Met;
+import syntoma.core.need.Need;
+import syntoma.core.need.NeedRecord;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
+import syntoma.core.verdict.NeedComparison;
 
 /**
  * Who is compared over which measurements. Where a trial was designed on several carriers, a setup is another one on each of them,
@@ -83,6 +88,31 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
                 .filter(names::contains)
                 .findFirst()
                 .orElse(names.get(0));
+    }
+
+    /** How often each setup met all that is asked. */
+    NeedComparison met(List<Need> needs) {
+        Map<String, NeedRecord> records = setups.stream()
+                .collect(Collectors.toMap(
+                        SetupName::name,
+                        setup -> NeedRecord.of(
+                                needs,
+                                made.stream()
+                                        .filter(m -> m.setup().equals(setup.name()))
+                                        .map(Cast::figures)
+                                        .toList())));
+        return NeedComparison.of(
+                needs,
+                records,
+                samples(Figure.UP_MBPS),
+                made.stream().map(m -> Met.isMet(needs, figures(m))).toList());
+    }
+
+    /** What a run measured; empty for one that failed. */
+    private static Optional<Function<Figure, Optional<Double>>> figures(LoggedMeasurement m) {
+        return m.ok()
+                ? Optional.of(figure -> Optional.ofNullable(m.value(figure)).map(Number::doubleValue))
+                : Optional.empty();
     }
 
     /** What was measured of a figure, as comparisons take it. */

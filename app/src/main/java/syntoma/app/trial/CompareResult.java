@@ -4,10 +4,9 @@ import static syntoma.app.platform.Optionals.boxed;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.lang.Nullable;
-import syntoma.core.need.Threshold;
 import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.Overall;
 import syntoma.core.verdict.RestsOn;
 import syntoma.core.verdict.Share;
 import syntoma.core.verdict.WildRun;
@@ -80,8 +79,8 @@ public record CompareResult(
             @Nullable Double baselineBest,
             @Nullable Double candidateBest) {}
 
-    /** @param asked what the needs ask of the metric, for the sentence */
-    static CompareResult of(Comparison c, Optional<Threshold> asked) {
+    /** @param overall what the comparison of the two comes to as a whole, for the sentence */
+    static CompareResult of(Comparison c, Overall overall) {
         return new CompareResult(
                 c.metric().comparing().key(),
                 c.metric().scale().key(),
@@ -92,7 +91,7 @@ public record CompareResult(
                 boxed(c.high()),
                 c.level(),
                 c.verdict().key(),
-                c.sentence(asked),
+                c.sentence(overall),
                 boxed(c.roundsWanted()),
                 c.wild().stream().map(Wild::of).toList(),
                 c.restsOn().map(Rests::of).orElse(null),

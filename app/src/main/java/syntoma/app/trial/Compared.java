@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.setup.SetupName;
-import syntoma.core.need.Met;
 import syntoma.core.need.Need;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
@@ -19,6 +18,8 @@ import syntoma.core.run.Held;
 import syntoma.core.trial.Sample;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.NeedComparison;
+import syntoma.core.verdict.Overall;
 import syntoma.core.verdict.Plan;
 import syntoma.core.verdict.Tonight;
 
@@ -27,14 +28,20 @@ import syntoma.core.verdict.Tonight;
  *
  * @param baseline what all are held against
  * @param cast who is compared, over which measurements
+ * @param need how often each setup met the whole need
  * @param contrasts each pair with its comparisons, the metric that matters most first
  */
-record Compared(String baseline, Cast cast, List<Need> needs, Map<Comparer.Contrast, List<Comparison>> contrasts) {
+record Compared(
+        String baseline,
+        Cast cast,
+        List<Need> needs,
+        NeedComparison need,
+        Map<Comparer.Contrast, List<Comparison>> contrasts) {
 
     /**
      * Compares on the metrics that were measured, those first that the needs ask for.
      *
-     * @param most so many of them at most
+     * @param most so many of them at most, or all that the needs ask for
      */
     static Compared of(
             String baseline,
@@ -47,9 +54,13 @@ record Compared(String baseline, Cast cast, List<Need> needs, Map<Comparer.Contr
         List<String> names = cast.setups().stream().map(SetupName::name).toList();
         Map<Comparer.Contrast, List<Comparison>> contrasts = new LinkedHashMap<>();
         List<Figure> metrics = Figure.compared(f -> made.stream().anyMatch(m -> m.value(f) != null));
+        List<Figure> ordered = Threshold.askedFirst(metrics, needs);
+        // all that the need asks decides what to use, so that a list and a page say the same
+        long asked =
+                ordered.stream().filter(f -> Threshold.of(needs, f).isPresent()).count();
         List<Figure> wanted = names.size() < 2
                 ? List.of()
-                : Threshold.askedFirst(metrics, needs).stream().limit(most).toList();
+                : ordered.stream().limit(Math.max(most, asked)).toList();
         Optional<String> best = Optional.empty();
         for (Figure metric : wanted) {
             Comparer comparer = new Comparer(metric, cast.samples(metric), plan.apply(metric), held.apply(metric));
@@ -59,14 +70,14 @@ record Compared(String baseline, Cast cast, List<Need> needs, Map<Comparer.Contr
                     .computeIfAbsent(new Comparer.Contrast(c.baseline(), c.candidate()), k -> new ArrayList<>())
                     .add(c));
         }
-        return new Compared(baseline, cast, needs, contrasts);
+        return new Compared(baseline, cast, needs, cast.met(needs), contrasts);
     }
 
     /** The same, which is about one pair of several. */
     Compared ofPair(SetupName one, SetupName other) {
         Comparer.Contrast pair = new Comparer.Contrast(one.name(), other.name());
         Cast two = new Cast(made(), List.of(one, other), cast.plan(), cast.acrossCarriers());
-        return new Compared(one.name(), two, needs, Map.of(pair, contrasts.get(pair)));
+        return new Compared(one.name(), two, needs, need, Map.of(pair, contrasts.get(pair)));
     }
 
     List<SetupName> setups() {
@@ -84,10 +95,23 @@ record Compared(String baseline, Cast cast, List<Need> needs, Map<Comparer.Contr
 
     /** Each setup against the baseline on the metric that matters most. */
     List<Comparison> firsts() {
+        return againstBaseline().stream().map(all -> all.get(0)).toList();
+    }
+
+    private List<List<Comparison>> againstBaseline() {
         return contrasts.values().stream()
-                .map(all -> all.get(0))
-                .filter(c -> c.baseline().equals(baseline))
+                .filter(all -> all.get(0).baseline().equals(baseline))
                 .toList();
+    }
+
+    /** The pair that is to be said first; only where two setups were measured. */
+    List<Comparison> leading() {
+        return Tonight.leading(againstBaseline(), needs, need);
+    }
+
+    /** What a pair comes to as a whole. */
+    Overall overall(List<Comparison> pair) {
+        return Overall.of(pair, needs, need);
     }
 
     /** All pairs, each with its comparisons; the one that is to be said first leads. */
@@ -95,43 +119,22 @@ record Compared(String baseline, Cast cast, List<Need> needs, Map<Comparer.Contr
         if (contrasts.isEmpty()) {
             return List.of();
         }
-        List<Comparison> leading = of(Tonight.leading(firsts()));
+        List<Comparison> leading = leading();
         return contrasts.values().stream()
                 .sorted(Comparator.comparing((List<Comparison> all) -> all != leading))
                 .toList();
-    }
-
-    /** All metrics of the pair of a comparison. */
-    List<Comparison> of(Comparison c) {
-        return contrasts.get(new Comparer.Contrast(c.baseline(), c.candidate()));
     }
 
     SetupName setup(String name) {
         return setups().stream().filter(s -> s.name().equals(name)).findFirst().orElseThrow();
     }
 
-    /** In how many runs each setup met the needs. */
-    Map<String, Met> met() {
-        return setups().stream().collect(Collectors.toMap(SetupName::name, s -> met(s.name())));
-    }
-
-    private Met met(String setup) {
-        return Met.of(
-                needs,
-                made().stream()
-                        .filter(m -> m.setup().equals(setup))
-                        .map(m -> m.ok()
-                                ? Optional.<Function<Figure, Optional<Double>>>of(
-                                        f -> Optional.ofNullable(m.value(f)).map(Number::doubleValue))
-                                : Optional.<Function<Figure, Optional<Double>>>empty())
-                        .toList());
-    }
-
     List<ResultView.NeedMet> needMet() {
-        Map<String, Met> met = met();
         return setups().stream()
                 .map(s -> new ResultView.NeedMet(
-                        s, met.get(s.name()).runs(), met.get(s.name()).met()))
+                        s,
+                        need.of(s.name()).met().runs(),
+                        need.of(s.name()).met().met()))
                 .toList();
     }
 

@@ -4,14 +4,13 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.lang.Nullable;
 import syntoma.app.setup.SetupName;
 import syntoma.core.design.BandStage;
-import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.Overall;
 import syntoma.core.verdict.PairedRound;
 
 /**
@@ -100,7 +99,7 @@ public record ResultView(
             CompareResult result,
             List<Round> rounds) {
 
-        static Effect of(Comparison c, Optional<Threshold> asked, ZoneOffset offset) {
+        static Effect of(Comparison c, Overall overall, ZoneOffset offset) {
             Figure metric = c.metric();
             List<Round> rounds = c.rounds().stream()
                     .map(r -> new Round(
@@ -116,11 +115,11 @@ public record ResultView(
             return new Effect(
                     metric.comparing().key(),
                     Text.capital(metric.measure().phrase()),
-                    asked.isPresent(),
+                    overall.asked(c).isPresent(),
                     metric.measure().unit(),
                     metric.comparing().higherIsBetter(),
                     metric.scale().off(metric.scale().margin()),
-                    CompareResult.of(c, asked),
+                    CompareResult.of(c, overall),
                     rounds);
         }
 

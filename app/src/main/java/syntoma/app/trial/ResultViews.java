@@ -20,12 +20,14 @@ import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Blocks;
 import syntoma.core.verdict.Cautions;
+import syntoma.core.verdict.Choice;
 import syntoma.core.verdict.Circumstances;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Crossed;
 import syntoma.core.verdict.Headline;
 import syntoma.core.verdict.Judged;
 import syntoma.core.verdict.MeasuredGain;
+import syntoma.core.verdict.Overall;
 import syntoma.core.verdict.Plan;
 
 /** Comparisons as they are shown: each pair with its sentence, what to do, and what could still be wrong; a grid as one. */
@@ -116,6 +118,7 @@ class ResultViews {
             Judged judged,
             ZoneOffset offset) {
         Comparison first = all.get(0);
+        Overall overall = compared.overall(all);
         List<MeasuredGain> bands = compared.cast().acrossCarriers()
                 ? List.of()
                 : gains.inTrial(
@@ -125,13 +128,11 @@ class ResultViews {
         return new ResultView.Contrast(
                 compared.setup(first.baseline()),
                 compared.setup(first.candidate()),
-                Headline.of(all, compared.needs()),
-                all.stream()
-                        .map(c -> ResultView.Effect.of(c, Threshold.of(compared.needs(), c.metric()), offset))
-                        .toList(),
+                Headline.of(all, overall),
+                all.stream().map(c -> ResultView.Effect.of(c, overall, offset)).toList(),
                 Cautions.of(all, under, judged),
                 judged.said(first),
-                action(first, contenders),
+                action(first, overall.choice(), contenders),
                 bands.stream().map(Gains::view).toList(),
                 bands.stream().anyMatch(MeasuredGain::fallsShort) ? MeasuredGain.USUAL_CAUSES : "");
     }
@@ -151,13 +152,14 @@ class ResultViews {
     }
 
     /** What to do with a verdict. */
-    private String action(Comparison first, Map<String, Contender> contenders) {
+    private String action(Comparison first, Choice choice, Map<String, Contender> contenders) {
         Contender baseline = contenders.get(first.baseline());
         Contender candidate = contenders.get(first.candidate());
         return Advice.of(
                 baseline,
                 candidate,
                 first.verdict(),
+                choice.side(first),
                 pace.minutes(),
                 !baseline.carrier().equals(candidate.carrier()));
     }

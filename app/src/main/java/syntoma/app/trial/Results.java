@@ -189,8 +189,8 @@ public class Results {
         ResultView view =
                 views.of(campsite, compared, trial.flatMap(trials::planned), ResultViews.Setting.own(trial, compared));
         String headline = compared.contrasts().isEmpty()
-                ? Tonight.ofOne(compared.baseline(), asked, compared.met().get(compared.baseline()))
-                : Tonight.said(compared.firsts(), inUse, asked, compared.met());
+                ? Tonight.ofOne(compared.baseline(), compared.need())
+                : Tonight.said(compared.leading(), inUse, compared.overall(compared.leading()));
         return Optional.of(new Lately(headline, view));
     }
 

@@ -32,7 +32,6 @@ import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.GoingOn;
 import syntoma.core.verdict.Looks;
-import syntoma.core.verdict.Tonight;
 
 /** Run sheets of designed trials: how far each is, by what was logged of it, and what comes next. */
 @Service
@@ -273,7 +272,7 @@ class Sheets {
         if (compared.contrasts().isEmpty()) {
             return null;
         }
-        Comparison leading = Tonight.leading(compared.firsts());
+        Comparison leading = compared.leading().get(0);
         return leading.rounds().size() < Looks.FEWEST ? null : GoingOn.said(leading, minutes, gb);
     }
 

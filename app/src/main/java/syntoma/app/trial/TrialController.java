@@ -20,6 +20,7 @@ import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Register;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.NextStep;
+import syntoma.core.verdict.Overall;
 
 /** Trials, their results, and comparisons of any two setups. */
 @RestController
@@ -139,6 +140,6 @@ class TrialController {
         return CompareResult.of(
                 comparisons.compare(
                         baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)),
-                Optional.empty());
+                Overall.NOTHING_ASKED);
     }
 }

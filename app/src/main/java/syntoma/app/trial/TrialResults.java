@@ -1,7 +1,6 @@
 package syntoma.app.trial;
 
 import java.util.List;
-import java.util.Optional;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -12,7 +11,7 @@ import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Headline;
-import syntoma.core.verdict.Tonight;
+import syntoma.core.verdict.Overall;
 
 /** What each trial came to, in a line: for the list, which shows it as soon as it is reckoned. */
 @Service
@@ -72,13 +71,13 @@ class TrialResults {
                     need,
                     met);
         }
-        Comparison leading = Tonight.leading(compared.firsts());
+        List<Comparison> leading = compared.leading();
         return new TrialResult(
                 row.trial().campsiteId(),
                 row.trial().name(),
                 compared.setups(),
-                Headline.of(compared.of(leading), asked),
-                line(leading, compared),
+                Headline.of(leading, compared.overall(leading)),
+                line(leading.get(0), compared),
                 need,
                 met);
     }
@@ -90,6 +89,6 @@ class TrialResults {
                 compared.setup(c.candidate()),
                 Text.capital(metric.measure().phrase()),
                 metric.scale().off(metric.scale().margin()),
-                CompareResult.of(c, Optional.empty()));
+                CompareResult.of(c, Overall.NOTHING_ASKED));
     }
 }

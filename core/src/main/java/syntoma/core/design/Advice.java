@@ -3,6 +3,7 @@ package syntoma.core.design;
 import java.util.List;
 import java.util.Map;
 import syntoma.core.chain.RadioMode;
+import syntoma.core.verdict.Choice;
 import syntoma.core.verdict.Verdict;
 
 /** What to do with a verdict, by what each of the two takes of one's hands at a campsite. */
@@ -12,27 +13,35 @@ public final class Advice {
     /**
      * What to do, in a sentence.
      *
-     * @param baseline what the candidate is held against
+     * @param baseline what the candidate is compared with
+     * @param verdict of the figure that matters most
+     * @param use which of the two is to be used by the comparison as a whole
      * @param work the minutes of each kind of work
      * @param byCarriers whether they are told apart by their carriers
      */
     public static String of(
-            Contender baseline, Contender candidate, Verdict verdict, Map<Work, Double> work, boolean byCarriers) {
+            Contender baseline,
+            Contender candidate,
+            Verdict verdict,
+            Choice.Side use,
+            Map<Work, Double> work,
+            boolean byCarriers) {
         String one = baseline.name(byCarriers);
         String other = candidate.name(byCarriers);
         if (differInBandsAlone(baseline, candidate)) {
-            return ofBands(baseline, candidate, verdict);
+            return ofBands(baseline, candidate, use);
         }
         double more = minutes(candidate, work) - minutes(baseline, work);
+        if (use != Choice.Side.EITHER) {
+            String used = use == Choice.Side.CANDIDATE ? other : one;
+            double costs = use == Choice.Side.CANDIDATE ? more : -more;
+            return costs > 0
+                    ? "Use " + used + " here: it is worth the extra " + said(costs) + " at each stay."
+                    : "Use " + used + " here.";
+        }
         return switch (verdict) {
-            case BETTER ->
-                more > 0
-                        ? "Use " + other + " here: it is worth its " + said(more) + " more a stay."
-                        : "Use " + other + " here.";
-            case WORSE, LESS_RELIABLE -> "Use " + one + " here.";
-            case NO_DIFFERENCE, SLIGHTLY_BETTER, SLIGHTLY_WORSE, CAPPED ->
-                less(one, other, more, "gains nothing that matters here");
             case CANNOT_TELL, TOO_FEW -> meanwhile(one, other, more);
+            default -> less(one, other, more, "gains nothing that matters here");
         };
     }
 
@@ -78,9 +87,9 @@ public final class Advice {
                 && one.booster().equals(other.booster());
     }
 
-    private static String ofBands(Contender baseline, Contender candidate, Verdict verdict) {
+    private static String ofBands(Contender baseline, Contender candidate, Choice.Side use) {
         boolean free = baseline.bands().equals(RadioMode.AUTOMATIC.label());
-        if (verdict == Verdict.BETTER) {
+        if (use == Choice.Side.CANDIDATE) {
             return candidate.bands().equals(RadioMode.AUTOMATIC.label())
                     ? "Leave it on automatic here."
                     : "Hold " + device(candidate) + " to " + candidate.bands()

@@ -6,8 +6,11 @@ import java.util.function.Function;
 import syntoma.core.reading.Figure;
 
 /**
- * In how many of a setup's runs a need was met. A run meets it when it keeps to every threshold that it measured; a run that
- * failed does not, and a run that measured none of them does not count.
+ * In how many of a setup's runs a need was met.
+ *
+ * <p>A run that failed does not meet it. A run that lacks a speed or the latency under load that the need asks for neither meets nor
+ * misses it. Loss counts where it was measured: most speed tests do not measure it, and without this rule they would tell nothing
+ * about calls.
  *
  * @param runs that count
  * @param met those of them that met it
@@ -20,29 +23,49 @@ public record Met(int runs, int met) {
      * @param values each run's figures; empty for a run that failed
      */
     public static Met of(List<Need> needs, List<Optional<Function<Figure, Optional<Double>>>> values) {
-        List<Threshold> asked = Figure.numbers().stream()
-                .flatMap(f -> Threshold.of(needs, f).stream())
-                .toList();
         int runs = 0;
         int met = 0;
         for (Optional<Function<Figure, Optional<Double>>> run : values) {
-            if (run.isEmpty()) {
-                runs++;
-                continue;
-            }
-            List<Threshold> measured = asked.stream()
-                    .filter(t -> run.get().apply(t.figure()).isPresent())
-                    .toList();
-            if (!measured.isEmpty()) {
-                runs++;
-                met += measured.stream()
-                                .allMatch(t ->
-                                        t.isMetBy(run.get().apply(t.figure()).orElseThrow()))
-                        ? 1
-                        : 0;
-            }
+            Optional<Boolean> isMet = isMet(needs, run);
+            runs += isMet.isPresent() ? 1 : 0;
+            met += isMet.orElse(false) ? 1 : 0;
         }
-        return new Met(asked.isEmpty() ? 0 : runs, met);
+        return new Met(runs, met);
+    }
+
+    /**
+     * Whether one run met everything that the needs ask; empty where it does not say, or nothing is asked.
+     *
+     * @param run its figures; empty for a run that failed
+     */
+    public static Optional<Boolean> isMet(List<Need> needs, Optional<Function<Figure, Optional<Double>>> run) {
+        List<Threshold> asked = Threshold.all(needs);
+        if (asked.isEmpty()) {
+            return Optional.empty();
+        }
+        if (run.isEmpty()) {
+            return Optional.of(false);
+        }
+        List<Threshold> measured = asked.stream()
+                .filter(t -> run.get().apply(t.figure()).isPresent())
+                .toList();
+        boolean lacksOne = asked.stream()
+                .filter(t -> t.figure() != Figure.LOSS_PCT)
+                .anyMatch(t -> measured.stream().noneMatch(m -> isSameAsk(m, t)));
+        if (lacksOne || measured.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(measured.stream()
+                .allMatch(t -> t.isMetBy(run.get().apply(t.figure()).orElseThrow())));
+    }
+
+    /** Latency while downloading and while uploading are asked for as one: one of them tells. */
+    private static boolean isSameAsk(Threshold one, Threshold other) {
+        return one.figure() == other.figure() || (isLatency(one.figure()) && isLatency(other.figure()));
+    }
+
+    private static boolean isLatency(Figure figure) {
+        return figure == Figure.DOWN_LOADED_MS || figure == Figure.UP_LOADED_MS;
     }
 
     /** Whether nothing that was asked was measured. */
@@ -53,5 +76,15 @@ public record Met(int runs, int met) {
     /** Whether it was met in at least four of five runs, the share at which a setup is said to do for a need. */
     public boolean isMostly() {
         return !isUnknown() && 5 * met >= 4 * runs;
+    }
+
+    /** Whether it was met in at least half of the runs. */
+    public boolean isHalf() {
+        return !isUnknown() && 2 * met >= runs;
+    }
+
+    /** The share of runs that met it; 0 where none counts. */
+    public double share() {
+        return isUnknown() ? 0 : met / (double) runs;
     }
 }

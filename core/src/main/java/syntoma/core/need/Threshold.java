@@ -35,6 +35,13 @@ public record Threshold(String need, Figure figure, double limit) {
                 asking.stream().map(Need::name).collect(Collectors.joining(" and ")), figure, limit.orElseThrow()));
     }
 
+    /** All that needs ask, figure by figure. */
+    public static List<Threshold> all(List<Need> needs) {
+        return Figure.numbers().stream()
+                .flatMap(figure -> of(needs, figure).stream())
+                .toList();
+    }
+
     private static OptionalDouble asked(Need need, Figure figure) {
         return switch (figure) {
             case DOWN_MBPS -> need.downMbps();

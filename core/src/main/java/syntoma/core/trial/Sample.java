@@ -30,6 +30,11 @@ public record Sample(
         return new Sample(takenAt, stay, sim, setup, name, round, band, ok, value);
     }
 
+    /** The same attempt with how it was judged as its value; what failed was judged too. */
+    public Sample judged(OptionalDouble as) {
+        return new Sample(takenAt, stay, sim, setup, trial, round, band, true, as);
+    }
+
     /** The same whatever SIM it was made on, where the carriers are what is compared. */
     public Sample ofAnySim() {
         return new Sample(takenAt, stay, "", setup, trial, round, band, ok, value);

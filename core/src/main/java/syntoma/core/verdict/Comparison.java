@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
-import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 
 /**
@@ -68,21 +67,34 @@ public record Comparison(
 
     /** The whole verdict as a person would say it: what, how sure, and what to do. */
     public String sentence() {
-        return sentence(Optional.empty());
+        return new Sentences(this, Overall.NOTHING_ASKED).whole();
     }
 
-    /** The same, beside what the need asks of the metric. */
-    public String sentence(Optional<Threshold> asked) {
-        return new Sentences(this, asked).whole();
+    /** The same, within what the comparison of the two comes to as a whole. */
+    public String sentence(Overall overall) {
+        return new Sentences(this, overall).whole();
     }
 
     /** What and what to do, without what stands beneath a headline: interval and rounds. */
-    public String headline(Optional<Threshold> asked) {
-        return new Sentences(this, asked).headline();
+    public String headline(Overall overall) {
+        return new Sentences(this, overall).headline();
     }
 
     /** What alone. */
     String claim() {
-        return new Sentences(this, Optional.empty()).claim() + ".";
+        return new Sentences(this, Overall.NOTHING_ASKED).claim() + ".";
+    }
+
+    /** The one of the two that gave the metric where every run of the other failed. */
+    Optional<String> onlyWorking() {
+        boolean candidateNever = plain.candidateMean().isEmpty();
+        boolean baselineNever = plain.baselineMean().isEmpty();
+        if (candidateNever == baselineNever) {
+            return Optional.empty();
+        }
+        Share tries = candidateNever ? failures.candidate() : failures.baseline();
+        return tries.tried() > 0 && tries.failed() == tries.tried()
+                ? Optional.of(candidateNever ? baseline : candidate)
+                : Optional.empty();
     }
 }

@@ -1,27 +1,70 @@
 package syntoma.core.verdict;
 
 import java.util.List;
-import java.util.Optional;
-import syntoma.core.need.Need;
-import syntoma.core.need.Threshold;
 
 /** What to say first of two setups that were compared on several metrics. */
 public final class Headline {
     private Headline() {}
 
     /**
-     * Failures first; then the metric that matters most, with what to do; then the next one in a line where it tells
-     * something else.
+     * The whole need first where a setup misses it; then failures; then the metric that matters most, with what to do, and the next
+     * one in a line where it tells something else.
      *
      * @param comparisons of one pair, at least one, the one that matters most first
      */
-    public static String of(List<Comparison> comparisons, List<Need> needs) {
+    public static String of(List<Comparison> comparisons, Overall overall) {
         Comparison first = comparisons.get(0);
-        Optional<String> failures = first.failures().said(first.baseline(), first.candidate());
-        if (failures.isPresent()) {
-            return failures.get() + (first.low().isPresent() ? " " + whenBothRun(first) : "");
+        String baseline = first.baseline();
+        String candidate = first.candidate();
+        Choice choice = overall.choice();
+        boolean needTells =
+                overall.need().knows(baseline, candidate) && !overall.need().isMostlyMetByBoth(baseline, candidate);
+        if (choice.basis() == Choice.Basis.FAILURES) {
+            return failures(first) + (needTells ? " " + shares(choice.setup().orElseThrow(), first, overall) : "");
         }
-        String said = first.headline(Threshold.of(needs, first.metric()));
+        if (!needTells) {
+            return byFigures(comparisons, overall);
+        }
+        if (choice.setup().isEmpty()) {
+            return undecided(first, overall);
+        }
+        String said =
+                "Use " + choice.setup().get() + ": " + shares(choice.setup().get(), first, overall);
+        return choice.basis() == Choice.Basis.FIGURE
+                ? said + " "
+                        + Choice.deciding(comparisons, overall.needs(), overall.need())
+                                .orElseThrow()
+                                .claim()
+                : said;
+    }
+
+    /** How often both met the need, the one to use first, and what fails. */
+    private static String shares(String used, Comparison c, Overall overall) {
+        String other = used.equals(c.candidate()) ? c.baseline() : c.candidate();
+        return overall.need().shares(used, other) + overall.need().failing(used, other) + ".";
+    }
+
+    private static String undecided(Comparison first, Overall overall) {
+        NeedComparison need = overall.need();
+        String candidate = first.candidate();
+        String baseline = first.baseline();
+        boolean half =
+                need.of(candidate).met().isHalf() || need.of(baseline).met().isHalf();
+        String shares = candidate + " " + need.share(candidate) + ", " + baseline + " " + need.share(baseline)
+                + need.failing(candidate, baseline) + ". ";
+        return (half ? "Runs that met " + need.name() + ": " : "Neither met " + need.name() + " in half of its runs: ")
+                + shares
+                + first.headline(new Overall(List.of(), need, overall.choice()));
+    }
+
+    private static String failures(Comparison first) {
+        return first.failures().said(first.baseline(), first.candidate()).orElseThrow()
+                + (first.low().isPresent() ? " " + whenBothRun(first) : "");
+    }
+
+    private static String byFigures(List<Comparison> comparisons, Overall overall) {
+        Comparison first = comparisons.get(0);
+        String said = first.headline(overall);
         return comparisons.stream()
                 .skip(1)
                 .limit(1)
@@ -34,7 +77,7 @@ public final class Headline {
     private static String whenBothRun(Comparison c) {
         return switch (c.verdict()) {
             case LESS_RELIABLE, BETTER, WORSE, SLIGHTLY_BETTER, SLIGHTLY_WORSE ->
-                "When both run, " + new Sentences(c, Optional.empty()).effect(Amount.whose(c.candidate())) + ".";
+                "When both run, " + new Sentences(c, Overall.NOTHING_ASKED).effect(Amount.whose(c.candidate())) + ".";
             default -> c.claim();
         };
     }

@@ -19,13 +19,13 @@ final class Sentences {
 
     private final Comparison c;
     private final String metric;
-    private final Optional<Threshold> asked;
+    private final Overall overall;
     private final Amount amount;
 
-    Sentences(Comparison comparison, Optional<Threshold> asked) {
+    Sentences(Comparison comparison, Overall overall) {
         this.c = comparison;
         this.metric = comparison.metric().measure().phrase();
-        this.asked = asked;
+        this.overall = overall;
         this.amount = new Amount(comparison.metric(), comparison.baseline());
     }
 
@@ -147,12 +147,24 @@ final class Sentences {
         return String.format(Locale.ROOT, "%,d times in %,d", of - 1, of);
     }
 
-    /** Whether both are enough for what was asked; empty where nothing was. */
+    /** Whether both are enough for what was asked, and what is not although they are; empty where nothing was asked. */
     private String enough() {
+        Optional<Threshold> asked = overall.asked(c);
         if (asked.isEmpty() || c.rounds().isEmpty() || c.verdict() == Verdict.CAPPED) {
             return "";
         }
-        Threshold need = asked.get();
+        String said = enough(asked.get());
+        NeedComparison need = overall.need();
+        boolean claims = asked.get().isMetBy(c.candidateMiddle()) || asked.get().isMetBy(c.baselineMiddle());
+        if (!claims
+                || !need.knows(c.baseline(), c.candidate())
+                || need.isMostlyMetByBoth(c.baseline(), c.candidate())) {
+            return said + ".";
+        }
+        return said + ", but " + need.whatFails(c.candidate(), c.baseline()) + ".";
+    }
+
+    private String enough(Threshold need) {
         double candidate = c.candidateMiddle();
         double baseline = c.baselineMiddle();
         String unit = " " + c.metric().measure().unit();
@@ -160,16 +172,16 @@ final class Sentences {
         String second = value(baseline, need);
         if (need.isMetBy(candidate) && need.isMetBy(baseline)) {
             return first + " is enough for " + need.need() + "; " + Amount.whose(c.baseline()) + " " + second
-                    + " is too.";
+                    + " is too";
         }
         String purpose = need.need() + " (" + need.said() + ")";
         if (need.isMetBy(candidate)) {
-            return first + " is enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + second + " is not.";
+            return first + " is enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + second + " is not";
         }
         if (need.isMetBy(baseline)) {
-            return first + " is not enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + second + " is.";
+            return first + " is not enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + second + " is";
         }
-        return "Neither is enough for " + purpose + ": " + first + " and " + second + unit + ".";
+        return "Neither is enough for " + purpose + ": " + first + " and " + second + unit;
     }
 
     /** A value with as many digits as it takes to see on which side of the limit it lies. */
@@ -184,9 +196,9 @@ final class Sentences {
     private String doing() {
         return switch (c.verdict()) {
             case BETTER, WORSE -> use(isCandidateBetter() ? c.candidate() : c.baseline());
-            case LESS_RELIABLE -> "Use " + c.baseline() + " where it has to work.";
-            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> "That little does not matter: " + LESS_WORK + ".";
-            case NO_DIFFERENCE, CAPPED -> Text.capital(LESS_WORK) + ".";
+            case LESS_RELIABLE -> recommend(c.baseline(), "Use " + c.baseline() + " where it has to work.");
+            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> "That little does not matter: " + meanwhile() + ".";
+            case NO_DIFFERENCE, CAPPED -> Text.capital(meanwhile()) + ".";
             case CANNOT_TELL -> cannotTellDoing();
             case TOO_FEW -> tooFewDoing();
         };
@@ -196,18 +208,45 @@ final class Sentences {
         return c.verdict() == Verdict.BETTER;
     }
 
+    /** Whether the comparison as a whole is for the other one. */
+    private boolean contradicts(String setup) {
+        return overall.choice().setup().isPresent() && !overall.choice().isFor(setup);
+    }
+
+    private String allTheSame() {
+        return "Still, use " + overall.reason(c) + ".";
+    }
+
+    /** What to do where this figure does not tell: what the whole tells, else the one that is less work. */
+    private String meanwhile() {
+        return overall.choice().setup().isPresent() ? "use " + overall.reason(c) : LESS_WORK;
+    }
+
     private String use(String setup) {
         return switch (c.metric()) {
-            case UP_MBPS -> "Use " + setup + " for uploads.";
-            case DOWN_MBPS -> "Use " + setup + " for downloads.";
+            case UP_MBPS -> recommend(setup, "Use " + setup + " for uploads.");
+            case DOWN_MBPS -> recommend(setup, "Use " + setup + " for downloads.");
             case RSRP_DBM, RSRQ_DB, SINR_DB -> "Let the speeds decide: a better signal is no faster by itself.";
-            default -> "Use " + setup + " for calls.";
+            default -> recommend(setup, "Use " + setup + " for calls.");
         };
+    }
+
+    /** What this figure recommends, unless the comparison as a whole, or the need, is for the other one. */
+    private String recommend(String setup, String said) {
+        if (contradicts(setup)) {
+            return allTheSame();
+        }
+        if (overall.choice().setup().isEmpty() && overall.need().isLess(setup, c.baseline(), c.candidate())) {
+            String other = setup.equals(c.baseline()) ? c.candidate() : c.baseline();
+            return "That alone does not decide: " + other + " met "
+                    + overall.need().name() + " more often.";
+        }
+        return said;
     }
 
     private String cannotTellDoing() {
         Outlook outlook = c.outlook().orElseThrow();
-        String meanwhile = "; meanwhile " + LESS_WORK + ".";
+        String meanwhile = "; meanwhile " + meanwhile() + ".";
         if (outlook.left() > 0 && outlook.chance().orElseThrow() >= SLIM) {
             return Text.capital("the " + (outlook.left() == 1 ? "round" : Amount.count(outlook.left(), "round"))
                     + " left of the plan may settle it (about "
@@ -218,17 +257,17 @@ final class Sentences {
             return "A new trial of " + Amount.count(outlook.newTrial().getAsInt(), "round") + " would likely settle it"
                     + meanwhile;
         }
-        return "Telling them apart would take more work than it is worth: " + LESS_WORK + ".";
+        return "Telling them apart would take more work than it is worth: " + meanwhile() + ".";
     }
 
     private String tooFewDoing() {
         boolean candidateNever = c.plain().candidateMean().isEmpty();
         boolean baselineNever = c.plain().baselineMean().isEmpty();
         if (candidateNever && hasFailedAlways(c.failures().candidate())) {
-            return baselineNever ? "Try a third setup." : "Use " + c.baseline() + ".";
+            return baselineNever ? "Try a third setup." : recommend(c.baseline(), "Use " + c.baseline() + ".");
         }
         if (baselineNever && hasFailedAlways(c.failures().baseline())) {
-            return candidateNever ? "Try a third setup." : "Use " + c.candidate() + ".";
+            return candidateNever ? "Try a third setup." : recommend(c.candidate(), "Use " + c.candidate() + ".");
         }
         int missing = Looks.FEWEST - c.rounds().size();
         return "Measure " + Amount.count(missing, missing == Looks.FEWEST ? "round" : "more round")

@@ -2,69 +2,78 @@ package syntoma.core.verdict;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import syntoma.core.need.Met;
 import syntoma.core.need.Need;
 import syntoma.core.unit.Text;
 
-/** Names the setup to use by what was measured lately, what it is held against, and whether it meets the need. */
+/** Names the setup to use by what was measured lately, what it is compared with, and whether it meets the need. */
 public final class Tonight {
     private Tonight() {}
 
     /**
-     * Which contrast to say first of several setups: the one whose candidate is better by most, else the first.
+     * Which pair to say first: the one whose candidate is to be used and met the need most often, and among equals is better by most;
+     * without one the first. A candidate that another setup clearly beats on the need never leads.
      *
-     * @param firsts each setup against the baseline on the metric that matters most, at least one
+     * @param pairs each setup against the baseline with its comparisons, at least one
      */
-    public static Comparison leading(List<Comparison> firsts) {
-        return firsts.stream()
-                .filter(c -> c.verdict() == Verdict.BETTER)
-                .max(Comparator.comparing(c -> onScale(c)))
-                .orElse(firsts.get(0));
+    public static List<Comparison> leading(List<List<Comparison>> pairs, List<Need> needs, NeedComparison need) {
+        return pairs.stream()
+                .filter(pair -> Choice.of(pair, needs, need).isFor(pair.get(0).candidate()))
+                .filter(pair -> pairs.stream()
+                        .map(other -> other.get(0).candidate())
+                        .noneMatch(other -> need.clearlyMore(other, pair.get(0).candidate())
+                                .filter(other::equals)
+                                .isPresent()))
+                .max(Comparator.comparing((List<Comparison> pair) ->
+                                need.of(pair.get(0).candidate()).met().share())
+                        .thenComparing(pair -> onScale(pair.get(0))))
+                .orElse(pairs.get(0));
     }
 
     private static double onScale(Comparison c) {
-        double estimate = c.estimate().orElseThrow();
+        double estimate = c.estimate().orElse(Double.NEGATIVE_INFINITY);
         return c.metric().comparing().higherIsBetter() ? estimate : -estimate;
     }
 
     /**
      * What to use.
      *
-     * @param firsts each setup against the baseline on the metric that matters most, at least one
+     * @param pair the comparisons of the leading pair
      * @param inUse the setup that is up, empty where that is not known
-     * @param met by setup, in how many runs the needs were met
      */
-    public static String said(List<Comparison> firsts, Optional<String> inUse, List<Need> needs, Map<String, Met> met) {
-        Comparison c = leading(firsts);
-        Optional<String> reliable = c.failures().reliable(c.baseline(), c.candidate());
-        if (reliable.isPresent()) {
-            return c.failures().said(c.baseline(), c.candidate()).orElseThrow() + needMet(reliable.get(), needs, met);
+    public static String said(List<Comparison> pair, Optional<String> inUse, Overall overall) {
+        Comparison c = pair.get(0);
+        NeedComparison need = overall.need();
+        boolean needTells =
+                need.knows(c.baseline(), c.candidate()) && !need.isMostlyMetByBoth(c.baseline(), c.candidate());
+        if (needTells || overall.choice().basis() == Choice.Basis.FAILURES) {
+            return Headline.of(pair, overall);
+        }
+        Optional<String> chosen = overall.choice().setup();
+        if (chosen.isPresent()) {
+            Comparison deciding = Choice.deciding(pair, overall.needs(), need).orElse(c);
+            String why = overall.choice().isFor(deciding.candidate()) && deciding.verdict() == Verdict.BETTER
+                    ? new Sentences(deciding, Overall.NOTHING_ASKED).effect("its") + "."
+                    : deciding.claim();
+            return "Use " + chosen.get() + ": " + why + needMet(chosen.get(), need);
         }
         return switch (c.verdict()) {
-            case BETTER ->
-                "Use " + c.candidate() + ": " + new Sentences(c, Optional.empty()).effect("its") + "."
-                        + needMet(c.candidate(), needs, met);
-            case WORSE, LESS_RELIABLE -> "Use " + c.baseline() + ": " + c.claim() + needMet(c.baseline(), needs, met);
-            case SLIGHTLY_BETTER, SLIGHTLY_WORSE, NO_DIFFERENCE, CAPPED -> {
-                String stay = staying(c, inUse);
-                yield Text.capital(stay) + ": " + c.candidate() + " and " + c.baseline()
+            case TOO_FEW -> c.headline(Overall.NOTHING_ASKED) + needMet(kept(c, inUse), need);
+            case CANNOT_TELL ->
+                Text.capital(staying(c, inUse)) + " for now: " + new Sentences(c, Overall.NOTHING_ASKED).range() + "."
+                        + needMet(kept(c, inUse), need);
+            default ->
+                Text.capital(staying(c, inUse)) + ": " + c.candidate() + " and " + c.baseline()
                         + " do about equally well here on "
                         + c.metric().measure().phrase() + "."
-                        + needMet(kept(c, inUse), needs, met);
-            }
-            case CANNOT_TELL ->
-                Text.capital(staying(c, inUse)) + " for now: " + new Sentences(c, Optional.empty()).range() + "."
-                        + needMet(kept(c, inUse), needs, met);
-            case TOO_FEW -> c.headline(Optional.empty()) + needMet(kept(c, inUse), needs, met);
+                        + needMet(kept(c, inUse), need);
         };
     }
 
     /** Of the only setup that was measured lately. */
-    public static String ofOne(String setup, List<Need> needs, Met met) {
-        return setup + " alone was measured here lately." + needMet(setup, needs, Map.of(setup, met))
+    public static String ofOne(String setup, NeedComparison need) {
+        return setup + " alone was measured here lately." + needMet(setup, need)
                 + " Measure a second setup in turn with it to compare the two.";
     }
 
@@ -80,16 +89,16 @@ public final class Tonight {
                 .orElse("use the one that is less work");
     }
 
-    private static String needMet(String setup, List<Need> needs, Map<String, Met> met) {
-        Met own = met.getOrDefault(setup, new Met(0, 0));
-        if (needs.isEmpty() || own.isUnknown()) {
+    private static String needMet(String setup, NeedComparison need) {
+        Met own = need.of(setup).met();
+        if (own.isUnknown()) {
             return "";
         }
-        String need = needs.stream().map(Need::name).collect(Collectors.joining(" and "));
+        String fails = need.of(setup).shortfall().map(s -> "; " + s.said()).orElse("");
         if (own.met() == 0) {
-            return " " + setup + " never met " + need + " in " + Amount.count(own.runs(), "run") + ".";
+            return " " + setup + " never met " + need.name() + " in " + Amount.count(own.runs(), "run") + fails + ".";
         }
-        return " " + setup + " meets " + need + " in " + (own.isMostly() ? "" : "only ") + own.met() + " of "
-                + own.runs() + (own.runs() == 1 ? " run." : " runs.");
+        return " " + setup + " met " + need.name() + " in " + (own.isMostly() ? "" : "only ") + own.met() + " of "
+                + own.runs() + (own.runs() == 1 ? " run" : " runs") + (own.isMostly() ? "" : fails) + ".";
     }
 }

@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import syntoma.core.verdict.Choice;
 import syntoma.core.verdict.Verdict;
 
 class AdviceTest {
@@ -34,27 +35,47 @@ class AdviceTest {
             value = {
                 "NO_DIFFERENCE|Use Dome and leave Mast: it costs 16 min more a stay and gains nothing that matters here.",
                 "SLIGHTLY_BETTER|Use Dome and leave Mast: it costs 16 min more a stay and gains nothing that matters here.",
-                "BETTER|Use Mast here: it is worth its 16 min more a stay.",
+                "BETTER|Use Mast here: it is worth the extra 16 min at each stay.",
                 "WORSE|Use Dome here.",
                 "CANNOT_TELL|Until that is known use Dome: it is 16 min less work a stay."
             })
     void says_what_to_do_by_what_it_takes(Verdict verdict, String said) {
-        assertEquals(said, Advice.of(DOME, MAST, verdict, Work.usual(), false));
+        assertEquals(said, Advice.of(DOME, MAST, verdict, side(verdict), Work.usual(), false));
     }
 
     @Test
     void a_band_sweep_ends_in_holding_a_band_or_in_automatic() {
         assertEquals(
                 "Hold Curlew to B3 here, and give it its bands back when you leave.",
-                Advice.of(DOME, HELD, Verdict.BETTER, Work.usual(), false));
-        assertEquals("Leave it on automatic here.", Advice.of(DOME, HELD, Verdict.NO_DIFFERENCE, Work.usual(), false));
-        assertEquals("Leave it on automatic here.", Advice.of(HELD, DOME, Verdict.BETTER, Work.usual(), false));
+                Advice.of(DOME, HELD, Verdict.BETTER, side(Verdict.BETTER), Work.usual(), false));
+        assertEquals(
+                "Leave it on automatic here.",
+                Advice.of(DOME, HELD, Verdict.NO_DIFFERENCE, side(Verdict.NO_DIFFERENCE), Work.usual(), false));
+        assertEquals(
+                "Leave it on automatic here.",
+                Advice.of(HELD, DOME, Verdict.BETTER, side(Verdict.BETTER), Work.usual(), false));
     }
 
     @Test
     void the_one_that_is_as_good_and_less_work_is_used() {
         assertEquals(
                 "Use Dome and leave Mast: it costs 16 min more a stay and gains nothing that matters here.",
-                Advice.of(MAST, DOME, Verdict.NO_DIFFERENCE, Work.usual(), false));
+                Advice.of(MAST, DOME, Verdict.NO_DIFFERENCE, side(Verdict.NO_DIFFERENCE), Work.usual(), false));
+    }
+
+    private static Choice.Side side(Verdict verdict) {
+        return switch (verdict) {
+            case BETTER -> Choice.Side.CANDIDATE;
+            case WORSE -> Choice.Side.BASELINE;
+            default -> Choice.Side.EITHER;
+        };
+    }
+
+    /** What the other does for the need outweighs that it is more work. */
+    @Test
+    void the_one_that_meets_the_need_is_used_although_the_figures_do_not_tell() {
+        assertEquals(
+                "Use Mast here: it is worth the extra 16 min at each stay.",
+                Advice.of(DOME, MAST, Verdict.CANNOT_TELL, Choice.Side.CANDIDATE, Work.usual(), false));
     }
 }

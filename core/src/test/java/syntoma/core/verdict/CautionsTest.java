@@ -6,7 +6,6 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
@@ -83,7 +82,7 @@ class CautionsTest {
                 compared(Figure.UP_MBPS, "A", odd, new double[] {4, 4.1, 3.9}, new double[] {8, 8.1, 7.9});
         assertEquals(
                 "Whips (2 rounds)’s upload is double that of A. Use Whips (2 rounds) for uploads.",
-                comparison.headline(Optional.empty()));
+                comparison.headline(Overall.NOTHING_ASKED));
         assertTrue(
                 comparison.sentence().startsWith("Whips (2 rounds)’s upload is double that of A (clearly: from ×1."));
     }
@@ -92,18 +91,21 @@ class CautionsTest {
     void the_headline_says_the_first_with_what_to_do_and_the_second_where_it_tells_something_else() {
         Comparison down =
                 compared(Figure.DOWN_MBPS, "A", "B", new double[] {10, 10.1, 9.9}, new double[] {30, 30.5, 29.5});
-        assertEquals(
-                "B’s upload is double that of A. Use B for uploads.", Headline.of(List.of(CLEAR, down), List.of()));
+        assertEquals("B’s upload is double that of A. Use B for uploads.", headline(List.of(CLEAR, down)));
         Comparison slower =
                 compared(Figure.DOWN_MBPS, "A", "B", new double[] {30, 30.5, 29.5}, new double[] {10, 10.1, 9.9});
         assertEquals(
                 "B’s upload is double that of A. Use B for uploads. B’s download is a third of A’s.",
-                Headline.of(List.of(CLEAR, slower), List.of()));
+                headline(List.of(CLEAR, slower)));
         Comparison few = compared(Figure.UP_MBPS, "A", "B", new double[] {4}, new double[] {8});
         assertEquals(
                 "Too few rounds on upload: one round has it from both setups, and a verdict takes three."
                         + " Measure two more rounds with both in turn.",
-                Headline.of(List.of(few, few), List.of()));
+                headline(List.of(few, few)));
+    }
+
+    private static String headline(List<Comparison> pair) {
+        return Headline.of(pair, Overall.of(pair, List.of(), NeedComparison.NONE));
     }
 
     @Test
@@ -113,12 +115,11 @@ class CautionsTest {
         assertEquals(
                 "Booster failed in 6 of the 6 rounds in which both were tried; Roof dome ran in all of them. Use Roof"
                         + " dome.",
-                Headline.of(List.of(dead), List.of()));
+                headline(List.of(dead)));
         Comparison twice =
                 compared(Figure.UP_MBPS, "Roof dome", "Booster", new double[] {4, 4.1, 3.9}, new double[] {0, 0, 0});
         assertEquals(
-                "Booster gave no upload here: all three of its runs failed. Use Roof dome.",
-                Headline.of(List.of(twice), List.of()));
+                "Booster gave no upload here: all three of its runs failed. Use Roof dome.", headline(List.of(twice)));
     }
 
     @Test

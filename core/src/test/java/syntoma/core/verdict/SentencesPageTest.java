@@ -18,6 +18,8 @@ import org.junit.jupiter.api.Test;
 import syntoma.core.need.BuiltInNeeds;
 import syntoma.core.need.Met;
 import syntoma.core.need.Need;
+import syntoma.core.need.NeedRecord;
+import syntoma.core.need.Shortfall;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.Held;
@@ -91,7 +93,7 @@ class SentencesPageTest {
         for (double[] values : new double[][] {{5.2, 11.8}, {2.1, 11.8}, {11.8, 2.1}, {1.1, 2.2}}) {
             Comparison c = near(values[0], values[1]);
             page.append("- ")
-                    .append(c.sentence(Threshold.of(CALLS, Figure.UP_MBPS)))
+                    .append(c.sentence(Overall.of(List.of(c), CALLS, NeedComparison.NONE)))
                     .append('\n');
         }
         part("Headlines: failures first");
@@ -106,7 +108,9 @@ class SentencesPageTest {
         tonight(comparison(Figure.UP_MBPS, 1.25, 0.35, 5), new Met(5, 5));
         tonight(comparison(Figure.UP_MBPS, 2, 0.1, 2), new Met(2, 2));
         tonight(failing(Figure.UP_MBPS, 6), new Met(6, 6));
-        page.append("- ").append(Tonight.ofOne(DOME, CALLS, new Met(3, 3))).append('\n');
+        page.append("- ").append(Tonight.ofOne(DOME, met(new Met(3, 3)))).append('\n');
+        part("The whole need first");
+        needFirst();
         part("What could still be wrong");
         cautions();
         part("How it was judged");
@@ -131,13 +135,51 @@ class SentencesPageTest {
     }
 
     private void headline(Comparison c) {
-        page.append("- ").append(Headline.of(List.of(c), List.of())).append('\n');
+        page.append("- ")
+                .append(Headline.of(List.of(c), Overall.of(List.of(c), List.of(), NeedComparison.NONE)))
+                .append('\n');
     }
 
     private void tonight(Comparison c, Met met) {
         page.append("- ")
-                .append(Tonight.said(List.of(c), Optional.of(DOME), CALLS, Map.of(PANEL, met, DOME, met)))
+                .append(Tonight.said(List.of(c), Optional.of(DOME), Overall.of(List.of(c), CALLS, met(met))))
                 .append('\n');
+    }
+
+    /** Both met the need as often. */
+    private static NeedComparison met(Met met) {
+        NeedRecord both = new NeedRecord(met, Optional.empty());
+        return new NeedComparison("Video calls", Map.of(PANEL, both, DOME, both), List.of());
+    }
+
+    /** One met the need more often than the other, and a figure fails. */
+    private static NeedComparison met(Met dome, Met panel) {
+        Shortfall late = new Shortfall(Threshold.of(CALLS, Figure.UP_LOADED_MS), 259, dome.runs() - dome.met());
+        return new NeedComparison(
+                "Video calls",
+                Map.of(
+                        DOME, new NeedRecord(dome, Optional.of(late)),
+                        PANEL,
+                                new NeedRecord(
+                                        panel, panel.met() < panel.runs() ? Optional.of(late) : Optional.empty())),
+                List.of());
+    }
+
+    private void needFirst() {
+        for (Comparison c : List.of(
+                comparison(Figure.UP_MBPS, 2.31, 0.05, 5),
+                comparison(Figure.UP_MBPS, 1.25, 0.35, 5),
+                comparison(Figure.UP_MBPS, 0.44, 0.05, 5),
+                near(5.2, 11.8))) {
+            for (NeedComparison need : List.of(
+                    met(new Met(5, 0), new Met(5, 5)),
+                    met(new Met(5, 0), new Met(5, 2)),
+                    met(new Met(5, 3), new Met(5, 3)))) {
+                Overall overall = Overall.of(List.of(c), CALLS, need);
+                page.append("- ").append(Headline.of(List.of(c), overall)).append('\n');
+                page.append("- ").append(c.sentence(overall)).append('\n');
+            }
+        }
     }
 
     private void cautions() {

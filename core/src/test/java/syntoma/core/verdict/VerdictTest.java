@@ -79,7 +79,8 @@ class VerdictTest {
                 "B’s upload is nearly double that of A (clearly: from ×1.63 to ×2.06 over five rounds, 19 times in 20)."
                         + " Use B for uploads.",
                 plain.sentence());
-        assertEquals("B’s upload is nearly double that of A. Use B for uploads.", plain.headline(Optional.empty()));
+        assertEquals(
+                "B’s upload is nearly double that of A. Use B for uploads.", plain.headline(Overall.NOTHING_ASKED));
 
         Comparison look = compare(Figure.UP_MBPS, OptionalInt.of(5), A, B);
         assertEquals(1.57, look.low().orElseThrow(), 0.005);
