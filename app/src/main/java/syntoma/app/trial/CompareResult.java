@@ -38,6 +38,7 @@ public record CompareResult(
         @Nullable Integer roundsWanted,
         List<Wild> wild,
         @Nullable Rests restsOn,
+        @Nullable PlannedLook planned,
         BothFailures failures,
         Averages plain) {
 
@@ -69,6 +70,25 @@ public record CompareResult(
         }
     }
 
+    /** The plan's last look, once there are rounds past it. */
+    public record PlannedLook(
+            int rounds,
+            @Nullable Double estimate,
+            @Nullable Double low,
+            @Nullable Double high,
+            double level,
+            String verdict) {
+        static PlannedLook of(Comparison c) {
+            return new PlannedLook(
+                    c.rounds().size(),
+                    boxed(c.estimate()),
+                    boxed(c.low()),
+                    boxed(c.high()),
+                    c.level(),
+                    c.verdict().key());
+        }
+    }
+
     /** Failures of both, and the exact McNemar p-value. */
     public record BothFailures(FailureShare baseline, FailureShare candidate, double mcnemarP) {}
 
@@ -95,6 +115,7 @@ public record CompareResult(
                 boxed(c.roundsWanted()),
                 c.wild().stream().map(Wild::of).toList(),
                 c.restsOn().map(Rests::of).orElse(null),
+                c.planned().map(PlannedLook::of).orElse(null),
                 new BothFailures(
                         FailureShare.of(c.failures().baseline()),
                         FailureShare.of(c.failures().candidate()),

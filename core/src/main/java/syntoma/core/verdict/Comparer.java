@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.Scale;
 import syntoma.core.run.Held;
@@ -48,7 +50,30 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
 
     /** One pair, unadjusted. */
     public Comparison pair(String baseline, String candidate) {
-        return new Family(List.of(baseline, candidate)).against(baseline).get(0);
+        return withPlannedLook(c -> c.new Family(List.of(baseline, candidate)).against(baseline))
+                .get(0);
+    }
+
+    /** Comparisons over all rounds, each with the decision of the plan's last look where rounds were made past the plan. */
+    private List<Comparison> withPlannedLook(Function<Comparer, List<Comparison>> compare) {
+        List<Comparison> all = compare.apply(this);
+        if (plan.isEmpty() || !plan.get().isPast(made().size())) {
+            return all;
+        }
+        Set<Integer> planned = made().stream().limit(plan.get().rounds()).collect(Collectors.toSet());
+        List<Comparison> before = compare.apply(new Comparer(
+                metric,
+                samples.stream()
+                        .filter(s -> s.round().isPresent()
+                                && planned.contains(s.round().getAsInt()))
+                        .toList(),
+                plan,
+                held));
+        List<Comparison> both = new ArrayList<>(all.size());
+        for (int i = 0; i < all.size(); i++) {
+            both.add(all.get(i).after(before.get(i)));
+        }
+        return both;
     }
 
     /**
@@ -57,6 +82,10 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
      * @param best as {@link #best} tells it, by the metric that matters most
      */
     public List<Comparison> family(String baseline, String best, List<String> setups) {
+        return withPlannedLook(c -> c.allOf(baseline, best, setups));
+    }
+
+    private List<Comparison> allOf(String baseline, String best, List<String> setups) {
         Family family = new Family(setups);
         List<Comparison> comparisons = new ArrayList<>(family.against(baseline));
         if (!best.equals(baseline)) {
@@ -92,14 +121,18 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
         return Optional.empty();
     }
 
-    /** How many rounds were made: those in which at least two setups were tried. */
-    private int made() {
+    /** The rounds that were made, in their order: those in which at least two setups were tried. */
+    private List<Integer> made() {
         Map<Integer, Set<String>> tried = new HashMap<>();
         for (Sample sample : samples) {
             sample.round().ifPresent(round -> tried.computeIfAbsent(round, r -> new HashSet<>())
                     .add(sample.setup()));
         }
-        return (int) tried.values().stream().filter(t -> t.size() > 1).count();
+        return tried.entrySet().stream()
+                .filter(t -> t.getValue().size() > 1)
+                .map(Map.Entry::getKey)
+                .sorted()
+                .toList();
     }
 
     /** All pairs of some setups. */
@@ -122,7 +155,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     pair(new Contrast(setups.get(i), setups.get(j)), blocks);
                 }
             }
-            int made = plan.isPresent() ? made() : 0;
+            int made = plan.isPresent() ? made().size() : 0;
             pastPlan = plan.filter(p -> p.isPast(made)).isPresent();
             look = plan.map(p -> p.level(made)).orElse(Looks.SINGLE);
             shown = look / Math.max(1, judged().size());
@@ -202,6 +235,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     effect.enough() ? OptionalDouble.of(scale.off(effect.high(shown))) : OptionalDouble.empty(),
                     1 - shown,
                     pastPlan,
+                    Optional.empty(),
                     spread.borrowed(),
                     verdict,
                     verdict == Verdict.CANNOT_TELL ? Optional.of(outlook(effect)) : Optional.empty(),
@@ -214,7 +248,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
 
         private Outlook outlook(Effect effect) {
             double margin = metric.scale().margin();
-            int left = plan.map(p -> Math.max(0, p.rounds() - made())).orElse(0);
+            int left = plan.map(p -> Math.max(0, p.rounds() - made().size())).orElse(0);
             return new Outlook(
                     left,
                     left > 0

@@ -16,6 +16,7 @@ import syntoma.core.reading.Figure;
  * @param high end of the interval, empty under three rounds
  * @param level confidence of the interval, such as 0.95
  * @param pastPlan whether more rounds were made than planned
+ * @param planned what the plan's last look came to, once there are rounds past the plan
  * @param borrowed what past trials tell of the spread, where it counts here
  * @param outlook what would tell; only with {@link Verdict#CANNOT_TELL}
  * @param restsOn the one round without which the verdict would be another
@@ -32,6 +33,7 @@ public record Comparison(
         OptionalDouble high,
         double level,
         boolean pastPlan,
+        Optional<Comparison> planned,
         Optional<Borrowed> borrowed,
         Verdict verdict,
         Optional<Outlook> outlook,
@@ -44,6 +46,46 @@ public record Comparison(
     /** Rounds of a new trial that would likely settle it; only with {@link Verdict#CANNOT_TELL}, and at most 20. */
     public OptionalInt roundsWanted() {
         return outlook.map(Outlook::newTrial).orElse(OptionalInt.empty());
+    }
+
+    /**
+     * The same with the decision of the plan's last look, which later rounds do not take back to “can’t tell”: it stays unless the
+     * stricter look over all rounds decides otherwise.
+     */
+    Comparison after(Comparison planned) {
+        boolean stays = planned.verdict.isDecided()
+                && (verdict == Verdict.CANNOT_TELL || planned.verdict.isSameSideAs(verdict));
+        return new Comparison(
+                metric,
+                baseline,
+                candidate,
+                rounds,
+                leftOut,
+                estimate,
+                low,
+                high,
+                level,
+                pastPlan,
+                Optional.of(planned),
+                borrowed,
+                stays ? planned.verdict : verdict,
+                stays ? Optional.empty() : outlook,
+                wild,
+                restsOn,
+                failures,
+                plain,
+                cappedMbps);
+    }
+
+    /** Whether the plan's last look had decided, and the rounds since then decide otherwise. */
+    boolean isChangedSincePlan() {
+        return planned.filter(p -> p.verdict.isDecided() && p.verdict != verdict)
+                .isPresent();
+    }
+
+    /** The plan's last look where its decision stands. */
+    Optional<Comparison> standing() {
+        return planned.filter(p -> p.verdict.isDecided() && p.verdict == verdict);
     }
 
     /** The baseline's middle over the shared rounds, in the metric's unit; of one round or more. */

@@ -1,5 +1,6 @@
 package syntoma.core.verdict;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import syntoma.core.need.Threshold;
@@ -30,11 +31,44 @@ final class Sentences {
     }
 
     String whole() {
-        return claim() + evidence() + tail();
+        Optional<Comparison> planned = c.standing();
+        return planned.isPresent()
+                ? new Sentences(planned.get(), overall).whole() + " " + since(planned.get())
+                : claim() + evidence() + tail() + changed();
     }
 
     String headline() {
-        return claim() + tail();
+        Optional<Comparison> planned = c.standing();
+        return planned.isPresent()
+                ? new Sentences(planned.get(), overall).headline() + " " + since(planned.get())
+                : claim() + tail() + changed();
+    }
+
+    /** What the rounds past the plan show, which does not change the plan's decision. */
+    private String since(Comparison planned) {
+        List<PairedRound> later = c.rounds().stream()
+                .filter(round ->
+                        planned.rounds().stream().noneMatch(r -> r.key().equals(round.key())))
+                .toList();
+        if (later.isEmpty()) {
+            return "The rounds since then have it from one of the two alone.";
+        }
+        Scale scale = c.metric().scale();
+        double mean =
+                later.stream().mapToDouble(PairedRound::difference).average().orElseThrow();
+        return Text.capital(Amount.count(later.size(), "round")) + " since then: " + scale.said(scale.off(mean))
+                + (later.size() > 1 ? " on average" : "")
+                + "; that does not change it (past the plan, judged more strictly).";
+    }
+
+    /** That rounds past the plan changed what it had decided. */
+    private String changed() {
+        return c.isChangedSincePlan()
+                ? " After the "
+                        + Amount.number(c.planned().orElseThrow().rounds().size())
+                        + " planned rounds it was “"
+                        + c.planned().orElseThrow().verdict().words() + "”; the rounds since then changed that."
+                : "";
     }
 
     private String tail() {
@@ -44,6 +78,9 @@ final class Sentences {
 
     /** What is so, without a full stop. */
     String claim() {
+        if (c.standing().isPresent()) {
+            return new Sentences(c.standing().get(), overall).claim();
+        }
         String effect = c.estimate().isPresent() ? effect(Amount.whose(c.candidate())) : "";
         return switch (c.verdict()) {
             case TOO_FEW -> tooFew();

@@ -54,7 +54,7 @@ public final class Tonight {
         if (chosen.isPresent()) {
             Comparison deciding = Choice.deciding(pair, overall.needs(), need).orElse(c);
             String why = overall.choice().isFor(deciding.candidate()) && deciding.verdict() == Verdict.BETTER
-                    ? new Sentences(deciding, Overall.NOTHING_ASKED).effect("its") + "."
+                    ? new Sentences(deciding.standing().orElse(deciding), Overall.NOTHING_ASKED).effect("its") + "."
                     : deciding.claim();
             return "Use " + chosen.get() + ": " + why + needMet(chosen.get(), need);
         }

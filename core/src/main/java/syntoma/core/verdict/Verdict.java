@@ -14,6 +14,24 @@ public enum Verdict {
     CAPPED,
     LESS_RELIABLE;
 
+    /** Whether it says which is better, or that neither is. */
+    boolean isDecided() {
+        return this == NO_DIFFERENCE || isBetter() || isWorse();
+    }
+
+    /** Whether both say that the candidate is better, both that it is worse, or both that there is no difference. */
+    boolean isSameSideAs(Verdict other) {
+        return this == other || (isBetter() && other.isBetter()) || (isWorse() && other.isWorse());
+    }
+
+    private boolean isBetter() {
+        return this == BETTER || this == SLIGHTLY_BETTER;
+    }
+
+    private boolean isWorse() {
+        return this == WORSE || this == SLIGHTLY_WORSE;
+    }
+
     /** The name in the API: better, slightly-better, … */
     public String key() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');

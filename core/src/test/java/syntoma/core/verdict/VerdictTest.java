@@ -1,6 +1,7 @@
 package syntoma.core.verdict;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -98,7 +99,43 @@ class VerdictTest {
         assertTrue(past.low().orElseThrow() < within.low().orElseThrow());
         assertTrue(past.pastPlan() && !within.pastPlan());
         assertTrue(
-                past.sentence().contains("999 times in 1,000; past the plan, judged more strictly"), past.sentence());
+                past.sentence()
+                        .endsWith("One round since then: ×1.90; that does not change it (past the plan, judged more"
+                                + " strictly)."),
+                past.sentence());
+    }
+
+    /** One bad round after seven that settled it: the strict look alone could no longer tell. */
+    @Test
+    void what_the_plan_decided_stays_decided() {
+        double[] a = {4.1, 3.6, 4.4, 3.2, 3.9, 4.0, 3.8, 6};
+        double[] b = {7.9, 6.1, 9.0, 5.2, 7.4, 7.0, 7.1, 4};
+        Comparison past = compare(Figure.UP_MBPS, OptionalInt.of(7), a, b);
+        Comparison planned = past.planned().orElseThrow();
+        assertEquals(Verdict.BETTER, planned.verdict());
+        assertEquals(7, planned.rounds().size());
+        assertEquals(Verdict.BETTER, past.verdict());
+        assertTrue(past.low().orElseThrow() < 1 && past.level() > 0.998, "the strict look does not tell");
+        assertTrue(past.headline(Overall.NOTHING_ASKED).contains("One round since then: ×0.67"), past.sentence());
+        assertFalse(past.sentence().contains("Can’t tell"), past.sentence());
+    }
+
+    @Test
+    void rounds_past_the_plan_that_decide_otherwise_change_the_verdict_and_it_says_so() {
+        double[] a = new double[20];
+        double[] b = new double[20];
+        for (int i = 0; i < a.length; i++) {
+            a[i] = i < 3 ? 4 + i * 0.05 : 8 + i * 0.02;
+            b[i] = i < 3 ? 5.6 + i * 0.1 : 4;
+        }
+        Comparison past = compare(Figure.UP_MBPS, OptionalInt.of(3), a, b);
+        assertEquals(Verdict.BETTER, past.planned().orElseThrow().verdict());
+        assertEquals(Verdict.WORSE, past.verdict());
+        assertTrue(
+                past.sentence()
+                        .endsWith(
+                                "After the three planned rounds it was “better”; the rounds since then changed that."),
+                past.sentence());
     }
 
     @Test
