@@ -12,7 +12,7 @@ export function ChanceBar(props: {
   const { chance, here, width } = props;
   const x = linear([0, 1], [1, width - 4]);
   const says = `predicted ${Math.round(chance * 100)} %`;
-  const measured = here ? `, measured ${here.met} of ${here.runs}` : ', not measured here';
+  const measured = here ? `, measured ${here.met} of ${here.runs}` : '';
   return (
     <svg width={width} height={HEIGHT} role="img" aria-label={says + measured}>
       <rect x={x(0)} y={3} width={x(1) - x(0)} height={12} fill="none" stroke="var(--rule)" />

@@ -19,7 +19,7 @@ const solidOf = (svg: SVGSVGElement) =>
 describe('a chance', () => {
   it('is hatched as far as it goes, and nothing is solid where nothing was measured', () => {
     const svg = drawn(<ChanceBar chance={0.5} here={null} width={205} />);
-    expect(svg.getAttribute('aria-label')).toBe('predicted 50 %, not measured here');
+    expect(svg.getAttribute('aria-label')).toBe('predicted 50 %');
     expect(hatchedOf(svg).map((r) => number(r, 'width'))).toEqual([100]);
     expect(solidOf(svg)).toHaveLength(0);
   });

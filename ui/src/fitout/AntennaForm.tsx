@@ -49,6 +49,7 @@ export function AntennaForm(props: {
           name,
           heightM: sheet.heightM ?? antenna?.heightM ?? FIRST.heightM,
           groundPlaneM: sheet.groundPlaneM,
+          holeMm: sheet.holeMm ?? null,
           ...(sheet.magnetic ? { fixing: 'magnet' } : {}),
         },
         cable: {

@@ -268,7 +268,8 @@ export function HoleForm(props: {
             A hole of {millimetres(passage.holeMm, system)}
             {passage.sawMm === null ? '' : `: a saw of ${millimetres(passage.sawMm, system, 0)}`}.
           </b>{' '}
-          {passage.notes.join(' ')}
+          {!passage.passes && <span className="loss">{passage.notes[0]} </span>}
+          {passage.notes.slice(passage.passes ? 0 : 1).join(' ')}
         </p>
       )}
       <div className="form-grid">

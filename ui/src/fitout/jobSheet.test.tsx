@@ -21,7 +21,7 @@ test('the job sheet shows the next task, its cautions, and the last look before 
     sentence: '7 of 20 tasks done; about 5.2 h of work left.',
     minutes: 500,
     problem: 'It cannot be done in these hours.',
-    parts: ['hole saw for 15.0 mm'],
+    parts: ['hole saw of 16 mm'],
     tasks: [
       {
         ...TASK,

@@ -12,7 +12,7 @@ import { plain } from '../format/numbers';
 import { ago, clock } from '../format/time';
 import { useLog } from '../parts/useLog';
 import { useNarrow } from '../parts/useNarrow';
-import { AdviceNotes, Tonight } from './Tonight';
+import { AdviceNotes, Tonight, WhatToTry } from './Tonight';
 import { Options } from './Options';
 import { LiveNow } from './LiveNow';
 import { RunsHere } from './RunsHere';
@@ -41,6 +41,7 @@ export function PitchView() {
       headline={advice?.headline || data.headline}
       findings={
         <>
+          {narrow && advice && <WhatToTry advice={advice} />}
           {narrow && advice && <Tonight advice={advice} />}
           {advice && <AdviceNotes advice={advice} />}
           <Compared view={data} />
@@ -48,6 +49,7 @@ export function PitchView() {
       }
       margin={<Margin view={data} log={log.open} paste={log.paste} />}
     >
+      {!narrow && advice && <WhatToTry advice={advice} />}
       {!narrow && advice && <Tonight advice={advice} />}
       {data.options.length > 0 && <Options options={data.options} hours={data.hours} />}
       <LiveNow />

@@ -19,6 +19,19 @@ type Option = Schemas['OptionView'];
 /** So many options stand open where there is little room. */
 const SHOWN_NARROW = 2;
 
+/** Where no carrier was heard: what to try, in order. */
+export function WhatToTry({ advice }: { advice: Advice }) {
+  return advice.whatToTry.length === 0 ? null : (
+    <Part title="What to try">
+      <ol>
+        {advice.whatToTry.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+    </Part>
+  );
+}
+
 /** What to put up tonight: each option with its chance, what it may bring, its work, and why. */
 export function Tonight({ advice }: { advice: Advice }) {
   const follow = useFollow();
@@ -46,7 +59,6 @@ export function Tonight({ advice }: { advice: Advice }) {
     <OptionRow
       key={`${option.kind}${option.setup?.name ?? ''}${option.carrier ?? ''}`}
       option={option}
-      need={advice.need}
       domain={domain}
       first={option === first}
       busy={follow.isPending}
@@ -81,17 +93,15 @@ export function Tonight({ advice }: { advice: Advice }) {
 
 function OptionRow(props: {
   option: Option;
-  need: string;
   domain: [number, number];
   first: boolean;
   busy: boolean;
   take: () => void;
 }) {
   const { money } = useMoney();
-  const { option, need, domain, first, busy, take } = props;
+  const { option, domain, first, busy, take } = props;
   const [ref, width] = useWidth<HTMLDivElement>(220);
   const name = option.setup?.name ?? 'Move on';
-  const percent = Math.round(option.chance * 100);
   return (
     <section className="tonight-option" aria-label={`${name}${option.setup ? ` on ${option.carrier}` : ''}`}>
       <div className="flag">{option.setup && <Pennant number={option.setup.pennant} />}</div>
@@ -103,11 +113,15 @@ function OptionRow(props: {
         </div>
       </div>
       <div className="chance" ref={ref}>
-        <div className="small">
-          <b>{percent} %</b> {need === '' ? 'come about' : option.here ? '' : 'predicted'}
-          {option.here && `predicted · ${option.here.met} of ${option.here.runs} runs here met it`}
-        </div>
-        <ChanceBar chance={option.chance} here={option.here} width={width} />
+        {option.chance !== null && (
+          <>
+            <div className="small">
+              <b>{Math.round(option.chance * 100)} %</b> predicted
+              {option.here && ` · ${option.here.met} of ${option.here.runs} runs here met it`}
+            </div>
+            <ChanceBar chance={option.chance} here={option.here} width={width} />
+          </>
+        )}
       </div>
       <div className="brings">
         <Rate word="up" rate={option.up} domain={domain} />
@@ -127,6 +141,7 @@ function OptionRow(props: {
         {option.kind === 'as-it-is' && <span className="small">up now</span>}
       </div>
       <div className="why small">
+        {option.whyHere && <b>{option.whyHere} </b>}
         {option.reason}
         {option.moves.length > 0 && (
           <>

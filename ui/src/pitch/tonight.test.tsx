@@ -6,7 +6,7 @@ import type { Schemas } from '../data/client';
 import { bodies, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { DOME, NAMES, PANEL } from '../testing/world';
-import { AdviceNotes, Tonight } from './Tonight';
+import { AdviceNotes, Tonight, WhatToTry } from './Tonight';
 
 const rate = (middle: number) => ({ low: middle / 2, middle, high: middle * 2 });
 const option = (part: Partial<Schemas['OptionView']>): Schemas['OptionView'] => ({
@@ -14,6 +14,7 @@ const option = (part: Partial<Schemas['OptionView']>): Schemas['OptionView'] => 
   setup: PANEL,
   carrier: 'Ostrel',
   chance: 0.87,
+  whyHere: null,
   up: rate(10),
   down: rate(120),
   loaded: rate(200),
@@ -26,6 +27,7 @@ const option = (part: Partial<Schemas['OptionView']>): Schemas['OptionView'] => 
 });
 const ADVICE: Schemas['AdviceView'] = {
   headline: 'Use Mast panel on Ostrel.',
+  whatToTry: [],
   need: 'Video calls',
   at: '2026-09-05T21:12:00+02:00',
   options: [
@@ -39,7 +41,7 @@ const ADVICE: Schemas['AdviceView'] = {
       moves: [],
       here: { runs: 14, met: 10, low: 0.45, high: 0.88 },
     }),
-    option({ kind: 'move-on', setup: null, chance: 0.5, moves: [] }),
+    option({ kind: 'move-on', setup: null, chance: null, moves: [] }),
   ],
   more: 7,
   test: {
@@ -66,7 +68,7 @@ test('each option says its chance, its work and why; what is measured here stand
   expect(screen.getByText('on Ostrel · 3 min of work')).toBeDefined();
   expect(screen.getByText('10 of 14 runs here met it', { exact: false })).toBeDefined();
   expect(screen.getByRole('img', { name: 'predicted 68 %, measured 10 of 14' })).toBeDefined();
-  expect(screen.getByRole('img', { name: 'predicted 87 %, not measured here' })).toBeDefined();
+  expect(screen.getByRole('img', { name: 'predicted 87 %' })).toBeDefined();
   expect(screen.getByText('7 other options ranked lower', { exact: false })).toBeDefined();
   expect(screen.getByRole('region', { name: 'Move on' })).toBeDefined();
   await user.keyboard('f');
@@ -85,6 +87,34 @@ test('a test that would settle it leads to its plan, and the outcome of earlier 
   expect(screen.getByText('6 times it was followed.')).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'No' }));
   await waitFor(() => expect(bodies('POST /api/advice/followed/4/outcome')).toEqual([{ met: false }]));
+});
+
+test('where no carrier was heard it says what to try, in order', () => {
+  serve(NAMES);
+  show(
+    <WhatToTry
+      advice={{
+        ...ADVICE,
+        headline: 'No carrier was heard here yet.',
+        whatToTry: ['Raise the antenna.', 'Keep a second means.'],
+      }}
+    />,
+  );
+  expect(screen.getAllByRole('listitem').map((item) => item.textContent)).toEqual([
+    'Raise the antenna.',
+    'Keep a second means.',
+  ]);
+});
+
+test('why an option is first stands beside it, and without a need it has no percentage', () => {
+  serve(NAMES);
+  const options = [
+    option({ whyHere: 'About as likely as the next ones, and the least work.', chance: null }),
+    option({ setup: DOME }),
+  ];
+  show(<Tonight advice={{ ...ADVICE, options }} />);
+  expect(screen.getByText('About as likely as the next ones', { exact: false })).toBeDefined();
+  expect(screen.getAllByRole('img', { name: /predicted/ })).toHaveLength(1);
 });
 
 test('nothing is advised where nothing was measured', () => {

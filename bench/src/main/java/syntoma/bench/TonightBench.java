@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.stream.IntStream;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -75,6 +76,7 @@ public class TonightBench {
                         log.size(),
                         DayPart.values()[run % 3],
                         random.nextInt(30) > 0,
+                        false,
                         OptionalDouble.of(-120 + random.nextInt(50)),
                         OptionalDouble.of(random.nextInt(20)),
                         OptionalDouble.of(Math.exp(3 + random.nextGaussian())),
@@ -107,10 +109,18 @@ public class TonightBench {
     public List<Advised> advice() {
         Here here = new Here(asked % (STAYS / 3), asked * 3L % STAYS, DayPart.EVENING);
         asked++;
-        List<Advised> ranked = Advised.ranked(options, experience.outlooks(options, here), CALLS);
+        List<Advised> ranked = Advised.ranked(advised(here));
         List<Advised> elsewhere =
-                Advised.ranked(options, experience.outlooks(options, Here.elsewhere(DayPart.EVENING)), CALLS);
+                Advised.ranked(advised(Here.elsewhere(DayPart.EVENING)));
         return List.of(ranked.get(0), elsewhere.get(0));
+    }
+
+    private List<Advised> advised(Here here) {
+        List<Outlook> outlooks = experience.outlooks(options, here);
+        return IntStream.range(0, options.size())
+                .mapToObj(i ->
+                        Advised.of(options.get(i), outlooks.get(i), CALLS, experience.runs(options.get(i))))
+                .toList();
     }
 
     @Benchmark

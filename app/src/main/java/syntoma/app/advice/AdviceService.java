@@ -94,12 +94,13 @@ class AdviceService {
                 Optionals.boxed(told.record().offBy()),
                 told.record().says());
         if (line.campsite() == null || line.stay() == null) {
-            return new AdviceView("", "", line.now(), List.of(), 0, null, trackRecord, told.open());
+            return new AdviceView("", List.of(), "", line.now(), List.of(), 0, null, trackRecord, told.open());
         }
         Given given = given(line);
         List<AdviceView.OptionView> shown = shown(given);
         return new AdviceView(
                 given.tonight.says(given.need),
+                given.tonight.whatToTry(),
                 given.need,
                 line.now(),
                 shown,
@@ -122,17 +123,33 @@ class AdviceService {
         Experience experience = experiences.of(options);
         DayPart part = DayPart.of(line.now().getHour());
         Here here = new Here(campsites.of(line.campsite()).id(), line.stay(), part);
-        List<Advised> ranked = Advised.ranked(options, experience.outlooks(options, here), asked);
+        List<Advised> ranked = Advised.ranked(advised(options, experience, here, asked));
         Optional<Advised> asItIs = ranked.stream()
                 .filter(a -> line.setup() != null
                         && a.option().setup().equals(line.setup().name())
                         && a.option().carrier().equals(line.carrier()))
                 .findFirst();
-        Optional<Advised> elsewhere =
-                Advised.ranked(options, experience.outlooks(options, Here.elsewhere(part)), asked).stream()
-                        .max(Comparator.comparingDouble(Advised::chance));
+        Optional<Advised> elsewhere = advised(options, experience, Here.elsewhere(part), asked).stream()
+                .max(Comparator.comparingDouble(Advised::chance));
         String need = chosen.stream().map(Need::name).collect(Collectors.joining(" and "));
-        return new Given(line, choices, experience, here, asked, need, new Tonight(ranked, asItIs, elsewhere));
+        return new Given(
+                line,
+                choices,
+                experience,
+                here,
+                asked,
+                need,
+                new Tonight(ranked, asItIs, elsewhere, experience.silence(here)));
+    }
+
+    private static List<Advised> advised(List<Option> options, Experience experience, Here here, Outlook.Asked asked) {
+        List<Outlook> outlooks = experience.outlooks(options, here);
+        List<Advised> advised = new ArrayList<>();
+        for (int i = 0; i < options.size(); i++) {
+            Option option = options.get(i);
+            advised.add(Advised.of(option, outlooks.get(i), asked, experience.runs(option)));
+        }
+        return advised;
     }
 
     private static List<AdviceView.OptionView> shown(Given given) {
@@ -144,13 +161,9 @@ class AdviceService {
         for (Advised advised : first) {
             shown.add(option(advised, given));
         }
-        tonight.elsewhere().ifPresent(e -> {
-            int at = 0;
-            while (at < first.size() && first.get(at).chance() >= e.chance() - Advised.EQUAL) {
-                at++;
-            }
-            shown.add(tonight.movesOn() ? 0 : Math.max(1, at), moveOn(e));
-        });
+        // of the next campsite nothing is known: it has no chance of its own, and comes last unless nothing here is
+        // likely to do
+        tonight.elsewhere().ifPresent(e -> shown.add(tonight.movesOn() ? 0 : shown.size(), moveOn(e)));
         return shown;
     }
 
@@ -162,7 +175,8 @@ class AdviceService {
                 asItIs ? "as-it-is" : "setup",
                 choice.setup(),
                 advised.option().carrier(),
-                advised.chance(),
+                given.need.isEmpty() ? null : advised.chance(),
+                given.tonight.whyHere(given.tonight.ranked().indexOf(advised)).orElse(null),
                 AdviceView.RateView.of(outlook.down()),
                 AdviceView.RateView.of(outlook.up()),
                 AdviceView.RateView.of(outlook.loaded()),
@@ -181,7 +195,8 @@ class AdviceService {
                 "move-on",
                 null,
                 best.option().carrier(),
-                best.chance(),
+                null,
+                null,
                 AdviceView.RateView.of(best.outlook().down()),
                 AdviceView.RateView.of(best.outlook().up()),
                 AdviceView.RateView.of(best.outlook().loaded()),

@@ -10,6 +10,7 @@ import syntoma.core.advice.Outlook;
  * What to put up, best first.
  *
  * @param headline what to do, in a sentence; empty where nothing can be said
+ * @param whatToTry where no carrier was heard, in order; empty otherwise
  * @param need the names of the needs that it is for; empty where none is chosen
  * @param options the first few, what is up now and moving on among them
  * @param more options that are not shown
@@ -18,6 +19,7 @@ import syntoma.core.advice.Outlook;
  */
 record AdviceView(
         String headline,
+        List<String> whatToTry,
         String need,
         OffsetDateTime at,
         List<OptionView> options,
@@ -31,7 +33,8 @@ record AdviceView(
      *
      * @param kind {@code setup}, {@code as-it-is} for what is up now, {@code move-on} for another campsite
      * @param setup null for moving on
-     * @param chance that a run meets the need, 0 to 1; predicted
+     * @param chance that a run meets the need, 0 to 1; predicted; null before a need is said, and for moving on
+     * @param whyHere why it is where it is in the list; null where its chance says it
      * @param minutes of work; for moving on the drive comes on top
      * @param moves what to do, in order
      * @param pricePerGb in units of money; null where it is not known
@@ -41,7 +44,8 @@ record AdviceView(
             String kind,
             @Nullable SetupName setup,
             @Nullable String carrier,
-            double chance,
+            @Nullable Double chance,
+            @Nullable String whyHere,
             RateView down,
             RateView up,
             RateView loaded,

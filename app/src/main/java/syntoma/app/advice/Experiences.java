@@ -135,6 +135,7 @@ class Experiences {
                 m.takenAt().toEpochSecond(),
                 DayPart.of(m.takenAt().getHour()),
                 m.outcome().equals(Outcome.OK.label()),
+                m.outcome().equals(Outcome.NO_SERVICE.label()),
                 Optionals.optional(m.rsrpDbm()),
                 Optionals.optional(m.sinrDb()),
                 Optionals.optional(m.downMbps()),

@@ -19,6 +19,7 @@ import syntoma.core.band.Bands;
 import syntoma.core.booster.BoosterPlacing;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Vehicle;
+import syntoma.core.jobsheet.Hole;
 import syntoma.core.roof.BoosterPlan;
 import syntoma.core.roof.Cabling;
 import syntoma.core.roof.Foot;
@@ -94,19 +95,25 @@ record Drawn(
                         .filter(a -> a.x() != null && a.y() != null)
                         .map(a -> new Spot(on("antenna.x", a.x()), on("antenna.y", a.y()))),
                 InvalidInput.naming("wallMm", () -> new HoleFinder(wallMm, wallMm, roof.lengthM(), roof.widthM())),
-                Optional.ofNullable(plan.leads()).map(Drawn::passage),
+                Optional.ofNullable(plan.leads())
+                        .map(leads -> passage(
+                                leads,
+                                plan.antenna() == null
+                                        ? OptionalDouble.empty()
+                                        : Optionals.optional(plan.antenna().holeMm()))),
                 Optional.ofNullable(plan.mast()).map(Drawn::mast),
                 Optional.ofNullable(plan.booster()).map(b -> InvalidInput.naming("booster", () -> booster(b, roof))));
     }
 
-    private static Passage passage(RoofLeads leads) {
+    private static Passage passage(RoofLeads leads, OptionalDouble makersMm) {
         Passage passage = InvalidInput.naming(
                 "leads",
                 () -> new Passage(
                         Collections.nCopies(
                                 (int) Values.within("leads", leads.count(), 1, 16, ""),
                                 new Passage.Lead(leads.cableMm(), leads.plugMm())),
-                        or(leads.stemMm(), 0)));
+                        or(leads.stemMm(), 0),
+                        makersMm));
         if (leads.ductMm() != null) {
             InvalidInput.naming("leads.ductMm", () -> passage.fill(leads.ductMm()));
         }
@@ -218,9 +225,19 @@ record Drawn(
         return cableClass == null ? USUAL_CABLE : cableClass;
     }
 
-    /** The hole that the leads want one at a time, or the antenna’s stem, in mm. */
-    OptionalDouble boreMm() {
+    /** The hole beneath the antenna, in mm; empty where the leads are not described. */
+    OptionalDouble holeMm() {
         return passage.map(p -> OptionalDouble.of(p.bore().holeMm())).orElse(OptionalDouble.empty());
+    }
+
+    /** What an inlet has to let through: the leads one at a time, in mm; empty where they are not described. */
+    OptionalDouble leadsMm() {
+        return passage.map(p -> OptionalDouble.of(p.oneAtATimeMm())).orElse(OptionalDouble.empty());
+    }
+
+    /** Where to measure for the hole beneath the antenna; empty where it is not placed yet. */
+    Optional<Hole.Marks> marks() {
+        return chosen.map(at -> new Hole.Marks(holes.measured(at), holes.inside(at)));
     }
 
     /** What the leads lose on a band: with what they have, and with the extension that they need here. */

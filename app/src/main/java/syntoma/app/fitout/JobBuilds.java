@@ -13,11 +13,11 @@ import org.springframework.stereotype.Component;
 import syntoma.app.need.Vehicles;
 import syntoma.app.platform.InvalidInput;
 import syntoma.core.jobsheet.Build;
+import syntoma.core.jobsheet.Hole;
 import syntoma.core.jobsheet.Task;
 import syntoma.core.jobsheet.TaskList;
 import syntoma.core.jobsheet.Weather;
 import syntoma.core.roof.Foot;
-import syntoma.core.roof.Passage;
 import syntoma.core.unit.Median;
 import syntoma.core.unit.Text;
 
@@ -108,7 +108,7 @@ class JobBuilds {
                 foot.fixing(),
                 drawn.roof().shell(),
                 plan.leads() == null ? 1 : plan.leads().count(),
-                drawn.passage().map(Passage::bore).map(Passage.Bore::holeMm).orElse(foot.holeMm()),
+                new Hole(drawn.holeMm().orElse(foot.holeMm()), drawn.marks()),
                 plan.mast() != null,
                 plan.booster() != null,
                 Boolean.TRUE.equals(plan.mains()));

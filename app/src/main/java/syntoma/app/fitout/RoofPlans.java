@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -88,6 +89,7 @@ public class RoofPlans {
             @Nullable Double leadM,
             @Nullable String cableClass,
             @Nullable Double cableMm,
+            @Nullable Double holeMm,
             List<String> setups) {}
 
     /** All plans, and what there is to choose from. */
@@ -128,7 +130,7 @@ public class RoofPlans {
                         .toList(),
                 gear.all().stream()
                         .filter(item -> item.is() == GearKind.ANTENNA)
-                        .map(item -> antenna(Parts.antenna(item), item.setups()))
+                        .map(item -> antenna(Parts.antenna(item), Parts.holeMm(item), item.setups()))
                         .toList(),
                 gear.all().stream()
                         .filter(item -> item.is() == GearKind.DEVICE)
@@ -144,7 +146,7 @@ public class RoofPlans {
         return Arrays.stream(all).map(view).toList();
     }
 
-    private static RoofAntennaOf antenna(Antenna antenna, List<String> setups) {
+    private static RoofAntennaOf antenna(Antenna antenna, OptionalDouble holeMm, List<String> setups) {
         List<Lead> leads = antenna.leads(Use.CELLULAR);
         Optional<Lead> first = leads.stream().findFirst();
         Optional<CableClass> cable = first.flatMap(Lead::cableClass);
@@ -159,6 +161,7 @@ public class RoofPlans {
                 first.map(lead -> Optionals.boxed(lead.lengthM())).orElse(null),
                 cable.map(CableClass::name).orElse(null),
                 cable.map(CableClass::diameterMm).orElse(null),
+                Optionals.boxed(holeMm),
                 setups);
     }
 

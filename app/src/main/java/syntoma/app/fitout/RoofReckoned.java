@@ -114,7 +114,7 @@ record RoofReckoned(
 
     record RoofBandLoss(String band, double mhz, double lossDb) {}
 
-    /** The hole for the leads, in mm; {@code ductFill} is a share. */
+    /** The hole for the leads, in mm; {@code ductFill} is a share, {@code passes} is false where the maker's hole is too small. */
     record RoofPassage(
             double oneAtATimeMm,
             double allAtOnceMm,
@@ -122,6 +122,7 @@ record RoofReckoned(
             double holeMm,
             @Nullable Double sawMm,
             @Nullable Double ductFill,
+            boolean passes,
             List<String> notes) {
         static RoofPassage of(Passage passage, @Nullable Double ductMm) {
             Passage.Bore bore = passage.bore();
@@ -133,6 +134,7 @@ record RoofReckoned(
                     bore.holeMm(),
                     Optionals.boxed(bore.sawMm()),
                     ductMm == null ? null : passage.fill(ductMm),
+                    bore.passes(),
                     Stream.concat(bore.notes().stream(), tooFull.stream()).toList());
         }
     }

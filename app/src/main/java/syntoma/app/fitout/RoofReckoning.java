@@ -119,8 +119,8 @@ class RoofReckoning {
     }
 
     private static List<RoofWay> ways(Drawn drawn, Spot antenna) {
-        return WayIn.all(drawn.roof(), drawn.search().orElseThrow().cabling(), antenna, drawn.boreMm()).stream()
-                .map(way -> RoofWay.of(way, drawn.boreMm()))
+        return WayIn.all(drawn.roof(), drawn.search().orElseThrow().cabling(), antenna, drawn.leadsMm()).stream()
+                .map(way -> RoofWay.of(way, way.inlet().isPresent() ? drawn.leadsMm() : drawn.holeMm()))
                 .toList();
     }
 

@@ -124,6 +124,11 @@ public final class Parts {
                 s.text("mounting").map("magnet"::equals).orElse(false));
     }
 
+    /** The hole that an antenna's maker states, in mm. */
+    public static OptionalDouble holeMm(GearItem antenna) {
+        return new Sheet(antenna.sheet()).number("holeMm");
+    }
+
     public static Cable cable(GearItem item) {
         Sheet s = new Sheet(item.sheet());
         return new Cable(

@@ -86,7 +86,8 @@ class JobSheetTest {
         assertEquals("gather", sheet.get("next").asText());
         assertEquals("2026-09-06T09:00:00", sheet.at("/tasks/0/from").asText());
         assertTrue(task(sheet, "leak-test").get("from").asText().startsWith("2026-09-07T"), sheet.toString());
-        assertTrue(sheet.get("parts").toString().contains("hole saw for 15.0 mm"), sheet.toString());
+        assertTrue(
+                sheet.get("parts").toString().contains("hole saw of 16 mm (the hole needs 15 mm)"), sheet.toString());
         Requests.Answer calendar =
                 requests.read("/api/fitout/plans/" + id + "/job-sheet/calendar?start=2026-09-06&days=2");
         assertEquals(200, calendar.status(), calendar.text());

@@ -127,7 +127,12 @@ final class Season {
         scatter = Optional.of(experience.scatter());
         Outlook.Asked asked = Outlook.Asked.of(need);
         List<Outlook> outlooks = experience.outlooks(options, new Here(campsite, stay, part()));
-        Option first = Advised.ranked(options, outlooks, asked).get(0).option();
+        Option first = Advised.ranked(IntStream.range(0, options.size())
+                        .mapToObj(i -> Advised.of(
+                                options.get(i), outlooks.get(i), asked, experience.runs(options.get(i))))
+                        .toList())
+                .get(0)
+                .option();
         double[] stated = outlooks.stream().mapToDouble(o -> o.chance(asked)).toArray();
         boolean[] came = new boolean[options.size()];
         double[] worth = new double[options.size()];
@@ -213,6 +218,7 @@ final class Season {
                 order++,
                 part(),
                 made.isPresent(),
+                false,
                 of(made.map(a -> a.primary().rsrpDbm())),
                 of(made.map(a -> a.primary().sinrDb())),
                 of(made.map(Air::downMbps)),

@@ -34,6 +34,8 @@ public final class Experience {
 
     private static final NormalDistribution STANDARD = new NormalDistribution(0, 1);
 
+    private final List<Past> log;
+    private final Map<String, OptionalDouble> promised = new HashMap<>();
     private final Layout layout;
     private final Map<Cell.Place, List<Tally>> places = new HashMap<>();
     private final Map<List<String>, List<Past>> runs;
@@ -55,12 +57,12 @@ public final class Experience {
     }
 
     private Experience(List<Past> log, List<Tally> all, List<Option> options, Optional<Scatter> before) {
+        this.log = log;
         runs = log.stream().filter(Past::isRun).collect(Collectors.groupingBy(p -> List.of(p.setup(), p.carrier())));
         layout = Layout.of(all, options);
         all.forEach(t ->
                 places.computeIfAbsent(place(t.key), p -> new ArrayList<>()).add(t));
         all.forEach(t -> failing.merge(t.key.setup(), new Failing(t.tried, t.failed), Failing::and));
-        Map<String, OptionalDouble> promised = new HashMap<>();
         options.forEach(o -> promised.put(o.setup(), o.promisedDb()));
         Optional<Scatter> known = before.filter(s -> s.isOf(all.size()));
         levels = fitted(
@@ -191,12 +193,23 @@ public final class Experience {
     /** What to expect of options at one place and time. */
     public List<Outlook> outlooks(List<Option> options, Here here) {
         Map<Cell.Place, Local> locals = new HashMap<>();
+        Silence silence = silence(here);
         return options.stream()
                 .map(option -> {
                     Tally.Key key = key(option, here);
-                    return local(key, locals).outlook(option, key);
+                    return local(key, locals).outlook(option, key, silence);
                 })
                 .toList();
+    }
+
+    /** The carriers that nothing was heard of at a stay. */
+    public Silence silence(Here here) {
+        return Silence.of(log, here, promised);
+    }
+
+    /** How many runs of an option there were anywhere. */
+    public int runs(Option option) {
+        return own(option).size();
     }
 
     /** How many runs of an option there were at the campsite, and how many of them met what is asked. */
@@ -217,7 +230,19 @@ public final class Experience {
     /** Why an option may be expected to bring what its outlook says. */
     public Reason reason(Option option, Outlook outlook, Here here, Outlook.Asked asked) {
         List<Past> own = own(option);
-        return Reason.of(option, here, own, outlook.levelDbm(), asked);
+        List<Past> beside = log.stream()
+                .filter(p -> p.isRun()
+                        && p.stay() == here.stay()
+                        && p.carrier().equals(option.carrier())
+                        && !p.setup().equals(option.setup()))
+                .toList();
+        boolean isRead = log.stream()
+                .anyMatch(p -> p.stay() == here.stay()
+                        && p.carrier().equals(option.carrier())
+                        && p.rsrpDbm().isPresent()
+                        && !p.noService());
+        Reason reason = Reason.of(option, here, own, new Reason.Level(outlook.levelDbm(), isRead), asked);
+        return Reason.Weighed.of(reason, outlook.chance(asked), beside, asked);
     }
 
     private Tally.Key key(Option option, Here here) {
@@ -241,13 +266,17 @@ public final class Experience {
             return known.computeIfAbsent(model, m -> m.at(place));
         }
 
-        private Outlook outlook(Option option, Tally.Key key) {
-            Radio level = level(key, in(levels));
+        private Outlook outlook(Option option, Tally.Key key, Silence silence) {
+            OptionalDouble bound = silence.levelDbm(option.carrier(), option.promisedDb());
+            Radio expected = level(key, in(levels));
+            Radio level = bound.isPresent() && bound.getAsDouble() < expected.value
+                    ? new Radio(bound.getAsDouble(), Silence.BELOW_DB * Silence.BELOW_DB)
+                    : expected;
             Radio quality = quality(key, level.value, in(qualities));
             double cap = option.capMbps().orElse(Double.POSITIVE_INFINITY);
             return new Outlook(
                     level.value,
-                    works(key, level),
+                    works(key, level, silence.isSilent(option.carrier())),
                     rate(down, key, level, quality, cap),
                     rate(up, key, level, quality, cap),
                     rate(loaded, key, level, quality, Double.POSITIVE_INFINITY),
@@ -276,7 +305,7 @@ public final class Experience {
     }
 
     /** The chance that a run comes about: by how many did there and anywhere, and whether there is enough to hear. */
-    private double works(Tally.Key key, Radio heard) {
+    private double works(Tally.Key key, Radio heard, boolean silent) {
         Failing anywhere = failing.getOrDefault(key.setup(), Failing.NONE);
         double tried = FAILURES_WEIGH;
         double failed = FAILURES_WEIGH * anywhere.share(USUAL_FAILURES, FAILURES_WEIGH);
@@ -289,7 +318,8 @@ public final class Experience {
                 worked |= own && t.tried > t.failed;
             }
         }
-        double enough = worked
+        // what worked at an earlier stay does not outweigh that nothing is heard now
+        double enough = worked && !silent
                 ? 1
                 : STANDARD.cumulativeProbability(
                         (heard.value - SERVICE_DBM) / Math.sqrt(heard.variance + SERVICE_SD_DB * SERVICE_SD_DB));

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
  * @param stay by its number
  * @param order the later, the higher
  * @param ok whether it came about; of one that did not there are no figures
+ * @param noService whether it did not because the device heard nothing
  * @param loadedMs the higher of the latencies under load
  */
 public record Past(
@@ -19,6 +20,7 @@ public record Past(
         long order,
         DayPart part,
         boolean ok,
+        boolean noService,
         OptionalDouble rsrpDbm,
         OptionalDouble sinrDb,
         OptionalDouble downMbps,
@@ -46,6 +48,7 @@ public record Past(
                 order,
                 part,
                 true,
+                levelDbm <= NO_SERVICE_DBM,
                 OptionalDouble.of(levelDbm),
                 none,
                 none,

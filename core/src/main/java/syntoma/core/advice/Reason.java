@@ -10,11 +10,21 @@ public sealed interface Reason {
     /** In a sentence that begins with “because”, or says that there is nothing to go by. */
     String says();
 
+    /** The share of its runs that met the need; not a number where it is of none. */
+    default double metShare() {
+        return Double.NaN;
+    }
+
     /** Runs at this stay. */
     record Now(int runs, int met) implements Reason {
         @Override
         public String says() {
             return "because " + share(met, runs, " here at this stay");
+        }
+
+        @Override
+        public double metShare() {
+            return met / (double) runs;
         }
     }
 
@@ -24,34 +34,89 @@ public sealed interface Reason {
         public String says() {
             return "because at " + Text.counted(stays, "earlier stay") + " here " + share(met, runs, "");
         }
+
+        @Override
+        public double metShare() {
+            return met / (double) runs;
+        }
+    }
+
+    /**
+     * What an option hears here.
+     *
+     * @param isRead whether a level of its carrier was read at this stay; else it is expected
+     */
+    record Level(double dbm, boolean isRead) {
+        private String said() {
+            return "about " + Values.rounded(dbm, 0) + " dBm";
+        }
     }
 
     /** Runs at other campsites where about as much was heard. */
-    record Alike(int stays, int runs, int met, double dbm) implements Reason {
+    record Alike(int stays, int runs, int met, Level level) implements Reason {
         @Override
         public String says() {
-            return "because at " + Text.counted(stays, "stay") + " with about " + Values.rounded(dbm, 0)
-                    + " dBm, as here, " + share(met, runs, "");
+            return level.isRead
+                    ? "because at " + Text.counted(stays, "stay") + " with " + level.said() + ", as here, "
+                            + share(met, runs, "")
+                    : "nothing was measured on this carrier at this stay yet; at " + Text.counted(stays, "stay")
+                            + " with " + level.said() + ", which is to be expected here, " + share(met, runs, "");
+        }
+
+        @Override
+        public double metShare() {
+            return met / (double) runs;
         }
     }
 
     /** Runs elsewhere, at other levels. */
-    record Elsewhere(int stays, int runs, int met, double dbm) implements Reason {
+    record Elsewhere(int stays, int runs, int met, Level level) implements Reason {
         @Override
         public String says() {
             return "because of what it did at " + Text.counted(stays, "other stay") + " (" + share(met, runs, "")
-                    + "), reckoned to about " + Values.rounded(dbm, 0) + " dBm here";
+                    + "), with " + level.said() + " expected here";
+        }
+
+        @Override
+        public double metShare() {
+            return met / (double) runs;
         }
     }
 
     /** Its data sheets alone. */
-    record Promised(OptionalDouble promisedDb, double dbm) implements Reason {
+    record Promised(OptionalDouble promisedDb, Level level) implements Reason {
         @Override
         public String says() {
             return promisedDb.isPresent()
-                    ? "because its sheets let about " + Values.rounded(dbm, 0)
-                            + " dBm be expected here; it was never measured"
-                    : "it was never measured, and its sheets do not say what it gains";
+                    ? "never measured yet; its data sheets let you expect " + level.said() + " here"
+                    : "never measured yet, and its data sheets do not say what it gains";
+        }
+    }
+
+    /** A reason that its chance is well above or below, with what speaks against it. */
+    record Weighed(Reason reason, double chance, int beside, int besideMet) implements Reason {
+        /** Farther apart than this a chance and its reason read as a contradiction; chosen. */
+        private static final double APART = 0.2;
+
+        @Override
+        public String says() {
+            boolean lower = chance < reason.metShare();
+            if (beside > 0) {
+                String others = beside == 1
+                        ? "the one run with another setup at this stay "
+                                + (besideMet == 1 ? "met it" : "did not meet it")
+                        : besideMet + " of " + beside + " runs with other setups at this stay did";
+                return reason.says() + ", but " + others;
+            }
+            return reason.says() + ", but " + (lower ? "less" : "more")
+                    + " is expected here, from the signal, the hour and what this place brought before";
+        }
+
+        /** The reason itself where it and the chance agree. */
+        static Reason of(Reason reason, double chance, List<Past> beside, Outlook.Asked asked) {
+            return Double.isNaN(reason.metShare()) || Math.abs(chance - reason.metShare()) <= APART
+                    ? reason
+                    : new Weighed(reason, chance, beside.size(), met(beside, asked));
         }
     }
 
@@ -64,7 +129,7 @@ public sealed interface Reason {
     }
 
     /** The nearest there is for an option. */
-    static Reason of(Option option, Here here, List<Past> own, double dbm, Outlook.Asked asked) {
+    static Reason of(Option option, Here here, List<Past> own, Level level, Outlook.Asked asked) {
         List<Past> now = own.stream().filter(p -> p.stay() == here.stay()).toList();
         if (!now.isEmpty()) {
             return new Now(now.size(), met(now, asked));
@@ -75,14 +140,14 @@ public sealed interface Reason {
             return new Earlier(stays(earlier), earlier.size(), met(earlier, asked));
         }
         List<Past> alike = own.stream()
-                .filter(p -> p.rsrpDbm().isPresent() && Math.abs(p.rsrpDbm().getAsDouble() - dbm) <= Likeness.DB)
+                .filter(p -> p.rsrpDbm().isPresent() && Math.abs(p.rsrpDbm().getAsDouble() - level.dbm) <= Likeness.DB)
                 .toList();
         if (stays(alike) >= Likeness.FEWEST_STAYS) {
-            return new Alike(stays(alike), alike.size(), met(alike, asked), dbm);
+            return new Alike(stays(alike), alike.size(), met(alike, asked), level);
         }
         return own.isEmpty()
-                ? new Promised(option.promisedDb(), dbm)
-                : new Elsewhere(stays(own), own.size(), met(own, asked), dbm);
+                ? new Promised(option.promisedDb(), level)
+                : new Elsewhere(stays(own), own.size(), met(own, asked), level);
     }
 
     private static int stays(List<Past> runs) {

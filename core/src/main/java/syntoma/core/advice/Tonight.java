@@ -1,9 +1,11 @@
 package syntoma.core.advice;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import syntoma.core.unit.Text;
-import syntoma.core.unit.Values;
 
 /**
  * What to do tonight.
@@ -11,19 +13,32 @@ import syntoma.core.unit.Values;
  * @param ranked all options, the one to take first
  * @param asItIs what is up now, among them; empty where nothing is, or where it is no option
  * @param elsewhere what the best option may be expected to bring at a campsite where one has never been
+ * @param silence the carriers that nothing was heard of at this stay
  */
-public record Tonight(List<Advised> ranked, Optional<Advised> asItIs, Optional<Advised> elsewhere) {
+public record Tonight(List<Advised> ranked, Optional<Advised> asItIs, Optional<Advised> elsewhere, Silence silence) {
     /** A chance under which an option is not said to do. Chosen: an even bet. */
     private static final double LIKELY = 0.5;
 
     /** A drive is worth it for so much more chance; chosen. */
     private static final double WORTH_A_DRIVE = 0.25;
 
+    /** Nobody can tell 97 from 99 of 100; from here on it is said in words. */
+    private static final double NEARLY_ALWAYS = 0.95;
+
     /** Whether moving on is the better bet: nothing here is likely to do, and elsewhere clearly more is. */
     public boolean movesOn() {
         double best = ranked.isEmpty() ? 0 : ranked.get(0).chance();
         return best < LIKELY
                 && elsewhere.filter(e -> e.chance() > best + WORTH_A_DRIVE).isPresent();
+    }
+
+    /** Whether nothing was heard of any carrier on board. */
+    public boolean allSilent() {
+        return silence.areSilent(carriers());
+    }
+
+    private Set<String> carriers() {
+        return ranked.stream().map(a -> a.option().carrier()).collect(Collectors.toSet());
     }
 
     /**
@@ -35,22 +50,77 @@ public record Tonight(List<Advised> ranked, Optional<Advised> asItIs, Optional<A
         if (ranked.isEmpty()) {
             return "Measure once with each setup, and what to use is said here.";
         }
+        if (allSilent()) {
+            return "No carrier was heard here yet.";
+        }
         Advised first = ranked.get(0);
         String name = first.option().setup() + " on " + first.option().carrier();
         if (need.isEmpty()) {
             return "Say what the connection is for, and what to use is said here.";
         }
         if (movesOn()) {
-            return "Move on if you can: " + name + " is the best bet here, and " + meets(first, need) + ".";
+            return "Move on if you can: " + name + " is the best bet here, and should meet " + need + " "
+                    + often(first.chance()) + ".";
         }
         boolean stays = asItIs.filter(first::equals).isPresent();
         return (stays ? "Leave it as it is: " + name + " " : "Use " + name + ": it ")
-                + (first.chance() < LIKELY ? "is the best bet, and " : "")
-                + meets(first, need) + ".";
+                + (first.chance() < LIKELY ? "is the best bet, and " : "") + "should meet " + need + " "
+                + often(first.chance()) + ".";
     }
 
-    private static String meets(Advised advised, String need) {
-        return "meets " + need + " in about " + Values.rounded(100 * advised.chance(), 0) + " of 100 runs";
+    /** A chance as a person would say it. */
+    private static String often(double chance) {
+        long tenths = Math.round(10 * chance);
+        if (tenths == 0) {
+            return "hardly ever";
+        }
+        return chance >= NEARLY_ALWAYS
+                ? "nearly always"
+                : "about " + tenths + (tenths == 1 ? " time" : " times") + " in 10";
+    }
+
+    /** What to try where no carrier was heard, in order; empty where one was. */
+    public List<String> whatToTry() {
+        if (!allSilent()) {
+            return List.of();
+        }
+        List<String> tries = new ArrayList<>();
+        if (silence.onlyInside(carriers())) {
+            tries.add(
+                    "Zero bars inside prove nothing: the roof hears about 12 dB more. Measure once with a roof antenna.");
+        }
+        tries.add("Raise the antenna as high as you safely can: "
+                + ranked.get(0).option().setup() + " on "
+                + ranked.get(0).option().carrier() + " has the best chance.");
+        tries.add("Walk to higher ground with a phone or an antenna (Walk), and turn a directional antenna all round.");
+        tries.add("Use satellite if you have it, or move on.");
+        tries.add(
+                "Until something is heard you cannot call for help over the network: keep a second means at hand, such as a"
+                        + " satellite messenger or a radio.");
+        return List.copyOf(tries);
+    }
+
+    /**
+     * Why an option is where it is in the list, in a sentence; empty where its chance alone says it.
+     *
+     * @param place from 0
+     */
+    public Optional<String> whyHere(int place) {
+        Advised own = ranked.get(place);
+        boolean betterBelow =
+                ranked.stream().skip(place + 1L).anyMatch(a -> a.chance() > own.chance() || a.isAboutAsLikelyAs(own));
+        boolean betterAbove = ranked.stream().limit(place).anyMatch(a -> a.isAboutAsLikelyAs(own));
+        if (place == 0 && betterBelow) {
+            return Optional.of("About as likely as the next ones, and the least work.");
+        }
+        if (betterAbove) {
+            double more = own.option().minutes() - ranked.get(0).option().minutes();
+            return more < 1
+                    ? Optional.of("About as likely as the first.")
+                    : Optional.of("About as likely as the first, and " + Text.counted((int) Math.round(more), "minute")
+                            + " more work.");
+        }
+        return Optional.empty();
     }
 
     /** A quick test, in a sentence. @param minutes of work and runs */

@@ -21,7 +21,7 @@ import syntoma.core.unit.Values;
  *
  * @param antenna its name
  * @param leads how many
- * @param holeMm through the roof beneath it
+ * @param hole through the roof beneath it
  * @param hasMast whether it is raised on a mast
  * @param hasBooster whether a booster is built in
  * @param onMains whether something of it is fed through an inverter
@@ -31,7 +31,7 @@ public record Build(
         Foot.Fixing fixing,
         Shell shell,
         int leads,
-        double holeMm,
+        Hole hole,
         boolean hasMast,
         boolean hasBooster,
         boolean onMains) {
@@ -109,7 +109,8 @@ public record Build(
     /** The keys of all tasks that a build can have. */
     private static Set<String> everyKey() {
         return Arrays.stream(Foot.Fixing.values())
-                .flatMap(fixing -> new Build("antenna", fixing, Shell.STEEL, 1, 0, true, true, true).usual().stream())
+                .flatMap(fixing ->
+                        new Build("antenna", fixing, Shell.STEEL, 1, Hole.of(0), true, true, true).usual().stream())
                 .map(Task::key)
                 .collect(Collectors.toSet());
     }
@@ -152,7 +153,7 @@ public record Build(
     public List<String> parts(Wanted wanted) {
         List<String> parts = new ArrayList<>();
         if (fixing == Foot.Fixing.DRILLED) {
-            parts.add("hole saw for " + Values.rounded(holeMm, 1) + " mm, pilot drill of 3 mm");
+            parts.add(hole.tool() + ", pilot drill of 3 mm");
             parts.add(shell.isMetal() ? "primer and paint against rust for the edge" : "sealing resin for the edge");
         }
         if (fixing != Foot.Fixing.MAGNET) {
@@ -212,7 +213,7 @@ public record Build(
     }
 
     private void drill(List<Task> tasks) {
-        tasks.add(step("mark", "Mark the hole inside and outside, and check it from the other edge", 20)
+        tasks.add(step("mark", hole.marking(), 20)
                 .after(ROOF_TEST)
                 .in(Weather.DRY)
                 .build());
@@ -224,7 +225,7 @@ public record Build(
                 .last("The check across agrees; nothing is hidden there; both sides are clear.")
                 .minding(Caution.DRILLING)
                 .build());
-        tasks.add(step("drill", "Hole of " + Values.rounded(holeMm, 1) + " mm, from outside", 15)
+        tasks.add(step("drill", "Drill the hole of " + hole.diameter() + ", from outside", 15)
                 .after("pilot")
                 .in(Weather.DRY)
                 .last("The pilot hole came out where it was marked.")

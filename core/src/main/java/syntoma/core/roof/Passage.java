@@ -13,10 +13,14 @@ import syntoma.core.unit.Values;
  *
  * @param leads that pass it
  * @param stemMm of the antenna itself, where it comes through; 0 where it does not
+ * @param makersMm the hole that the antenna's maker states; empty where none is known
  */
-public record Passage(List<Lead> leads, double stemMm) {
+public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) {
     /** Diameters of common hole saws, in mm. */
     private static final double[] SAWS_MM = {16, 19, 20, 22, 25, 29, 32, 35, 38, 40, 44, 51, 57, 64, 76};
+
+    /** A tenth of a millimetre is what is shown, and more than a hole saw keeps to. */
+    private static final double SHOWN_MM = 0.05;
 
     /** Of a duct so much is filled at most: more cannot be pulled through bends. */
     public static final double FULLEST = 0.4;
@@ -42,6 +46,7 @@ public record Passage(List<Lead> leads, double stemMm) {
     public Passage {
         Values.within("leads", leads.size(), 1, Packing.MOST, "");
         Values.within("stem", stemMm, 0, 150, "mm");
+        makersMm.ifPresent(mm -> Values.within("hole", mm, 0, 150, "mm"));
         leads = List.copyOf(leads);
     }
 
@@ -79,7 +84,7 @@ public record Passage(List<Lead> leads, double stemMm) {
 
     /** All of it, reckoned once. */
     public Bore bore() {
-        return new Bore(oneAtATimeMm(), allAtOnceMm(), cablesMm(), stemMm);
+        return new Bore(oneAtATimeMm(), allAtOnceMm(), cablesMm(), stemMm, makersMm);
     }
 
     /**
@@ -89,24 +94,41 @@ public record Passage(List<Lead> leads, double stemMm) {
      * @param allAtOnceMm for all plugs side by side
      * @param cablesMm for the cables alone
      * @param stemMm of the antenna itself; 0 where it does not come through
+     * @param makersMm the hole that the antenna's maker states; empty where none is known
      */
-    public record Bore(double oneAtATimeMm, double allAtOnceMm, double cablesMm, double stemMm) {
-        /** The hole that is wanted: for the stem, or the leads one at a time, whichever is wider. */
+    public record Bore(
+            double oneAtATimeMm, double allAtOnceMm, double cablesMm, double stemMm, OptionalDouble makersMm) {
+        /**
+         * The hole to drill: the maker's, because the antenna covers and seals that one; without it the one for the stem or the leads
+         * one at a time, whichever is wider.
+         */
         public double holeMm() {
-            return Math.max(stemMm, oneAtATimeMm);
+            return makersMm.orElse(Math.max(stemMm, oneAtATimeMm));
+        }
+
+        /** Whether the leads pass the hole one at a time. */
+        public boolean passes() {
+            return oneAtATimeMm <= holeMm() + SHOWN_MM;
         }
 
         /** The smallest common hole saw that makes it; empty where none does. */
         public OptionalDouble sawMm() {
-            return Arrays.stream(SAWS_MM).filter(saw -> saw >= holeMm()).findFirst();
+            return sawFor(holeMm());
         }
 
         /** What to mind, in sentences. */
         public List<String> notes() {
             List<String> said = new ArrayList<>();
+            if (makersMm.isPresent() && !passes()) {
+                said.add("The plugs do not pass the maker’s hole of " + mm(makersMm.getAsDouble()) + " mm: they need "
+                        + mm(oneAtATimeMm)
+                        + " mm. Ask the maker before you drill a wider one: the antenna has to cover it.");
+            } else if (makersMm.isPresent()) {
+                said.add("That is the hole the antenna’s maker asks for.");
+            }
             said.add("One after another, or with their plugs staggered, they pass " + mm(oneAtATimeMm)
                     + " mm; with all plugs side by side " + mm(allAtOnceMm) + " mm.");
-            if (stemMm > oneAtATimeMm) {
+            if (makersMm.isEmpty() && stemMm > oneAtATimeMm) {
                 said.add("The antenna’s own stem decides: it wants " + mm(stemMm) + " mm.");
             }
             said.add(
@@ -122,6 +144,11 @@ public record Passage(List<Lead> leads, double stemMm) {
                 ? Optional.empty()
                 : Optional.of("They fill " + Values.rounded(100 * fill, 0) + " % of the duct; over "
                         + Values.rounded(100 * FULLEST, 0) + " % they do not pull through its bends.");
+    }
+
+    /** The smallest common hole saw for a hole; empty where none is wide enough. */
+    public static OptionalDouble sawFor(double holeMm) {
+        return Arrays.stream(SAWS_MM).filter(saw -> saw >= holeMm - SHOWN_MM).findFirst();
     }
 
     private static String mm(double value) {

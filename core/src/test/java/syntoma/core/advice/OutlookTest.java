@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.junit.jupiter.api.Test;
 import syntoma.core.need.BuiltInNeeds;
@@ -61,13 +62,26 @@ class OutlookTest {
         assertTrue(capped.chance(upload(4)) > 0.99);
     }
 
+    private static List<Advised> ranked(List<Option> options, List<Outlook> outlooks, Outlook.Asked asked) {
+        return Advised.ranked(IntStream.range(0, options.size())
+                .mapToObj(i -> Advised.of(options.get(i), outlooks.get(i), asked, 10))
+                .toList());
+    }
+
+    @Test
+    void nothing_is_promised_above_seven_in_ten_after_one_run() {
+        Advised once = Advised.of(option("Whips", 0, 0), of(0.97, 9), upload(2), 1);
+        assertEquals(0.7, once.chance(), 1e-12);
+        assertTrue(Advised.of(option("Whips", 0, 0), of(0.97, 9), upload(2), 2).chance() > 0.9);
+    }
+
     @Test
     void of_options_within_five_points_the_least_work_comes_first() {
         List<Option> options = List.of(option("Mast panel", 14, 0), option("Roof dome", 0, 2), option("Whips", 0, 1));
         List<Outlook> near = List.of(of(0.96, 9), of(0.93, 9), of(0.94, 9));
-        assertEquals(List.of("Whips", "Roof dome", "Mast panel"), names(Advised.ranked(options, near, upload(2))));
+        assertEquals(List.of("Whips", "Roof dome", "Mast panel"), names(ranked(options, near, upload(2))));
         List<Outlook> apart = List.of(of(0.96, 9), of(0.80, 9), of(0.60, 9));
-        assertEquals(List.of("Mast panel", "Roof dome", "Whips"), names(Advised.ranked(options, apart, upload(2))));
+        assertEquals(List.of("Mast panel", "Roof dome", "Whips"), names(ranked(options, apart, upload(2))));
     }
 
     @Test
@@ -75,11 +89,11 @@ class OutlookTest {
         List<Option> options = List.of(option("Roof dome", 0, 0), option("Whips", 4, 0));
         Outlook sure = new Outlook(-95, 0.97, rate(20, 0.02, 0.05), rate(3.2, 0.02, 0.05), SLOW, 0.4);
         Outlook unsure = new Outlook(-95, 0.97, rate(20, 0.8, 0.05), rate(3, 0.9, 0.05), SLOW, 0.4);
-        List<Advised> open = Advised.ranked(options, List.of(sure, unsure), upload(3));
+        List<Advised> open = ranked(options, List.of(sure, unsure), upload(3));
         QuickTest test = QuickTest.of(open, upload(3)).orElseThrow();
         assertEquals("Whips", test.of().option().setup());
         assertTrue(test.gain() > 0.1, test.gain() + "");
-        List<Advised> clear = Advised.ranked(options, List.of(of(0.98, 30), of(0.5, 1)), upload(3));
+        List<Advised> clear = ranked(options, List.of(of(0.98, 30), of(0.5, 1)), upload(3));
         assertTrue(QuickTest.of(clear, upload(3)).isEmpty());
     }
 

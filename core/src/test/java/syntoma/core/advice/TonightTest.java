@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -16,8 +17,12 @@ class TonightTest {
         return new Advised(
                 new Option(setup, "Ostrel", OptionalDouble.empty(), 0, OptionalDouble.empty(), OptionalDouble.empty()),
                 new Outlook(-95, 1, rate, rate, rate, 0.2),
-                chance);
+                chance,
+                0);
     }
+
+    private static final Here HERE = new Here(7, 7, DayPart.EVENING);
+    private static final Silence NOT_SILENT = Silence.of(List.of(), HERE, Map.of());
 
     private static final Advised DOME = advised("Roof dome", 0.84);
     private static final Advised MAST = advised("Mast panel", 0.61);
@@ -25,34 +30,94 @@ class TonightTest {
     @Test
     void the_first_is_named_and_what_is_up_is_left_as_it_is() {
         assertEquals(
-                "Use Roof dome on Ostrel: it meets Video calls in about 84 of 100 runs.",
-                new Tonight(List.of(DOME, MAST), Optional.of(MAST), Optional.empty()).says("Video calls"));
+                "Use Roof dome on Ostrel: it should meet Video calls about 8 times in 10.",
+                new Tonight(List.of(DOME, MAST), Optional.of(MAST), Optional.empty(), NOT_SILENT).says("Video calls"));
         assertEquals(
-                "Leave it as it is: Roof dome on Ostrel meets Video calls in about 84 of 100 runs.",
-                new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty()).says("Video calls"));
+                "Leave it as it is: Roof dome on Ostrel should meet Video calls about 8 times in 10.",
+                new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), NOT_SILENT).says("Video calls"));
     }
 
     @Test
     void where_nothing_here_is_likely_moving_on_comes_first_only_if_it_is_clearly_better() {
         Advised poor = advised("Roof dome", 0.2);
-        Tonight stay = new Tonight(List.of(poor), Optional.empty(), Optional.of(advised("Mast panel", 0.4)));
+        Tonight stay =
+                new Tonight(List.of(poor), Optional.empty(), Optional.of(advised("Mast panel", 0.4)), NOT_SILENT);
         assertFalse(stay.movesOn());
         assertEquals(
-                "Use Roof dome on Ostrel: it is the best bet, and meets HD film in about 20 of 100 runs.",
+                "Use Roof dome on Ostrel: it is the best bet, and should meet HD film about 2 times in 10.",
                 stay.says("HD film"));
-        Tonight move = new Tonight(List.of(poor), Optional.empty(), Optional.of(MAST));
+        Tonight move = new Tonight(List.of(poor), Optional.empty(), Optional.of(MAST), NOT_SILENT);
         assertTrue(move.movesOn());
         assertTrue(move.says("HD film").startsWith("Move on if you can: Roof dome on Ostrel is the best bet here"));
+    }
+
+    private static Past phone(boolean inside, double dbm) {
+        return Past.phone(inside, "Ostrel", 7, 7, 1, DayPart.EVENING, dbm);
+    }
+
+    @Test
+    void where_every_carrier_is_silent_that_comes_first_with_what_to_try() {
+        Silence silence = Silence.of(List.of(phone(true, Past.NO_SERVICE_DBM)), HERE, Map.of());
+        Tonight tonight = new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), silence);
+        assertEquals("No carrier was heard here yet.", tonight.says("Messages"));
+        assertTrue(tonight.whatToTry().get(0).startsWith("Zero bars inside prove nothing"));
+        assertTrue(tonight.whatToTry().get(4).contains("second means"));
+        // outside it is something else
+        Silence outside = Silence.of(List.of(phone(false, Past.NO_SERVICE_DBM)), HERE, Map.of());
+        assertFalse(new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), outside)
+                .whatToTry()
+                .get(0)
+                .contains("Zero bars"));
+    }
+
+    /** A phone inside that hears nothing bounds the roof at −124 + 12 dB, a phone outside at −124 dBm; the signal lies under that. */
+    @Test
+    void no_service_is_a_bound_and_what_was_heard_lifts_it() {
+        Past inside = phone(true, Past.NO_SERVICE_DBM);
+        Past outside = phone(false, Past.NO_SERVICE_DBM);
+        OptionalDouble none = OptionalDouble.empty();
+        assertEquals(
+                -120,
+                Silence.of(List.of(inside), HERE, Map.of())
+                        .levelDbm("Ostrel", none)
+                        .orElseThrow());
+        assertEquals(
+                -132,
+                Silence.of(List.of(inside, outside), HERE, Map.of())
+                        .levelDbm("Ostrel", none)
+                        .orElseThrow());
+        assertEquals(
+                -123,
+                Silence.of(List.of(outside), HERE, Map.of())
+                        .levelDbm("Ostrel", OptionalDouble.of(9))
+                        .orElseThrow());
+        assertFalse(
+                Silence.of(List.of(outside, phone(false, -110)), HERE, Map.of()).isSilent("Ostrel"));
+        assertFalse(Silence.of(List.of(outside), new Here(8, 8, DayPart.DAY), Map.of())
+                .isSilent("Ostrel"));
+    }
+
+    @Test
+    void an_order_that_is_not_by_chance_is_explained() {
+        Advised more = advised("Mast panel", 0.88);
+        Tonight tonight = new Tonight(List.of(DOME, more), Optional.empty(), Optional.empty(), NOT_SILENT);
+        assertEquals(
+                "About as likely as the next ones, and the least work.",
+                tonight.whyHere(0).orElseThrow());
+        assertEquals("About as likely as the first.", tonight.whyHere(1).orElseThrow());
+        assertTrue(new Tonight(List.of(DOME, MAST), Optional.empty(), Optional.empty(), NOT_SILENT)
+                .whyHere(0)
+                .isEmpty());
     }
 
     @Test
     void without_options_or_a_need_it_says_what_to_do_first() {
         assertEquals(
                 "Measure once with each setup, and what to use is said here.",
-                new Tonight(List.of(), Optional.empty(), Optional.empty()).says("HD film"));
+                new Tonight(List.of(), Optional.empty(), Optional.empty(), NOT_SILENT).says("HD film"));
         assertEquals(
                 "Say what the connection is for, and what to use is said here.",
-                new Tonight(List.of(DOME), Optional.empty(), Optional.empty()).says(""));
+                new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), NOT_SILENT).says(""));
     }
 
     @Test

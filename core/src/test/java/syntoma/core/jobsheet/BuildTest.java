@@ -24,7 +24,7 @@ class BuildTest {
             Set.of("gather", "table", "settings", "baseline", "tape", Build.ROOF_TEST);
 
     private static Build build(Foot.Fixing fixing, Shell shell, boolean all) {
-        return new Build("Alder", fixing, shell, 4, 20, all, all, all);
+        return new Build("Alder", fixing, shell, 4, Hole.of(20), all, all, all);
     }
 
     /** All that has to be done before a task, however far before. */

@@ -1,17 +1,20 @@
 package syntoma.core.roof;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Collections;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class PassageTest {
-    private static final Passage FOUR = new Passage(Collections.nCopies(4, new Passage.Lead(5, 9)), 0);
+    private static final Passage FOUR =
+            new Passage(Collections.nCopies(4, new Passage.Lead(5, 9)), 0, OptionalDouble.empty());
 
     @Test
     void four_leads_of_5_mm_with_plugs_of_9_mm() {
@@ -52,10 +55,36 @@ class PassageTest {
 
     @Test
     void the_stem_of_the_antenna_decides_where_it_is_wider() {
-        Passage stem = new Passage(FOUR.leads(), 22);
+        Passage stem = new Passage(FOUR.leads(), 22, OptionalDouble.empty());
         assertEquals(22, stem.bore().holeMm());
         assertEquals(22, stem.bore().sawMm().orElseThrow());
         assertTrue(stem.bore().notes().toString().contains("own stem decides"));
+    }
+
+    @Test
+    void the_makers_hole_wins_and_what_does_not_pass_it_is_said() {
+        Passage wide = new Passage(FOUR.leads(), 0, OptionalDouble.of(22));
+        assertEquals(22, wide.bore().holeMm());
+        assertEquals(22, wide.bore().sawMm().orElseThrow());
+        assertTrue(wide.bore().passes());
+        assertEquals(
+                "That is the hole the antenna’s maker asks for.",
+                wide.bore().notes().get(0));
+        Passage narrow = new Passage(FOUR.leads(), 0, OptionalDouble.of(12));
+        assertEquals(12, narrow.bore().holeMm());
+        assertFalse(narrow.bore().passes());
+        assertTrue(narrow.bore()
+                .notes()
+                .get(0)
+                .startsWith("The plugs do not pass the maker’s hole of 12.0 mm: they need"));
+    }
+
+    /** A hole of 16.02 mm is shown as 16.0: the saw of 16 mm makes it. */
+    @Test
+    void a_saw_is_chosen_for_what_is_shown() {
+        assertEquals(16, Passage.sawFor(16.02).orElseThrow());
+        assertEquals(19, Passage.sawFor(16.2).orElseThrow());
+        assertTrue(Passage.sawFor(80).isEmpty());
     }
 
     @Test
@@ -69,7 +98,8 @@ class PassageTest {
 
     @Test
     void any_of_unlike_leads_can_be_drawn_out_again() {
-        Passage unlike = new Passage(List.of(new Passage.Lead(5, 9), new Passage.Lead(3, 14)), 0);
+        Passage unlike =
+                new Passage(List.of(new Passage.Lead(5, 9), new Passage.Lead(3, 14)), 0, OptionalDouble.empty());
         assertEquals(19, unlike.oneAtATimeMm(), 0.01, "the wide plug beside the thick cable");
         assertEquals(23, unlike.allAtOnceMm(), 0.01);
     }
@@ -79,7 +109,7 @@ class PassageTest {
         assertTrue(assertThrows(IllegalArgumentException.class, () -> new Passage.Lead(5, 4))
                 .getMessage()
                 .startsWith("plug is 4 mm; allowed is 5 to 60 mm"));
-        assertThrows(IllegalArgumentException.class, () -> new Passage(List.of(), 0));
+        assertThrows(IllegalArgumentException.class, () -> new Passage(List.of(), 0, OptionalDouble.empty()));
         assertThrows(IllegalArgumentException.class, () -> Packing.diameter(List.of(1.0, 0.0)));
     }
 }
