@@ -15,6 +15,9 @@ public final class Silence {
     /** How much more the roof hears than a phone inside the vehicle: the shell of steel on low bands (methods, section 3). */
     private static final double SHELL_DB = 12;
 
+    /** No antenna on a mast hears more than so much over one without gain; what a booster adds is nothing where nothing comes in. */
+    private static final double MOST_GAIN_DB = 15;
+
     /** Under its bound a silent signal lies by so much, give or take as much; chosen: about the spread of levels over campsites. */
     static final double BELOW_DB = 8;
 
@@ -41,8 +44,8 @@ public final class Silence {
             if (past.noService()) {
                 double gain = past.setup().equals(Option.PHONE_INSIDE)
                         ? -SHELL_DB
-                        : promised.getOrDefault(past.setup(), OptionalDouble.empty())
-                                .orElse(0);
+                        : heardGain(promised.getOrDefault(past.setup(), OptionalDouble.empty())
+                                .orElse(0));
                 silence.bounds.merge(past.carrier(), Past.NO_SERVICE_DBM - gain, Math::min);
                 if (!past.setup().equals(Option.PHONE_INSIDE)) {
                     silence.listenedOutside.add(past.carrier());
@@ -53,6 +56,10 @@ public final class Silence {
         }
         silence.bounds.keySet().removeAll(heard);
         return silence;
+    }
+
+    private static double heardGain(double promisedDb) {
+        return Math.min(MOST_GAIN_DB, promisedDb);
     }
 
     /** Whether nothing was heard of a carrier by anything that listened. */
@@ -73,7 +80,7 @@ public final class Silence {
     /** What a setup on a silent carrier may be expected to hear, in dBm; empty where the carrier is not silent. */
     OptionalDouble levelDbm(String carrier, OptionalDouble promisedDb) {
         return isSilent(carrier)
-                ? OptionalDouble.of(bounds.get(carrier) + promisedDb.orElse(0) - BELOW_DB)
+                ? OptionalDouble.of(bounds.get(carrier) + heardGain(promisedDb.orElse(0)) - BELOW_DB)
                 : OptionalDouble.empty();
     }
 }

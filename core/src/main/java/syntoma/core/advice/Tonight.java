@@ -111,7 +111,14 @@ public record Tonight(List<Advised> ranked, Optional<Advised> asItIs, Optional<A
                 ranked.stream().skip(place + 1L).anyMatch(a -> a.chance() > own.chance() || a.isAboutAsLikelyAs(own));
         boolean betterAbove = ranked.stream().limit(place).anyMatch(a -> a.isAboutAsLikelyAs(own));
         if (place == 0 && betterBelow) {
-            return Optional.of("About as likely as the next ones, and the least work.");
+            boolean dearer = ranked.stream()
+                    .skip(place + 1L)
+                    .anyMatch(a -> a.isAboutAsLikelyAs(own)
+                            && a.option().minutes() == own.option().minutes()
+                            && a.option().pricePerGb().orElse(0)
+                                    > own.option().pricePerGb().orElse(0));
+            return Optional.of("About as likely as the next ones, and the least work"
+                    + (dearer ? " with the cheapest data." : "."));
         }
         if (betterAbove) {
             double more = own.option().minutes() - ranked.get(0).option().minutes();

@@ -28,8 +28,11 @@ public final class Headline {
         if (choice.setup().isEmpty()) {
             return undecided(first, overall);
         }
-        String said =
-                "Use " + choice.setup().get() + ": " + shares(choice.setup().get(), first, overall);
+        String used = choice.setup().get();
+        String said = overall.need().of(used).met().met() == 0
+                ? "Neither met " + overall.need().name() + " in a single run: " + noneMet(used, first, overall)
+                        + " Of the two use " + used + "."
+                : "Use " + used + ": " + shares(used, first, overall);
         return choice.basis() == Choice.Basis.FIGURE
                 ? said + " "
                         + Choice.deciding(comparisons, overall.needs(), overall.need())
@@ -42,6 +45,12 @@ public final class Headline {
     private static String shares(String used, Comparison c, Overall overall) {
         String other = used.equals(c.candidate()) ? c.baseline() : c.candidate();
         return overall.need().shares(used, other) + overall.need().failing(used, other) + ".";
+    }
+
+    private static String noneMet(String used, Comparison c, Overall overall) {
+        String other = used.equals(c.candidate()) ? c.baseline() : c.candidate();
+        NeedComparison need = overall.need();
+        return used + " " + need.share(used) + ", " + other + " " + need.share(other) + need.failing(used, other) + ".";
     }
 
     private static String undecided(Comparison first, Overall overall) {
