@@ -6,6 +6,7 @@ import { Refusal } from '../data/client';
 import { useStanding } from '../data/names';
 import { useStored } from '../data/useStored';
 import { fixed } from '../format/numbers';
+import { enterMovesOn } from '../parts/enterMovesOn';
 import { Field, FieldFrame } from '../parts/Field';
 import { NameField } from '../parts/NameField';
 import { Part, Sheet } from '../parts/Sheet';
@@ -81,6 +82,7 @@ export function ArriveView() {
     >
       <form
         className="arrive"
+        onKeyDown={enterMovesOn}
         onSubmit={(e) => {
           e.preventDefault();
           save();

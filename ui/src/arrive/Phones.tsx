@@ -1,4 +1,5 @@
-import { Input } from 'antd';
+import { Button, Input } from 'antd';
+import { useState } from 'react';
 
 /** What a phone shows of a carrier. */
 export interface Shown {
@@ -16,8 +17,15 @@ export function Phones(props: {
   set: (shown: Record<string, Shown>) => void;
   problems: Record<string, string>;
 }) {
-  const { carriers, shown, set, problems } = props;
+  const { shown, set, problems } = props;
+  const [added, setAdded] = useState<string[]>([]);
+  const [name, setName] = useState('');
   const order = Object.keys(shown);
+  const carriers = [...new Set([...props.carriers, ...order, ...added])];
+  const add = () => {
+    setAdded([...added, name.trim()]);
+    setName('');
+  };
   const cell = (carrier: string, where: keyof Shown) => {
     const value = (shown[carrier] ?? NOTHING)[where];
     const change = (next: string) => {
@@ -55,29 +63,40 @@ export function Phones(props: {
       </>
     );
   };
-  if (carriers.length === 0) {
-    return <p className="quiet">No carrier is known yet; what you measure with names it.</p>;
-  }
   return (
     <>
-      <table className="plain phones">
-        <thead>
-          <tr>
-            <th>Carrier</th>
-            <th>Outside</th>
-            <th>Inside</th>
-          </tr>
-        </thead>
-        <tbody>
-          {carriers.map((carrier) => (
-            <tr key={carrier}>
-              <th scope="row">{carrier}</th>
-              <td>{cell(carrier, 'outside')}</td>
-              <td>{cell(carrier, 'inside')}</td>
+      {carriers.length > 0 && (
+        <table className="plain phones">
+          <thead>
+            <tr>
+              <th>Carrier</th>
+              <th>Outside</th>
+              <th>Inside</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {carriers.map((carrier) => (
+              <tr key={carrier}>
+                <th scope="row">{carrier}</th>
+                <td>{cell(carrier, 'outside')}</td>
+                <td>{cell(carrier, 'inside')}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <div className="buttons">
+        <Input
+          value={name}
+          aria-label="Carrier to add"
+          placeholder={carriers.length === 0 ? 'Which carrier do you have?' : 'another carrier'}
+          onChange={(e) => setName(e.target.value)}
+          style={{ width: 220 }}
+        />
+        <Button disabled={name.trim() === ''} onClick={add}>
+          Add
+        </Button>
+      </div>
       <p className="small">
         The level stands in the phone’s settings, under the SIM or the network. Bars can be noted (“3 bars”);
         nothing is computed from them, since makers draw them as they like.

@@ -31,7 +31,8 @@ export function useUndo() {
     notification.open({
       key,
       title,
-      placement: narrow ? 'bottom' : 'bottomRight',
+      // a drawer's own button is on the right
+      placement: narrow ? 'bottom' : 'bottomLeft',
       className: 'undo',
       duration: STAYS_S,
       onClose: stop,

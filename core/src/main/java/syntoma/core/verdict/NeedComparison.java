@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import syntoma.core.need.Met;
 import syntoma.core.need.Need;
 import syntoma.core.need.NeedRecord;
@@ -137,21 +136,6 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
     String share(String setup) {
         Met met = of(setup).met();
         return met.met() + " of " + met.runs();
-    }
-
-    /** “Mast panel met the whole need in 2 of 5 runs”, of those that did not mostly meet it, and what fails. */
-    String whatFails(String one, String other) {
-        List<String> failing = Stream.of(one, other)
-                .filter(setup -> !of(setup).met().isMostly())
-                .toList();
-        String first = failing.get(0) + " met the whole need in " + share(failing.get(0)) + " runs";
-        String both = failing.size() == 1 ? first : first + " and " + other + " in " + share(other);
-        return both
-                + failing.stream()
-                        .flatMap(setup -> of(setup).shortfall().stream())
-                        .map(s -> ": " + s.said())
-                        .findFirst()
-                        .orElse("");
     }
 
     /** What fails with the first, or where nothing does with the second; after a semicolon, else nothing. */

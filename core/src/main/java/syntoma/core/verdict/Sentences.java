@@ -198,7 +198,8 @@ final class Sentences {
                 || need.isMostlyMetByBoth(c.baseline(), c.candidate())) {
             return said + ".";
         }
-        return said + ", but " + need.whatFails(c.candidate(), c.baseline()) + ".";
+        return said + ", but the whole need was met in " + need.share(c.candidate()) + " and "
+                + need.share(c.baseline()) + " runs.";
     }
 
     private String enough(Threshold need) {
