@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
-import java.util.stream.IntStream;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -110,16 +110,14 @@ public class TonightBench {
         Here here = new Here(asked % (STAYS / 3), asked * 3L % STAYS, DayPart.EVENING);
         asked++;
         List<Advised> ranked = Advised.ranked(advised(here));
-        List<Advised> elsewhere =
-                Advised.ranked(advised(Here.elsewhere(DayPart.EVENING)));
+        List<Advised> elsewhere = Advised.ranked(advised(Here.elsewhere(DayPart.EVENING)));
         return List.of(ranked.get(0), elsewhere.get(0));
     }
 
     private List<Advised> advised(Here here) {
         List<Outlook> outlooks = experience.outlooks(options, here);
         return IntStream.range(0, options.size())
-                .mapToObj(i ->
-                        Advised.of(options.get(i), outlooks.get(i), CALLS, experience.runs(options.get(i))))
+                .mapToObj(i -> Advised.of(options.get(i), outlooks.get(i), CALLS, experience.runs(options.get(i))))
                 .toList();
     }
 

@@ -128,8 +128,8 @@ final class Season {
         Outlook.Asked asked = Outlook.Asked.of(need);
         List<Outlook> outlooks = experience.outlooks(options, new Here(campsite, stay, part()));
         Option first = Advised.ranked(IntStream.range(0, options.size())
-                        .mapToObj(i -> Advised.of(
-                                options.get(i), outlooks.get(i), asked, experience.runs(options.get(i))))
+                        .mapToObj(i ->
+                                Advised.of(options.get(i), outlooks.get(i), asked, experience.runs(options.get(i))))
                         .toList())
                 .get(0)
                 .option();
