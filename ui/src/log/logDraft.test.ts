@@ -60,7 +60,12 @@ describe('a draft', () => {
   it('asks for the figures of its setup first, and for those that are typed', () => {
     const numbers = ['rsrpDbm', 'sinrDb', 'downMbps', 'upMbps', 'idleMs'];
     const draft = { ...EMPTY, setup: 'Dome', idleMs: '40', upMbps: '4' };
-    expect(fewOf({ Dome: ['upMbps', 'rsrpDbm'] }, draft, numbers)).toEqual(['upMbps', 'rsrpDbm', 'idleMs']);
+    expect(fewOf({ Dome: ['upMbps', 'rsrpDbm'] }, draft, numbers)).toEqual([
+      'upMbps',
+      'rsrpDbm',
+      'downMbps',
+      'idleMs',
+    ]);
     expect(fewOf({}, EMPTY, numbers)).toEqual(numbers);
     expect(typedOrder(draft, numbers)).toEqual(['idleMs', 'upMbps']);
   });

@@ -97,11 +97,16 @@ function offsetOf(iso: string) {
 /** What most people note, before it is known what this one does. */
 const USUAL = ['rsrpDbm', 'sinrDb', 'downMbps', 'upMbps', 'idleMs'];
 
-/** The figures to ask for first: those logged last with the setup, in that order, and those that are typed already. */
+/** Whatever was typed last, nobody should have to look for these. */
+const ALWAYS = ['rsrpDbm', 'downMbps', 'upMbps', 'idleMs'];
+
+/**
+ * The figures to ask for first: those logged last with the setup, in that order, the usual ones, and those that are typed already.
+ */
 export function fewOf(usual: Record<string, string[]>, draft: Draft, numbers: string[]): string[] {
   const known = usual[draft.setup] ?? Object.values(usual).at(-1) ?? USUAL;
   const typed = numbers.filter((name) => valueOf(draft, name) !== '');
-  return [...new Set([...known.filter((name) => numbers.includes(name)), ...typed])];
+  return [...new Set([...[...known, ...ALWAYS].filter((name) => numbers.includes(name)), ...typed])];
 }
 
 export const valueOf = (draft: Draft, name: string) => draft[name as keyof Draft] ?? '';

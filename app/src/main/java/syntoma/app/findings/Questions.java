@@ -73,16 +73,16 @@ class Questions {
     }
 
     /** What the trip says of setups, without what it was taken from, which is as large as the log. */
-    private record Overall(Finding finding, Map<String, String> at, FindingsView.WorthView worth) {}
+    private record OverallVerdict(Finding finding, Map<String, String> at, FindingsView.WorthView worth) {}
 
-    private Optional<Overall> overall(Criterion rate) {
+    private Optional<OverallVerdict> overall(Criterion rate) {
         FindingsService.Found setups = findings.found(Compared.SETUPS, rate, null, Wanted.ALL);
-        return setups.finding().map(finding -> new Overall(finding, address(setups), worths.view(setups)));
+        return setups.finding().map(finding -> new OverallVerdict(finding, address(setups), worths.view(setups)));
     }
 
     private List<FindingsView.QuestionView> ask() {
         Criterion rate = findings.criterion(null);
-        Optional<Overall> overall = overall(rate);
+        Optional<OverallVerdict> overall = overall(rate);
         if (overall.isEmpty()) {
             return List.of();
         }

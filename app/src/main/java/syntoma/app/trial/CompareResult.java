@@ -6,7 +6,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.core.verdict.Comparison;
-import syntoma.core.verdict.Overall;
+import syntoma.core.verdict.OverallVerdict;
 import syntoma.core.verdict.RestsOn;
 import syntoma.core.verdict.Share;
 import syntoma.core.verdict.WildRun;
@@ -99,8 +99,13 @@ public record CompareResult(
             @Nullable Double baselineBest,
             @Nullable Double candidateBest) {}
 
+    /** A figure by itself, without what a need asks. */
+    static CompareResult of(Comparison c) {
+        return of(c, OverallVerdict.NOTHING_ASKED);
+    }
+
     /** @param overall what the comparison of the two comes to as a whole, for the sentence */
-    static CompareResult of(Comparison c, Overall overall) {
+    static CompareResult of(Comparison c, OverallVerdict overall) {
         return new CompareResult(
                 c.metric().comparing().key(),
                 c.metric().scale().key(),

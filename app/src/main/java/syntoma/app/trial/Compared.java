@@ -19,7 +19,7 @@ import syntoma.core.trial.Sample;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.NeedComparison;
-import syntoma.core.verdict.Overall;
+import syntoma.core.verdict.OverallVerdict;
 import syntoma.core.verdict.Plan;
 import syntoma.core.verdict.Tonight;
 
@@ -110,8 +110,8 @@ record Compared(
     }
 
     /** What a pair comes to as a whole. */
-    Overall overall(List<Comparison> pair) {
-        return Overall.of(pair, needs, need);
+    OverallVerdict overall(List<Comparison> pair) {
+        return OverallVerdict.of(pair, needs, need);
     }
 
     /** All pairs, each with its comparisons; the one that is to be said first leads. */

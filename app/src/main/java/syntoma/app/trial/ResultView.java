@@ -10,7 +10,7 @@ import syntoma.core.design.BandStage;
 import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
-import syntoma.core.verdict.Overall;
+import syntoma.core.verdict.OverallVerdict;
 import syntoma.core.verdict.PairedRound;
 
 /**
@@ -99,7 +99,7 @@ public record ResultView(
             CompareResult result,
             List<Round> rounds) {
 
-        static Effect of(Comparison c, Overall overall, ZoneOffset offset) {
+        static Effect of(Comparison c, OverallVerdict overall, ZoneOffset offset) {
             Figure metric = c.metric();
             List<Round> rounds = c.rounds().stream()
                     .map(r -> new Round(

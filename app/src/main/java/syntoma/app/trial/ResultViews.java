@@ -20,15 +20,15 @@ import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Blocks;
 import syntoma.core.verdict.Cautions;
-import syntoma.core.verdict.Choice;
 import syntoma.core.verdict.Circumstances;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Crossed;
 import syntoma.core.verdict.Headline;
 import syntoma.core.verdict.Judged;
 import syntoma.core.verdict.MeasuredGain;
-import syntoma.core.verdict.Overall;
+import syntoma.core.verdict.OverallVerdict;
 import syntoma.core.verdict.Plan;
+import syntoma.core.verdict.SetupChoice;
 
 /** Comparisons as they are shown: each pair with its sentence, what to do, and what could still be wrong; a grid as one. */
 @Component
@@ -118,7 +118,7 @@ class ResultViews {
             Judged judged,
             ZoneOffset offset) {
         Comparison first = all.get(0);
-        Overall overall = compared.overall(all);
+        OverallVerdict overall = compared.overall(all);
         List<MeasuredGain> bands = compared.cast().acrossCarriers()
                 ? List.of()
                 : gains.inTrial(
@@ -152,7 +152,7 @@ class ResultViews {
     }
 
     /** What to do with a verdict. */
-    private String action(Comparison first, Choice choice, Map<String, Contender> contenders) {
+    private String action(Comparison first, SetupChoice choice, Map<String, Contender> contenders) {
         Contender baseline = contenders.get(first.baseline());
         Contender candidate = contenders.get(first.candidate());
         return Advice.of(

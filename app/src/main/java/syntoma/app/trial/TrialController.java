@@ -20,7 +20,6 @@ import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Register;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.NextStep;
-import syntoma.core.verdict.Overall;
 
 /** Trials, their results, and comparisons of any two setups. */
 @RestController
@@ -137,9 +136,7 @@ class TrialController {
             @RequestParam(required = false) String campsite,
             @RequestParam(required = false) String trial) {
         Figure wanted = InvalidInput.naming("metric", () -> Figure.metric(metric));
-        return CompareResult.of(
-                comparisons.compare(
-                        baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)),
-                Overall.NOTHING_ASKED);
+        return CompareResult.of(comparisons.compare(
+                baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)));
     }
 }

@@ -11,7 +11,6 @@ import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Headline;
-import syntoma.core.verdict.Overall;
 
 /** What each trial came to, in a line: for the list, which shows it as soon as it is reckoned. */
 @Service
@@ -89,6 +88,6 @@ class TrialResults {
                 compared.setup(c.candidate()),
                 Text.capital(metric.measure().phrase()),
                 metric.scale().off(metric.scale().margin()),
-                CompareResult.of(c, Overall.NOTHING_ASKED));
+                CompareResult.of(c));
     }
 }

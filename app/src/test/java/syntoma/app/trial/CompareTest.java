@@ -88,7 +88,7 @@ class CompareTest {
         TreeSet<String> names = new TreeSet<>();
         compare("&trial=T").fieldNames().forEachRemaining(names::add);
         assertEquals(
-                "[blocks, candidate, estimate, failures, high, leftOut, level, low, metric, plain, restsOn, roundsWanted,"
+                "[blocks, candidate, estimate, failures, high, leftOut, level, low, metric, plain, planned, restsOn, roundsWanted,"
                         + " scale, sentence, verdict, wild]",
                 names.toString().replace("blocks,", "blocks, candidate,"));
     }

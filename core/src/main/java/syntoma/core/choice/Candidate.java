@@ -21,6 +21,11 @@ public record Candidate(Option option, FitCase fit, List<BandGain> gains, List<P
      * @param chainHalfWidthDb of the chain's own part of it, without what all candidates are compared with
      */
     public record BandGain(Coverage coverage, OptionalDouble deltaDb, double halfWidthDb, double chainHalfWidthDb) {
+        /** Whether it is known: predicted, or known not to get through, which counts as 0 dB. */
+        private boolean isKnown() {
+            return deltaDb.isPresent() || (!coverage.isUnknown() && coverage.result() != Coverage.Result.WORKS);
+        }
+
         private static BandGain of(FitCase fit, Coverage coverage) {
             Optional<Staircase> stairs = fit.staircase(coverage.band());
             return new BandGain(
@@ -50,7 +55,10 @@ public record Candidate(Option option, FitCase fit, List<BandGain> gains, List<P
                 wanted.essentials(fit, findings, price),
                 fit.reach().works(),
                 fit.streams().most(),
-                gains.stream().mapToDouble(g -> g.deltaDb().orElse(0)).average(),
+                gains.stream()
+                        .filter(BandGain::isKnown)
+                        .mapToDouble(g -> g.deltaDb().orElse(0))
+                        .average(),
                 gains.stream().mapToDouble(BandGain::chainHalfWidthDb).average().orElse(0),
                 price,
                 energy,

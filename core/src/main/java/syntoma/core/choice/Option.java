@@ -10,8 +10,8 @@ import java.util.OptionalInt;
  * @param essentials what the need cannot do without, and whether it is there
  * @param bandsWorking of the carrier's bands, how many work
  * @param streams antenna streams
- * @param meanGainDb predicted ΔRSRP, mean over the carrier's bands; one that does not get through, or is not known to, counts
- *     with 0 dB, like the device's own antenna; empty without bands
+ * @param meanGainDb predicted ΔRSRP, mean over those of the carrier's bands on which it is known; one that does not get through
+ *     counts with 0 dB, like the device's own antenna; empty where it is known on none
  * @param gainHalfWidthDb of the mean, of what the chain itself may be off by
  * @param price of all parts that are not owned yet, with what else must be bought
  * @param whPerDay energy a day

@@ -11,7 +11,8 @@ import syntoma.core.unit.Values;
 
 /**
  * Options side by side. A score is the sum of the points of each side times its weight, so it does not depend on what else is
- * compared; what lacks something that cannot be done without stands last. Options whose scores differ by less than the
+ * compared; what lacks something that cannot be done without stands last, and before it what cannot be ranked because its gain is
+ * not known. Options whose scores differ by less than the
  * predictions of their gains may be off by are equal and share a place.
  *
  * @param scores per option, in the order of the options
@@ -38,6 +39,7 @@ public record Ranking(
         List<Integer> order = IntStream.range(0, scores.length)
                 .boxed()
                 .sorted(Comparator.comparing((Integer i) -> options.get(i).fails())
+                        .thenComparing(i -> isUnranked(options.get(i), weights))
                         .thenComparingDouble(i -> -scores[i]))
                 .toList();
         return new Ranking(
@@ -47,6 +49,11 @@ public record Ranking(
                 Arrays.stream(scores).boxed().toList(),
                 order,
                 places(options, weights, scores, order));
+    }
+
+    /** Whether its gain counts and is not known: unknown is not 0 dB. */
+    private static boolean isUnranked(Option option, Weights weights) {
+        return weights.gain() > 0 && option.meanGainDb().isEmpty();
     }
 
     private static double score(Option option, Weights weights, OptionalDouble budget) {
@@ -64,7 +71,9 @@ public record Ranking(
             Option first = options.get(head);
             Option own = options.get(here);
             double doubt = weights.gain() * Side.pointsOfDb(Math.hypot(first.gainHalfWidthDb(), own.gainHalfWidthDb()));
-            boolean equal = first.fails() == own.fails() && scores[head] - scores[here] <= doubt;
+            boolean equal = first.fails() == own.fails()
+                    && isUnranked(first, weights) == isUnranked(own, weights)
+                    && scores[head] - scores[here] <= doubt;
             if (!equal) {
                 head = here;
             }
@@ -90,6 +99,9 @@ public record Ranking(
         Option own = options.get(option);
         if (own.fails()) {
             return "last, because this is missing: " + String.join(", ", own.lacks());
+        }
+        if (isUnranked(own, weights)) {
+            return "not ranked: its gain is not known. Complete its data sheet (gain, length of its leads), and it can be compared";
         }
         int position = order.indexOf(option);
         int other = order.get(position == 0 ? 1 : position - 1);
@@ -136,7 +148,7 @@ public record Ranking(
                 : "No change of a single weight would put another one first.";
         for (Side side : Side.values()) {
             for (int j : order.subList(1, order.size())) {
-                if (options.get(j).fails() && !options.get(leader).fails()) {
+                if ((options.get(j).fails() && !options.get(leader).fails()) || isUnranked(options.get(j), weights)) {
                     continue;
                 }
                 double apart = side.points(options.get(leader), budget) - side.points(options.get(j), budget);
@@ -193,7 +205,11 @@ public record Ranking(
             return "None of them is known to meet the need at a known price, so there is no price to start from.";
         }
         double limit = from.get().price().known() + NEXT_UNITS;
-        double gain = from.get().meanGainDb().orElse(0);
+        if (from.get().meanGainDb().isEmpty()) {
+            return "The gain of " + from.get().name()
+                    + ", the cheapest, is not known, so nothing can be said of what more money buys.";
+        }
+        double gain = from.get().meanGainDb().getAsDouble();
         return options.stream()
                 .filter(o -> !o.price().open() && o.price().known() <= limit && o.meetsNeed())
                 .filter(o -> o.meanGainDb().isPresent() && o.meanGainDb().getAsDouble() > gain)

@@ -18,7 +18,10 @@ public enum Side {
 
         @Override
         Optional<String> difference(Option o, Option other) {
-            double more = o.meanGainDb().orElse(0) - other.meanGainDb().orElse(0);
+            if (o.meanGainDb().isEmpty() || other.meanGainDb().isEmpty()) {
+                return Optional.empty();
+            }
+            double more = o.meanGainDb().getAsDouble() - other.meanGainDb().getAsDouble();
             return Math.abs(more) < 0.5
                     ? Optional.empty()
                     : Optional.of("about " + Values.rounded(Math.abs(more), 0) + " dB " + (more > 0 ? "more" : "less"));

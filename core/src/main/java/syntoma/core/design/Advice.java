@@ -3,7 +3,7 @@ package syntoma.core.design;
 import java.util.List;
 import java.util.Map;
 import syntoma.core.chain.RadioMode;
-import syntoma.core.verdict.Choice;
+import syntoma.core.verdict.SetupChoice;
 import syntoma.core.verdict.Verdict;
 
 /** What to do with a verdict, by what each of the two takes of one's hands at a campsite. */
@@ -23,7 +23,7 @@ public final class Advice {
             Contender baseline,
             Contender candidate,
             Verdict verdict,
-            Choice.Side use,
+            SetupChoice.Side use,
             Map<Work, Double> work,
             boolean byCarriers) {
         String one = baseline.name(byCarriers);
@@ -32,9 +32,9 @@ public final class Advice {
             return ofBands(baseline, candidate, use);
         }
         double more = minutes(candidate, work) - minutes(baseline, work);
-        if (use != Choice.Side.EITHER) {
-            String used = use == Choice.Side.CANDIDATE ? other : one;
-            double costs = use == Choice.Side.CANDIDATE ? more : -more;
+        if (use != SetupChoice.Side.EITHER) {
+            String used = use == SetupChoice.Side.CANDIDATE ? other : one;
+            double costs = use == SetupChoice.Side.CANDIDATE ? more : -more;
             return costs > 0
                     ? "Use " + used + " here: it is worth the extra " + said(costs) + " at each stay."
                     : "Use " + used + " here.";
@@ -87,9 +87,9 @@ public final class Advice {
                 && one.booster().equals(other.booster());
     }
 
-    private static String ofBands(Contender baseline, Contender candidate, Choice.Side use) {
+    private static String ofBands(Contender baseline, Contender candidate, SetupChoice.Side use) {
         boolean free = baseline.bands().equals(RadioMode.AUTOMATIC.label());
-        if (use == Choice.Side.CANDIDATE) {
+        if (use == SetupChoice.Side.CANDIDATE) {
             return candidate.bands().equals(RadioMode.AUTOMATIC.label())
                     ? "Leave it on automatic here."
                     : "Hold " + device(candidate) + " to " + candidate.bands()

@@ -109,22 +109,27 @@ public record Comparison(
 
     /** The whole verdict as a person would say it: what, how sure, and what to do. */
     public String sentence() {
-        return new Sentences(this, Overall.NOTHING_ASKED).whole();
+        return new Sentences(this, OverallVerdict.NOTHING_ASKED).whole();
     }
 
     /** The same, within what the comparison of the two comes to as a whole. */
-    public String sentence(Overall overall) {
+    public String sentence(OverallVerdict overall) {
         return new Sentences(this, overall).whole();
     }
 
     /** What and what to do, without what stands beneath a headline: interval and rounds. */
-    public String headline(Overall overall) {
+    public String headline(OverallVerdict overall) {
         return new Sentences(this, overall).headline();
     }
 
     /** What alone. */
     String claim() {
-        return new Sentences(this, Overall.NOTHING_ASKED).claim() + ".";
+        return new Sentences(this, OverallVerdict.NOTHING_ASKED).claim() + ".";
+    }
+
+    /** The other one of the two. */
+    String otherThan(String setup) {
+        return setup.equals(candidate) ? baseline : candidate;
     }
 
     /** The one of the two that gave the metric where every run of the other failed. */

@@ -12,14 +12,14 @@ public final class Headline {
      *
      * @param comparisons of one pair, at least one, the one that matters most first
      */
-    public static String of(List<Comparison> comparisons, Overall overall) {
+    public static String of(List<Comparison> comparisons, OverallVerdict overall) {
         Comparison first = comparisons.get(0);
         String baseline = first.baseline();
         String candidate = first.candidate();
-        Choice choice = overall.choice();
+        SetupChoice choice = overall.choice();
         boolean needTells =
                 overall.need().knows(baseline, candidate) && !overall.need().isMostlyMetByBoth(baseline, candidate);
-        if (choice.basis() == Choice.Basis.FAILURES) {
+        if (choice.basis() == SetupChoice.Basis.FAILURES) {
             return failures(first) + (needTells ? " " + shares(choice.setup().orElseThrow(), first, overall) : "");
         }
         if (!needTells) {
@@ -30,40 +30,32 @@ public final class Headline {
         }
         String used = choice.setup().get();
         String said = overall.need().of(used).met().met() == 0
-                ? "Neither met " + overall.need().name() + " in a single run: " + noneMet(used, first, overall)
-                        + " Of the two use " + used + "."
+                ? "Neither met " + overall.need().name() + " in a single run: "
+                        + overall.need().sharesOf(used, first.otherThan(used)) + ". Of the two use " + used + "."
                 : "Use " + used + ": " + shares(used, first, overall);
-        return choice.basis() == Choice.Basis.FIGURE
+        return choice.basis() == SetupChoice.Basis.FIGURE
                 ? said + " "
-                        + Choice.deciding(comparisons, overall.needs(), overall.need())
+                        + SetupChoice.deciding(comparisons, overall.needs(), overall.need())
                                 .orElseThrow()
                                 .claim()
                 : said;
     }
 
     /** How often both met the need, the one to use first, and what fails. */
-    private static String shares(String used, Comparison c, Overall overall) {
-        String other = used.equals(c.candidate()) ? c.baseline() : c.candidate();
+    private static String shares(String used, Comparison c, OverallVerdict overall) {
+        String other = c.otherThan(used);
         return overall.need().shares(used, other) + overall.need().failing(used, other) + ".";
     }
 
-    private static String noneMet(String used, Comparison c, Overall overall) {
-        String other = used.equals(c.candidate()) ? c.baseline() : c.candidate();
-        NeedComparison need = overall.need();
-        return used + " " + need.share(used) + ", " + other + " " + need.share(other) + need.failing(used, other) + ".";
-    }
-
-    private static String undecided(Comparison first, Overall overall) {
+    private static String undecided(Comparison first, OverallVerdict overall) {
         NeedComparison need = overall.need();
         String candidate = first.candidate();
         String baseline = first.baseline();
         boolean half =
                 need.of(candidate).met().isHalf() || need.of(baseline).met().isHalf();
-        String shares = candidate + " " + need.share(candidate) + ", " + baseline + " " + need.share(baseline)
-                + need.failing(candidate, baseline) + ". ";
         return (half ? "Runs that met " + need.name() + ": " : "Neither met " + need.name() + " in half of its runs: ")
-                + shares
-                + first.headline(new Overall(List.of(), need, overall.choice()));
+                + need.sharesOf(candidate, baseline) + ". "
+                + first.headline(new OverallVerdict(List.of(), need, overall.choice()));
     }
 
     private static String failures(Comparison first) {
@@ -71,7 +63,7 @@ public final class Headline {
                 + (first.low().isPresent() ? " " + whenBothRun(first) : "");
     }
 
-    private static String byFigures(List<Comparison> comparisons, Overall overall) {
+    private static String byFigures(List<Comparison> comparisons, OverallVerdict overall) {
         Comparison first = comparisons.get(0);
         String said = first.headline(overall);
         return comparisons.stream()
@@ -86,7 +78,8 @@ public final class Headline {
     private static String whenBothRun(Comparison c) {
         return switch (c.verdict()) {
             case LESS_RELIABLE, BETTER, WORSE, SLIGHTLY_BETTER, SLIGHTLY_WORSE ->
-                "When both run, " + new Sentences(c, Overall.NOTHING_ASKED).effect(Amount.whose(c.candidate())) + ".";
+                "When both run, " + new Sentences(c, OverallVerdict.NOTHING_ASKED).effect(Amount.whose(c.candidate()))
+                        + ".";
             default -> c.claim();
         };
     }

@@ -132,6 +132,11 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
         return share(first) + " runs met " + name + ", " + second + " " + share(second);
     }
 
+    /** How often each met it, and what fails: “Mast panel 2 of 5, Roof dome 0 of 5; latency is what fails …”. */
+    String sharesOf(String first, String second) {
+        return first + " " + share(first) + ", " + second + " " + share(second) + failing(first, second);
+    }
+
     /** “2 of 5”. */
     String share(String setup) {
         Met met = of(setup).met();

@@ -20,10 +20,10 @@ final class Sentences {
 
     private final Comparison c;
     private final String metric;
-    private final Overall overall;
+    private final OverallVerdict overall;
     private final Amount amount;
 
-    Sentences(Comparison comparison, Overall overall) {
+    Sentences(Comparison comparison, OverallVerdict overall) {
         this.c = comparison;
         this.metric = comparison.metric().measure().phrase();
         this.overall = overall;
@@ -275,8 +275,7 @@ final class Sentences {
             return allTheSame();
         }
         if (overall.choice().setup().isEmpty() && overall.need().isLess(setup, c.baseline(), c.candidate())) {
-            String other = setup.equals(c.baseline()) ? c.candidate() : c.baseline();
-            return "That alone does not decide: " + other + " met "
+            return "That alone does not decide: " + c.otherThan(setup) + " met "
                     + overall.need().name() + " more often.";
         }
         return said;

@@ -19,7 +19,8 @@ public final class Tonight {
      */
     public static List<Comparison> leading(List<List<Comparison>> pairs, List<Need> needs, NeedComparison need) {
         return pairs.stream()
-                .filter(pair -> Choice.of(pair, needs, need).isFor(pair.get(0).candidate()))
+                .filter(pair ->
+                        SetupChoice.of(pair, needs, need).isFor(pair.get(0).candidate()))
                 .filter(pair -> pairs.stream()
                         .map(other -> other.get(0).candidate())
                         .noneMatch(other -> need.clearlyMore(other, pair.get(0).candidate())
@@ -42,27 +43,29 @@ public final class Tonight {
      * @param pair the comparisons of the leading pair
      * @param inUse the setup that is up, empty where that is not known
      */
-    public static String said(List<Comparison> pair, Optional<String> inUse, Overall overall) {
+    public static String said(List<Comparison> pair, Optional<String> inUse, OverallVerdict overall) {
         Comparison c = pair.get(0);
         NeedComparison need = overall.need();
         boolean needTells =
                 need.knows(c.baseline(), c.candidate()) && !need.isMostlyMetByBoth(c.baseline(), c.candidate());
-        if (needTells || overall.choice().basis() == Choice.Basis.FAILURES) {
+        if (needTells || overall.choice().basis() == SetupChoice.Basis.FAILURES) {
             return Headline.of(pair, overall);
         }
         Optional<String> chosen = overall.choice().setup();
         if (chosen.isPresent()) {
-            Comparison deciding = Choice.deciding(pair, overall.needs(), need).orElse(c);
+            Comparison deciding =
+                    SetupChoice.deciding(pair, overall.needs(), need).orElse(c);
             String why = overall.choice().isFor(deciding.candidate()) && deciding.verdict() == Verdict.BETTER
-                    ? new Sentences(deciding.standing().orElse(deciding), Overall.NOTHING_ASKED).effect("its") + "."
+                    ? new Sentences(deciding.standing().orElse(deciding), OverallVerdict.NOTHING_ASKED).effect("its")
+                            + "."
                     : deciding.claim();
             return "Use " + chosen.get() + ": " + why + needMet(chosen.get(), need);
         }
         return switch (c.verdict()) {
-            case TOO_FEW -> c.headline(Overall.NOTHING_ASKED) + needMet(kept(c, inUse), need);
+            case TOO_FEW -> c.headline(OverallVerdict.NOTHING_ASKED) + needMet(kept(c, inUse), need);
             case CANNOT_TELL ->
-                Text.capital(staying(c, inUse)) + " for now: " + new Sentences(c, Overall.NOTHING_ASKED).range() + "."
-                        + needMet(kept(c, inUse), need);
+                Text.capital(staying(c, inUse)) + " for now: " + new Sentences(c, OverallVerdict.NOTHING_ASKED).range()
+                        + "." + needMet(kept(c, inUse), need);
             default ->
                 Text.capital(staying(c, inUse)) + ": " + c.candidate() + " and " + c.baseline()
                         + " do about equally well here on "

@@ -71,6 +71,27 @@ class RankingTest {
                 ranked(Weights.USUAL, MIDDLE, CHEAP).reason(1));
     }
 
+    /** A panel whose leads are not stated is not 0 dB; it is left out and asked for. */
+    @Test
+    void an_unknown_gain_is_not_ranked_and_is_asked_for() {
+        Option unknown = new Option(
+                "Panel",
+                List.of(new Essential("VPN client", Met.YES)),
+                4,
+                OptionalInt.of(4),
+                OptionalDouble.empty(),
+                0,
+                new Price(50, false, false),
+                OptionalDouble.of(100),
+                OptionalDouble.of(0.05));
+        Ranking ranking = ranked(Weights.USUAL, unknown, MIDDLE, LACKS);
+        assertEquals(List.of(1, 0, 2), ranking.order());
+        assertTrue(ranking.reason(0).startsWith("not ranked: its gain is not known"), ranking.reason(0));
+        assertTrue(ranking.reason(1).startsWith("ahead of Panel"), ranking.reason(1));
+        assertTrue(!ranking.reason(1).contains("dB"), ranking.reason(1));
+        assertTrue(ranking.nextUnits().startsWith("The gain of Panel"), ranking.nextUnits());
+    }
+
     @Test
     void the_flip_says_the_weight_at_which_another_comes_first() {
         Ranking ranking = ranked(new Weights(1, 0, 0, 3, 0), CHEAP, DEAR);

@@ -8,7 +8,7 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import syntoma.core.verdict.Choice;
+import syntoma.core.verdict.SetupChoice;
 import syntoma.core.verdict.Verdict;
 
 class AdviceTest {
@@ -63,11 +63,11 @@ class AdviceTest {
                 Advice.of(MAST, DOME, Verdict.NO_DIFFERENCE, side(Verdict.NO_DIFFERENCE), Work.usual(), false));
     }
 
-    private static Choice.Side side(Verdict verdict) {
+    private static SetupChoice.Side side(Verdict verdict) {
         return switch (verdict) {
-            case BETTER -> Choice.Side.CANDIDATE;
-            case WORSE -> Choice.Side.BASELINE;
-            default -> Choice.Side.EITHER;
+            case BETTER -> SetupChoice.Side.CANDIDATE;
+            case WORSE -> SetupChoice.Side.BASELINE;
+            default -> SetupChoice.Side.EITHER;
         };
     }
 
@@ -76,6 +76,6 @@ class AdviceTest {
     void the_one_that_meets_the_need_is_used_although_the_figures_do_not_tell() {
         assertEquals(
                 "Use Mast here: it is worth the extra 16 min at each stay.",
-                Advice.of(DOME, MAST, Verdict.CANNOT_TELL, Choice.Side.CANDIDATE, Work.usual(), false));
+                Advice.of(DOME, MAST, Verdict.CANNOT_TELL, SetupChoice.Side.CANDIDATE, Work.usual(), false));
     }
 }

@@ -82,7 +82,7 @@ class CautionsTest {
                 compared(Figure.UP_MBPS, "A", odd, new double[] {4, 4.1, 3.9}, new double[] {8, 8.1, 7.9});
         assertEquals(
                 "Whips (2 rounds)’s upload is double that of A. Use Whips (2 rounds) for uploads.",
-                comparison.headline(Overall.NOTHING_ASKED));
+                comparison.headline(OverallVerdict.NOTHING_ASKED));
         assertTrue(
                 comparison.sentence().startsWith("Whips (2 rounds)’s upload is double that of A (clearly: from ×1."));
     }
@@ -105,7 +105,7 @@ class CautionsTest {
     }
 
     private static String headline(List<Comparison> pair) {
-        return Headline.of(pair, Overall.of(pair, List.of(), NeedComparison.NONE));
+        return Headline.of(pair, OverallVerdict.of(pair, List.of(), NeedComparison.NONE));
     }
 
     @Test

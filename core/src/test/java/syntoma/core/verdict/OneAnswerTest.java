@@ -96,9 +96,9 @@ class OneAnswerTest {
             runs.add(run("Beta", round, 10 + round / 2.0, 6, 90));
         }
         List<Comparison> pair = compared(runs);
-        Overall overall = Overall.of(pair, CALLS, need(runs));
+        OverallVerdict overall = OverallVerdict.of(pair, CALLS, need(runs));
         assertEquals(Verdict.WORSE, pair.get(0).verdict());
-        assertEquals(new Choice(Optional.of("Beta"), Choice.Basis.NEED), overall.choice());
+        assertEquals(new SetupChoice(Optional.of("Beta"), SetupChoice.Basis.NEED), overall.choice());
         assertEquals(
                 "Use Beta: 5 of 5 runs met Video calls, Alpha 0 of 5; with Alpha latency while uploading is what fails"
                         + " (259 ms, needed 250).",
@@ -119,7 +119,7 @@ class OneAnswerTest {
             runs.add(run("Beta", round, 21 + round, 11.9, round <= 2 ? 240 : 259));
         }
         List<Comparison> pair = compared(runs);
-        Overall overall = Overall.of(pair, CALLS, need(runs));
+        OverallVerdict overall = OverallVerdict.of(pair, CALLS, need(runs));
         assertEquals(
                 "Use Beta: 2 of 5 runs met Video calls, Alpha 0 of 5; latency while uploading is what fails (259 ms,"
                         + " needed 250). Beta’s upload is nearly four times that of Alpha.",
@@ -152,7 +152,7 @@ class OneAnswerTest {
             List<Run> runs = log(random);
             List<Comparison> pair = compared(runs);
             NeedComparison need = need(runs);
-            Overall overall = Overall.of(pair, CALLS, need);
+            OverallVerdict overall = OverallVerdict.of(pair, CALLS, need);
             List<String> said = new ArrayList<>();
             said.add(Headline.of(pair, overall));
             said.add(Tonight.said(pair, Optional.empty(), overall));

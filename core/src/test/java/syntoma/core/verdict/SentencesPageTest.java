@@ -93,7 +93,7 @@ class SentencesPageTest {
         for (double[] values : new double[][] {{5.2, 11.8}, {2.1, 11.8}, {11.8, 2.1}, {1.1, 2.2}}) {
             Comparison c = near(values[0], values[1]);
             page.append("- ")
-                    .append(c.sentence(Overall.of(List.of(c), CALLS, NeedComparison.NONE)))
+                    .append(c.sentence(OverallVerdict.of(List.of(c), CALLS, NeedComparison.NONE)))
                     .append('\n');
         }
         part("Headlines: failures first");
@@ -136,13 +136,13 @@ class SentencesPageTest {
 
     private void headline(Comparison c) {
         page.append("- ")
-                .append(Headline.of(List.of(c), Overall.of(List.of(c), List.of(), NeedComparison.NONE)))
+                .append(Headline.of(List.of(c), OverallVerdict.of(List.of(c), List.of(), NeedComparison.NONE)))
                 .append('\n');
     }
 
     private void tonight(Comparison c, Met met) {
         page.append("- ")
-                .append(Tonight.said(List.of(c), Optional.of(DOME), Overall.of(List.of(c), CALLS, met(met))))
+                .append(Tonight.said(List.of(c), Optional.of(DOME), OverallVerdict.of(List.of(c), CALLS, met(met))))
                 .append('\n');
     }
 
@@ -175,7 +175,7 @@ class SentencesPageTest {
                     met(new Met(5, 0), new Met(5, 5)),
                     met(new Met(5, 0), new Met(5, 2)),
                     met(new Met(5, 3), new Met(5, 3)))) {
-                Overall overall = Overall.of(List.of(c), CALLS, need);
+                OverallVerdict overall = OverallVerdict.of(List.of(c), CALLS, need);
                 page.append("- ").append(Headline.of(List.of(c), overall)).append('\n');
                 page.append("- ").append(c.sentence(overall)).append('\n');
             }

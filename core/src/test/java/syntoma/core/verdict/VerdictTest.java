@@ -81,7 +81,8 @@ class VerdictTest {
                         + " Use B for uploads.",
                 plain.sentence());
         assertEquals(
-                "B’s upload is nearly double that of A. Use B for uploads.", plain.headline(Overall.NOTHING_ASKED));
+                "B’s upload is nearly double that of A. Use B for uploads.",
+                plain.headline(OverallVerdict.NOTHING_ASKED));
 
         Comparison look = compare(Figure.UP_MBPS, OptionalInt.of(5), A, B);
         assertEquals(1.57, look.low().orElseThrow(), 0.005);
@@ -116,7 +117,8 @@ class VerdictTest {
         assertEquals(7, planned.rounds().size());
         assertEquals(Verdict.BETTER, past.verdict());
         assertTrue(past.low().orElseThrow() < 1 && past.level() > 0.998, "the strict look does not tell");
-        assertTrue(past.headline(Overall.NOTHING_ASKED).contains("One round since then: ×0.67"), past.sentence());
+        assertTrue(
+                past.headline(OverallVerdict.NOTHING_ASKED).contains("One round since then: ×0.67"), past.sentence());
         assertFalse(past.sentence().contains("Can’t tell"), past.sentence());
     }
 

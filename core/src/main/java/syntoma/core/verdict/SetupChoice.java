@@ -11,7 +11,7 @@ import syntoma.core.need.Threshold;
  *
  * @param setup empty where only the work decides
  */
-public record Choice(Optional<String> setup, Basis basis) {
+public record SetupChoice(Optional<String> setup, Basis basis) {
 
     /** What decides, in the order in which it does. */
     public enum Basis {
@@ -30,24 +30,24 @@ public record Choice(Optional<String> setup, Basis basis) {
      *
      * @param comparisons of one pair, at least one, the one that matters most first
      */
-    public static Choice of(List<Comparison> comparisons, List<Need> needs, NeedComparison need) {
+    public static SetupChoice of(List<Comparison> comparisons, List<Need> needs, NeedComparison need) {
         Comparison first = comparisons.get(0);
         String baseline = first.baseline();
         String candidate = first.candidate();
         Optional<String> clearly = need.clearlyMore(baseline, candidate);
         if (clearly.isPresent()) {
-            return new Choice(clearly, Basis.NEED);
+            return new SetupChoice(clearly, Basis.NEED);
         }
         Optional<String> reliable = first.failures().reliable(baseline, candidate);
         if (reliable.isPresent()) {
-            return new Choice(reliable, Basis.FAILURES);
+            return new SetupChoice(reliable, Basis.FAILURES);
         }
-        Optional<String> byFigure = deciding(comparisons, needs, need).flatMap(Choice::better);
+        Optional<String> byFigure = deciding(comparisons, needs, need).flatMap(SetupChoice::better);
         if (byFigure.isPresent()) {
-            return new Choice(byFigure, Basis.FIGURE);
+            return new SetupChoice(byFigure, Basis.FIGURE);
         }
         Optional<String> half = need.onlyOneInHalf(baseline, candidate);
-        return half.isPresent() ? new Choice(half, Basis.NEED) : new Choice(Optional.empty(), Basis.WORK);
+        return half.isPresent() ? new SetupChoice(half, Basis.NEED) : new SetupChoice(Optional.empty(), Basis.WORK);
     }
 
     /**

@@ -6,18 +6,18 @@ import syntoma.core.need.Need;
 import syntoma.core.need.Threshold;
 
 /** What a comparison of two setups comes to as a whole: each figure's sentence is said within it, so that none contradicts it. */
-public record Overall(List<Need> needs, NeedComparison need, Choice choice) {
+public record OverallVerdict(List<Need> needs, NeedComparison need, SetupChoice choice) {
     /** A figure by itself. */
-    public static final Overall NOTHING_ASKED =
-            new Overall(List.of(), NeedComparison.NONE, new Choice(Optional.empty(), Choice.Basis.WORK));
+    public static final OverallVerdict NOTHING_ASKED = new OverallVerdict(
+            List.of(), NeedComparison.NONE, new SetupChoice(Optional.empty(), SetupChoice.Basis.WORK));
 
     /**
      * Of one pair.
      *
      * @param comparisons at least one, the one that matters most first
      */
-    public static Overall of(List<Comparison> comparisons, List<Need> needs, NeedComparison need) {
-        return new Overall(needs, need, Choice.of(comparisons, needs, need));
+    public static OverallVerdict of(List<Comparison> comparisons, List<Need> needs, NeedComparison need) {
+        return new OverallVerdict(needs, need, SetupChoice.of(comparisons, needs, need));
     }
 
     /** What the needs ask of a comparison's figure. */
@@ -27,9 +27,9 @@ public record Overall(List<Need> needs, NeedComparison need, Choice choice) {
 
     /** That the setup to use did more for the need; empty text where that is not known. */
     String reason(Comparison c) {
-        if (choice.basis() == Choice.Basis.NEED) {
+        if (choice.basis() == SetupChoice.Basis.NEED) {
             String used = choice.setup().orElseThrow();
-            String other = used.equals(c.candidate()) ? c.baseline() : c.candidate();
+            String other = c.otherThan(used);
             return used + ", which met " + need.name() + " in " + need.share(used) + " runs (" + other + " in "
                     + need.share(other) + ")";
         }
