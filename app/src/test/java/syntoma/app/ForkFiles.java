@@ -15,6 +15,6 @@ public class ForkFiles {
     }
 
     public static StoreFiles files() {
-        return StoreFiles.in("target/test-data/" + System.getProperty("syntoma.fork", "1"));
+        return StoreFiles.in("target/test-data/" + ProcessHandle.current().pid());
     }
 }
