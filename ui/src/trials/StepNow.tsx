@@ -103,14 +103,7 @@ export function StepNow(props: {
       return (
         <>
           <p>A run of this step was deleted, or was not logged. Is everything still as it was?</p>
-          <div className="buttons">
-            <Button type="primary" size="large" onClick={measure}>
-              Measure now
-            </Button>
-            <Button size="large" type="text" onClick={back}>
-              Back to the change
-            </Button>
-          </div>
+          <Again label="Measure now" measure={measure} back={back} />
         </>
       );
     case 'measuring':
@@ -132,17 +125,24 @@ export function StepNow(props: {
       return (
         <>
           <p className="loss">The run was not logged{doing.why ? `: ${doing.why}` : ''}.</p>
-          <div className="buttons">
-            <Button type="primary" size="large" onClick={measure}>
-              Measure it again
-            </Button>
-            <Button size="large" type="text" onClick={back}>
-              Back to the change
-            </Button>
-          </div>
+          <Again label="Measure it again" measure={measure} back={back} />
         </>
       );
   }
+}
+
+/** Measures once more, or goes back to what is changed before it. */
+function Again(props: { label: string; measure: () => void; back: () => void }) {
+  return (
+    <div className="buttons">
+      <Button type="primary" size="large" onClick={props.measure}>
+        {props.label}
+      </Button>
+      <Button size="large" type="text" onClick={props.back}>
+        Back to the change
+      </Button>
+    </div>
+  );
 }
 
 /** What to do, each with what to mind; and that the rest stays. One alone is the headline. */
