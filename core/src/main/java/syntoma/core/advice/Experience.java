@@ -218,7 +218,7 @@ public final class Experience {
     /** How an option did at the campsite so far. */
     public Met met(Option option, Here here, Outlook.Asked asked) {
         List<Past> there = own(option).stream()
-                .filter(p -> p.campsite() == here.campsite())
+                .filter(p -> p.campsite() == here.campsite() && asked.isToldBy(p))
                 .toList();
         return new Met(there.size(), (int) there.stream().filter(asked::isMetBy).count());
     }
@@ -232,6 +232,7 @@ public final class Experience {
         List<Past> own = own(option);
         List<Past> beside = log.stream()
                 .filter(p -> p.isRun()
+                        && asked.isToldBy(p)
                         && p.stay() == here.stay()
                         && p.carrier().equals(option.carrier())
                         && !p.setup().equals(option.setup()))

@@ -124,6 +124,17 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
             return new Asked(all.downMbps(), all.upMbps(), all.loadedMs(), all.lossPct());
         }
 
+        /**
+         * Whether a run says that it met what is asked or missed it: one that lacks a rate or the latency that is asked for does neither,
+         * as with {@link syntoma.core.need.Met}.
+         */
+        public boolean isToldBy(Past run) {
+            return !run.ok()
+                    || ((downMbps.isEmpty() || run.downMbps().isPresent())
+                            && (upMbps.isEmpty() || run.upMbps().isPresent())
+                            && (loadedMs.isEmpty() || run.loadedMs().isPresent()));
+        }
+
         /** Whether a run keeps to all that was asked and that it measured. */
         public boolean isMetBy(Past run) {
             return run.ok()

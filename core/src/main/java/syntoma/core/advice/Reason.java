@@ -120,6 +120,16 @@ public sealed interface Reason {
         }
     }
 
+    /** Runs that lack a figure that the need asks for. */
+    record Untold(int runs) implements Reason {
+        @Override
+        public String says() {
+            return runs == 1
+                    ? "its one run lacks a figure that the need asks for"
+                    : "its " + runs + " runs lack a figure that the need asks for";
+        }
+    }
+
     private static String share(int met, int runs, String where) {
         if (runs == 1) {
             return "the one run" + where + (met == 1 ? " met it" : " did not meet it");
@@ -129,7 +139,11 @@ public sealed interface Reason {
     }
 
     /** The nearest there is for an option. */
-    static Reason of(Option option, Here here, List<Past> own, Level level, Outlook.Asked asked) {
+    static Reason of(Option option, Here here, List<Past> all, Level level, Outlook.Asked asked) {
+        List<Past> own = all.stream().filter(asked::isToldBy).toList();
+        if (own.isEmpty() && !all.isEmpty()) {
+            return new Untold(all.size());
+        }
         List<Past> now = own.stream().filter(p -> p.stay() == here.stay()).toList();
         if (!now.isEmpty()) {
             return new Now(now.size(), met(now, asked));

@@ -134,6 +134,33 @@ class ExperienceTest {
                 reason(options, MAST));
     }
 
+    /** A download alone does not tell whether an upload was enough. */
+    @Test
+    void a_run_without_a_figure_that_is_asked_for_is_no_reason() {
+        OptionalDouble none = OptionalDouble.empty();
+        for (int k = 0; k < 6; k++) {
+            log.add(new Past(
+                    MAST.setup(),
+                    MAST.carrier(),
+                    100,
+                    100,
+                    k,
+                    DayPart.DAY,
+                    true,
+                    false,
+                    OptionalDouble.of(-90),
+                    none,
+                    OptionalDouble.of(20),
+                    none,
+                    none,
+                    none));
+        }
+        List<Option> options = List.of(DOME, MAST);
+        assertEquals("its 6 runs lack a figure that the need asks for", reason(options, MAST));
+        Experience experience = Experience.of(log, options, Optional.empty());
+        assertEquals(new Experience.Met(0, 0), experience.met(MAST, HERE, UPLOAD));
+    }
+
     /** “As here” needs a level that was read here; and a chance far from its reason says what speaks against it. */
     @Test
     void the_reason_does_not_claim_what_was_not_measured_here() {
