@@ -1,4 +1,4 @@
-import { App, Button, Checkbox } from 'antd';
+import { App, Button, Checkbox, Radio } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useArrival, useArrive } from '../data/arrival';
@@ -21,9 +21,10 @@ interface Draft {
   coordinates: string;
   surroundings: string[];
   phones: Record<string, Shown>;
+  mastDown: boolean | null;
 }
 
-const EMPTY: Draft = { campsite: '', coordinates: '', surroundings: [], phones: {} };
+const EMPTY: Draft = { campsite: '', coordinates: '', surroundings: [], phones: {}, mastDown: null };
 const SETTLED_MS = 250;
 
 /** Arriving: where, what it is like, what a phone shows outside and inside; and what held here last time. */
@@ -46,6 +47,7 @@ export function ArriveView() {
   };
   const last = look?.last ? <LastTime last={look.last} campsite={draft.campsite} /> : undefined;
   const standsHere = draft.campsite !== '' && draft.campsite === line?.campsite;
+  const asksMast = look?.askMast !== null && look?.askMast !== undefined && (!standsHere || again);
   const save = () =>
     arrive.mutate(
       {
@@ -54,6 +56,7 @@ export function ArriveView() {
         surroundings: draft.surroundings,
         phones: Object.entries(draft.phones).map(([carrier, shown]) => ({ carrier, ...shown })),
         again: standsHere && again,
+        mastDown: asksMast ? draft.mastDown : null,
       },
       {
         onSuccess: () => {
@@ -125,6 +128,19 @@ export function ArriveView() {
           </div>
         )}
         {narrow && last}
+        {asksMast && (
+          <div className="ask-mast" role="group" aria-label="Is the mast down?">
+            <b>{look?.askMast}</b>
+            <Radio.Group
+              value={draft.mastDown}
+              onChange={(e) => set({ mastDown: e.target.value as boolean })}
+              options={[
+                { value: true, label: 'Yes, it is down' },
+                { value: false, label: 'No, it is still up' },
+              ]}
+            />
+          </div>
+        )}
         <FieldFrame id="field-surroundings" label="What is it like?">
           <Checkbox.Group
             className="surroundings"

@@ -21,6 +21,7 @@ const LOOK: Schemas['ArrivalView'] = {
   },
   surroundings: ['open', 'woods'],
   carriers: ['Tarnwave', 'Ostrel'],
+  askMast: null,
 };
 const SERVED = { ...NAMES, 'GET /api/arrival': LOOK, 'GET /api/names/campsite/close': {} };
 
@@ -48,6 +49,7 @@ test('an arrival keeps where, what it is like and what the phone shows, and show
           { carrier: 'Ostrel', outside: '', inside: 'no service' },
         ],
         again: false,
+        mastDown: null,
       },
     ]),
   );
@@ -64,4 +66,20 @@ test('what is refused stands at its field and the draft stays', async () => {
   await user.click(screen.getByRole('button', { name: 'Arrive' }));
   expect((await screen.findAllByText(/level is “so so”/)).length).toBeGreaterThan(0);
   expect(localStorage.getItem('syntoma.arrive')).toContain('so so');
+});
+
+test('who arrives with a mast that was up is asked whether it is down', async () => {
+  const user = userEvent.setup();
+  const askMast = 'Rowan was up when you last said so. Is the mast down?';
+  serve({
+    ...SERVED,
+    'GET /api/arrival': { ...LOOK, askMast },
+    'POST /api/arrival': STANDING,
+  });
+  show(<ArriveView />, '/arrive');
+  await user.type(await screen.findByLabelText('Campsite'), 'Otter Field');
+  expect(await screen.findByText(askMast)).toBeDefined();
+  await user.click(screen.getByLabelText('Yes, it is down'));
+  await user.click(screen.getByRole('button', { name: 'Arrive' }));
+  await waitFor(() => expect(bodies('POST /api/arrival')).toMatchObject([{ mastDown: true }]));
 });

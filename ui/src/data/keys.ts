@@ -12,6 +12,8 @@ export const keys = {
   figures: ['figures'],
   pitch: ['pitch'],
   advice: ['advice'],
+  rigState: ['rig-state'],
+  leave: ['leave'],
   arrival: (campsite: string, coordinates: string) => ['arrival', campsite, coordinates],
   diagnosis: (asked: unknown) => ['diagnosis', asked],
   findings: (asked: unknown) => ['findings', asked],

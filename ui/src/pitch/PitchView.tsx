@@ -17,6 +17,7 @@ import { Options } from './Options';
 import { LiveNow } from './LiveNow';
 import { RunsHere } from './RunsHere';
 import { StripRow } from './StripRow';
+import { AfterTheDrive } from './WhatIsWhere';
 import './pitch.css';
 
 type View = Schemas['PitchView'];
@@ -41,6 +42,7 @@ export function PitchView() {
       headline={advice?.headline || data.headline}
       findings={
         <>
+          {narrow && <AfterTheDrive />}
           {narrow && advice && <WhatToTry advice={advice} />}
           {narrow && advice && <Tonight advice={advice} />}
           {advice && <AdviceNotes advice={advice} />}
@@ -49,6 +51,7 @@ export function PitchView() {
       }
       margin={<Margin view={data} log={log.open} paste={log.paste} />}
     >
+      {!narrow && <AfterTheDrive />}
       {!narrow && advice && <WhatToTry advice={advice} />}
       {!narrow && advice && <Tonight advice={advice} />}
       {data.options.length > 0 && <Options options={data.options} hours={data.hours} />}

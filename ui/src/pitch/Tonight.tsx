@@ -12,6 +12,7 @@ import { weekdayClock } from '../format/time';
 import { Part } from '../parts/Sheet';
 import { useKey } from '../parts/useKey';
 import { useNarrow } from '../parts/useNarrow';
+import { WhatIsWhere } from './WhatIsWhere';
 
 type Advice = Schemas['AdviceView'];
 type Option = Schemas['OptionView'];
@@ -71,9 +72,12 @@ export function Tonight({ advice }: { advice: Advice }) {
       title="Tonight"
       small={advice.need ? `for ${advice.need}` : undefined}
       actions={
-        <Link to="/why">
-          Why is it slow? <kbd className="wide-only">W</kbd>
-        </Link>
+        <>
+          <WhatIsWhere />
+          <Link to="/why">
+            Why is it slow? <kbd className="wide-only">W</kbd>
+          </Link>
+        </>
       }
     >
       {advice.options.slice(0, shown).map(row)}
@@ -143,14 +147,23 @@ function OptionRow(props: {
       <div className="why small">
         {option.whyHere && <b>{option.whyHere} </b>}
         {option.reason}
-        {option.moves.length > 0 && (
-          <>
-            {' '}
-            <span className="do">{option.moves.join(' ')}</span>
-          </>
-        )}
+        {option.moves.length > 0 && <Moves moves={option.moves} cautions={first} />}
       </div>
     </section>
+  );
+}
+
+/** What to do for it, in order; what to mind stands with the option that is taken first. */
+function Moves({ moves, cautions }: { moves: Option['moves']; cautions: boolean }) {
+  return (
+    <ol className="moves do">
+      {moves.map((move) => (
+        <li key={move.says}>
+          {move.says}
+          {cautions && move.caution && <span className="caution"> {move.caution}</span>}
+        </li>
+      ))}
+    </ol>
   );
 }
 

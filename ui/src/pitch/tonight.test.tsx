@@ -19,7 +19,12 @@ const option = (part: Partial<Schemas['OptionView']>): Schemas['OptionView'] => 
   down: rate(120),
   loaded: rate(200),
   minutes: 3,
-  moves: ['Put the card of Ostrel into Curlew.'],
+  moves: [
+    {
+      says: 'Put the Ostrel SIM into Curlew, in place of the Tarnwave SIM.',
+      caution: 'Switch Curlew off first.',
+    },
+  ],
   pricePerGb: null,
   reason: 'Because all 3 runs here at this stay met it.',
   here: null,

@@ -59,6 +59,12 @@ export function StandingLine({ find }: { find: () => void }) {
             <span className="dot"> · </span>
             {line.over && 'that stay is over: '}
             <Link to="/arrive">{line.over ? 'where are you now?' : 'Arrived?'}</Link>
+            {line.campsite !== null && !line.over && (
+              <>
+                <span className="dot"> · </span>
+                <Link to="/leave">Leave</Link>
+              </>
+            )}
           </>
         )}
         {line?.elsewhere && <Elsewhere last={line.elsewhere} standing={line.campsite !== null} />}

@@ -39,6 +39,7 @@ export const router = createBrowserRouter([
         path: '/arrive',
         lazy: async () => ({ Component: (await import('../arrive/ArriveView')).ArriveView }),
       },
+      { path: '/leave', lazy: async () => ({ Component: (await import('../leave/LeaveView')).LeaveView }) },
       {
         path: '/findings',
         lazy: async () => ({ Component: (await import('../findings/FindingsView')).FindingsView }),

@@ -117,8 +117,8 @@ export const FORMS: Schemas['GearFormsView'] = {
 };
 
 const LEADS = {
-  says: 'Take the leads of Rowan off, put the leads of Alder on Curlew.',
-  caution: 'Keep clear of the antenna while it transmits.',
+  says: 'Unplug the leads of Rowan from Curlew, then plug the leads of Alder into Curlew.',
+  caution: 'Switch Curlew off first, and on again only when the antennas are plugged in.',
 };
 /** A trial of the two, designed. */
 export const DESIGN: Schemas['DesignView'] = {

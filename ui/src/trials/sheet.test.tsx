@@ -101,10 +101,10 @@ test('says what to change and what to mind, measures by itself, and goes on when
   const user = userEvent.setup();
   serve(served());
   show(<TrialsView />, ADDRESS);
-  await screen.findByRole('heading', { name: /put the leads of Alder on Curlew/ });
+  await screen.findByRole('heading', { name: /plug the leads of Alder into Curlew/ });
   expect(screen.getByText(/Step 2 of 4, round 1/)).toBeTruthy();
   expect(screen.getByText('Leave everything else as it is.')).toBeTruthy();
-  expect(screen.getByText(/Keep clear of the antenna/)).toBeTruthy();
+  expect(screen.getByText(/Switch Curlew off first/)).toBeTruthy();
   await user.keyboard('{Enter}');
   await screen.findByText(/Run 1 of 1; 2\.0 MB taken/);
   expect(bodies('PUT /api/standing')).toEqual([

@@ -55,6 +55,13 @@ final class RightBodies {
                 "POST /api/runs/{id}/brought",
                 "{\"ended\":\"done\",\"laterMs\":0,\"seconds\":1,\"idle\":[{\"atMs\":1,\"ms\":40}],\"down\":{\"fromMs\":0,"
                         + "\"bytes\":1,\"mbps\":[1],\"asked\":[]},\"up\":null}");
+        bodies.put("PUT /api/leave", "{\"step\":\"mast Rowan\",\"done\":true}");
+        bodies.put(
+                "PUT /api/state",
+                "{\"antennas\":[{\"name\":\"Alder\",\"at\":\"Curlew\",\"raisedM\":0}],\"sims\":[{\"name\":\"Ostrel card\","
+                        + "\"device\":\"Curlew\",\"active\":true}],\"devices\":[{\"name\":\"Curlew\",\"bands\":\"B20\"}],"
+                        + "\"boosterOn\":\"Bittern\"}");
+        bodies.put("POST /api/state/after-the-drive", "{\"down\":true}");
         bodies.put("POST /api/walks/{id}/marks", "{\"place\":\"window left\",\"agoS\":1.5}");
         bodies.put(
                 "POST /api/aim/masts",

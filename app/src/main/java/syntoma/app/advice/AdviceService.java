@@ -21,6 +21,7 @@ import syntoma.app.need.Needs;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Optionals;
 import syntoma.app.platform.Register;
+import syntoma.app.state.MoveView;
 import syntoma.core.advice.Advised;
 import syntoma.core.advice.DayPart;
 import syntoma.core.advice.Experience;
@@ -29,7 +30,6 @@ import syntoma.core.advice.Option;
 import syntoma.core.advice.Outlook;
 import syntoma.core.advice.QuickTest;
 import syntoma.core.advice.Tonight;
-import syntoma.core.design.Move;
 import syntoma.core.need.Need;
 import syntoma.core.need.Requirement;
 import syntoma.core.unit.Text;
@@ -116,7 +116,7 @@ class AdviceService {
     private Given given(StandingLine line) {
         List<Need> chosen = needs.chosen();
         Outlook.Asked asked = Outlook.Asked.of(Requirement.of(chosen));
-        Map<Option, OnBoard.Choice> choices = onBoard.choices(line).stream()
+        Map<Option, OnBoard.Choice> choices = onBoard.choices().stream()
                 .collect(
                         Collectors.toMap(OnBoard.Choice::option, Function.identity(), (a, b) -> a, LinkedHashMap::new));
         List<Option> options = List.copyOf(choices.keySet());
@@ -127,7 +127,8 @@ class AdviceService {
         Optional<Advised> asItIs = ranked.stream()
                 .filter(a -> line.setup() != null
                         && a.option().setup().equals(line.setup().name())
-                        && a.option().carrier().equals(line.carrier()))
+                        && a.option().carrier().equals(Objects.requireNonNullElse(line.carrier(), ""))
+                        && choices.get(a.option()).moves().isEmpty())
                 .findFirst();
         Optional<Advised> elsewhere = advised(options, experience, Here.elsewhere(part), asked).stream()
                 .max(Comparator.comparingDouble(Advised::chance));
@@ -181,7 +182,7 @@ class AdviceService {
                 AdviceView.RateView.of(outlook.up()),
                 AdviceView.RateView.of(outlook.loaded()),
                 advised.option().minutes(),
-                choice.moves().stream().map(Move::says).toList(),
+                choice.moves().stream().map(MoveView::of).toList(),
                 Optionals.boxed(advised.option().pricePerGb()),
                 Text.capital(given.experience
                                 .reason(advised.option(), outlook, given.here, given.asked)

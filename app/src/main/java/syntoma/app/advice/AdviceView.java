@@ -4,6 +4,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.app.setup.SetupName;
+import syntoma.app.state.MoveView;
 import syntoma.core.advice.Outlook;
 
 /**
@@ -50,7 +51,7 @@ record AdviceView(
             RateView up,
             RateView loaded,
             double minutes,
-            List<String> moves,
+            List<MoveView> moves,
             @Nullable Double pricePerGb,
             String reason,
             @Nullable MetView here) {}

@@ -9,21 +9,22 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
-import syntoma.app.campsite.StandingService.StandingLine;
 import syntoma.app.gear.Cards;
 import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.SetupService;
 import syntoma.app.setup.Setups;
+import syntoma.app.state.RigStates;
 import syntoma.app.trial.Pace;
 import syntoma.core.advice.Option;
+import syntoma.core.chain.Source;
 import syntoma.core.chain.Staircase;
-import syntoma.core.design.Contender;
-import syntoma.core.design.Move;
-import syntoma.core.design.Standing;
-import syntoma.core.design.Work;
 import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
+import syntoma.core.state.Arrangement;
+import syntoma.core.state.Move;
+import syntoma.core.state.RigState;
+import syntoma.core.state.Work;
 
 /** Setups and SIMs that are on board, with the work that each takes from what stands now. */
 @Component
@@ -34,14 +35,23 @@ class OnBoard {
     private final Experiences experiences;
     private final Pace pace;
     private final Cards cards;
+    private final RigStates states;
 
-    OnBoard(Setups setups, SetupService chains, FitService fits, Experiences experiences, Pace pace, Cards cards) {
+    OnBoard(
+            Setups setups,
+            SetupService chains,
+            FitService fits,
+            Experiences experiences,
+            Pace pace,
+            Cards cards,
+            RigStates states) {
         this.setups = setups;
         this.chains = chains;
         this.fits = fits;
         this.experiences = experiences;
         this.pace = pace;
         this.cards = cards;
+        this.states = states;
     }
 
     /** One of them. @param moves what hands have to do for it, in order */
@@ -51,15 +61,14 @@ class OnBoard {
      * All that there is to choose from. A setup that was never measured is one where all of it is on board and nothing keeps it from
      * working.
      */
-    List<Choice> choices(StandingLine line) {
+    List<Choice> choices() {
         FitService.Ground ground = fits.ground();
         Map<Long, SetupService.Planned> plans = chains.plans();
         Map<String, Cards.Card> onBoard = cards.byCarrier();
         Set<String> gone = cards.goneCarriers();
         Map<String, Set<String>> measured = experiences.measuredOn();
         Map<Work, Double> minutes = pace.minutes();
-        Optional<Contender> up = Optional.ofNullable(line.setup())
-                .map(s -> contender(s.name(), line.carrier(), chain(plans.get(s.id()), ground)));
+        RigState now = states.now();
         List<Choice> choices = new ArrayList<>();
         for (SetupName setup : setups.all()) {
             Optional<FitCase> chain = chain(plans.get(setup.id()), ground);
@@ -67,15 +76,17 @@ class OnBoard {
             if (setup.retired() || on.isEmpty() && !isReady(chain, plans.get(setup.id()), ground)) {
                 continue;
             }
-            if (chain.isPresent()) {
+            if (chain.filter(OnBoard::needsSim).isPresent()) {
                 on.addAll(onBoard.keySet());
             }
             on.removeAll(gone);
             OptionalDouble promised = chain.map(OnBoard::promised).orElse(OptionalDouble.empty());
             for (String carrier : on) {
-                List<Move> moves = up.map(Standing::with)
-                        .orElseGet(Standing::nothing)
-                        .putUp(contender(setup.name(), carrier, chain));
+                Arrangement arrangement = arrangement(setup.name(), carrier, chain);
+                if (!arrangement.isAllowed()) {
+                    continue;
+                }
+                List<Move> moves = now.movesTo(arrangement);
                 Optional<Cards.Card> card = Optional.ofNullable(onBoard.get(carrier));
                 choices.add(new Choice(
                         setup,
@@ -110,9 +121,13 @@ class OnBoard {
                 .map(plan -> FitService.fit(plan, ground));
     }
 
-    private static Contender contender(String setup, @Nullable String carrier, Optional<FitCase> chain) {
-        String on = carrier == null ? "" : carrier;
-        return chain.map(fit -> Contender.of(setup, on, fit.chain())).orElseGet(() -> Contender.named(setup, on));
+    private static boolean needsSim(FitCase fit) {
+        return fit.chain().settings().source() == Source.CELLULAR;
+    }
+
+    private static Arrangement arrangement(String setup, String carrier, Optional<FitCase> chain) {
+        return chain.map(fit -> Arrangement.of(setup, carrier, fit.chain()))
+                .orElseGet(() -> Arrangement.unknown(setup, carrier));
     }
 
     /** What the chain promises over an antenna without gain outside, over the bands that work. */

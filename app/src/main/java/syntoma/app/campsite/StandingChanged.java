@@ -2,5 +2,10 @@ package syntoma.app.campsite;
 
 import org.springframework.lang.Nullable;
 
-/** The standing line says something else; what it does not say is null. */
-public record StandingChanged(@Nullable String campsite, @Nullable String setup, @Nullable String carrier) {}
+/**
+ * The standing line says something else; what it does not say is null.
+ *
+ * @param uses whether it was said what is in use
+ */
+public record StandingChanged(
+        @Nullable String campsite, @Nullable String setup, @Nullable String carrier, boolean uses) {}

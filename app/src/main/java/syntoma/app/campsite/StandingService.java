@@ -80,7 +80,7 @@ public class StandingService {
                 stay.map(s -> s.arrivedAt).orElse(null),
                 setups.ofNullable(standing.setupId),
                 carriers.name(standing.carrierId).orElse(null),
-                stay.filter(s -> s.leftAt != null && s.leftAt.isBefore(now)).isPresent(),
+                stay.filter(s -> s.leftAt != null && !s.leftAt.isAfter(now)).isPresent(),
                 elsewhere(stay, now));
     }
 
@@ -112,11 +112,7 @@ public class StandingService {
         Standing standing = standing();
         standing.stayId =
                 stays.arrive(campsites.number(Register.name("campsite", campsite)), OffsetDateTime.now(clock));
-        entities.flush();
-        StandingLine line = line();
-        events.publishEvent(new StandingChanged(
-                line.campsite(), line.setup() == null ? null : line.setup().name(), line.carrier()));
-        return line;
+        return changed(false);
     }
 
     /** Changes the parts that are given; a campsite other than the present one begins a stay at that time. */
@@ -139,11 +135,28 @@ public class StandingService {
         if (network != null) {
             standing.carrierId = carriers.number(network);
         }
+        return changed(used != null || network != null);
+    }
+
+    private StandingLine changed(boolean uses) {
         entities.flush();
         StandingLine line = line();
         events.publishEvent(new StandingChanged(
-                line.campsite(), line.setup() == null ? null : line.setup().name(), line.carrier()));
+                line.campsite(), line.setup() == null ? null : line.setup().name(), line.carrier(), uses));
         return line;
+    }
+
+    /** Ends the stay: the vehicle drives off. Nothing happens where it has ended already. */
+    public StandingLine leave() {
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        stay(standing()).filter(stay -> stay.leftAt == null).ifPresent(stay -> stays.end(stay, Optional.of(now)));
+        return changed(false);
+    }
+
+    /** Takes back that the vehicle drove off: the stay goes on. */
+    public StandingLine stayOn() {
+        stay(standing()).filter(stay -> stay.stated).ifPresent(stay -> stays.end(stay, Optional.empty()));
+        return changed(false);
     }
 
     /** A setup that is taken away is in use no more. */

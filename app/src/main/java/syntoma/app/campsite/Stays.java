@@ -321,4 +321,11 @@ public class Stays {
         derive(at, EVER, true);
         return stay.id;
     }
+
+    /** Ends a stay, or lets it go on. */
+    void end(Stay stay, Optional<OffsetDateTime> at) {
+        stay.leftAt = at.orElse(null);
+        entities.flush();
+        derive(stay.arrivedAt, EVER, true);
+    }
 }

@@ -133,8 +133,8 @@ class DemoService {
         });
         imports.importAll(new ByteArrayInputStream(log.csv().getBytes(StandardCharsets.UTF_8)));
         DemoLog.Now now = log.now();
-        standing.change(now.campsite(), now.setup(), now.carrier(), now.since());
         rig.load();
+        standing.change(now.campsite(), now.setup(), now.carrier(), now.since());
         masts.takeCsv(DemoMasts.csv().getBytes(StandardCharsets.UTF_8));
         instruments.setUp();
     }

@@ -56,6 +56,16 @@ class LogNames {
         row.print(print(row, first()));
     }
 
+    /** A measurement that was logged, for others. */
+    MeasurementStored stored(MeasurementRow row) {
+        return new MeasurementStored(
+                campsites.name(row.campsiteId).orElseThrow(),
+                setups.name(row.setupId).orElseThrow(),
+                carriers.name(row.carrierId).orElse(null),
+                row.trial,
+                row.takenAt);
+    }
+
     /** A measurement in words. */
     String said(MeasurementRow row) {
         return setups.name(row.setupId).orElseThrow() + " at "

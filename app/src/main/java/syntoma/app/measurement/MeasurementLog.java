@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.OptionalLong;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,6 +25,7 @@ class MeasurementLog {
     private final Meanwhile meanwhile;
     private final Journal journal;
     private final Deliveries deliveries;
+    private final ApplicationEventPublisher events;
 
     MeasurementLog(
             EntityManager entities,
@@ -32,7 +34,8 @@ class MeasurementLog {
             KnownTrials trials,
             Meanwhile meanwhile,
             Journal journal,
-            Deliveries deliveries) {
+            Deliveries deliveries,
+            ApplicationEventPublisher events) {
         this.entities = entities;
         this.names = names;
         this.stays = stays;
@@ -40,6 +43,7 @@ class MeasurementLog {
         this.meanwhile = meanwhile;
         this.journal = journal;
         this.deliveries = deliveries;
+        this.events = events;
     }
 
     /**
@@ -76,6 +80,7 @@ class MeasurementLog {
         if (sent != null) {
             deliveries.note(sent, row.id);
         }
+        events.publishEvent(names.stored(row));
         return stored(row.id);
     }
 

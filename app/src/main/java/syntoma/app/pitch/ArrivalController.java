@@ -33,13 +33,15 @@ class ArrivalController {
      *
      * @param coordinates in any common notation
      * @param again whether a stay begins anew although the vehicle stands there already
+     * @param mastDown whether what was up at the last campsite was lowered for the drive; null where that was not asked or not said
      */
     record ArrivalRequest(
             String campsite,
             @Nullable String coordinates,
             List<String> surroundings,
             List<PhoneRequest> phones,
-            boolean again) {}
+            boolean again,
+            @Nullable Boolean mastDown) {}
 
     /** What there is to know before: campsites near by, and what held at one last time. */
     @GetMapping

@@ -31,10 +31,12 @@ import syntoma.app.platform.Optionals;
 import syntoma.app.platform.Register;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
+import syntoma.app.state.RigStates;
 import syntoma.core.place.Coordinates;
 import syntoma.core.place.Surroundings;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.PhoneLevel;
+import syntoma.core.state.Leaving;
 import syntoma.core.unit.Median;
 
 /** Arriving: where, what it is like, what phones show, and what held there last time. */
@@ -53,6 +55,7 @@ class ArrivalService {
     private final Cards cards;
     private final Setups setups;
     private final Measurements measurements;
+    private final RigStates states;
     private final Clock clock;
 
     ArrivalService(
@@ -64,6 +67,7 @@ class ArrivalService {
             Cards cards,
             Setups setups,
             Measurements measurements,
+            RigStates states,
             Clock clock) {
         this.campsites = campsites;
         this.visits = visits;
@@ -73,6 +77,7 @@ class ArrivalService {
         this.cards = cards;
         this.setups = setups;
         this.measurements = measurements;
+        this.states = states;
         this.clock = clock;
     }
 
@@ -101,7 +106,14 @@ class ArrivalService {
                         .map(this::last)
                         .orElse(null),
                 Surroundings.words(),
-                networks.stream().limit(MOST_CARRIERS).toList());
+                networks.stream().limit(MOST_CARRIERS).toList(),
+                askMast());
+    }
+
+    @Nullable
+    private String askMast() {
+        List<String> up = states.raised();
+        return up.isEmpty() ? null : Leaving.question(up);
     }
 
     private static List<ArrivalView.NearView> near(List<Place> all, Coordinates here) {
@@ -166,6 +178,9 @@ class ArrivalService {
                 .toList();
         StandingLine before = standing.line();
         StandingLine line = request.again() || !name.equals(before.campsite()) ? standing.arrive(name) : before;
+        if (request.mastDown() != null) {
+            states.answer(request.mastDown());
+        }
         campsites.describe(campsites.of(line.campsite()).id(), at, surroundings);
         List<ArrivalController.PhoneRequest> shown =
                 Objects.requireNonNullElse(request.phones(), List.<ArrivalController.PhoneRequest>of());

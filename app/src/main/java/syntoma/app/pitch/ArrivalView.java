@@ -13,7 +13,8 @@ import syntoma.app.setup.SetupName;
  * @param near campsites near by, the nearest first
  * @param last what held at the campsite last time; null where one has never been
  * @param surroundings the words there are
- * @param carriers of which a card is on board, or on which something was measured
+ * @param carriers of which a SIM is on board, or on which something was measured
+ * @param askMast what to ask about a mast that is up, by what was said last; null where none is
  */
 record ArrivalView(
         @Nullable Double lat,
@@ -22,7 +23,8 @@ record ArrivalView(
         List<NearView> near,
         @Nullable LastView last,
         List<String> surroundings,
-        List<String> carriers) {
+        List<String> carriers,
+        @Nullable String askMast) {
     /** A campsite and how far it is. */
     record NearView(String campsite, double km) {}
 

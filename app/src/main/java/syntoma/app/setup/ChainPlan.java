@@ -254,8 +254,8 @@ public record ChainPlan(
                         adapters,
                         sims,
                         wiring,
-                        RadioMode.LOCKED.label(),
-                        variation.bands(),
+                        variation.isInChain() ? variation.mode().label() : mode,
+                        variation.isInChain() ? variation.bands() : lockedBands,
                         source);
             case BOOSTER, ANTENNAS ->
                 new ChainPlan(

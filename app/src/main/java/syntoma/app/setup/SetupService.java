@@ -182,6 +182,7 @@ public class SetupService {
         }
         edits.change(Edits.Kind.CHAIN, id, setup.name(), seen, before, plan);
         revisions.put(id, chain);
+        events.publishEvent(new SetupChanged(id));
     }
 
     /**

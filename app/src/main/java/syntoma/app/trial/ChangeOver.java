@@ -7,7 +7,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.OffsetDateTime;
-import syntoma.core.design.Work;
+import syntoma.core.state.Work;
 
 /** What a kind of work took once. */
 @Entity

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
 import syntoma.app.setup.SetupName;
+import syntoma.app.state.MoveView;
 import syntoma.core.trial.NextStep;
 
 /**
@@ -76,7 +77,4 @@ record DesignView(
                     round, Optional.of(contenders.get(contender).setup().name()));
         }
     }
-
-    /** One thing that hands do. */
-    record MoveView(String says, @Nullable String caution) {}
 }

@@ -20,19 +20,22 @@ import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.need.Needs;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.setup.SetupName;
+import syntoma.app.state.MoveView;
+import syntoma.app.state.RigStates;
 import syntoma.app.trial.Entrants.Entrant;
 import syntoma.core.design.Contender;
 import syntoma.core.design.Effort;
-import syntoma.core.design.Move;
 import syntoma.core.design.Noise;
 import syntoma.core.design.Order;
 import syntoma.core.design.Planner;
 import syntoma.core.design.Question;
+import syntoma.core.design.Remaining;
 import syntoma.core.design.Sessions;
 import syntoma.core.design.Visit;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.RunKind;
+import syntoma.core.state.RigState;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
@@ -50,15 +53,24 @@ class Designs {
     private final Needs needs;
     private final Pace pace;
     private final Expected expected;
+    private final RigStates states;
     private final Random random = new Random();
 
-    Designs(Entrants entrants, PlanUse plans, StandingService standing, Needs needs, Pace pace, Expected expected) {
+    Designs(
+            Entrants entrants,
+            PlanUse plans,
+            StandingService standing,
+            Needs needs,
+            Pace pace,
+            Expected expected,
+            RigStates states) {
         this.entrants = entrants;
         this.plans = plans;
         this.standing = standing;
         this.needs = needs;
         this.pace = pace;
         this.expected = expected;
+        this.states = states;
     }
 
     /**
@@ -81,55 +93,56 @@ class Designs {
             List<LocalTime> spread,
             LocalDateTime now) {}
 
-    /**
-     * A trial that was designed before, with its visits as they are by now.
-     *
-     * @param entrants as the core sees them
-     * @param minutesOfRun what one run takes
-     * @param gbOfRun what one run of each contender takes
-     */
-    record Made(
-            List<DesignView.ContenderView> contenders,
-            List<Contender> entrants,
-            List<Visit> visits,
-            List<DesignView.VisitView> views,
-            double minutesOfRun,
-            List<Double> gbOfRun) {
+    /** A trial that was designed before, with its visits. */
+    record Made(List<DesignView.ContenderView> contenders, Question question, List<Visit> visits) {
+        List<Contender> entrants() {
+            return question.contenders();
+        }
+
+        /** With what hands do for the visits that are still to be made, from what is where now. */
+        Made onFrom(RigState now, Remaining remaining) {
+            return new Made(contenders, question, Planner.onFrom(now, question, remaining));
+        }
+
+        List<DesignView.VisitView> views() {
+            return visits.stream().map(v -> visit(v, question)).toList();
+        }
+
+        /** What one run takes. */
+        double minutesOfRun() {
+            return question.kind().usualSeconds() / 60;
+        }
+
         /** What the rest of a visit takes, with so many runs. */
-        double minutes(int visit, int runs) {
-            DesignView.VisitView view = views.get(visit);
-            return view.minutes() + view.settleS() / 60.0 + runs * minutesOfRun;
+        double minutes(int place, int runs) {
+            Visit visit = visits.get(place);
+            return visit.handsMinutes(question.work()) + visit.settleS() / 60.0 + runs * minutesOfRun();
         }
 
         /** What so many runs of a visit take of the plan. */
-        double gb(int visit, int runs) {
-            return runs * gbOfRun.get(views.get(visit).contender());
+        double gb(int place, int runs) {
+            return runs * question.rates().get(visits.get(place).contender()).gbOfRun(question.kind());
         }
     }
 
     /** A designed trial once more: its order is that of its seed. */
     Made again(TrialPlan kept) {
         StandingLine line = standing.line();
-        Asked question = asked(kept.request(), entrants.of(kept, line), line, Optional.of(Noise.USUAL));
-        List<Visit> visits =
-                Planner.effort(question.question, kept.plannedRounds, kept.runs).visits();
+        RigState start = kept.startState == null ? states.now() : states.read(kept.startState);
+        Asked question = asked(kept.request(), entrants.of(kept, line), line, Optional.of(Noise.USUAL), start);
         return new Made(
                 contenders(question),
-                question.question.contenders(),
-                visits,
-                visits.stream().map(v -> visit(v, question.question)).toList(),
-                question.question.kind().usualSeconds() / 60,
-                question.question.rates().stream()
-                        .map(rates -> rates.gbOfRun(question.question.kind()))
-                        .toList());
+                question.question,
+                Planner.effort(question.question, kept.plannedRounds, kept.runs).visits());
     }
 
     private Asked asked(DesignRequest asked) {
         StandingLine line = standing.line();
-        return asked(asked, entrants.of(asked, line), line, Optional.empty());
+        return asked(asked, entrants.of(asked, line), line, Optional.empty(), states.now());
     }
 
-    private Asked asked(DesignRequest asked, List<Entrant> named, StandingLine line, Optional<Noise> known) {
+    private Asked asked(
+            DesignRequest asked, List<Entrant> named, StandingLine line, Optional<Noise> known, RigState start) {
         List<LoggedMeasurement> latest =
                 expected.latest(named.stream().map(Entrant::base).distinct().toList());
         List<Question.Rates> rates = named.stream()
@@ -138,14 +151,10 @@ class Designs {
         Figure metric = metric();
         Optional<Noise> own = known.or(() -> expected.noise(metric));
         int seed = asked.seed() == null ? random.nextInt(Integer.MAX_VALUE) : asked.seed();
-        Question question = question(asked, named, rates, own.orElse(Noise.USUAL), line, seed);
-        return new Asked(
-                question,
-                named,
-                seed,
-                restsOn(metric, own, question.noise(), rates, named),
-                times(asked),
-                line.now().toLocalDateTime());
+        Question question = question(asked, named, rates, own.orElse(Noise.USUAL), start, seed);
+        List<String> rests = restsOn(metric, own, question.noise(), rates, named);
+        question.unknownParts().ifPresent(rests::add);
+        return new Asked(question, named, seed, rests, times(asked), line.now().toLocalDateTime());
     }
 
     /** The speed that the need asks for first. */
@@ -159,7 +168,7 @@ class Designs {
             List<Entrant> named,
             List<Question.Rates> rates,
             Noise noise,
-            StandingLine line,
+            RigState start,
             int seed) {
         RunKind kind = asked.kind() == null
                 ? RunKind.LIGHT
@@ -172,12 +181,6 @@ class Designs {
                 : InvalidInput.naming(
                         "saving",
                         () -> Labels.find("saving", asked.saving(), Question.Saving.values(), Question.Saving::label));
-        Optional<Contender> up = named.stream()
-                .filter(n -> line.setup() != null
-                        && n.setup().id() == line.setup().id()
-                        && n.contender().carrier().equals(line.carrier()))
-                .map(Entrant::contender)
-                .findFirst();
         return byItsField(() -> new Question(
                 named.stream().map(Entrant::contender).toList(),
                 asked.difference() == null ? USUAL_DIFFERENCE : asked.difference(),
@@ -185,7 +188,7 @@ class Designs {
                 kind,
                 rates,
                 pace.minutes(),
-                up,
+                start,
                 order,
                 seed,
                 optional(asked.minutes()),
@@ -324,12 +327,8 @@ class Designs {
         return new DesignView.VisitView(
                 visit.round(),
                 visit.contender(),
-                visit.moves().stream().map(Designs::move).toList(),
+                visit.moves().stream().map(MoveView::of).toList(),
                 visit.handsMinutes(question.work()),
                 visit.settleS());
-    }
-
-    private static DesignView.MoveView move(Move move) {
-        return new DesignView.MoveView(move.says(), move.caution().orElse(null));
     }
 }

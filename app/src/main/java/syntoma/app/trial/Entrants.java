@@ -119,18 +119,20 @@ class Entrants {
             ChainPlan plan,
             FitService.Ground ground) {
         String on = carrier == null ? "" : carrier;
-        boolean hasChain = plan.device() != null;
-        Optional<Variation.Arranged> arranged = variation.flatMap(v -> v.arranged(hasChain));
-        if (!hasChain) {
-            Contender contender = Contender.named(setup.name(), on).arranged(arranged);
+        if (plan.device() == null) {
+            Contender contender = varied(Contender.named(setup.name(), on), variation);
             return new Entrant(setup, base, carrier, contender, List.of(), variation.orElse(null), plan);
         }
         FitCase fit = FitService.fit(plan, ground);
         List<String> blockers = FitCheck.of(fit).blockers().stream()
                 .map(b -> setup.name() + ": " + b.says())
                 .toList();
-        Contender contender = Contender.of(setup.name(), on, fit.chain()).arranged(arranged);
+        Contender contender = varied(Contender.of(setup.name(), on, fit.chain()), variation);
         return new Entrant(setup, base, carrier, contender, blockers, variation.orElse(null), plan);
+    }
+
+    private static Contender varied(Contender contender, Optional<Variation> variation) {
+        return contender.arranged(variation.flatMap(v -> v.arranged(contender)));
     }
 
     /** The setups of a comparison by the names under which they stand in it. */

@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import syntoma.core.design.Learned;
-import syntoma.core.design.Move;
-import syntoma.core.design.Work;
+import syntoma.core.state.Move;
+import syntoma.core.state.Work;
 
 /** What work takes these hands, learned from their run sheets. */
 @Component

@@ -137,11 +137,13 @@ public class Plans implements PlannedTrials {
     /**
      * Keeps a trial as it was designed, before its first measurement.
      *
+     * @param start what was where then
      * @throws InvalidInput when it has measurements already
      * @throws Conflict when it is planned already
      */
-    void plan(String campsite, String name, DesignView design, DesignRequest asked, List<SetupName> names) {
-        keep(campsite, name, design.rounds()).designed(design, asked, names);
+    void plan(
+            String campsite, String name, DesignView design, DesignRequest asked, List<SetupName> names, String start) {
+        keep(campsite, name, design.rounds()).designed(design, asked, names, start);
     }
 
     /** The latest plans that were designed, the last first. */

@@ -12,7 +12,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
-import syntoma.core.design.Move;
+import syntoma.core.state.Move;
 
 /** What was done on run sheets beside what was logged. What is done on two devices at once counts once. */
 @Component

@@ -23,6 +23,7 @@ import syntoma.app.measurement.Selection;
 import syntoma.app.need.Needs;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
+import syntoma.app.state.RigStates;
 import syntoma.core.design.Contender;
 import syntoma.core.design.Doubts;
 import syntoma.core.design.Remaining;
@@ -52,6 +53,7 @@ class Sheets {
     private final Needs needs;
     private final Watch watch;
     private final LoggedRuns runs;
+    private final RigStates states;
     private final Clock clock;
 
     Sheets(
@@ -65,6 +67,7 @@ class Sheets {
             Needs needs,
             Watch watch,
             LoggedRuns runs,
+            RigStates states,
             Clock clock) {
         this.plans = plans;
         this.designs = designs;
@@ -76,6 +79,7 @@ class Sheets {
         this.needs = needs;
         this.watch = watch;
         this.runs = runs;
+        this.states = states;
         this.clock = clock;
     }
 
@@ -189,7 +193,8 @@ class Sheets {
 
     private Open open(String campsite, String trial) {
         TrialPlan plan = plan(campsite, trial);
-        return new Open(plan, designs.again(plan), logged(plan), entries.of(plan.id));
+        Open planned = new Open(plan, designs.again(plan), logged(plan), entries.of(plan.id));
+        return new Open(plan, planned.made.onFrom(states.now(), planned.remaining()), planned.logged, planned.done);
     }
 
     private TrialPlan plan(String campsite, String trial) {
@@ -297,11 +302,15 @@ class Sheets {
         }
         boolean isNew = entries.enter(open.plan, kind, asked.visit(), asked.measurement(), asked.text());
         if (isNew && kind == SheetEntry.Kind.STANDS) {
+            Visit visit = open.made.visits().get(asked.visit());
             open.logged.stream()
                     .map(LoggedMeasurement::takenAt)
                     .max(OffsetDateTime::compareTo)
-                    .ifPresent(before -> entries.learn(
-                            open.plan, open.made.visits().get(asked.visit()).moves(), before));
+                    .ifPresent(before -> entries.learn(open.plan, visit.moves(), before));
+            states.isUp(open.made.entrants().get(visit.contender()).arrangement());
+        }
+        if (isNew && kind == SheetEntry.Kind.BACK) {
+            states.isNotUp();
         }
         return of(campsite, trial);
     }

@@ -6,12 +6,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.campsite.StandingService.StandingLine;
+import syntoma.app.gear.Cards;
 import syntoma.app.need.Carriers;
 import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupName;
@@ -31,13 +33,15 @@ class Templates {
     private final FitService fits;
     private final Carriers carriers;
     private final StandingService standing;
+    private final Cards cards;
     private final Random random = new Random();
 
-    Templates(SetupService chains, FitService fits, Carriers carriers, StandingService standing) {
+    Templates(SetupService chains, FitService fits, Carriers carriers, StandingService standing, Cards cards) {
         this.chains = chains;
         this.fits = fits;
         this.carriers = carriers;
         this.standing = standing;
+        this.cards = cards;
     }
 
     /**
@@ -80,11 +84,23 @@ class Templates {
                         .thenComparing(SetupName::id))
                 .map(setup -> contender(setup.name(), carrier, cases))
                 .toList();
-        Template.Board board =
-                new Template.Board(setups, List.copyOf(carriers.names().values()), c -> bands(cases.get(c.setup())));
+        Template.Board board = new Template.Board(
+                setups, onBoard(), c -> bands(cases.get(c.setup())), c -> needsPlane(cases.get(c.setup())));
         return Arrays.stream(Template.values())
                 .map(template -> view(template, template.propose(board)))
                 .toList();
+    }
+
+    /** The carriers of the SIMs on board; where no SIM was ever entered, those that were measured. */
+    private List<String> onBoard() {
+        Set<String> sims = cards.byCarrier().keySet();
+        return List.copyOf(sims.isEmpty() ? carriers.names().values() : sims);
+    }
+
+    private static boolean needsPlane(@Nullable FitCase fit) {
+        return fit != null
+                && fit.chain().antennas().stream()
+                        .anyMatch(run -> run.antenna().groundPlaneCm2().orElse(0) > 0);
     }
 
     private static Contender contender(String setup, String carrier, Map<String, FitCase> cases) {

@@ -50,6 +50,10 @@ class TrialPlan {
     @Nullable
     String spread;
 
+    /** What was where when it was planned, as JSON; null in those planned before that was kept. */
+    @Nullable
+    String startState;
+
     @OneToMany(cascade = CascadeType.ALL, orphanRemoval = true)
     @JoinColumn(name = "plan_id", nullable = false)
     @OrderBy("place")
@@ -64,8 +68,9 @@ class TrialPlan {
         this.plannedAt = plannedAt;
     }
 
-    /** Keeps how it was designed. */
-    void designed(DesignView design, DesignRequest asked, List<SetupName> names) {
+    /** Keeps how it was designed. @param start what was where then */
+    void designed(DesignView design, DesignRequest asked, List<SetupName> names, String start) {
+        startState = start;
         runs = design.runs();
         kind = design.kind();
         visitOrder = Optional.ofNullable(asked.order()).orElse(Order.TURNING.label());

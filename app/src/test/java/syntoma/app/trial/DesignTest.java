@@ -52,7 +52,7 @@ class DesignTest {
         assertTrue(design.get("chance").asDouble() >= 0.8, design.toString());
         int visits = 2 * design.get("rounds").asInt();
         assertEquals(visits, design.get("visits").size());
-        assertTrue(design.toString().contains("put the leads of Rowan on Curlew"), design.toString());
+        assertTrue(design.toString().contains("plug the leads of Rowan into Curlew"), design.toString());
         assertTrue(design.at("/contenders/0/known").asBoolean(), "the dome was measured on that carrier");
         assertTrue(design.at("/restsOn/0").asText().startsWith("In your own trials"), design.toString());
         assertEquals(design, design(",\"difference\":2,\"seed\":3"), "the seed says the order");
@@ -165,7 +165,7 @@ class DesignTest {
                         + kept.json().at("/contenders/2/setup/id").asLong())
                 .json();
         assertEquals(band, setup.at("/plan/lockedBands/0").asText(), "what is tried stands in Rig as it was tried");
-        assertTrue(kept.text().contains("Hold Curlew to " + band), kept.text());
+        assertTrue(kept.text().contains("Set Curlew to " + band + " only."), kept.text());
 
         StringBuilder csv = new StringBuilder("taken_at,campsite,setup,carrier,up_mbps,outcome,trial,round\n");
         for (int round = 1; round <= 3; round++) {

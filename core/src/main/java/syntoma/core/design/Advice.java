@@ -3,6 +3,11 @@ package syntoma.core.design;
 import java.util.List;
 import java.util.Map;
 import syntoma.core.chain.RadioMode;
+import syntoma.core.state.Arrangement;
+import syntoma.core.state.Leaving;
+import syntoma.core.state.Move;
+import syntoma.core.state.RigState;
+import syntoma.core.state.Work;
 import syntoma.core.verdict.SetupChoice;
 import syntoma.core.verdict.Verdict;
 
@@ -31,17 +36,22 @@ public final class Advice {
         if (differInBandsAlone(baseline, candidate)) {
             return ofBands(baseline, candidate, use);
         }
+        boolean known = baseline.isKnown() && candidate.isKnown();
         double more = minutes(candidate, work) - minutes(baseline, work);
         if (use != SetupChoice.Side.EITHER) {
             String used = use == SetupChoice.Side.CANDIDATE ? other : one;
             double costs = use == SetupChoice.Side.CANDIDATE ? more : -more;
-            return costs > 0
+            return known && costs > 0
                     ? "Use " + used + " here: it is worth the extra " + said(costs) + " at each stay."
                     : "Use " + used + " here.";
         }
         return switch (verdict) {
-            case CANNOT_TELL, TOO_FEW -> meanwhile(one, other, more);
-            default -> less(one, other, more, "gains nothing that matters here");
+            case CANNOT_TELL, TOO_FEW ->
+                known ? meanwhile(one, other, more) : "Until that is known, use whichever is up.";
+            default ->
+                known
+                        ? less(one, other, more, "gains nothing that matters here")
+                        : "Use whichever is up: neither gains anything that matters here.";
         };
     }
 
@@ -67,11 +77,12 @@ public final class Advice {
         return Math.max(1, Math.round(minutes)) + " min";
     }
 
-    /** What hands take to put it up when they arrive, and to take it down again. */
+    /** What hands take for it at a stay, by somebody who uses nothing else: to take it down for the drive, and to put it up again. */
     private static double minutes(Contender contender, Map<Work, Double> work) {
-        double up = sum(Standing.nothing().putUp(contender), work);
-        boolean mast = contender.antennas().values().stream().anyMatch(height -> height > 0);
-        return up + (mast ? work.get(Work.MAST_DOWN) : 0);
+        Arrangement arrangement = contender.arrangement();
+        RigState up = RigState.with(arrangement);
+        List<Move> down = Leaving.from(up).moves();
+        return sum(down, work) + sum(up.afterAll(down).movesTo(arrangement), work);
     }
 
     private static double sum(List<Move> moves, Map<Work, Double> work) {
@@ -83,7 +94,7 @@ public final class Advice {
                 && one.device().equals(other.device())
                 && one.antennas().equals(other.antennas())
                 && one.carrier().equals(other.carrier())
-                && one.arranged().equals(other.arranged())
+                && one.arrangement().arranged().equals(other.arrangement().arranged())
                 && one.booster().equals(other.booster());
     }
 

@@ -1,77 +1,68 @@
 package syntoma.core.design;
 
-import java.util.Collections;
-import java.util.List;
 import java.util.Optional;
 import java.util.SortedMap;
-import java.util.TreeMap;
-import syntoma.core.chain.Booster;
 import syntoma.core.chain.Chain;
-import syntoma.core.chain.Device;
-import syntoma.core.chain.RadioMode;
+import syntoma.core.state.Arranged;
+import syntoma.core.state.Arrangement;
+import syntoma.core.state.Spot;
 
 /**
- * What is tried: a setup on a carrier, and what of it hands have to put up.
+ * What is tried: a setup on a carrier.
  *
- * @param device empty text where the setup does not say which
- * @param place where the device is
- * @param antennas by name, with the height of each above the roof in m
- * @param booster empty where there is none
- * @param bands locked to, with the mode; “automatic” where the device chooses
- * @param arranged what else hands arrange for it
+ * @param arrangement what has to be where for it
  */
-public record Contender(
-        String setup,
-        String carrier,
-        String device,
-        String place,
-        SortedMap<String, Double> antennas,
-        Optional<String> booster,
-        String bands,
-        Optional<Variation.Arranged> arranged) {
+public record Contender(String setup, Arrangement arrangement) {
     /** A setup of which nothing is known but its name. */
     public static Contender named(String setup, String carrier) {
-        return new Contender(
-                setup,
-                carrier,
-                "",
-                "",
-                new TreeMap<>(),
-                Optional.empty(),
-                RadioMode.AUTOMATIC.label(),
-                Optional.empty());
-    }
-
-    public Contender {
-        antennas = Collections.unmodifiableSortedMap(new TreeMap<>(antennas));
+        return new Contender(setup, Arrangement.unknown(setup, carrier));
     }
 
     /** A setup with its chain. */
     public static Contender of(String setup, String carrier, Chain chain) {
-        SortedMap<String, Double> antennas = new TreeMap<>();
-        chain.antennas().forEach(run -> antennas.put(run.antenna().name(), run.mastM()));
-        return new Contender(
-                setup,
-                carrier,
-                chain.device().map(Device::name).orElse(""),
-                chain.devicePlacement().label(),
-                antennas,
-                chain.booster().map(Booster::name),
-                bands(chain.settings().lockedBands(), chain.settings().mode()),
-                Optional.empty());
-    }
-
-    private static String bands(List<String> locked, RadioMode mode) {
-        return locked.isEmpty() || mode == RadioMode.AUTOMATIC ? mode.label() : String.join(" + ", locked);
+        return new Contender(setup, Arrangement.of(setup, carrier, chain));
     }
 
     /** The same with something arranged that is no part of its chain. */
-    public Contender arranged(Optional<Variation.Arranged> how) {
-        return new Contender(setup, carrier, device, place, antennas, booster, bands, how);
+    public Contender arranged(Optional<Arranged> how) {
+        return new Contender(setup, arrangement.with(how));
+    }
+
+    public String carrier() {
+        return arrangement.carrier();
+    }
+
+    /** The name of its device; empty text where the parts of the setup are not known. */
+    public String device() {
+        return isKnown() ? arrangement.device().name() : "";
+    }
+
+    /** What to call its device in a sentence. */
+    String deviceName() {
+        return arrangement.device().name();
+    }
+
+    /** By name, where each of them is. */
+    public SortedMap<String, Spot> antennas() {
+        return arrangement.antennas();
+    }
+
+    public Optional<String> booster() {
+        return arrangement.booster();
+    }
+
+    /** What its device is held to; “automatic” where it chooses. */
+    public String bands() {
+        return arrangement.bands();
+    }
+
+    /** Whether the parts of the setup are known. */
+    public boolean isKnown() {
+        return arrangement.unknown().isEmpty();
     }
 
     /** As a person would call it beside others: with its carrier where they are on several. */
     public String name(boolean withCarrier) {
-        return withCarrier ? setup + " on " + carrier : setup;
+        return withCarrier ? setup + " on " + carrier() : setup;
     }
 }

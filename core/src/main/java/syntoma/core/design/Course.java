@@ -2,6 +2,8 @@ package syntoma.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import syntoma.core.state.Move;
+import syntoma.core.state.RigState;
 import syntoma.core.verdict.Looks;
 
 /** The visits of a trial in their order, as far as any trial goes; what so many rounds of them take. */
@@ -17,20 +19,42 @@ final class Course {
 
     Course(Question question) {
         this.question = question;
-        Standing standing = question.up().map(Standing::with).orElseGet(Standing::nothing);
+        RigState state = question.start();
         List<List<Integer>> order =
                 question.order().rounds(question.contenders().size(), Looks.MOST, question.seed());
         for (int round = 0; round < order.size(); round++) {
             for (int place : order.get(round)) {
                 Contender contender = question.contenders().get(place);
-                List<Move> moves = standing.putUp(contender);
+                List<Move> moves = state.movesTo(contender.arrangement());
+                state = state.after(contender.arrangement());
                 visits.add(new Visit(round + 1, place, moves, settleS(contender, moves)));
             }
         }
     }
 
     private static int settleS(Contender contender, List<Move> moves) {
-        return moves.isEmpty() ? 0 : contender.booster().isPresent() ? BOOSTER_SETTLE_S : SETTLE_S;
+        return moves.isEmpty() ? 0 : contender.arrangement().booster().isPresent() ? BOOSTER_SETTLE_S : SETTLE_S;
+    }
+
+    /**
+     * The same visits with what hands do for those that are still to be made, from what is where now: one that is left out puts
+     * nothing up.
+     */
+    static List<Visit> onFrom(RigState now, List<Contender> contenders, Remaining remaining) {
+        RigState state = now;
+        List<Visit> visits = new ArrayList<>();
+        for (int i = 0; i < remaining.visits().size(); i++) {
+            Visit visit = remaining.visits().get(i);
+            if (remaining.lacks(i)) {
+                Contender contender = contenders.get(visit.contender());
+                List<Move> moves = state.movesTo(contender.arrangement());
+                state = state.after(contender.arrangement());
+                visits.add(new Visit(visit.round(), visit.contender(), moves, settleS(contender, moves)));
+            } else {
+                visits.add(visit);
+            }
+        }
+        return List.copyOf(visits);
     }
 
     /** What so many rounds with so many runs at each visit take. */

@@ -39,10 +39,10 @@ public final class Doubts {
                 .ifPresent(held -> said.add(
                         "The device is on " + read.band + "; it is to be held to " + String.join(" + ", held) + "."));
         boolean nr = read.mode.startsWith("NR");
-        if (contender.bands().equals(RadioMode.LTE_ONLY.label()) && nr) {
+        if (contender.arrangement().bands().equals(RadioMode.LTE_ONLY.label()) && nr) {
             said.add("The device uses " + read.mode + "; it is to be held to LTE.");
         }
-        if (contender.bands().equals(RadioMode.NR_ONLY.label()) && !read.mode.isEmpty() && !nr) {
+        if (contender.arrangement().bands().equals(RadioMode.NR_ONLY.label()) && !read.mode.isEmpty() && !nr) {
             said.add("The device uses " + read.mode + "; it is to be held to NR.");
         }
         if (!read.cell.isEmpty() && !cells.isEmpty() && !cells.contains(read.cell)) {
@@ -58,8 +58,10 @@ public final class Doubts {
 
     /** The bands to which it is held; empty where it is not. */
     private static Optional<List<String>> bandsOf(Contender contender) {
-        boolean free =
-                Arrays.stream(RadioMode.values()).anyMatch(mode -> mode.label().equals(contender.bands()));
-        return free ? Optional.empty() : Optional.of(List.of(contender.bands().split(" \\+ ")));
+        boolean free = Arrays.stream(RadioMode.values())
+                .anyMatch(mode -> mode.label().equals(contender.arrangement().bands()));
+        return free
+                ? Optional.empty()
+                : Optional.of(List.of(contender.arrangement().bands().split(" \\+ ")));
     }
 }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import syntoma.core.state.Arranged;
 import syntoma.core.unit.Values;
 
 /**
@@ -26,7 +27,7 @@ public record Grid(Factor across, List<String> columns, Factor down, List<String
         BANDS("the bands", Contender::bands),
         ARRANGED(
                 "how it is arranged",
-                c -> c.arranged().map(Variation.Arranged::phrase).orElse("as it is"));
+                c -> c.arrangement().arranged().map(Arranged::phrase).orElse("as it is"));
 
         private final String says;
         private final Function<Contender, String> level;
@@ -52,7 +53,8 @@ public record Grid(Factor across, List<String> columns, Factor down, List<String
         List<String> names = new ArrayList<>();
         contender
                 .antennas()
-                .forEach((name, height) -> names.add(height == 0 ? name : name + " at " + Values.plain(height) + " m"));
+                .forEach((name, spot) ->
+                        names.add(spot.isRaised() ? name + " at " + Values.plain(spot.raisedM()) + " m" : name));
         return String.join(" and ", names);
     }
 

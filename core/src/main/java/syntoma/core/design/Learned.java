@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import syntoma.core.state.Move;
+import syntoma.core.state.Work;
 import syntoma.core.unit.Median;
 
 /**

@@ -55,7 +55,7 @@ final class Limits {
         note(changed, "the antennas", one, other, Contender::antennas);
         note(changed, "the booster", one, other, Contender::booster);
         note(changed, "the bands", one, other, Contender::bands);
-        note(changed, "how it is arranged", one, other, Contender::arranged);
+        note(changed, "how it is arranged", one, other, c -> c.arrangement().arranged());
         return changed;
     }
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import syntoma.core.run.RunKind;
+import syntoma.core.state.RigState;
 import syntoma.core.unit.Values;
 import syntoma.core.verdict.Looks;
 import syntoma.core.verdict.RoundsWanted;
@@ -80,6 +81,11 @@ public final class Planner {
     /** What a trial of so many rounds, with so many runs at each visit, takes. */
     public static Effort effort(Question question, int rounds, int runs) {
         return new Course(question).effort(rounds, runs);
+    }
+
+    /** The visits that are still to be made, with what hands do for them from what is where now. */
+    public static List<Visit> onFrom(RigState now, Question question, Remaining remaining) {
+        return Course.onFrom(now, question.contenders(), remaining);
     }
 
     private Design design() {

@@ -8,6 +8,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import syntoma.core.run.RunKind;
+import syntoma.core.state.RigState;
+import syntoma.core.state.Work;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -19,7 +21,7 @@ import syntoma.core.unit.Values;
  * @param noise as the figure that matters scatters here
  * @param rates what each contender is expected to bring, in their order
  * @param work the minutes of each kind of work
- * @param up what stands already
+ * @param start what is where before it
  * @param minutes that there are
  * @param gb that may be used
  * @param saving what is to be saved where there is a choice
@@ -32,7 +34,7 @@ public record Question(
         RunKind kind,
         List<Rates> rates,
         Map<Work, Double> work,
-        Optional<Contender> up,
+        RigState start,
         Order order,
         long seed,
         OptionalDouble minutes,
@@ -91,10 +93,33 @@ public record Question(
                                 + " times; each can be in a trial once");
                     }
                 });
+        contenders.stream()
+                .filter(c -> !c.arrangement().isAllowed())
+                .findFirst()
+                .ifPresent(c -> {
+                    throw new IllegalArgumentException(
+                            "contenders has " + c.name(true) + "; " + c.deviceName() + " takes SIMs of "
+                                    + c.arrangement().device().lockedTo().orElseThrow() + " only");
+                });
         Values.within("difference", difference, SMALLEST_DIFFERENCE, LARGEST_DIFFERENCE, "times");
         minutes.ifPresent(m -> Values.within("minutes", m, 1, LONGEST_MINUTES, "min"));
         Values.within("spread", sessions, 1, Sessions.MOST, "times of day");
         gb.ifPresent(g -> Values.within("gb", g, 0.001, MOST_GB, "GB"));
+    }
+
+    /** What is told of contenders whose change-overs nobody can know; empty where all are known. */
+    public Optional<String> unknownParts() {
+        List<String> unknown = contenders.stream()
+                .filter(c -> !c.isKnown())
+                .map(Contender::setup)
+                .distinct()
+                .toList();
+        return unknown.isEmpty()
+                ? Optional.empty()
+                : Optional.of("Rig does not say what " + Text.list(unknown)
+                        + (unknown.size() == 1 ? " is" : " are") + " made of, so the work of changing to "
+                        + (unknown.size() == 1 ? "it" : "them") + " is not known: "
+                        + Math.round(work.get(Work.UNKNOWN)) + " min are allowed each time.");
     }
 
     /** How many pairs are judged together. */
@@ -113,11 +138,11 @@ public record Question(
         fewer.remove(place);
         fewerRates.remove(place);
         return new Question(
-                fewer, difference, noise, kind, fewerRates, work, up, order, seed, minutes, gb, saving, sessions);
+                fewer, difference, noise, kind, fewerRates, work, start, order, seed, minutes, gb, saving, sessions);
     }
 
     Question with(RunKind other) {
         return new Question(
-                contenders, difference, noise, other, rates, work, up, order, seed, minutes, gb, saving, sessions);
+                contenders, difference, noise, other, rates, work, start, order, seed, minutes, gb, saving, sessions);
     }
 }

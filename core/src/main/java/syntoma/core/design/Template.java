@@ -15,6 +15,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
+import syntoma.core.chain.RadioMode;
 
 /** Trials that travellers make again and again, filled in from what is on board. */
 public enum Template {
@@ -64,9 +65,15 @@ public enum Template {
      * What is on board.
      *
      * @param setups as contenders on the carrier in use, what is up first
+     * @param carriers of which there is a SIM on board
      * @param bands that the first of a setup's name and the carrier both have
+     * @param needsPlane whether the sheet of an antenna of a setup asks for metal beneath it
      */
-    public record Board(List<Contender> setups, List<String> carriers, Function<Contender, List<String>> bands) {
+    public record Board(
+            List<Contender> setups,
+            List<String> carriers,
+            Function<Contender, List<String>> bands,
+            Predicate<Contender> needsPlane) {
         private Optional<Contender> first(Predicate<Contender> wanted) {
             return setups.stream().filter(wanted).findFirst();
         }
@@ -203,36 +210,57 @@ public enum Template {
         List<Choice> each = Stream.concat(Stream.of(base.carrier()), board.carriers.stream())
                 .filter(carrier -> !carrier.isEmpty())
                 .distinct()
+                .filter(base.arrangement().device()::takes)
                 .map(carrier -> new Choice(base.setup(), carrier, Optional.empty()))
                 .toList();
-        return each.size() > 1
-                ? Proposal.of(each, "Each SIM has a plan of its own: what a run takes comes off that one.")
-                : Proposal.lacking("There is one carrier only; name another in Rig.");
+        if (each.size() > 1) {
+            return Proposal.of(each, "Each SIM has a plan of its own: what a run takes comes off that one.");
+        }
+        return Proposal.lacking(base.arrangement()
+                .device()
+                .lockedTo()
+                .map(carrier -> base.deviceName() + " takes SIMs of " + carrier + " only.")
+                .orElse("There is a SIM of one carrier only on board; add another under Rig."));
     }
 
     private static Proposal bands(Board board) {
         Contender base = board.setups.get(0);
+        List<Band> works = board.bands.apply(base).stream().map(Bands::named).toList();
         // NR stands beside an LTE band; held alone it may have nothing to stand on
-        List<String> bands = board.bands.apply(base).stream()
-                .filter(name -> Bands.named(name).rat() == Band.Technology.LTE)
+        List<String> lte = works.stream()
+                .filter(band -> band.rat() == Band.Technology.LTE)
+                .map(Band::name)
                 .toList();
-        if (bands.size() < 2) {
+        boolean hasNr = lte.size() < works.size();
+        if (lte.size() < 2 && !hasNr) {
             return Proposal.lacking("Rig does not know two bands of " + base.carrier() + " that " + base.setup()
                     + " works on; say the carrier’s bands there.");
         }
         List<Choice> choices = new ArrayList<>(List.of(Choice.of(base)));
-        bands.stream().limit(MOST_BANDS).forEach(band -> choices.add(Choice.of(base, Variation.Kind.BANDS, band)));
-        return Proposal.of(
-                choices,
-                "Where two bands do well alone, try both together beside automatic afterwards.",
-                "Give the device its bands back at the end: a band that is held stays held at the next campsite.");
+        lte.stream()
+                .limit(MOST_BANDS - (hasNr ? 1 : 0))
+                .forEach(band -> choices.add(Choice.of(base, Variation.Kind.BANDS, band)));
+        if (hasNr) {
+            choices.add(Choice.of(base, Variation.Kind.BANDS, RadioMode.LTE_ONLY.label()));
+        }
+        List<String> notes = new ArrayList<>(
+                List.of(
+                        "Where two bands do well alone, try both together beside automatic afterwards.",
+                        "Let the device choose its bands again at the end: a band that is held may not work at the next campsite."));
+        if (hasNr) {
+            notes.add("Is NR the trouble or the help? Try NSA or NR SA only, or all but one band, as a change too.");
+        }
+        return Proposal.of(choices, notes.toArray(String[]::new));
     }
 
     private static Proposal places(Board board) {
-        Contender base = board.setups.get(0);
-        return Proposal.of(Stream.of("on the table", "on the floor", "at the window", "under the roof")
-                .map(place -> Choice.of(base, Variation.Kind.PLACE, place))
-                .toList());
+        return board.first(c -> c.antennas().isEmpty() && c.booster().isEmpty())
+                .map(c -> Proposal.of(Stream.of("on the table", "on the floor", "at the window", "under the roof")
+                        .map(place -> Choice.of(c, Variation.Kind.PLACE, place))
+                        .toList()))
+                .orElse(Proposal.lacking(
+                        "Every setup in Rig has an antenna that stays where it is when the device moves."
+                                + " A trial of places needs a setup that uses the device’s own antennas."));
     }
 
     private static Proposal heights(Board board) {
@@ -254,13 +282,13 @@ public enum Template {
     }
 
     private static Proposal plate(Board board) {
-        return board.first(c -> !c.antennas().isEmpty())
+        return board.first(c -> !c.antennas().isEmpty() && board.needsPlane.test(c))
                 .map(c -> Proposal.of(
                         Stream.of("without", "with")
                                 .map(with -> Choice.of(c, Variation.Kind.PLATE, with))
                                 .toList(),
                         "A plate is as large as the antenna’s sheet asks for; leave the antenna where it is."))
-                .orElse(Proposal.lacking("No setup in Rig has an antenna."));
+                .orElse(Proposal.lacking("No antenna of a setup in Rig needs metal beneath it, by its data sheet."));
     }
 
     private static Proposal hours(Board board) {

@@ -5,6 +5,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import syntoma.core.band.Bands;
+import syntoma.core.chain.RadioMode;
+import syntoma.core.state.Arranged;
+import syntoma.core.state.Work;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
@@ -21,7 +24,7 @@ public record Variation(Kind kind, String value) {
 
     /** What is changed. */
     public enum Kind {
-        BANDS("bands held", "bands such as B3 or B3 + B20", Work.BANDS),
+        BANDS("bands held", "bands such as B3 or B3 + B20, all but B3, LTE only, NR SA only, NSA", Work.BANDS),
         BOOSTER("booster", "off", Work.BOOSTER),
         ANTENNAS("antennas", "own, for the device’s own", Work.LEADS),
         PLACE("place", "a place such as on the table", Work.PLACE),
@@ -68,7 +71,7 @@ public record Variation(Kind kind, String value) {
     public Variation {
         value = Text.name("value", value, LONGEST);
         switch (kind) {
-            case BANDS -> bands(value);
+            case BANDS -> held(value);
             case BOOSTER -> one(kind, value, "off");
             case ANTENNAS -> one(kind, value, "own");
             case PLATE -> one(kind, value, "with", "without");
@@ -88,15 +91,45 @@ public record Variation(Kind kind, String value) {
                         kind.says + " is " + Text.quoted(value) + "; allowed are " + kind.allowed));
     }
 
-    private static List<String> bands(String value) {
-        return Arrays.stream(value.split("[+, ]+"))
+    private static final String ALL_BUT = "all but ";
+    private static final String SA_ONLY = "NR SA only";
+    private static final String NSA = "NSA";
+
+    /** What the device is held to, as one says it: bands, all but some, or a mode. */
+    private static String held(String value) {
+        for (String mode : List.of(RadioMode.LTE_ONLY.label(), SA_ONLY, NSA)) {
+            if (mode.equalsIgnoreCase(value)) {
+                return mode;
+            }
+        }
+        boolean butSome = value.regionMatches(true, 0, ALL_BUT, 0, ALL_BUT.length());
+        String bands = String.join(" + ", listed(butSome ? value.substring(ALL_BUT.length()) : value));
+        return butSome ? ALL_BUT + bands : bands;
+    }
+
+    private static List<String> listed(String bands) {
+        return Arrays.stream(bands.split("[+, ]+"))
                 .map(name -> Bands.named(name).name())
                 .toList();
     }
 
-    /** The bands that are held; of that kind alone. */
+    /** The bands that alone are held; of that kind alone, and none where it is held to something else. */
     public List<String> bands() {
-        return bands(value);
+        String held = held(value);
+        return held.startsWith(ALL_BUT) || mode() != RadioMode.LOCKED || held.equals(NSA) ? List.of() : listed(held);
+    }
+
+    /** How the radio is set while bands are held; of that kind alone. */
+    public RadioMode mode() {
+        String held = held(value);
+        return held.equals(RadioMode.LTE_ONLY.label())
+                ? RadioMode.LTE_ONLY
+                : held.equals(SA_ONLY) ? RadioMode.NR_ONLY : RadioMode.LOCKED;
+    }
+
+    /** Whether a signal chain can say it: it has bands that are held and a mode, and no bands that are left out. */
+    public boolean isInChain() {
+        return kind != Kind.BANDS || mode() != RadioMode.LOCKED || !bands().isEmpty();
     }
 
     /** In m; of heights and distances alone. */
@@ -107,7 +140,7 @@ public record Variation(Kind kind, String value) {
     /** What it adds to the name of its setup. */
     public String phrase() {
         return switch (kind) {
-            case BANDS -> String.join(" + ", bands()) + " alone";
+            case BANDS -> bands().isEmpty() ? held(value) : String.join(" + ", bands()) + " alone";
             case BOOSTER -> "booster off";
             case ANTENNAS -> "own antennas";
             case PLACE -> value;
@@ -120,33 +153,31 @@ public record Variation(Kind kind, String value) {
     /**
      * What stays of it for hands to arrange.
      *
-     * @param inChain whether the chain of its setup is known; what has a place in a chain is told from there
+     * @param contender whose chain, where it is known, has what has a place in one
      */
-    public Optional<Arranged> arranged(boolean inChain) {
+    public Optional<Arranged> arranged(Contender contender) {
         return switch (kind) {
-            case PLACE, SPACING, PLATE -> Optional.of(new Arranged(kind, phrase()));
+            case PLACE, SPACING, PLATE -> Optional.of(arranged(contender.deviceName()));
             case BANDS, BOOSTER, ANTENNAS, HEIGHT ->
-                inChain ? Optional.empty() : Optional.of(new Arranged(kind, phrase()));
+                contender.isKnown() && isInChain() ? Optional.empty() : Optional.of(arranged(contender.deviceName()));
         };
     }
 
-    /** What hands arrange that is no part of a chain. */
-    public record Arranged(Kind kind, String phrase) {
-        Move move(String device) {
-            String says =
-                    switch (kind) {
-                        case SPACING -> "Put " + device + " " + phrase.replace("it", "the indoor antenna") + ".";
-                        case PLATE ->
-                            phrase.startsWith("without")
-                                    ? "Take the metal plate from under the antenna."
-                                    : "Put the metal plate under the antenna.";
-                        case PLACE -> "Put " + device + " " + phrase + ".";
-                        case BANDS -> "Hold " + device + " to " + phrase + ".";
-                        case BOOSTER -> "Switch the booster off.";
-                        case ANTENNAS -> "Let " + device + " use its own antennas.";
-                        case HEIGHT -> "Bring the antenna to its height: " + phrase + ".";
-                    };
-            return Move.of(kind.work, says);
-        }
+    /** @param device its name */
+    private Arranged arranged(String device) {
+        String says =
+                switch (kind) {
+                    case SPACING -> "Put " + device + " " + Values.plain(metres()) + " m from the indoor antenna.";
+                    case PLATE ->
+                        value.equals("with")
+                                ? "Put the metal plate under the antenna."
+                                : "Remove the metal plate from under the antenna.";
+                    case PLACE -> "Put " + device + " " + phrase() + ".";
+                    case BANDS -> "Set " + device + " to " + phrase() + ".";
+                    case BOOSTER -> "Switch the booster off.";
+                    case ANTENNAS -> "Let " + device + " use its own antennas.";
+                    case HEIGHT -> "Bring the antenna to its height: " + phrase() + ".";
+                };
+        return new Arranged(kind.work, phrase(), says);
     }
 }

@@ -2,6 +2,8 @@ package syntoma.core.design;
 
 import java.util.List;
 import java.util.Map;
+import syntoma.core.state.Move;
+import syntoma.core.state.Work;
 
 /**
  * One contender measured once in a round.

@@ -7,14 +7,15 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import syntoma.core.run.RunKind;
+import syntoma.core.state.Rig;
+import syntoma.core.state.RigState;
+import syntoma.core.state.Work;
 
 class PlannerTest {
     private static final Contender DOME = on("Roof dome", "Alder", 0);
@@ -22,15 +23,7 @@ class PlannerTest {
     private static final Contender WHIPS = on("Roof whips", "Sorrel", 0);
 
     private static Contender on(String setup, String antenna, double heightM) {
-        return new Contender(
-                setup,
-                "Tarnwave",
-                "Curlew",
-                "inside",
-                new TreeMap<>(Map.of(antenna, heightM)),
-                Optional.empty(),
-                "automatic",
-                Optional.empty());
+        return new Contender(setup, Rig.of("Curlew").antenna(antenna, heightM).arrangement());
     }
 
     /** Of which the difference in a round scatters by so much, however many runs there are. */
@@ -52,7 +45,7 @@ class PlannerTest {
                 kind,
                 Collections.nCopies(contenders.size(), new Question.Rates(20, 5, true)),
                 Work.usual(),
-                Optional.of(contenders.get(0)),
+                RigState.with(contenders.get(0).arrangement()),
                 Order.TURNING,
                 7,
                 minutes,
@@ -95,15 +88,16 @@ class PlannerTest {
         Noise noisy = new Noise(0.4, 0.1);
         Effort dear = Planner.design(free(2, noisy, DOME, MAST)).effort();
         assertTrue(dear.runs() >= 2, dear.runs() + " runs");
-        Contender other = Contender.named("Other", "Tarnwave");
         Question cheap = new Question(
-                List.of(Contender.named("One", "Tarnwave"), other),
+                List.of(
+                        new Contender("One", Rig.of("Plover").arrangement()),
+                        new Contender("Other", Rig.of("Plover").arrangement())),
                 2,
                 noisy,
                 RunKind.FULL,
                 Collections.nCopies(2, new Question.Rates(20, 5, false)),
                 Work.usual(),
-                Optional.empty(),
+                RigState.UNKNOWN,
                 Order.TURNING,
                 7,
                 OptionalDouble.empty(),
@@ -172,20 +166,28 @@ class PlannerTest {
 
     @Test
     void it_says_what_it_cannot_answer() {
-        Contender both = new Contender(
-                "Hotspot",
-                "Brissa",
-                "Plover",
-                "inside",
-                new TreeMap<>(),
-                Optional.empty(),
-                "automatic",
-                Optional.empty());
+        Contender both = new Contender("Hotspot", Rig.of("Plover").on("Brissa").arrangement());
         List<String> cannot = Planner.design(free(2, Noise.USUAL, DOME, both)).cannot();
         assertTrue(
                 cannot.stream().anyMatch(c -> c.contains("the carrier and the device and the antennas")),
                 cannot.toString());
         assertTrue(cannot.get(0).startsWith("Whether there is a difference under ×"));
+    }
+
+    @Test
+    void a_locked_device_is_refused_with_a_foreign_sim() {
+        Contender foreign = new Contender(
+                "Hotspot", Rig.of("Plover").lockedTo("Tarnwave").on("Ostrel").arrangement());
+        String said = assertThrows(IllegalArgumentException.class, () -> free(2, Noise.USUAL, DOME, foreign))
+                .getMessage();
+        assertEquals("contenders has Hotspot on Ostrel; Plover takes SIMs of Tarnwave only", said);
+    }
+
+    @Test
+    void a_setup_without_parts_has_work_that_nobody_knows() {
+        Question question = free(2, Noise.USUAL, DOME, Contender.named("Old hotspot", "Tarnwave"));
+        assertTrue(question.unknownParts().orElse("").startsWith("Rig does not say what Old hotspot is made of"));
+        assertEquals(Optional.empty(), free(2, Noise.USUAL, DOME, MAST).unknownParts());
     }
 
     @ParameterizedTest

@@ -7,14 +7,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import syntoma.core.state.Move;
+import syntoma.core.state.Rig;
+import syntoma.core.state.RigState;
+import syntoma.core.state.Work;
 
 /** What a run sheet asks, learns and leaves out. */
 class SheetRulesTest {
     private static Contender held(String bands) {
-        return new Contender(
-                "Dome", "Tarnwave", "Curlew", "inside", new TreeMap<>(), Optional.empty(), bands, Optional.empty());
+        return new Contender("Dome", Rig.of("Curlew").bands(bands).arrangement());
     }
 
     private static Doubts.Read read(String carrier, String mode, String band, String cell) {
@@ -54,7 +56,8 @@ class SheetRulesTest {
         assertEquals(
                 6.5,
                 Learned.minutes(Map.of(Work.LEADS, List.of(9.0, 7.0, 6.0, 2.0))).get(Work.LEADS));
-        List<Move> moves = List.of(Move.of(Work.MAST_UP, "up"), Move.of(Work.LEADS, "leads"));
+        List<Move> moves =
+                RigState.UNKNOWN.movesTo(Rig.of("Curlew").antenna("Rowan", 3).arrangement());
         assertEquals(Map.of(Work.MAST_UP, 20.0, Work.LEADS, 8.0), Learned.shared(moves, 28));
         assertEquals(Map.of(), Learned.shared(moves, 61), "who took an hour was doing something else");
         assertEquals(Map.of(), Learned.shared(List.of(), 5));

@@ -7,12 +7,13 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import syntoma.core.state.Move;
+import syntoma.core.state.Rig;
+import syntoma.core.state.RigState;
 
 class TemplateTest {
     private static final Contender MAST = on("Mast", "Curlew", "Rowan", Optional.empty());
@@ -23,19 +24,12 @@ class TemplateTest {
 
     private static Contender on(String setup, String device, String antenna, Optional<String> booster) {
         return new Contender(
-                setup,
-                "Tarnwave",
-                device,
-                "inside",
-                new TreeMap<>(Map.of(antenna, 0.0)),
-                booster,
-                "automatic",
-                Optional.empty());
+                setup, Rig.of(device).antenna(antenna, 0).booster(booster).arrangement());
     }
 
     private static Template.Proposal propose(Template template, Contender... setups) {
-        return template.propose(
-                new Template.Board(List.of(setups), List.of("Tarnwave", "Ostrel"), c -> List.of("B3", "B20")));
+        return template.propose(new Template.Board(
+                List.of(setups), List.of("Tarnwave", "Ostrel"), c -> List.of("B3", "B20"), c -> true));
     }
 
     private static List<String> names(Template.Proposal proposal) {
@@ -83,6 +77,52 @@ class TemplateTest {
         assertTrue(propose(Template.BOOSTER, MAST).lacking().orElseThrow().contains("booster"));
     }
 
+    /** Where the antennas stay on the roof, it makes no difference where the device is. */
+    @Test
+    void places_are_tried_with_what_moves_with_the_device_alone() {
+        Contender bare = new Contender("Hotspot", Rig.of("Plover").arrangement());
+        assertTrue(propose(Template.PLACES, MAST).lacking().orElse("").contains("stays where it is"));
+        assertEquals(
+                "Hotspot, on the table",
+                names(propose(Template.PLACES, MAST, bare)).get(0));
+    }
+
+    @Test
+    void a_plate_is_tried_under_an_antenna_that_needs_one() {
+        Template.Board board = new Template.Board(
+                List.of(MAST, DOME), List.of(), c -> List.of(), c -> c.setup().equals("Dome"));
+        assertEquals(List.of("Dome, without a plate", "Dome, with a plate"), names(Template.PLATE.propose(board)));
+        Template.Board none = new Template.Board(List.of(MAST), List.of(), c -> List.of(), c -> false);
+        assertTrue(Template.PLATE.propose(none).lacking().orElse("").contains("by its data sheet"));
+    }
+
+    @Test
+    void a_locked_device_is_tried_on_no_other_carrier() {
+        Contender locked =
+                new Contender("Locked", Rig.of("Plover").lockedTo("Tarnwave").arrangement());
+        assertEquals(
+                "Plover takes SIMs of Tarnwave only.",
+                propose(Template.CARRIERS, locked).lacking().orElse(""));
+    }
+
+    @Test
+    void where_there_is_nr_the_sweep_tries_lte_only_as_well() {
+        Template.Board board = new Template.Board(List.of(MAST), List.of(), c -> List.of("B3", "n78"), c -> false);
+        assertEquals(List.of("Mast", "Mast, B3 alone", "Mast, LTE only"), names(Template.BANDS.propose(board)));
+    }
+
+    /** A chain says bands and modes; what is left out, and NSA, hands set. */
+    @Test
+    void what_a_chain_cannot_say_is_set_by_hand() {
+        assertEquals(Optional.empty(), new Variation(Variation.Kind.BANDS, "LTE only").arranged(DOME));
+        assertEquals(
+                "Set Curlew to all but B3.",
+                new Variation(Variation.Kind.BANDS, "all but B3")
+                        .arranged(DOME)
+                        .orElseThrow()
+                        .says());
+    }
+
     @Test
     void contenders_of_two_factors_make_a_grid() {
         Grid grid = Grid.of(List.of(MAST, SMALL_MAST, DOME, SMALL_DOME)).orElseThrow();
@@ -98,6 +138,10 @@ class TemplateTest {
     @ParameterizedTest
     @CsvSource({
         "BANDS, B3 + b20, B3 + B20 alone",
+        "BANDS, All but b3, all but B3",
+        "BANDS, lte only, LTE only",
+        "BANDS, NR SA only, NR SA only",
+        "BANDS, nsa, NSA",
         "BOOSTER, off, booster off",
         "PLACE, on the table, on the table",
         "HEIGHT, '2,5', 2.5 m up",
@@ -118,12 +162,15 @@ class TemplateTest {
 
     @Test
     void what_is_no_part_of_a_chain_is_arranged_by_hand() {
-        Contender table = DOME.arranged(new Variation(Variation.Kind.PLACE, "on the table").arranged(true));
-        Contender floor = DOME.arranged(new Variation(Variation.Kind.PLACE, "on the floor").arranged(true));
-        Standing standing = Standing.with(table);
-        assertEquals(List.of("Put Curlew on the floor."), says(standing.putUp(floor)));
-        assertEquals(List.of(), says(standing.putUp(floor)));
-        assertEquals(List.of("Put things back as they are otherwise."), says(standing.putUp(DOME)));
+        Contender table = DOME.arranged(new Variation(Variation.Kind.PLACE, "on the table").arranged(DOME));
+        Contender floor = DOME.arranged(new Variation(Variation.Kind.PLACE, "on the floor").arranged(DOME));
+        RigState state = RigState.with(table.arrangement());
+        assertEquals(List.of("Put Curlew on the floor."), says(state.movesTo(floor.arrangement())));
+        RigState onFloor = state.after(floor.arrangement());
+        assertEquals(List.of(), says(onFloor.movesTo(floor.arrangement())));
+        assertEquals(
+                List.of("Put things back as they were before “on the floor”."),
+                says(onFloor.movesTo(DOME.arrangement())));
     }
 
     private static List<String> says(List<Move> moves) {

@@ -5,12 +5,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import syntoma.core.chain.Source;
 import syntoma.core.design.Contender;
 import syntoma.core.design.Noise;
 import syntoma.core.design.Order;
 import syntoma.core.design.Question;
-import syntoma.core.design.Work;
 import syntoma.core.run.RunKind;
+import syntoma.core.state.Arrangement;
+import syntoma.core.state.Holder;
+import syntoma.core.state.RigState;
+import syntoma.core.state.Spot;
+import syntoma.core.state.Work;
 
 /** A trial of setups that differ in their leads alone: what hands do between them is the same each time. */
 public final class OfLeads {
@@ -32,7 +37,7 @@ public final class OfLeads {
                 RunKind.LIGHT,
                 names.stream().map(name -> RATES).toList(),
                 Work.usual(),
-                Optional.empty(),
+                RigState.UNKNOWN,
                 Order.TURNING,
                 seed,
                 OptionalDouble.empty(),
@@ -44,12 +49,16 @@ public final class OfLeads {
     private static Contender contender(String name) {
         return new Contender(
                 name,
-                "Tarnwave",
-                "Curlew",
-                "inside",
-                new TreeMap<>(Map.of(name, 0.0)),
-                Optional.empty(),
-                "automatic",
-                Optional.empty());
+                new Arrangement(
+                        Optional.empty(),
+                        new Holder("Curlew", 1, Optional.empty()),
+                        "Tarnwave",
+                        new TreeMap<>(),
+                        Source.CELLULAR,
+                        "inside",
+                        new TreeMap<>(Map.of(name, Spot.ROOF)),
+                        Optional.empty(),
+                        "automatic",
+                        Optional.empty()));
     }
 }

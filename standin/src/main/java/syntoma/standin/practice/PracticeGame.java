@@ -8,8 +8,8 @@ import java.util.SplittableRandom;
 import java.util.function.ToDoubleFunction;
 import syntoma.core.design.Effort;
 import syntoma.core.design.Planner;
-import syntoma.core.design.Work;
 import syntoma.core.run.RunKind;
+import syntoma.core.state.Work;
 import syntoma.standin.World;
 
 /**

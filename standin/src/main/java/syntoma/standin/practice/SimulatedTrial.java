@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import syntoma.core.design.Move;
 import syntoma.core.design.Visit;
-import syntoma.core.design.Work;
 import syntoma.core.run.RunKind;
+import syntoma.core.state.Move;
+import syntoma.core.state.Work;
 import syntoma.standin.Air;
 import syntoma.standin.World;
 

@@ -14,13 +14,18 @@ import java.util.Random;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import syntoma.core.chain.Source;
 import syntoma.core.design.Contender;
 import syntoma.core.design.Noise;
 import syntoma.core.design.Order;
 import syntoma.core.design.Planner;
 import syntoma.core.design.Question;
-import syntoma.core.design.Work;
 import syntoma.core.run.RunKind;
+import syntoma.core.state.Arrangement;
+import syntoma.core.state.Holder;
+import syntoma.core.state.RigState;
+import syntoma.core.state.Spot;
+import syntoma.core.state.Work;
 import syntoma.standin.World;
 import syntoma.standin.air.Hands;
 
@@ -110,13 +115,18 @@ class PracticeTest {
         List<Contender> contenders = IntStream.range(0, 2 + random.nextInt(3))
                 .mapToObj(i -> new Contender(
                         "S" + i,
-                        "Tarnwave",
-                        "Curlew",
-                        "inside",
-                        new TreeMap<>(Map.of("A" + random.nextInt(3), (double) random.nextInt(2) * 3)),
-                        Optional.empty(),
-                        random.nextBoolean() ? "automatic" : "B3",
-                        Optional.empty()))
+                        new Arrangement(
+                                Optional.empty(),
+                                new Holder("Curlew", 1, Optional.empty()),
+                                "Tarnwave",
+                                new TreeMap<>(),
+                                Source.CELLULAR,
+                                "inside",
+                                new TreeMap<>(Map.of(
+                                        "A" + random.nextInt(3), random.nextBoolean() ? Spot.ROOF : Spot.raised(3))),
+                                Optional.empty(),
+                                random.nextBoolean() ? "automatic" : "B3",
+                                Optional.empty())))
                 .toList();
         Question.Rates rates = usual();
         return new Question(
@@ -126,7 +136,7 @@ class PracticeTest {
                 RunKind.LIGHT,
                 contenders.stream().map(c -> rates).toList(),
                 Work.usual(),
-                Optional.empty(),
+                RigState.UNKNOWN,
                 Order.TURNING,
                 seed,
                 OptionalDouble.empty(),
