@@ -20,7 +20,7 @@ export function DevicesView() {
   return (
     <Sheet
       title="Devices"
-      over={<Link to="/pitch">Pitch</Link>}
+      over={<Link to="/tonight">Tonight</Link>}
       headline={data ? headline(data) : 'Devices'}
       margin={<ThisDevice served={data?.served ?? false} />}
     >

@@ -13,7 +13,7 @@ export function GuestView() {
     document.title = 'A page to read · Syntoma';
     if (word !== '') {
       // which page it is knows the session
-      mutate({ guest: word }, { onSuccess: () => void navigate('/pitch', { replace: true }) });
+      mutate({ guest: word }, { onSuccess: () => void navigate('/tonight', { replace: true }) });
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- asked once
   }, []);

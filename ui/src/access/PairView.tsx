@@ -39,8 +39,8 @@ function In() {
       <main>
         <h1>This phone is in.</h1>
         <p>
-          <Link to="/pitch" className="onward">
-            <Button type="primary">Go to Pitch</Button>
+          <Link to="/tonight" className="onward">
+            <Button type="primary">Go to Tonight</Button>
           </Link>
         </p>
         {network?.certificate && !network.certificate.owners && (

@@ -27,7 +27,7 @@ export function ThisDevice({ served }: { served: boolean }) {
         )}
         <p className="small">
           {atHand
-            ? 'Pitch, the latest stays and trials are at hand without the server too; what you log then waits here.'
+            ? 'Tonight, the latest stays and trials are at hand without the server too; what you log then waits here.'
             : 'This browser does not trust the certificate, so the page opens only while Syntoma answers. What you log while it does not waits here all the same.'}
         </p>
         <p>
@@ -55,7 +55,7 @@ export function ThisDevice({ served }: { served: boolean }) {
       </Part>
       <Part title="On the home screen">
         <p className="small">
-          The browser’s menu has “Add to home screen” or “Install”. Syntoma then opens at Pitch, without an
+          The browser’s menu has “Add to home screen” or “Install”. Syntoma then opens at Tonight, without an
           address line.
         </p>
       </Part>

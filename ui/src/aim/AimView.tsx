@@ -36,7 +36,7 @@ function Overview({ aim }: { aim: Aim }) {
   return (
     <Sheet
       title="Aim"
-      over={<Link to="/pitch">Pitch</Link>}
+      over={<Link to="/tonight">Tonight</Link>}
       headline="Turn the antenna all the way round once, and know where it is best."
       margin={<Declination aim={aim} />}
     >

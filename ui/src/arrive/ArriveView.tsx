@@ -62,7 +62,7 @@ export function ArriveView() {
         onSuccess: () => {
           forget();
           void message.success(`Standing at ${draft.campsite}.`);
-          void navigate('/pitch');
+          void navigate('/tonight');
         },
         onError: (refused) => {
           setProblems(
@@ -79,7 +79,7 @@ export function ArriveView() {
   return (
     <Sheet
       title="Arrive"
-      over={<Link to="/pitch">Pitch</Link>}
+      over={<Link to="/tonight">Tonight</Link>}
       headline="Where have you arrived?"
       margin={!narrow && last}
     >

@@ -19,7 +19,7 @@ export function BenchView() {
     );
   }
   return (
-    <Sheet title="Bench" headline="Calculators, each usable alone, and a place to practise">
+    <Sheet title="Tools" headline="Calculators, each usable alone, and a place to practise">
       <Loaded state={stateOf(calculators)}>{(list) => <List all={list} wide />}</Loaded>
       <Part title="Practice pitch">
         <p>
@@ -37,7 +37,7 @@ function List(props: { all: Schemas['CalculatorView'][]; chosen?: string; wide?:
         {props.all.map((c) => (
           <li key={c.key}>
             <Link
-              to={`/bench?calculator=${c.key}`}
+              to={`/tools?calculator=${c.key}`}
               aria-current={c.key === props.chosen ? 'page' : undefined}
             >
               {c.name}

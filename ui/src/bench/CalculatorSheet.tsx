@@ -35,7 +35,7 @@ export function CalculatorSheet({ calculator, others }: { calculator: Calculator
   return (
     <Sheet
       title={calculator.name}
-      over={<Link to="/bench">Bench</Link>}
+      over={<Link to="/tools">Tools</Link>}
       headline={result?.says ?? calculator.answers}
       {...(narrow ? {} : { findings: others })}
     >

@@ -48,7 +48,7 @@ const SERVED = { ...NAMES, 'GET /api/bench': [CABLE], 'POST /api/bench/cable': S
 
 test('calculators stand in a list with what each answers', async () => {
   serve(SERVED);
-  show(<BenchView />, '/bench');
+  show(<BenchView />, '/tools');
   expect(await screen.findByText('What a cable loses.')).toBeDefined();
   expect(screen.getByRole('link', { name: 'Judge trials whose truth is known' })).toBeDefined();
 });
@@ -56,7 +56,7 @@ test('calculators stand in a list with what each answers', async () => {
 test('what is typed is reckoned, with its formula, and can be kept', async () => {
   const user = userEvent.setup();
   serve({ ...SERVED, 'POST /api/gear': {} });
-  show(<BenchView />, '/bench?calculator=cable&length=7');
+  show(<BenchView />, '/tools?calculator=cable&length=7');
   expect(await screen.findByRole('heading', { level: 1, name: SAYS.says })).toBeDefined();
   expect(bodies('POST /api/bench/cable').at(-1)).toEqual({ values: { class: '240-class', length: '7' } });
   expect(screen.getByText('L = a √f')).toBeDefined();
@@ -74,6 +74,6 @@ test('what cannot be stands at its field', async () => {
       errors: [{ field: 'values.length', message: 'Length is −1 m; allowed is 0 to 200 m' }],
     }),
   });
-  show(<BenchView />, '/bench?calculator=cable&length=-1');
+  show(<BenchView />, '/tools?calculator=cable&length=-1');
   expect((await screen.findByRole('alert')).textContent).toContain('allowed is 0 to 200 m');
 });

@@ -9,11 +9,11 @@ export interface Ladder {
   usual: number | null;
   from: number;
   to: number;
-  /** Where ample, sound, thin and scraping begin. */
+  /** Where strong, good, fair and weak begin. */
   floors: number[];
 }
 
-const GRADES = ['silent', 'scraping', 'thin', 'sound', 'ample'];
+const GRADES = ['none', 'weak', 'fair', 'good', 'strong'];
 /** So wide a strip has room for all words whole; on a narrower one the others than the grade's own are cut. */
 const ROOMY = 420;
 const CUT = 3;

@@ -98,7 +98,7 @@ describe('ladder strip', () => {
     label: 'RSRP',
     unit: 'dBm',
     value: -104,
-    grade: 'thin',
+    grade: 'fair',
     spread: { low: -107, median: -104, high: -102 },
     usual: null,
     from: -135,
@@ -107,7 +107,7 @@ describe('ladder strip', () => {
   };
   it('names all five zones and has no hollow tick without a usual value', () => {
     const svg = render(<LadderStrip ladder={ladder} width={560} />);
-    for (const word of ['silent', 'scraping', 'thin', 'sound', 'ample']) {
+    for (const word of ['none', 'weak', 'fair', 'good', 'strong']) {
       expect(svg).toContain(`>${word}<`);
     }
     expect(svg).toContain('class="latest"');

@@ -5,7 +5,7 @@ import { count, effect as asText } from '../format/numbers';
 import { Part } from '../parts/Sheet';
 import { intervalOf, Name } from './Compared';
 
-/** The effect where the baseline’s signal was strong, thin and scraping: an antenna that helps in weak places only shows as that. */
+/** The effect where the baseline’s signal was strong, fair and weak: an antenna that helps in weak places only shows as that. */
 export function Strengths({ view }: { view: Schemas['FindingsView'] }) {
   const [ref, width] = useWidth<HTMLDivElement>(300);
   const others = view.setups.filter(
@@ -18,7 +18,7 @@ export function Strengths({ view }: { view: Schemas['FindingsView'] }) {
   return (
     <Part
       title={`By how strong it was with ${view.baseline}`}
-      small="by RSRP, the level of the cell’s own signal: from −95 dBm on sound or ample, from −105 thin, below that scraping or silent"
+      small="by RSRP, the level of the cell’s own signal: from −95 dBm on good or strong, from −105 fair, below that weak or none"
     >
       {others.length === 0 && (
         <p className="hollow">

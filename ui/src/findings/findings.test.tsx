@@ -7,7 +7,7 @@ import { asked, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { FindingsView } from './FindingsView';
 
-const strength = (word: 'ample-sound' | 'thin' | 'scraping-silent', blocks: number, stays: number) => ({
+const strength = (word: 'strong-good' | 'fair' | 'weak-none', blocks: number, stays: number) => ({
   strength: word,
   words: word,
   blocks,
@@ -63,7 +63,7 @@ const FOUND: Schemas['FindingsView'] = {
       verdict: 'better',
       plainRank: 2,
       adjustedRank: 1,
-      byStrength: [strength('ample-sound', 0, 0), strength('thin', 4, 2), strength('scraping-silent', 9, 5)],
+      byStrength: [strength('strong-good', 0, 0), strength('fair', 4, 2), strength('weak-none', 9, 5)],
     }),
     row('Whips', {
       estimate: 0.6,

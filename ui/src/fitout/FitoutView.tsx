@@ -36,7 +36,7 @@ export function FitoutView() {
   const choose = (id: number | null) => setQuery(id === null ? {} : { plan: String(id) });
   if (!fitout.data) {
     return (
-      <Sheet title="Fit-out" headline="Fit-out">
+      <Sheet title="Build" headline="Build">
         <Loaded state={stateOf(fitout)}>{() => null}</Loaded>
       </Sheet>
     );
@@ -52,7 +52,7 @@ export function FitoutView() {
   return chosen ? (
     <Opened key={chosen.id} id={chosen.id} fitout={fitout.data} choose={choose} />
   ) : (
-    <Sheet title="Fit-out" headline="Draw the roof before you drill it.">
+    <Sheet title="Build" headline="Draw the roof before you drill it.">
       <p>
         Say what stands on it and what lies under it. Syntoma then shows where an antenna may go and what each
         place costs, how long its leads have to be, through which hole they pass, and whether a booster’s two
@@ -68,7 +68,7 @@ function Opened(props: { id: number; fitout: Fitout; choose: (id: number | null)
   return view.data ? (
     <Drawn view={view.data} fitout={props.fitout} choose={props.choose} />
   ) : (
-    <Sheet title="Fit-out" headline="Fit-out">
+    <Sheet title="Build" headline="Build">
       <Loaded state={stateOf(view)}>{() => null}</Loaded>
     </Sheet>
   );
@@ -89,7 +89,7 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
   const said = new Set(reckoned?.strips.map((s) => s.why));
   return (
     <Sheet
-      title={`${view.name}, fit-out`}
+      title={`${view.name}, build`}
       over={<PlanChooser fitout={fitout} chosen={view.id} choose={props.choose} />}
       headline={refused ? 'This cannot be as it is typed.' : (reckoned?.sentence ?? 'Reckoning …')}
       findings={
@@ -109,7 +109,7 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
             {plan.antenna && (
               <Part title="Next">
                 <div className="note">
-                  <Link to={`/fit-out?plan=${view.id}&sheet`}>The job sheet: what to do in which order</Link>
+                  <Link to={`/build?plan=${view.id}&sheet`}>The job sheet: what to do in which order</Link>
                 </div>
               </Part>
             )}

@@ -15,7 +15,7 @@ export function JobSheet({ plan }: { plan: number }) {
   const hours = hoursIn(query);
   const state = useJobSheet(plan, hours);
   const sheet = state.data;
-  const back = <Link to={`/fit-out?plan=${plan}`}>Roof plan</Link>;
+  const back = <Link to={`/build?plan=${plan}`}>Roof plan</Link>;
   if (!sheet) {
     return (
       <Sheet title="Job sheet" over={back} headline="Job sheet" margin={<Hours />}>

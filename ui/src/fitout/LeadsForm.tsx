@@ -216,7 +216,7 @@ function IntoSetup(props: { plan: RoofPlan; fitout: Fitout; id: number; saved: b
       {extend.data && (
         <p role="status">
           {extend.data.name} has {extend.data.cable} now, to be bought:{' '}
-          <Link to={`/rig?setup=${extend.data.setup}`}>what its staircase loses</Link>.
+          <Link to={`/gear?setup=${extend.data.setup}`}>what its staircase loses</Link>.
         </p>
       )}
       {extend.error && <Failed error={extend.error} />}

@@ -25,7 +25,7 @@ export function PlanChooser(props: { fitout: Fitout; chosen: number; choose: (id
           popupMatchSelectWidth={false}
         />
         <Button onClick={() => setNaming(!naming)}>A variant of it</Button>
-        {fitout.plans.length > 1 && <Link to="/fit-out?side">Side by side</Link>}
+        {fitout.plans.length > 1 && <Link to="/build?side">Side by side</Link>}
         <Button
           type="link"
           onClick={() =>

@@ -37,8 +37,8 @@ export function SideBySide({ fitout }: { fitout: Fitout }) {
   };
   return (
     <Sheet
-      title="Variants, fit-out"
-      over={<Link to={`/fit-out?plan=${shown[0]?.id ?? ''}`}>Roof plan</Link>}
+      title="Variants, build"
+      over={<Link to={`/build?plan=${shown[0]?.id ?? ''}`}>Roof plan</Link>}
       headline={`${count(shown.length, 'variant')} side by side`}
     >
       <div className="ticks beside">
@@ -99,7 +99,7 @@ function Roof(props: { id: number; name: string; fitout: Fitout; width: number; 
   return (
     <figure style={{ width: props.width }}>
       <figcaption>
-        <Link to={`/fit-out?plan=${props.id}`}>{props.name}</Link>
+        <Link to={`/build?plan=${props.id}`}>{props.name}</Link>
       </figcaption>
       {variant && (
         <>
@@ -151,7 +151,7 @@ function Row({ id, name, system }: { id: number; name: string; system: System })
   return (
     <tr>
       <td>
-        <Link to={`/fit-out?plan=${id}`}>{name}</Link>
+        <Link to={`/build?plan=${id}`}>{name}</Link>
       </td>
       {cell('from front, left', place ? `${at(place.x)}, ${at(place.y)}` : null)}
       {cell('clearance', place?.clearanceM == null ? null : at(place.clearanceM))}

@@ -6,7 +6,7 @@ import { FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
 import { Num } from './Num';
 
-/** The flat of the roof by its measures; body and height are those of Rig. */
+/** The flat of the roof by its measures; body and height are those of Gear. */
 export function Vehicle(props: {
   plan: RoofPlan;
   fitout: Fitout;
@@ -40,7 +40,7 @@ export function Vehicle(props: {
         reckoned && (
           <>
             {reckoned.body}, {length(reckoned.heightM, system)} high, at most{' '}
-            {length(reckoned.limitM, system)} while driving: <Link to="/rig">in Rig</Link>
+            {length(reckoned.limitM, system)} while driving: <Link to="/gear">in Gear</Link>
           </>
         )
       }

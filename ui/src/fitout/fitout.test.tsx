@@ -15,7 +15,7 @@ beforeEach(() => {
 
 test('what is drawn is reckoned, and its numbers stand beside it', async () => {
   served();
-  show(<FitoutView />, '/fit-out?plan=1');
+  show(<FitoutView />, '/build?plan=1');
   expect(await screen.findByRole('heading', { level: 1, name: /Alder stands best/ })).toBeDefined();
   expect(screen.getByText('Vent and Box overlap.')).toBeDefined();
   expect(screen.getByText('an extension of 1 m for each.')).toBeDefined();
@@ -31,7 +31,7 @@ test('what is drawn is reckoned, and its numbers stand beside it', async () => {
 test('a thing is moved by keys and by dragging, undone, made again, and kept', async () => {
   const user = userEvent.setup();
   served();
-  show(<FitoutView />, '/fit-out?plan=1');
+  show(<FitoutView />, '/build?plan=1');
   const vent = await screen.findByRole('button', { name: /^Vent, 2 m from the front, 0.6 m from the left/ });
   vent.focus();
   await user.keyboard('{ArrowRight}{Shift>}{ArrowDown}{/Shift}');
@@ -68,7 +68,7 @@ test('what is drawn while the plan is on its way to be kept is not lost', async 
             answer = () => resolve({ id: 1, name: 'Heron as it is', version: 4, plan });
           }),
   });
-  show(<FitoutView />, '/fit-out?plan=1');
+  show(<FitoutView />, '/build?plan=1');
   const vent = await screen.findByRole('button', { name: /^Vent, 2 m from the front/ });
   vent.focus();
   await user.keyboard('{ArrowRight}');
@@ -85,7 +85,7 @@ test('what is drawn while the plan is on its way to be kept is not lost', async 
 test('the antenna is put to a place that is proposed; a number that is none stays as it is typed', async () => {
   const user = userEvent.setup();
   served();
-  show(<FitoutView />, '/fit-out?plan=1');
+  show(<FitoutView />, '/build?plan=1');
   await user.click(await screen.findByRole('button', { name: 'Put it here' }));
   await waitFor(() => expect(kept().at(-1)?.antenna).toMatchObject({ x: 0.5, y: 0.8 }));
   const height = screen.getByLabelText('Clamp to its middle');
@@ -109,7 +109,7 @@ test('what is refused is said, and what another device changed is asked about', 
       errors: [{ field: 'leads.ductMm', message: 'duct is 0 mm; allowed is 4 to 200 mm' }],
     }),
   });
-  show(<FitoutView />, '/fit-out?plan=1');
+  show(<FitoutView />, '/build?plan=1');
   expect(await screen.findByText(/duct is 0 mm; allowed is 4 to 200 mm/)).toBeDefined();
   await user.type(screen.getByLabelText('Duct inside'), '0');
   await waitFor(() => expect(kept().length).toBe(1));
@@ -128,7 +128,7 @@ test('without a plan it says what it is for, and begins one', async () => {
       return { id: 1, name: 'Heron as it is', version: 3, plan: PLAN };
     },
   });
-  show(<FitoutView />, '/fit-out');
+  show(<FitoutView />, '/build');
   expect(await screen.findByText('Draw the roof before you drill it.')).toBeDefined();
   await user.type(screen.getByLabelText('Name of the plan'), 'Heron as it is{Enter}');
   expect(await screen.findByRole('heading', { level: 1, name: /Alder stands best/ })).toBeDefined();
@@ -139,7 +139,7 @@ test('a way in that is there is taken, and the extension goes into a setup', asy
   served({
     'POST /api/fitout/plans/1/extension': { cable: 'Extension 1 m', setup: 3, name: 'Roof dome' },
   });
-  show(<FitoutView />, '/fit-out?plan=1');
+  show(<FitoutView />, '/build?plan=1');
   expect(await screen.findByText(/Satellite inlet needs no hole/)).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'Put the extension into Roof dome' }));
   expect(await screen.findByText(/Roof dome has Extension 1 m now/)).toBeDefined();
@@ -162,7 +162,7 @@ test('variants stand side by side with what differs', async () => {
     'GET /api/fitout/plans/1/job-sheet': { minutes: 500, tasks: [TASK] },
     'GET /api/fitout/plans/2/job-sheet': new Refused(400, { detail: 'antenna is missing' }),
   });
-  show(<FitoutView />, '/fit-out?side');
+  show(<FitoutView />, '/build?side');
   expect(await screen.findByRole('heading', { level: 1, name: '2 variants side by side' })).toBeDefined();
   expect(await screen.findAllByText('0.5 m, 0.8 m')).not.toEqual([]);
   expect(await screen.findByText('8.3 h')).toBeDefined();

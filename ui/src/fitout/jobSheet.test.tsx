@@ -49,7 +49,7 @@ test('the job sheet shows the next task, its cautions, and the last look before 
       return {};
     },
   });
-  show(<FitoutView />, '/fit-out?plan=1&sheet');
+  show(<FitoutView />, '/build?plan=1&sheet');
   expect(await screen.findByRole('heading', { level: 1, name: /7 of 20 tasks done/ })).toBeDefined();
   expect(screen.getByRole('heading', { level: 2, name: 'Pilot hole of 3 mm, from inside' })).toBeDefined();
   expect(screen.getAllByText('Look for wiring first.')).not.toEqual([]);
@@ -104,7 +104,7 @@ test('tasks are added, changed and filed with their trial and photos', async () 
     'DELETE /api/fitout/plans/1/job-sheet/photos/7': {},
     'GET /api/results/trial': new Refused(404, { detail: 'no measurement' }),
   });
-  show(<FitoutView />, '/fit-out?plan=1&sheet');
+  show(<FitoutView />, '/build?plan=1&sheet');
   const plan = await screen.findByRole('link', { name: /Plan the trial/ });
   await waitFor(() =>
     expect((plan as HTMLAnchorElement).search).toBe(

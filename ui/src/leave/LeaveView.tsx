@@ -14,7 +14,7 @@ export function LeaveView() {
   return (
     <Sheet
       title="Leave"
-      over={<Link to="/pitch">Pitch</Link>}
+      over={<Link to="/tonight">Tonight</Link>}
       headline={data?.headline ?? 'Leave'}
       margin={data && <Afterwards />}
     >

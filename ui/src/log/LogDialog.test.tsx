@@ -9,7 +9,7 @@ import { LogDialog } from './LogDialog';
 
 const CHECK = {
   problems: [{ field: 'rsrpDbm', message: 'RSRP is 12; allowed is −140 to −44 dBm' }],
-  grades: [{ field: 'rsrpDbm', grade: 'thin' }],
+  grades: [{ field: 'rsrpDbm', grade: 'fair' }],
   rates: [{ field: 'upMbps', mbps: 16, unitStated: true, bytes: true }],
   band: null,
   candidates: [],

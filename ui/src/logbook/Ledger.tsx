@@ -36,7 +36,7 @@ export function Ledger() {
       {(view) =>
         view.cards.length === 0 ? (
           <p className="hollow">
-            No SIM card yet. Enter one under <Link to="/rig?part=gear">Rig</Link>, with its carrier,
+            No SIM card yet. Enter one under <Link to="/gear?part=gear">Gear</Link>, with its carrier,
             allowance, reset day and price.
           </p>
         ) : (

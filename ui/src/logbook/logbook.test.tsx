@@ -30,13 +30,13 @@ describe('the stays', () => {
   it('show the columns that this log holds, and are looked for by the server', async () => {
     const user = userEvent.setup();
     serve({ ...NAMES, 'GET /api/logbook': LOGBOOK });
-    show(<LogbookView />, '/logbook?strength=thin&strength=silent');
+    show(<LogbookView />, '/logbook?strength=fair&strength=none');
     expect(await screen.findByText('Quarry Lake')).toBeDefined();
     expect(rows()).toHaveLength(2);
     expect(screen.getByText('RSRP')).toBeDefined();
     expect(screen.queryByText('Need met')).toBeNull();
     expect(screen.getByText('note')).toBeDefined();
-    expect(asked.at(0)?.query).toContain('strength=thin&strength=silent');
+    expect(asked.at(0)?.query).toContain('strength=fair&strength=none');
     await user.type(screen.getByPlaceholderText(/campsite, carrier/), 'quarry');
     await waitFor(() => expect(asked.at(-1)?.query).toContain('text=quarry'));
     await user.click(screen.getByText('Take all of the log again'));

@@ -7,8 +7,8 @@ export function LostView() {
   return (
     <Sheet title="No such page" headline="There is no page at this address.">
       <p>
-        Perhaps it was moved or mistyped: <code>{pathname}</code>. Go on at <Link to="/pitch">Pitch</Link>, or
-        in the <Link to="/logbook">Logbook</Link>.
+        Perhaps it was moved or mistyped: <code>{pathname}</code>. Go on at <Link to="/tonight">Tonight</Link>
+        , or in the <Link to="/logbook">Logbook</Link>.
       </p>
     </Sheet>
   );

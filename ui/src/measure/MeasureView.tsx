@@ -42,7 +42,7 @@ export function MeasureView() {
   return (
     <Sheet
       title="Measure"
-      over={<Link to="/pitch">Pitch</Link>}
+      over={<Link to="/tonight">Tonight</Link>}
       headline={headline(shown, isSet, server.data !== undefined)}
       margin={
         <>

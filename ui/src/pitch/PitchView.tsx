@@ -31,14 +31,14 @@ export function PitchView() {
   const narrow = useNarrow();
   if (!data) {
     return (
-      <Sheet title="Pitch" headline="Pitch">
+      <Sheet title="Tonight" headline="Tonight">
         <Loaded state={stateOf(pitch)}>{() => null}</Loaded>
       </Sheet>
     );
   }
   return (
     <Sheet
-      title={data.standing.campsite ? `Pitch, ${data.standing.campsite}` : 'Pitch'}
+      title={data.standing.campsite ? `Tonight, ${data.standing.campsite}` : 'Tonight'}
       headline={advice?.headline || data.headline}
       findings={
         <>

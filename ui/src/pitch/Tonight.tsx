@@ -156,7 +156,7 @@ function OptionRow(props: {
 /** What to do for it, in order; what to mind stands with the option that is taken first. */
 function Moves({ moves, cautions }: { moves: Option['moves']; cautions: boolean }) {
   return (
-    <ol className="moves do">
+    <ol className={moves.length === 1 ? 'moves alone do' : 'moves do'}>
       {moves.map((move) => (
         <li key={move.says}>
           {move.says}

@@ -33,7 +33,7 @@ const STRIP = {
   label: 'RSRP',
   unit: 'dBm',
   value: -97,
-  grade: 'thin',
+  grade: 'fair',
   spread: { low: -99, median: -97, high: -95 },
   usual: null,
   from: -135,

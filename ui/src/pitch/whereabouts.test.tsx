@@ -27,7 +27,7 @@ test('after a drive the mast is asked about, and the answer is kept', async () =
     'GET /api/state': () => state,
     'POST /api/state/after-the-drive': () => (state = { ...STATE, asked: null }),
   });
-  show(<AfterTheDrive />, '/pitch');
+  show(<AfterTheDrive />, '/tonight');
   await user.click(await screen.findByRole('button', { name: 'Yes, it is down' }));
   await waitFor(() => expect(bodies('POST /api/state/after-the-drive')).toEqual([{ down: true }]));
   await waitFor(() => expect(screen.queryByText(/Is the mast down/)).toBeNull());
@@ -36,7 +36,7 @@ test('after a drive the mast is asked about, and the answer is kept', async () =
 test('what is where is corrected: the booster on, the bands released', async () => {
   const user = userEvent.setup();
   serve({ ...NAMES, 'GET /api/state': STATE, 'PUT /api/state': STATE });
-  show(<WhatIsWhere />, '/pitch');
+  show(<WhatIsWhere />, '/tonight');
   await user.click(await screen.findByRole('button', { name: 'What is where' }));
   await user.click(await screen.findByRole('switch', { name: 'Bittern is on' }));
   await user.click(screen.getByRole('button', { name: 'Release' }));

@@ -32,7 +32,7 @@ function Begin() {
   return (
     <Sheet
       title="Practice pitch"
-      over={<Link to="/bench">Bench</Link>}
+      over={<Link to="/tools">Tools</Link>}
       headline="Judge a trial whose truth is known, in two minutes."
       findings={<Score />}
     >

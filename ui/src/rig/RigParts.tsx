@@ -12,7 +12,7 @@ export function RigParts({ here }: { here: (typeof PARTS)[number][0] }) {
   return (
     <nav className="rig-parts" aria-label="Parts of the rig">
       {PARTS.map(([part, name]) => (
-        <Link key={part} to={`/rig?part=${part}`} aria-current={part === here ? 'page' : undefined}>
+        <Link key={part} to={`/gear?part=${part}`} aria-current={part === here ? 'page' : undefined}>
           {name}
         </Link>
       ))}

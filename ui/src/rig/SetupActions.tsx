@@ -74,7 +74,7 @@ function useRemove(setup: Schemas['SetupName'], view: Schemas['SetupView']) {
   const add = useAddSetup();
   const keep = useKeepChainOf();
   return () => {
-    void navigate('/rig?part=setups');
+    void navigate('/gear?part=setups');
     away
       .mutateAsync(setup.id)
       .then(() =>

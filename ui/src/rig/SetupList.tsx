@@ -29,8 +29,8 @@ export function SetupList() {
       {setups.data?.length === 0 && (
         <>
           <p>
-            First <Link to="/rig?part=need">what it is for</Link>, then{' '}
-            <Link to="/rig?part=shelf">your gear</Link>.
+            First <Link to="/gear?part=need">what it is for</Link>, then{' '}
+            <Link to="/gear?part=shelf">your gear</Link>.
           </p>
           <OfferDemo />
         </>
@@ -39,7 +39,8 @@ export function SetupList() {
         <Part title="To complete" small="known by name from an import or a log; their parts are not said yet">
           {bare.map((s) => (
             <div className="note" key={s.setup.id}>
-              <Pennant number={s.setup.pennant} /> <Link to={`/rig?setup=${s.setup.id}`}>{s.setup.name}</Link>{' '}
+              <Pennant number={s.setup.pennant} />{' '}
+              <Link to={`/gear?setup=${s.setup.id}`}>{s.setup.name}</Link>{' '}
               <span className="small">{count(s.measured, 'measurement')}</span>
             </div>
           ))}
@@ -49,7 +50,7 @@ export function SetupList() {
         <div className="setup-row" key={s.setup.id}>
           <Pennant number={s.setup.pennant} />
           <div>
-            <Link className="name" to={`/rig?setup=${s.setup.id}`}>
+            <Link className="name" to={`/gear?setup=${s.setup.id}`}>
               {s.setup.name}
             </Link>{' '}
             <span className="small">
@@ -64,7 +65,8 @@ export function SetupList() {
         <Part title="Retired" small="offered no more; what was measured with them stays">
           {retired.map((s) => (
             <div className="note" key={s.setup.id}>
-              <Pennant number={s.setup.pennant} /> <Link to={`/rig?setup=${s.setup.id}`}>{s.setup.name}</Link>{' '}
+              <Pennant number={s.setup.pennant} />{' '}
+              <Link to={`/gear?setup=${s.setup.id}`}>{s.setup.name}</Link>{' '}
               <span className="small">{count(s.measured, 'measurement')}</span>
             </div>
           ))}
@@ -81,7 +83,7 @@ function NewSetup() {
   const add = useAddSetup();
   const make = () =>
     add.mutate(name, {
-      onSuccess: (setup) => void navigate(`/rig?setup=${setup.id}`),
+      onSuccess: (setup) => void navigate(`/gear?setup=${setup.id}`),
       onError: (refused) => void message.error(refused.message),
     });
   return (

@@ -121,7 +121,7 @@ function Revisions({ view }: { view: View }) {
     <span key={r.revision}>
       {' · '}
       <Link
-        to={`/rig?setup=${view.setup?.id}${r.revision === latest ? '' : `&revision=${r.revision}`}`}
+        to={`/gear?setup=${view.setup?.id}${r.revision === latest ? '' : `&revision=${r.revision}`}`}
         title={r.since === null ? 'the first one' : `since ${dateClock(r.since)}`}
       >
         revision {r.revision}

@@ -99,11 +99,11 @@ const row = (part: Partial<Schemas['SetupRow']>): Schemas['SetupRow'] => ({
 describe('the list of setups', () => {
   it('waits without a number, and says what to do first', async () => {
     serve({ 'GET /api/setups/fit': NEVER });
-    const page = show(<RigView />, '/rig');
+    const page = show(<RigView />, '/gear');
     expect(page.container.querySelector('main')?.textContent).not.toMatch(/\d/);
     page.unmount();
     serve({ 'GET /api/setups/fit': [] });
-    show(<RigView />, '/rig');
+    show(<RigView />, '/gear');
     expect(await screen.findByText(/No setup yet. Say what you need/)).toBeDefined();
   });
 
@@ -111,7 +111,7 @@ describe('the list of setups', () => {
     serve({
       'GET /api/setups/fit': [row({ setup: PANEL, complete: false, revision: 0 }), row({ blockers: 1 })],
     });
-    show(<RigView />, '/rig');
+    show(<RigView />, '/gear');
     expect(await screen.findByText('1 setup put together, 1 blocked; 1 to complete.')).toBeDefined();
     expect(screen.getByText('To complete')).toBeDefined();
   });
@@ -122,7 +122,7 @@ describe('the list of setups', () => {
       'GET /api/setups/fit': [],
       'POST /api/setups': new Refused(409, { detail: 'which another setup has' }),
     });
-    show(<RigView />, '/rig');
+    show(<RigView />, '/gear');
     await user.type(await screen.findByLabelText('Name of the new setup'), 'Roof dome');
     await user.click(screen.getByRole('button', { name: 'Put it together' }));
     expect(await screen.findByText('which another setup has')).toBeDefined();
@@ -132,15 +132,15 @@ describe('the list of setups', () => {
 describe('a setup', () => {
   it('shows its fit and leads to what was measured with before', async () => {
     serve(SERVED);
-    show(<RigView />, '/rig?setup=1');
+    show(<RigView />, '/gear?setup=1');
     expect(await screen.findByText('It fits. Two streams reach Curlew.')).toBeDefined();
     expect(screen.getByText('Nothing stands in the way.')).toBeDefined();
-    expect(screen.getByText('revision 1').getAttribute('href')).toBe('/rig?setup=1&revision=1');
+    expect(screen.getByText('revision 1').getAttribute('href')).toBe('/gear?setup=1&revision=1');
   });
 
   it('is only looked at in a revision of before', async () => {
     serve({ ...SERVED, 'GET /api/setups/1': { ...VIEW, revision: 1, measured: 40 } });
-    show(<RigView />, '/rig?setup=1&revision=1');
+    show(<RigView />, '/gear?setup=1&revision=1');
     expect(await screen.findByText('revision 2')).toBeDefined();
     expect(asked.find((a) => a.call === 'GET /api/setups/1')?.query).toBe('?revision=1');
     expect(screen.queryByRole('button', { name: 'Change the chain' })).toBeNull();
@@ -150,7 +150,7 @@ describe('a setup', () => {
     const user = userEvent.setup();
     const plugged = { ...VIEW, plan: { ...PLAN, wiring: { '2/1': 'M2' } } };
     serve({ ...SERVED, 'POST /api/setups/check': plugged, 'PUT /api/setups/1': plugged });
-    show(<RigView />, '/rig?setup=1');
+    show(<RigView />, '/gear?setup=1');
     await user.click(await screen.findByRole('button', { name: 'Change the chain' }));
     await user.click(screen.getByText('How the leads are plugged'));
     await user.click(screen.getByLabelText('Port of Alder 1'));
@@ -169,7 +169,7 @@ describe('a setup', () => {
       'PUT /api/names/setup/1': { ...DOME, name: 'Dome' },
       'PUT /api/setups/1/retired': { ...DOME, retired: true },
     });
-    show(<RigView />, '/rig?setup=1');
+    show(<RigView />, '/gear?setup=1');
     await user.click(await screen.findByRole('button', { name: 'Rename' }));
     await user.clear(screen.getByLabelText('New name'));
     await user.type(screen.getByLabelText('New name'), 'Dome');
@@ -213,7 +213,7 @@ describe('a setup', () => {
         causes: 'Look, in this order, for: a lead on a Wi-Fi or GNSS port',
       },
     });
-    show(<RigView />, '/rig?setup=1');
+    show(<RigView />, '/gear?setup=1');
     expect(await screen.findByText(/measured \+2.1 dB \(\+0.4 dB to \+3.9 dB\)/)).toBeDefined();
     expect(screen.getByText(/a lead on a Wi-Fi or GNSS port/)).toBeDefined();
     expect(

@@ -22,7 +22,7 @@ const KINDS: [string, string][] = [
 function address(hit: Hit, text: string) {
   switch (hit.kind) {
     case 'setup':
-      return `/rig?part=setups&setup=${hit.id}`;
+      return `/gear?part=setups&setup=${hit.id}`;
     case 'trial':
       return `/trials?${new URLSearchParams({ campsite: hit.campsite ?? '', trial: hit.name })}`;
     case 'carrier':

@@ -50,7 +50,7 @@ export function StandingLine({ find }: { find: () => void }) {
           {line ? (line.carrier ?? 'no carrier yet') : ON_ITS_WAY}
         </Choice>
         <span className="dot"> · </span>need{' '}
-        <Link className="bold-part" to="/rig?part=need">
+        <Link className="bold-part" to="/gear?part=need">
           {needs ? needs.map((n) => n.name).join(' and ') || 'not said yet' : ON_ITS_WAY}
         </Link>
         <Left carrier={line?.carrier} />

@@ -1,5 +1,11 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, Navigate, useLocation } from 'react-router';
 import { Entry } from './Entry';
+
+/** An address of before, where the page is kept on a device that has no network. */
+function Moved({ to }: { to: string }) {
+  const { search } = useLocation();
+  return <Navigate to={to + search} replace />;
+}
 
 export const router = createBrowserRouter([
   {
@@ -16,8 +22,8 @@ export const router = createBrowserRouter([
     element: <Entry />,
     hydrateFallbackElement: <div className="page" />,
     children: [
-      { path: '/', element: <Navigate to="/pitch" replace /> },
-      { path: '/pitch', lazy: async () => ({ Component: (await import('../pitch/PitchView')).PitchView }) },
+      { path: '/', element: <Navigate to="/tonight" replace /> },
+      { path: '/tonight', lazy: async () => ({ Component: (await import('../pitch/PitchView')).PitchView }) },
       {
         path: '/trials',
         lazy: async () => ({ Component: (await import('../trials/TrialsView')).TrialsView }),
@@ -44,7 +50,7 @@ export const router = createBrowserRouter([
         path: '/findings',
         lazy: async () => ({ Component: (await import('../findings/FindingsView')).FindingsView }),
       },
-      { path: '/bench', lazy: async () => ({ Component: (await import('../bench/BenchView')).BenchView }) },
+      { path: '/tools', lazy: async () => ({ Component: (await import('../bench/BenchView')).BenchView }) },
       { path: '/why', lazy: async () => ({ Component: (await import('../why/WhyView')).WhyView }) },
       { path: '/aim', lazy: async () => ({ Component: (await import('../aim/AimView')).AimView }) },
       {
@@ -52,10 +58,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../practice/PracticeView')).PracticeView }),
       },
       {
-        path: '/fit-out',
+        path: '/build',
         lazy: async () => ({ Component: (await import('../fitout/FitoutView')).FitoutView }),
       },
-      { path: '/rig', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
+      { path: '/gear', lazy: async () => ({ Component: (await import('../rig/RigView')).RigView }) },
+      { path: '/pitch', element: <Moved to="/tonight" /> },
+      { path: '/rig', element: <Moved to="/gear" /> },
+      { path: '/fit-out', element: <Moved to="/build" /> },
+      { path: '/bench', element: <Moved to="/tools" /> },
       { path: '*', lazy: async () => ({ Component: (await import('../lost/LostView')).LostView }) },
     ],
   },

@@ -1,10 +1,10 @@
 /** The seven views in the order of the work; `strip` is the name where there is little room. */
 export const VIEWS = [
-  { path: '/pitch', name: 'Pitch', strip: 'Pitch' },
-  { path: '/rig', name: 'Rig', strip: 'Rig' },
-  { path: '/fit-out', name: 'Fit-out', strip: 'Fit' },
+  { path: '/tonight', name: 'Tonight', strip: 'Tonight' },
+  { path: '/gear', name: 'Gear', strip: 'Gear' },
+  { path: '/build', name: 'Build', strip: 'Build' },
   { path: '/trials', name: 'Trials', strip: 'Trials' },
   { path: '/logbook', name: 'Logbook', strip: 'Log' },
   { path: '/findings', name: 'Findings', strip: 'Findings' },
-  { path: '/bench', name: 'Bench', strip: 'Bench' },
+  { path: '/tools', name: 'Tools', strip: 'Tools' },
 ] as const;

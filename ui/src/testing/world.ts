@@ -169,7 +169,7 @@ export const LOGBOOK: Schemas['LogbookView'] = {
     setups: s.setups.map((name, k) => ({ name, pennant: k, measurements: 6 })),
     carriers: ['Tarnwave'],
     levelDbm: i === 0 ? -105 : null,
-    grade: i === 0 ? 'thin' : null,
+    grade: i === 0 ? 'fair' : null,
     downMbps: null,
     upMbps: null,
     needRuns: 0,
@@ -188,6 +188,6 @@ export const LOGBOOK: Schemas['LogbookView'] = {
     carriers: ['Tarnwave'],
     bands: [],
     when: ['night', 'day', 'evening'],
-    strengths: ['ample', 'sound', 'thin', 'scraping', 'silent'],
+    strengths: ['strong', 'good', 'fair', 'weak', 'none'],
   },
 };

@@ -103,8 +103,8 @@ export function PlanView() {
     return (
       <Sheet title="Plan a trial" over={<Over />} headline="A trial compares two setups or more.">
         <p>
-          Put {setups.length === 0 ? 'two' : 'a second one'} together in <Link to="/rig">Rig</Link>; a name is
-          enough.
+          Put {setups.length === 0 ? 'two' : 'a second one'} together in <Link to="/gear">Gear</Link>; a name
+          is enough.
         </p>
       </Sheet>
     );
@@ -123,7 +123,7 @@ export function PlanView() {
                 <div className="note" key={plan.carrier}>
                   <b>{fixed(plan.gb, plan.gb < 1 ? 2 : 1)} GB</b> of {plan.carrier}
                   {plan.leftGb === null
-                    ? '; what its plan allows is not in Rig.'
+                    ? '; what its plan allows is not in Gear.'
                     : plan.leftGb < 0
                       ? `: ${fixed(-plan.leftGb, 1)} GB more than is left.`
                       : `; ${fixed(plan.leftGb, 1)} GB left of the month after it.`}

@@ -35,7 +35,7 @@ const SERVED = {
       label: 'Booster off and on',
       question: 'Does it help?',
       contenders: [],
-      lacking: 'No setup in Rig has a booster.',
+      lacking: 'No setup in Gear has a booster.',
       notes: [],
       spread: [],
       seed: null,
@@ -82,7 +82,7 @@ test('a usual trial is filled in from the rig, and one that cannot be made says 
   await screen.findByText(DESIGN.sentence);
   expect(screen.getByText(/38\.2 GB left of the month/)).toBeTruthy();
   await user.click(screen.getByRole('combobox', { name: 'Begin with a usual trial' }));
-  await screen.findByText('No setup in Rig has a booster.');
+  await screen.findByText('No setup in Gear has a booster.');
   await user.click(await screen.findByText('Is any band better held?'));
   await screen.findByText('Give the device its bands back at the end.');
   expect(screen.getByLabelText('Setup 2: bands held')).toHaveProperty('value', 'B3');

@@ -43,7 +43,7 @@ export function WalkView() {
   return (
     <Sheet
       title="Walk"
-      over={<Link to="/pitch">Pitch</Link>}
+      over={<Link to="/tonight">Tonight</Link>}
       headline={walk?.headline ?? 'Carry it about, and mark where you stop.'}
       margin={
         before.length === 0 ? undefined : (

@@ -11,7 +11,7 @@ import { WalkView } from './WalkView';
 const LADDER = {
   label: 'RSRP',
   unit: 'dBm',
-  grade: 'sound',
+  grade: 'good',
   usual: null,
   from: -135,
   to: -60,

@@ -26,7 +26,7 @@ export function WhyView() {
       title="Why is it slow?"
       over={
         <>
-          <Link to="/pitch">Pitch</Link>
+          <Link to="/tonight">Tonight</Link>
           {data?.about && ` · ${data.about}`}
         </>
       }
@@ -107,7 +107,7 @@ function Next({ found }: { found: Diagnosis }) {
         <Part title="Upload at night">
           <div className="note">
             {day.upload ??
-              'When to upload at night is said here once a run or two were made between 22:00 and 7:00, and your usual upload stands under Rig.'}
+              'When to upload at night is said here once a run or two were made between 22:00 and 7:00, and your usual upload stands under Gear.'}
           </div>
         </Part>
       )}

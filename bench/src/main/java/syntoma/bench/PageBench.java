@@ -47,7 +47,7 @@ final class PageBench {
             CDPSession network = phone.newCDPSession(page);
             network.send("Network.enable");
             network.on("Network.loadingFinished", event -> first.addAndGet(bytes(event)));
-            String address = "http://127.0.0.1:" + counting.port() + "/pitch";
+            String address = "http://127.0.0.1:" + counting.port() + "/tonight";
             page.navigate(address);
             page.waitForSelector("h1:has-text('Mast panel')");
             page.waitForTimeout(QUIET_MS);

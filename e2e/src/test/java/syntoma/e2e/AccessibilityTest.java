@@ -21,14 +21,14 @@ class AccessibilityTest {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final String TRIAL = "/trials?campsite=Amber+Spit&trial=Dome+again";
     private static final List<String> VIEWS = List.of(
-            "/pitch",
-            "/rig?part=need",
-            "/rig?part=shelf",
-            "/rig?part=setups",
-            "/rig?setup=2",
-            "/rig?setup=4",
-            "/rig?part=candidates",
-            "/fit-out",
+            "/tonight",
+            "/gear?part=need",
+            "/gear?part=shelf",
+            "/gear?part=setups",
+            "/gear?setup=2",
+            "/gear?setup=4",
+            "/gear?part=candidates",
+            "/build",
             "/trials",
             "/trials?plan",
             "/aim",
@@ -51,9 +51,9 @@ class AccessibilityTest {
             "/findings?see=time",
             "/findings?see=cost",
             "/findings?part=report",
-            "/bench",
-            "/bench?calculator=hill",
-            "/bench?calculator=cable",
+            "/tools",
+            "/tools?calculator=hill",
+            "/tools?calculator=cable",
             "/devices",
             "/measure",
             "/walk",
@@ -131,7 +131,7 @@ class AccessibilityTest {
             besides.accept(view);
         }
         for (var opened : dialogs()) {
-            goTo(page, "/pitch");
+            goTo(page, "/tonight");
             opened.accept(page);
             assertThat(page.locator(".ant-modal").first()).isVisible();
             check(

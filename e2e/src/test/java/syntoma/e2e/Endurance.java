@@ -133,7 +133,7 @@ class Endurance {
             "/api/findings?metric=up&baseline=Roof%20dome",
             "/api/measurements.csv",
             "/api/archive",
-            "/pitch");
+            "/tonight");
 
     private void mixed(RunningApp app, Random random) throws IOException, InterruptedException {
         switch (random.nextInt(4)) {

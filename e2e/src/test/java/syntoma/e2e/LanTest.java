@@ -53,7 +53,7 @@ class LanTest {
             if (own.isPresent()) {
                 String address = own.get().getHostAddress();
                 assertEquals(401, ask(app, true, address, get("/api/standing", address)));
-                assertEquals(308, ask(app, false, address, get("/pitch", address)));
+                assertEquals(308, ask(app, false, address, get("/tonight", address)));
                 assertEquals(
                         403,
                         ask(app, false, address, get("/api/session", address).replace("GET", "PUT")));

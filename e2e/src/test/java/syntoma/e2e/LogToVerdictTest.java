@@ -72,7 +72,7 @@ class LogToVerdictTest {
         Page page = open(look, "/");
         assertThat(page.locator("h1")).containsText("Mast panel");
         assertThat(page.locator("header")).containsText("Lighthouse Meadow");
-        for (String path : List.of("/pitch", "/rig", "/fit-out", "/trials", "/logbook", "/findings", "/bench")) {
+        for (String path : List.of("/tonight", "/gear", "/build", "/trials", "/logbook", "/findings", "/tools")) {
             page.navigate(app.address(path));
             assertThat(page.locator("h1")).not().isEmpty();
             int wide = (int) page.evaluate("document.documentElement.scrollWidth");
@@ -125,14 +125,14 @@ class LogToVerdictTest {
 
     @Test
     void a_reading_is_graded_while_typed_refused_in_place_and_kept() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/pitch");
+        Page page = open(Chromium.Look.DESK_PAPER, "/tonight");
         assertThat(page.locator("h1")).containsText("Mast panel");
         page.keyboard().press("r");
         Chromium.awaitFocus(page, "#field-rsrpDbm");
         page.locator("#field-rsrpDbm").fill("200");
         assertThat(page.locator("#field-rsrpDbm-hint")).containsText("to");
         page.locator("#field-rsrpDbm").fill("97");
-        assertThat(page.locator("#field-rsrpDbm-hint")).hasText("thin");
+        assertThat(page.locator("#field-rsrpDbm-hint")).hasText("fair");
         page.locator("#field-upMbps").fill("0.75 MB/s");
         assertThat(page.locator("#field-upMbps-hint")).containsText("6 Mb/s");
         page.getByText("More: other figures").click();
@@ -157,7 +157,7 @@ class LogToVerdictTest {
 
     @Test
     void a_run_that_failed_is_logged_as_one_from_a_phone() {
-        Page page = open(Chromium.Look.PHONE_PAPER, "/pitch");
+        Page page = open(Chromium.Look.PHONE_PAPER, "/tonight");
         page.locator("button.thumb").click();
         page.getByText("timed out", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.locator("#field-upMbps")).isHidden();

@@ -69,8 +69,8 @@ class MeasureTest {
         try (Chromium chromium = new Chromium()) {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
-            phone.navigate(app.address("/pitch"));
-            desk.navigate(app.address("/pitch"));
+            phone.navigate(app.address("/tonight"));
+            desk.navigate(app.address("/tonight"));
             assertThat(desk.locator("h1")).containsText("Mast panel");
             Locator live = desk.locator(".live-cell").first();
             assertThat(live).containsText("Primary cell · LTE B20 · channel 6300 · 10 MHz");
@@ -201,7 +201,7 @@ class MeasureTest {
                       return oscillator;
                     };
                     """);
-            phone.navigate(app.address("/pitch"));
+            phone.navigate(app.address("/tonight"));
             phone.getByText("Walk with the antenna").click();
             assertThat(phone.locator(".walk-number b")).containsText("−9");
             button(phone, "Sound a tone").click();

@@ -72,7 +72,7 @@ class MendingTest {
     @Test
     void a_typing_error_is_corrected_and_what_it_was_stays_known() {
         Page page = withLog(Chromium.Look.DESK_PAPER);
-        page.navigate(app.address("/pitch"));
+        page.navigate(app.address("/tonight"));
         assertThat(page.locator("h1")).isVisible();
         page.keyboard().press("/");
         page.getByLabel("Find in everything").fill("pines");
@@ -157,7 +157,7 @@ class MendingTest {
     void from_parked_to_logged_on_the_phone_takes_at_most_twelve_taps_beside_digits() {
         withLog(Chromium.Look.DESK_PAPER);
         Page page = chromium.open(Chromium.Look.PHONE_LAMP);
-        page.navigate(app.address("/pitch"));
+        page.navigate(app.address("/tonight"));
         int[] taps = {0};
         tap(taps, page.getByLabel("campsite: not chosen"));
         page.locator(".chooser input").fill("Birch Hollow");

@@ -181,11 +181,11 @@ class PhoneTest {
         phone.locator(".ant-modal #field-upMbps").fill("15.597");
         button(phone, "Keep it so").click();
         assertThat(phone.locator("main")).containsText("15.597");
-        for (String view : List.of("/logbook", "/logbook?stay=8", "/trials", "/pitch")) {
+        for (String view : List.of("/logbook", "/logbook?stay=8", "/trials", "/tonight")) {
             phone.navigate(app.tls(view));
             assertThat(phone.locator("main")).not().containsText("does not answer");
         }
-        desk.navigate(app.address("/pitch"));
+        desk.navigate(app.address("/tonight"));
         phone.context().setOffline(false);
         assertThat(phone.locator(".notices")).isEmpty();
         // the desk shows it by itself
@@ -240,7 +240,7 @@ class PhoneTest {
         phone.context().setOffline(true);
         logRun(phone, "21");
         assertThat(phone.locator(".notices")).containsText("1 measurement waits");
-        desk.navigate(app.address("/pitch"));
+        desk.navigate(app.address("/tonight"));
         logRun(desk, "22");
         assertThat(desk.getByText("Logged Mast panel.")).isVisible();
         phone.context().setOffline(false);
@@ -257,7 +257,7 @@ class PhoneTest {
     @Test
     void three_devices_log_in_turn_and_none_shows_what_is_older_than_five_seconds() {
         List<Page> devices = List.of(desk, phone(), phone());
-        desk.navigate(app.address("/pitch"));
+        desk.navigate(app.address("/tonight"));
         for (int i = 0; i < LOGGED_IN_TURN; i++) {
             String up = "7." + (101 + 2 * i);
             assertEquals(201, devices.get(i % devices.size()).evaluate(LOG, up));
@@ -299,7 +299,7 @@ class PhoneTest {
 
     @Test
     void a_newer_version_is_offered_and_takes_no_draft_with_it() {
-        desk.navigate(app.address("/pitch"));
+        desk.navigate(app.address("/tonight"));
         assertThat(desk.locator("h1")).containsText("Mast panel");
         desk.keyboard().press("r");
         desk.locator("#field-upMbps").fill("31.4");

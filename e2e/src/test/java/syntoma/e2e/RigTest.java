@@ -61,7 +61,7 @@ class RigTest {
 
     @Test
     void needs_are_ticked_and_changed_and_what_they_mean_follows() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig?part=need");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear?part=need");
         assertThat(page.locator("h1")).containsText("8 Mb/s down, 3 Mb/s up");
         page.getByText("Large uploads").click();
         assertThat(page.locator("h1")).containsText("3.1 Mb/s up");
@@ -80,7 +80,7 @@ class RigTest {
 
     @Test
     void gear_is_added_refused_in_place_and_survives_a_reload_while_typed() {
-        Page page = open(Chromium.Look.DESK_LAMP, "/rig?part=shelf");
+        Page page = open(Chromium.Look.DESK_LAMP, "/gear?part=shelf");
         button(page, "Add gear").click();
         page.locator(".ant-modal")
                 .getByText("antenna", new Locator.GetByTextOptions().setExact(true))
@@ -104,8 +104,8 @@ class RigTest {
 
     @Test
     void who_saves_over_a_change_from_another_device_is_told_what_it_was() {
-        Page desk = open(Chromium.Look.DESK_PAPER, "/rig?part=shelf");
-        Page phone = open(Chromium.Look.PHONE_LAMP, "/rig?part=shelf");
+        Page desk = open(Chromium.Look.DESK_PAPER, "/gear?part=shelf");
+        Page phone = open(Chromium.Look.PHONE_LAMP, "/gear?part=shelf");
         for (Page page : new Page[] {desk, phone}) {
             button(page, "Plover").click();
         }
@@ -131,7 +131,7 @@ class RigTest {
 
     @Test
     void gear_goes_out_and_comes_in_as_a_file() throws Exception {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig?part=shelf");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear?part=shelf");
         var download = page.waitForDownload(() -> page.getByText("Export gear").click());
         String text = Files.readString(download.path());
         assertTrue(text.contains("syntoma-gear-1") && text.contains("Curlew"), text);
@@ -142,7 +142,7 @@ class RigTest {
 
     @Test
     void a_chain_is_put_together_and_its_misfits_are_said_with_their_fix() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear");
         page.getByLabel("Name of the new setup").fill("Hotspot on the roof");
         button(page, "Put it together").click();
         assertThat(page.locator("h1")).containsText("known by its name alone");
@@ -165,7 +165,7 @@ class RigTest {
 
     @Test
     void a_measured_setup_gets_its_next_revision() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig?setup=1");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear?setup=1");
         assertThat(page.locator("main .over")).containsText("Roof dome, revision 1");
         button(page, "Change the chain").click();
         choose(page, "chain-Antenna 1", "Hazel (considered)");
@@ -177,7 +177,7 @@ class RigTest {
 
     @Test
     void the_booster_lets_one_of_five_bands_through_and_another_region_can_be_asked() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig?setup=4");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear?setup=4");
         assertThat(page.getByText("With Bittern on Tarnwave: one of five bands works in both directions."))
                 .isVisible();
         assertThat(page.locator("main")).containsText("Bittern passes 87 % of the uplink");
@@ -190,7 +190,7 @@ class RigTest {
 
     @Test
     void sliders_answer_at_once_and_keep_nothing() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig?setup=3");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear?setup=3");
         Locator delta = page.getByText("Against the device’s own antenna inside: about");
         String before = delta.textContent();
         page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Cable length"))
@@ -210,7 +210,7 @@ class RigTest {
 
     @Test
     void candidates_are_ranked_and_weights_change_the_order() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig?part=candidates");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear?part=candidates");
         assertThat(page.locator("h1")).containsText("cheapest that meets the need");
         assertThat(page.locator("table.candidates")).containsText("12 V stabiliser");
         page.getByText("antennas", new Page.GetByTextOptions().setExact(true)).click();
@@ -222,11 +222,11 @@ class RigTest {
 
     @Test
     void the_shelf_can_be_looked_up_in_a_shop_on_a_phone() {
-        Page page = open(Chromium.Look.PHONE_LAMP, "/rig?part=shelf");
+        Page page = open(Chromium.Look.PHONE_LAMP, "/gear?part=shelf");
         page.getByPlaceholder("find by name or band").fill("TS9");
         assertThat(page.getByText("TS9 pigtail")).isVisible();
         assertThat(page.getByText("2 × TS9-female")).isVisible();
-        for (String path : List.of("/rig?setup=3", "/rig?part=candidates", "/rig?part=need", "/rig?part=shelf")) {
+        for (String path : List.of("/gear?setup=3", "/gear?part=candidates", "/gear?part=need", "/gear?part=shelf")) {
             page.navigate(app.address(path));
             assertThat(page.locator("h1")).not().isEmpty();
             page.waitForTimeout(600);
@@ -237,7 +237,7 @@ class RigTest {
 
     @Test
     void a_router_is_put_on_the_shelf_from_a_pasted_sheet_on_a_phone() {
-        Page page = open(Chromium.Look.PHONE_PAPER, "/rig?part=shelf");
+        Page page = open(Chromium.Look.PHONE_PAPER, "/gear?part=shelf");
         button(page, "Add gear").click();
         button(page, "Paste a data sheet").click();
         page.locator("#sheet-text")
@@ -257,7 +257,7 @@ class RigTest {
 
     @Test
     void a_second_antenna_serves_the_bands_that_the_first_does_not_pass() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig?setup=3");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear?setup=3");
         assertThat(page.locator("h1")).containsText("four of five bands");
         button(page, "Change the chain").click();
         button(page, "Add an antenna").click();
@@ -271,8 +271,8 @@ class RigTest {
 
     @Test
     void a_roof_plan_is_drawn_by_pointer_and_key_kept_and_the_second_browser_is_told() {
-        Page desk = open(Chromium.Look.DESK_PAPER, "/fit-out");
-        Page other = open(Chromium.Look.PHONE_LAMP, "/fit-out");
+        Page desk = open(Chromium.Look.DESK_PAPER, "/build");
+        Page other = open(Chromium.Look.PHONE_LAMP, "/build");
         assertThat(desk.locator("h1")).containsText("Alder stands best");
         assertThat(other.locator("h1")).containsText("Alder stands best");
         button(desk, "Put it here").first().click();
@@ -302,7 +302,7 @@ class RigTest {
 
     @Test
     void a_job_sheet_is_ticked_on_the_phone_and_stands_on_the_desk() {
-        Page desk = open(Chromium.Look.DESK_PAPER, "/fit-out");
+        Page desk = open(Chromium.Look.DESK_PAPER, "/build");
         desk.getByText("The job sheet: what to do in which order").click();
         assertThat(desk.locator("h1")).containsText("Build in Alder: ");
         assertThat(desk.locator(".job-next h2")).containsText("Lay out parts and tools");
@@ -321,7 +321,7 @@ class RigTest {
 
     @Test
     void a_setup_is_renamed_and_a_fresh_one_deleted_and_brought_back() {
-        Page page = open(Chromium.Look.DESK_PAPER, "/rig");
+        Page page = open(Chromium.Look.DESK_PAPER, "/gear");
         page.getByLabel("Name of the new setup").fill("Spare hotspot");
         button(page, "Put it together").click();
         button(page, "Rename").click();

@@ -22,13 +22,13 @@ class Shots {
         try (RunningApp app = RunningApp.start(dir.resolve("demo"), true);
                 Chromium chromium = new Chromium()) {
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
-            take(desk, app.address("/pitch"), "pitch", ".tonight-option >> nth=0");
+            take(desk, app.address("/tonight"), "pitch", ".tonight-option >> nth=0");
             take(desk, app.address("/logbook"), "logbook");
             take(desk, app.address("/logbook?stay=8"), "stay", "table");
             take(desk, app.address(TRIAL), "verdict");
-            take(desk, app.address("/rig?setup=3"), "rig-chain");
+            take(desk, app.address("/gear?setup=3"), "rig-chain");
             take(desk, app.address("/why?setup=Roof+dome"), "why", ".day-hours");
-            take(desk, app.address("/fit-out"), "roof-plan", "svg.roof[role=group]");
+            take(desk, app.address("/build"), "roof-plan", "svg.roof[role=group]");
             take(desk, app.address("/logbook?part=map"), "map", ".stay-map ~ .buttons");
             take(desk, app.address("/logbook?part=ledger"), "ledger", ".month-bar >> nth=0");
             take(desk, app.address("/findings"), "findings", ".found .small b >> nth=0");
@@ -38,8 +38,8 @@ class Shots {
             assertThat(desk.locator("h1")).containsText("Mb/s up");
             shoot(desk, "measure");
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
-            take(phone, app.address("/pitch"), "pitch-phone", ".tonight-option >> nth=0");
-            take(phone, app.address("/fit-out?plan=1&sheet&start=2026-09-06"), "job-sheet-phone", ".job-next h2");
+            take(phone, app.address("/tonight"), "pitch-phone", ".tonight-option >> nth=0");
+            take(phone, app.address("/build?plan=1&sheet&start=2026-09-06"), "job-sheet-phone", ".job-next h2");
             phone.locator("button.thumb").click();
             assertThat(phone.locator("#field-rsrpDbm")).isVisible();
             shoot(phone, "log-phone");
@@ -61,7 +61,7 @@ class Shots {
 
     /** A page of a router with a figure that lacks its minus, pasted. */
     private static void paste(Page page, RunningApp app) {
-        page.navigate(app.address("/pitch"));
+        page.navigate(app.address("/tonight"));
         assertThat(page.locator("h1")).isVisible();
         page.evaluate(
                 """

@@ -21,7 +21,7 @@ class StartAndStopTest {
         try (Chromium chromium = new Chromium()) {
             try (RunningApp app = RunningApp.start(data, false)) {
                 Page page = chromium.open(Chromium.Look.DESK_PAPER);
-                page.navigate(app.address("/pitch"));
+                page.navigate(app.address("/tonight"));
                 page.getByText("Show the demo here").click();
                 assertThat(page.locator("h1")).containsText("Mast panel");
                 page.getByRole(
@@ -32,7 +32,7 @@ class StartAndStopTest {
                 assertThat(page.locator("h1")).containsText("Say where you stand");
                 page.navigate(app.address("/no-such-page"));
                 assertThat(page.locator("h1")).hasText("There is no page at this address.");
-                page.navigate(app.address("/pitch"));
+                page.navigate(app.address("/tonight"));
                 assertThat(page.locator("h1")).containsText("Say where you stand");
                 page.keyboard().press("r");
                 page.locator("#field-campsite").fill("Quarry Lake");

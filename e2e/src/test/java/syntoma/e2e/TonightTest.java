@@ -24,7 +24,7 @@ class TonightTest {
         try (RunningApp app = RunningApp.start(dir.resolve("demo"), true);
                 Chromium chromium = new Chromium()) {
             Page phone = chromium.open(Chromium.Look.PHONE_LAMP);
-            phone.navigate(app.address("/pitch"));
+            phone.navigate(app.address("/tonight"));
             phone.getByText("Arrived?").click();
             phone.locator("#field-campsite").fill("Fern Gully");
             phone.locator("#field-coordinates").fill("N 63° 10.5' E 21° 20.25'");
@@ -43,7 +43,7 @@ class TonightTest {
                     .isVisible();
 
             Page desk = chromium.open(Chromium.Look.DESK_PAPER);
-            desk.navigate(app.address("/pitch"));
+            desk.navigate(app.address("/tonight"));
             assertThat(desk.locator("h1")).containsText("Leave it as it is");
             paste(desk, "Band: B3\\nRSRP: -91 dBm\\nSINR: 14 dB\\nDownload 38.5 Mbit/s\\nUpload 1.1 MB/s");
             assertThat(desk.locator(".pasted-text li.taken")).hasCount(5);

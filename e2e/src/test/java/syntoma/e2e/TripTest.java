@@ -94,7 +94,7 @@ class TripTest {
             desk.getByText("Keep it").first().click();
             assertThat(desk.locator("h1")).containsText("Ostrel card: 50 of 60 GB used; at this rate it is used up");
 
-            desk.navigate(app.address("/bench?calculator=cable"));
+            desk.navigate(app.address("/tools?calculator=cable"));
             assertThat(desk.locator("h1")).containsText("It loses about 1.9 dB");
             desk.getByLabel("Length").fill("10");
             assertThat(desk.locator("h1")).containsText("3.7 dB");

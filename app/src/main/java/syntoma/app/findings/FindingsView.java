@@ -104,7 +104,7 @@ record FindingsView(
 
     /** The same where the baseline’s signal was so strong. */
     record StrengthView(
-            @Schema(allowableValues = {"ample-sound", "thin", "scraping-silent"}) String strength,
+            @Schema(allowableValues = {"strong-good", "fair", "weak-none"}) String strength,
             String words,
             int blocks,
             int stays,

@@ -51,7 +51,7 @@ record LogbookView(
             List<UsedSetup> setups,
             List<String> carriers,
             @Nullable Double levelDbm,
-            @Nullable @Schema(allowableValues = {"ample", "sound", "thin", "scraping", "silent"}) String grade,
+            @Nullable @Schema(allowableValues = {"strong", "good", "fair", "weak", "none"}) String grade,
             @Nullable Double downMbps,
             @Nullable Double upMbps,
             int needRuns,

@@ -266,7 +266,7 @@ class Questions {
 
     private static String byStrength(Finding.Unit unit, Finding finding) {
         List<String> said = new ArrayList<>();
-        for (Strength strength : List.of(Strength.SCRAPING_SILENT, Strength.THIN, Strength.AMPLE_SOUND)) {
+        for (Strength strength : List.of(Strength.WEAK_NONE, Strength.FAIR, Strength.STRONG_GOOD)) {
             Optional.ofNullable(unit.byStrength().get(strength))
                     .filter(c -> c.blocks() > 0 && c.estimate().isPresent())
                     .ifPresent(c -> said.add("where it was " + strength.words() + ", "

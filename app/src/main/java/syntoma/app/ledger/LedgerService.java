@@ -105,7 +105,7 @@ class LedgerService {
         List<LedgerView.CardView> owned =
                 views.stream().filter(LedgerView.CardView::owned).toList();
         if (owned.isEmpty()) {
-            return "Enter a SIM card under Rig, with its carrier, data allowance, reset day and price.";
+            return "Enter a SIM card under Gear, with its carrier, data allowance, reset day and price.";
         }
         return owned.stream()
                 .filter(c -> c.month().emptyOn() != null)

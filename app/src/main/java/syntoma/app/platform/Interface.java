@@ -3,8 +3,10 @@ package syntoma.app.platform;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.Map;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
@@ -86,18 +88,21 @@ class Interface implements WebMvcConfigurer {
         /** The first part of an address that belongs to no other part of the application, and is no file. */
         private static final String NO_PART = "(?!api$|assets$|actuator$)[^.]+";
 
+        private static final Map<String, String> MOVED =
+                Map.of("/pitch", "/tonight", "/rig", "/gear", "/fit-out", "/build", "/bench", "/tools");
+
         private String html;
         private String version;
 
         @GetMapping({
             "/",
-            "/pitch",
-            "/rig",
-            "/fit-out",
+            "/tonight",
+            "/gear",
+            "/build",
             "/trials",
             "/logbook",
             "/findings",
-            "/bench",
+            "/tools",
             "/devices",
             "/measure",
             "/walk",
@@ -105,11 +110,22 @@ class Interface implements WebMvcConfigurer {
             "/practice",
             "/why",
             "/arrive",
+            "/leave",
             "/pair",
             "/guest"
         })
         ResponseEntity<String> page(@RequestAttribute String nonce) throws IOException {
             return page(HttpStatus.OK, nonce);
+        }
+
+        /** Addresses of before: bookmarks and printed pages go on working. */
+        @GetMapping({"/pitch", "/rig", "/fit-out", "/bench"})
+        ResponseEntity<Void> moved(HttpServletRequest request) {
+            String query = request.getQueryString();
+            String now = MOVED.get(request.getServletPath()) + (query == null ? "" : "?" + query);
+            return ResponseEntity.status(HttpStatus.PERMANENT_REDIRECT)
+                    .location(URI.create(now))
+                    .build();
         }
 
         /** An address that is none: who looks at it sees the application's own page, which says so. */

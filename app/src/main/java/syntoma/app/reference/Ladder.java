@@ -13,7 +13,7 @@ import syntoma.core.reading.RadioMetric;
  * @param usual what is usual; null where nothing is known of it
  * @param from left end of the scale
  * @param to right end of the scale
- * @param floors where ample, sound, thin and scraping begin
+ * @param floors where strong, good, fair and weak begin
  */
 public record Ladder(
         String label,

@@ -185,8 +185,8 @@ class AccessTest {
     @Test
     void what_holds_no_data_is_there_for_all() throws Exception {
         serve();
-        for (String path :
-                List.of("/", "/pitch", "/pair", "/guest", "/actuator/health", "/syntoma-authority.crt", "/icon.svg")) {
+        for (String path : List.of(
+                "/", "/tonight", "/pair", "/guest", "/actuator/health", "/syntoma-authority.crt", "/icon.svg")) {
             assertEquals(
                     200, ask(get(path).accept("text/html", "*/*"), NEIGHBOUR).getStatus(), path);
         }

@@ -66,7 +66,7 @@ class FindingsApiTest {
         assertEquals("better", other.get("verdict").asText());
         assertEquals(204, other.get("plainMean").asDouble(), 1e-9);
         assertEquals(3, other.get("byStrength").size());
-        assertEquals("ample-sound", other.at("/byStrength/0/strength").asText());
+        assertEquals("strong-good", other.at("/byStrength/0/strength").asText());
     }
 
     @Test

@@ -68,7 +68,7 @@ class MeasurementFormTest {
     void a_check_grades_what_is_there_and_names_what_is_wrong() throws Exception {
         JsonNode check = requests.send("/api/measurements/check", typed("rsrpDbm", "-97", "sinrDb", "60"))
                 .json();
-        assertEquals("thin", check.at("/grades/0/grade").asText());
+        assertEquals("fair", check.at("/grades/0/grade").asText());
         assertEquals("sinrDb", check.at("/problems/0/field").asText());
         assertTrue(check.at("/problems/0/message").asText().contains("−23 to 40 dB"));
     }

@@ -164,7 +164,7 @@ class DesignTest {
         JsonNode setup = requests.read("/api/setups/"
                         + kept.json().at("/contenders/2/setup/id").asLong())
                 .json();
-        assertEquals(band, setup.at("/plan/lockedBands/0").asText(), "what is tried stands in Rig as it was tried");
+        assertEquals(band, setup.at("/plan/lockedBands/0").asText(), "what is tried stands in Gear as it was tried");
         assertTrue(kept.text().contains("Set Curlew to " + band + " only."), kept.text());
 
         StringBuilder csv = new StringBuilder("taken_at,campsite,setup,carrier,up_mbps,outcome,trial,round\n");

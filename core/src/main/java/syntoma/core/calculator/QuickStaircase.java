@@ -47,7 +47,7 @@ final class QuickStaircase implements Calculator {
 
     @Override
     public String holds() {
-        return "Where gain and walls are as stated. Height brings nothing in woods or behind a ridge; reflections can move all of it by 3 dB. For a whole chain, build it under Rig.";
+        return "Where gain and walls are as stated. Height brings nothing in woods or behind a ridge; reflections can move all of it by 3 dB. For a whole chain, build it under Gear.";
     }
 
     @Override

@@ -116,7 +116,7 @@ public record Question(
                 .toList();
         return unknown.isEmpty()
                 ? Optional.empty()
-                : Optional.of("Rig does not say what " + Text.list(unknown)
+                : Optional.of("Gear does not say what " + Text.list(unknown)
                         + (unknown.size() == 1 ? " is" : " are") + " made of, so the work of changing to "
                         + (unknown.size() == 1 ? "it" : "them") + " is not known: "
                         + Math.round(work.get(Work.UNKNOWN)) + " min are allowed each time.");

@@ -121,7 +121,7 @@ public enum Template {
 
     /** Fills it in from what is on board. */
     public Proposal propose(Board board) {
-        return board.setups.isEmpty() ? Proposal.lacking("Put a setup together in Rig first.") : propose.apply(board);
+        return board.setups.isEmpty() ? Proposal.lacking("Put a setup together in Gear first.") : propose.apply(board);
     }
 
     private static Proposal beforeAfter(Board board) {
@@ -131,13 +131,13 @@ public enum Template {
                 .map(before -> Proposal.of(
                         List.of(Choice.of(before), Choice.of(after)),
                         "The first is how it was, the second how it is now."))
-                .orElse(Proposal.lacking("Keep how it was before as a setup of its own in Rig."));
+                .orElse(Proposal.lacking("Keep how it was before as a setup of its own in Gear."));
     }
 
     private static Proposal booster(Board board) {
         return board.first(c -> c.booster().isPresent())
                 .map(c -> Proposal.of(List.of(Choice.of(c, Variation.Kind.BOOSTER, "off"), Choice.of(c))))
-                .orElse(Proposal.lacking("No setup in Rig has a booster."));
+                .orElse(Proposal.lacking("No setup in Gear has a booster."));
     }
 
     private static Proposal antennas(Board board) {
@@ -149,7 +149,7 @@ public enum Template {
                 Contender::antennas);
         return others.size() > 1
                 ? Proposal.of(others.stream().map(Choice::of).toList())
-                : Proposal.lacking("No other setup in Rig has another antenna on " + device(base) + ".");
+                : Proposal.lacking("No other setup in Gear has another antenna on " + device(base) + ".");
     }
 
     private static Proposal devices(Board board) {
@@ -161,7 +161,8 @@ public enum Template {
                 Contender::device);
         return others.size() > 1
                 ? Proposal.of(others.stream().map(Choice::of).toList())
-                : Proposal.lacking("No other setup in Rig has the antennas of " + base.setup() + " on another device.");
+                : Proposal.lacking(
+                        "No other setup in Gear has the antennas of " + base.setup() + " on another device.");
     }
 
     private static String device(Contender base) {
@@ -192,7 +193,7 @@ public enum Template {
                 .max(Comparator.comparingInt(List::size))
                 .filter(grid -> grid.size() >= 4)
                 .map(grid -> Proposal.of(grid.stream().map(Choice::of).toList()))
-                .orElse(Proposal.lacking("A grid wants each of two antennas on each of two devices as setups in Rig; "
+                .orElse(Proposal.lacking("A grid wants each of two antennas on each of two devices as setups in Gear; "
                         + "bands, places or carriers make a grid as well."));
     }
 
@@ -220,7 +221,7 @@ public enum Template {
                 .device()
                 .lockedTo()
                 .map(carrier -> base.deviceName() + " takes SIMs of " + carrier + " only.")
-                .orElse("There is a SIM of one carrier only on board; add another under Rig."));
+                .orElse("There is a SIM of one carrier only on board; add another under Gear."));
     }
 
     private static Proposal bands(Board board) {
@@ -233,7 +234,7 @@ public enum Template {
                 .toList();
         boolean hasNr = lte.size() < works.size();
         if (lte.size() < 2 && !hasNr) {
-            return Proposal.lacking("Rig does not know two bands of " + base.carrier() + " that " + base.setup()
+            return Proposal.lacking("Gear does not know two bands of " + base.carrier() + " that " + base.setup()
                     + " works on; say the carrier’s bands there.");
         }
         List<Choice> choices = new ArrayList<>(List.of(Choice.of(base)));
@@ -259,7 +260,7 @@ public enum Template {
                         .map(place -> Choice.of(c, Variation.Kind.PLACE, place))
                         .toList()))
                 .orElse(Proposal.lacking(
-                        "Every setup in Rig has an antenna that stays where it is when the device moves."
+                        "Every setup in Gear has an antenna that stays where it is when the device moves."
                                 + " A trial of places needs a setup that uses the device’s own antennas."));
     }
 
@@ -270,7 +271,7 @@ public enum Template {
                                 .map(m -> Choice.of(c, Variation.Kind.HEIGHT, m))
                                 .toList(),
                         "Aim a directional antenna anew at each height."))
-                .orElse(Proposal.lacking("No setup in Rig has an antenna to raise."));
+                .orElse(Proposal.lacking("No setup in Gear has an antenna to raise."));
     }
 
     private static Proposal spacing(Board board) {
@@ -278,7 +279,7 @@ public enum Template {
                 .map(c -> Proposal.of(Stream.of("0.5", "1", "2")
                         .map(m -> Choice.of(c, Variation.Kind.SPACING, m))
                         .toList()))
-                .orElse(Proposal.lacking("No setup in Rig has a booster, and so no indoor antenna."));
+                .orElse(Proposal.lacking("No setup in Gear has a booster, and so no indoor antenna."));
     }
 
     private static Proposal plate(Board board) {
@@ -288,7 +289,7 @@ public enum Template {
                                 .map(with -> Choice.of(c, Variation.Kind.PLATE, with))
                                 .toList(),
                         "A plate is as large as the antenna’s sheet asks for; leave the antenna where it is."))
-                .orElse(Proposal.lacking("No antenna of a setup in Rig needs metal beneath it, by its data sheet."));
+                .orElse(Proposal.lacking("No antenna of a setup in Gear needs metal beneath it, by its data sheet."));
     }
 
     private static Proposal hours(Board board) {
@@ -313,6 +314,6 @@ public enum Template {
                                 "First the device alone, as it is now; that is what the holes are held against."),
                         List.of(),
                         true))
-                .orElse(Proposal.lacking("Put the antenna you think of together with the device in Rig first."));
+                .orElse(Proposal.lacking("Put the antenna you think of together with the device in Gear first."));
     }
 }

@@ -9,7 +9,7 @@ import syntoma.core.diagnosis.Claim.Sure;
 
 /** Even outside there is little to hear, so that no setting and no cable makes much of it. */
 final class WeakOutside implements Rule {
-    /** The weaker half of scraping; from there on speeds fall with each dB. Chosen. */
+    /** The lower half of weak; from there on speeds fall with each dB. Chosen. */
     static final double WEAK_DBM = -111;
 
     /** “No service” on a phone is noted as so much. */

@@ -7,9 +7,9 @@ import syntoma.core.reading.RadioMetric;
 
 /** How strong the signal was with the baseline, in three classes of the grades of RSRP. */
 public enum Strength {
-    AMPLE_SOUND,
-    THIN,
-    SCRAPING_SILENT;
+    STRONG_GOOD,
+    FAIR,
+    WEAK_NONE;
 
     /** The class of a level in dBm; empty where it is not known. */
     static Optional<Strength> of(double levelDbm) {
@@ -19,13 +19,13 @@ public enum Strength {
         Grade grade = RadioMetric.RSRP.grade(levelDbm);
         return Optional.of(
                 switch (grade) {
-                    case AMPLE, SOUND -> AMPLE_SOUND;
-                    case THIN -> THIN;
-                    case SCRAPING, SILENT -> SCRAPING_SILENT;
+                    case STRONG, GOOD -> STRONG_GOOD;
+                    case FAIR -> FAIR;
+                    case WEAK, NONE -> WEAK_NONE;
                 });
     }
 
-    /** The name in the API: ample-sound, thin, scraping-silent. */
+    /** The name in the API: strong-good, fair, weak-none. */
     public String key() {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
@@ -33,9 +33,9 @@ public enum Strength {
     /** The name in a sentence. */
     public String words() {
         return switch (this) {
-            case AMPLE_SOUND -> "ample or sound";
-            case THIN -> "thin";
-            case SCRAPING_SILENT -> "scraping or silent";
+            case STRONG_GOOD -> "strong or good";
+            case FAIR -> "fair";
+            case WEAK_NONE -> "weak or none";
         };
     }
 }

@@ -82,10 +82,10 @@ public enum RadioMetric {
                 return Grade.values()[i];
             }
         }
-        return Grade.SILENT;
+        return Grade.NONE;
     }
 
-    /** The floors of ample, sound, thin and scraping, in the metric's unit; empty where there are no grades. */
+    /** The floors of strong, good, fair and weak, in the metric's unit; empty where there are no grades. */
     public List<Double> floors() {
         return Arrays.stream(floors).boxed().toList();
     }

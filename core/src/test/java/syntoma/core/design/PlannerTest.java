@@ -186,7 +186,7 @@ class PlannerTest {
     @Test
     void a_setup_without_parts_has_work_that_nobody_knows() {
         Question question = free(2, Noise.USUAL, DOME, Contender.named("Old hotspot", "Tarnwave"));
-        assertTrue(question.unknownParts().orElse("").startsWith("Rig does not say what Old hotspot is made of"));
+        assertTrue(question.unknownParts().orElse("").startsWith("Gear does not say what Old hotspot is made of"));
         assertEquals(Optional.empty(), free(2, Noise.USUAL, DOME, MAST).unknownParts());
     }
 

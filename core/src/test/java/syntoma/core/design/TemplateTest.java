@@ -72,7 +72,7 @@ class TemplateTest {
     @Test
     void what_is_not_on_board_is_said() {
         for (Template template : Template.values()) {
-            assertTrue(propose(template).lacking().orElseThrow().contains("Rig"), template.says());
+            assertTrue(propose(template).lacking().orElseThrow().contains("Gear"), template.says());
         }
         assertTrue(propose(Template.BOOSTER, MAST).lacking().orElseThrow().contains("booster"));
     }

@@ -162,12 +162,12 @@ class FinderTest {
         trip.run(900_000, 99, "A", 1).run(900_001, 99, "B", 2);
         Finding finding = trip.find(UP, "A");
         Map<Strength, Contrast> by = finding.unit("B").byStrength();
-        assertEquals(Verdict.NO_DIFFERENCE, by.get(Strength.AMPLE_SOUND).verdict());
-        assertEquals(Verdict.BETTER, by.get(Strength.SCRAPING_SILENT).verdict());
-        assertTrue(by.get(Strength.SCRAPING_SILENT).estimate().getAsDouble() >= 2.7
-                && by.get(Strength.SCRAPING_SILENT).estimate().getAsDouble() <= 3.3);
-        assertEquals(Verdict.TOO_FEW, by.get(Strength.THIN).verdict());
-        assertEquals(0, by.get(Strength.THIN).blocks());
+        assertEquals(Verdict.NO_DIFFERENCE, by.get(Strength.STRONG_GOOD).verdict());
+        assertEquals(Verdict.BETTER, by.get(Strength.WEAK_NONE).verdict());
+        assertTrue(by.get(Strength.WEAK_NONE).estimate().getAsDouble() >= 2.7
+                && by.get(Strength.WEAK_NONE).estimate().getAsDouble() <= 3.3);
+        assertEquals(Verdict.TOO_FEW, by.get(Strength.FAIR).verdict());
+        assertEquals(0, by.get(Strength.FAIR).blocks());
         assertEquals(1, finding.withoutStrength());
     }
 

@@ -39,10 +39,10 @@ class ReadingTest {
 
     @ParameterizedTest
     @CsvSource({
-        "RSRP, -80, ample", "RSRP, -80.1, sound", "RSRP, -95, sound", "RSRP, -105, thin", "RSRP, -118, scraping",
-        "RSRP, -118.5, silent", "RSRQ, -9, ample", "RSRQ, -12, sound", "RSRQ, -15, thin", "RSRQ, -18, scraping",
-        "RSRQ, -19, silent", "SINR, 20, ample", "SINR, 13, sound", "SINR, 5, thin", "SINR, -3, scraping",
-        "SINR, -4, silent"
+        "RSRP, -80, strong", "RSRP, -80.1, good", "RSRP, -95, good", "RSRP, -105, fair", "RSRP, -118, weak",
+        "RSRP, -118.5, none", "RSRQ, -9, strong", "RSRQ, -12, good", "RSRQ, -15, fair", "RSRQ, -18, weak",
+        "RSRQ, -19, none", "SINR, 20, strong", "SINR, 13, good", "SINR, 5, fair", "SINR, -3, weak",
+        "SINR, -4, none"
     })
     void grades_begin_at_their_floors(RadioMetric metric, double value, String word) {
         assertEquals(word, metric.grade(value).word());

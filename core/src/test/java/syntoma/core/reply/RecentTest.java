@@ -23,7 +23,7 @@ class RecentTest {
         Recent recent = new Recent(List.of(heard(200, -90, false), heard(100, -101, false), heard(1, -96, false)));
         Recent.Strip strip = recent.cells().get(0).strips().get(0);
         assertEquals(-96, strip.value());
-        assertEquals(Grade.THIN, strip.grade());
+        assertEquals(Grade.FAIR, strip.grade());
         assertEquals(List.of(-101.0, -96.0, -90.0), List.of(strip.low(), strip.median(), strip.high()));
         assertEquals(OptionalDouble.empty(), recent.nrShare());
     }
