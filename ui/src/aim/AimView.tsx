@@ -13,7 +13,7 @@ import './aim.css';
 
 const M_PER_KM = 1_000;
 
-/** Aiming a directional antenna: where masts lie, a sweep over headings, where bearings cross. */
+/** Aiming a directional antenna: where towers are, a sweep over headings, where bearings cross. */
 export function AimView() {
   const [query] = useSearchParams();
   const sweep = query.get('sweep');
@@ -90,17 +90,17 @@ function Sweeps({ aim }: { aim: Aim }) {
 function Crossings({ aim }: { aim: Aim }) {
   const keep = useKeepCrossing();
   return aim.crossings.length === 0 ? null : (
-    <Part title="Where bearings cross" small="the mast of one cell, swept from several places">
+    <Part title="Where bearings cross" small="the tower of one cell, swept from several places">
       {aim.crossings.map((c) => (
         <div className="note" key={c.key}>
           {c.lat !== null && c.lon !== null && c.longM !== null && c.shortM !== null ? (
             <>
-              The mast of {c.carrier}
+              The tower of {c.carrier}
               {c.cellId ? `, cell ${c.cellId},` : ''} stands about {fixed(c.lat, 4)}°, {fixed(c.lon, 4)}°:
               within {fixed(c.longM / M_PER_KM, 1)} by {fixed(c.shortM / M_PER_KM, 1)} km, 19 times in 20, the
               longer towards {fixed(c.longDeg, 0)}°. From {c.places.join(' and ')}.{' '}
               <Button loading={keep.isPending} onClick={() => keep.mutate(c.key)}>
-                Keep it as a mast
+                Keep it as a tower
               </Button>
             </>
           ) : (
@@ -116,9 +116,10 @@ function Crossings({ aim }: { aim: Aim }) {
 }
 
 function Masts({ aim }: { aim: Aim }) {
-  const forget = useForgetMast();
+  const near = aim.masts.filter((m) => !m.far);
+  const far = aim.masts.filter((m) => m.far);
   return (
-    <Part title="Masts" small={aim.located ? `bearings from ${aim.campsite}` : undefined}>
+    <Part title="Towers" small={aim.located ? `bearings from ${aim.campsite}` : undefined}>
       {!aim.located && (
         <p>
           {aim.campsite === null
@@ -126,23 +127,40 @@ function Masts({ aim }: { aim: Aim }) {
             : `It is not known where ${aim.campsite} is; its place is written in the logbook.`}
         </p>
       )}
-      {aim.masts.map((m) => (
-        <div className="note mast" key={m.id}>
-          <span>
-            <b>{m.name}</b>
-            {m.carrier && `, ${m.carrier}`} {m.estimated && <span className="small">about here</span>}
-          </span>
-          <span className="num">
-            {m.trueDeg === null
-              ? ''
-              : `${fixed(m.trueDeg, 0)}° true, ${fixed(m.magneticDeg, 0)}° by the compass, ${fixed(m.km, 1)} km`}
-          </span>
-          <Button type="text" aria-label={`Forget ${m.name}`} onClick={() => forget.mutate(m.id)}>
-            forget
-          </Button>
-        </div>
+      {near.map((m) => (
+        <Tower key={m.id} tower={m} />
       ))}
+      {far.length > 0 && (
+        <details className="numbers">
+          <summary>
+            Farther than {aim.farKm} km ({far.length})
+          </summary>
+          {far.map((m) => (
+            <Tower key={m.id} tower={m} />
+          ))}
+        </details>
+      )}
       <MastForm />
     </Part>
+  );
+}
+
+function Tower({ tower: m }: { tower: Aim['masts'][number] }) {
+  const forget = useForgetMast();
+  return (
+    <div className="note mast">
+      <span>
+        <b>{m.name}</b>
+        {m.carrier && `, ${m.carrier}`} {m.estimated && <span className="small">about here</span>}
+      </span>
+      <span className="num">
+        {m.trueDeg === null
+          ? ''
+          : `${fixed(m.trueDeg, 0)}° true, ${fixed(m.magneticDeg, 0)}° by the compass, ${fixed(m.km, 1)} km`}
+      </span>
+      <Button type="text" aria-label={`Forget ${m.name}`} onClick={() => forget.mutate(m.id)}>
+        forget
+      </Button>
+    </div>
   );
 }

@@ -8,7 +8,7 @@ import { Failed } from '../parts/Loaded';
 
 const EMPTY = { name: '', carrier: '', lat: '', lon: '' };
 
-/** A mast whose place is known. */
+/** A tower whose place is known. */
 export function MastForm() {
   const [typed, setTyped, clear] = useStored('aim.mast', EMPTY);
   const keep = useKeepMast();
@@ -17,7 +17,7 @@ export function MastForm() {
   const set = (part: Partial<typeof EMPTY>) => setTyped({ ...typed, ...part });
   return (
     <details className="numbers">
-      <summary>A mast that you know</summary>
+      <summary>A tower that you know</summary>
       <form
         className="mast-form"
         onSubmit={(event) => {
@@ -67,7 +67,7 @@ export function MastForm() {
           problem={problem('lon')}
         />
         <Button htmlType="submit" loading={keep.isPending}>
-          Keep this mast
+          Keep this tower
         </Button>
       </form>
       {keep.error && !(keep.error instanceof Refusal) && <Failed error={keep.error} />}

@@ -111,7 +111,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
             onChange={setCell}
             placeholder="where the router shows it"
             problem={problem('cellId')}
-            hint="Bearings of one cell from two places cross at its mast."
+            hint="Bearings of one cell from two places cross at its tower."
           />
         )}
       </div>

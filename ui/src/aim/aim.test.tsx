@@ -22,12 +22,14 @@ const MAST = {
   trueDeg: 41.2,
   magneticDeg: 34.2,
   km: 6.04,
+  far: false,
 };
 const AIM = {
   campsite: 'Lighthouse Meadow',
   located: true,
   declinationDeg: 7,
   masts: [MAST],
+  farKm: 60,
   sweeps: [
     {
       id: 2,
@@ -82,7 +84,7 @@ beforeEach(() => {
   vi.stubGlobal('EventSource', Events);
 });
 
-test('masts stand with their bearings, and where bearings cross is kept', async () => {
+test('towers stand with their bearings, and where bearings cross is kept', async () => {
   const user = userEvent.setup();
   serve({
     ...NAMES,
@@ -97,7 +99,7 @@ test('masts stand with their bearings, and where bearings cross is kept', async 
   expect(await screen.findByText('41° true, 34° by the compass, 6.0 km')).toBeTruthy();
   expect(screen.getByText(AIM.pointings[0] ?? '')).toBeTruthy();
   expect(screen.getByText(/within 1\.8 by 0\.4 km/)).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Keep it as a mast' }));
+  await user.click(screen.getByRole('button', { name: 'Keep it as a tower' }));
   expect(await screen.findByText('about here')).toBeTruthy();
   expect(bodies('POST /api/aim/crossings')).toEqual([{ key: 'Tarnwave/7' }]);
   await user.clear(screen.getByLabelText('Declination here'));

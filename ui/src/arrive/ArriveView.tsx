@@ -129,7 +129,7 @@ export function ArriveView() {
         )}
         {narrow && last}
         {asksMast && (
-          <div className="ask-mast" role="group" aria-label="Is the mast down?">
+          <div className="heed" role="group" aria-label="Is the mast down?">
             <b>{look?.askMast}</b>
             <Radio.Group
               value={draft.mastDown}

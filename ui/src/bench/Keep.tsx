@@ -5,9 +5,9 @@ import { useAddToNote, useKeepResult } from '../data/bench';
 import type { Schemas } from '../data/client';
 import { useStanding } from '../data/names';
 
-const WORDS: Record<string, string> = { cable: 'Keep the cable in the rig', mast: 'Keep the mast' };
+const WORDS: Record<string, string> = { cable: 'Keep the cable in the rig', mast: 'Keep the tower' };
 
-/** What can be done with a result: into the rig, among the masts, into the planner, the log, or the note of this stay. */
+/** What can be done with a result: into the rig, among the towers, into the planner, the log, or the note of this stay. */
 export function Keep(props: { result: Schemas['ReckonedView']; calculator: Schemas['CalculatorView'] }) {
   const { result, calculator } = props;
   const standing = useStanding().data;

@@ -14,7 +14,7 @@ const WINDS = ['N', 'E', 'S', 'W'];
 
 /**
  * Levels around the vehicle, north up: solid dots are measured, the best heading, the curve and the sector within
- * which little is lost are estimated, and so dashed and hatched. Marks on the rim are masts, dashed where they are estimated.
+ * which little is lost are estimated, and so dashed and hatched. Marks on the rim are towers, dashed where they are estimated.
  */
 export function Polar(props: {
   points: PolarPoint[];

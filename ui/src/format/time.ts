@@ -25,23 +25,29 @@ export const weekdayDay = (iso: string) => `${parts(iso).weekday} ${dayMonth(iso
 /** 14 Aug */
 export const dayMonth = (iso: string) => `${parts(iso).day} ${parts(iso).month}`;
 
+/** 14 Aug 2026 */
+const dated = (iso: string) => `${dayMonth(iso)} ${parts(iso).year}`;
+
 /** 14 Aug 2026, 18:42 */
 export function dateClock(iso: string) {
   const p = parts(iso);
   return `${p.day} ${p.month} ${p.year}, ${p.time}`;
 }
 
-/** 14 to 18 Aug, or 30 Jul to 2 Aug */
+/** 14 to 18 Aug 2026, 30 Jul to 2 Aug 2026, or 30 Dec 2025 to 2 Jan 2026: a log is of several years. */
 export function span(from: string, to: string | null) {
   if (to === null) {
-    return `since ${dayMonth(from)}`;
+    return `since ${dated(from)}`;
   }
   const a = parts(from);
   const b = parts(to);
   if (a.date === b.date) {
-    return dayMonth(from);
+    return dated(from);
   }
-  return a.month === b.month ? `${a.day} to ${b.day} ${b.month}` : `${dayMonth(from)} to ${dayMonth(to)}`;
+  if (a.year !== b.year) {
+    return `${dated(from)} to ${dated(to)}`;
+  }
+  return `${a.month === b.month ? a.day : dayMonth(from)} to ${dated(to)}`;
 }
 
 /** 5 Sep 2026, 18:00 to 20:10; over several days 5 Sep 2026, 18:00 to 6 Sep 2026, 09:10. */

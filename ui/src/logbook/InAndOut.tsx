@@ -7,7 +7,7 @@ import { count } from '../format/numbers';
 import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
 
-/** Files out and in: measurements, stays, masts, and everything. */
+/** Files out and in: measurements, stays, towers, and everything. */
 export function InAndOut() {
   const [report, setReport] = useState<Sent | Error>();
   return (
@@ -25,7 +25,7 @@ export function InAndOut() {
         file twice adds nothing.
       </p>
       <details className="numbers">
-        <summary>Stays, masts, everything</summary>
+        <summary>Stays, towers, everything</summary>
         <p>
           Stays:{' '}
           <a href="/api/export.gpx" download="stays.gpx">
@@ -38,12 +38,12 @@ export function InAndOut() {
         </p>
         <p className="small">GPX has a place for each: stays without coordinates are in GeoJSON alone.</p>
         <p>
-          Masts:{' '}
-          <a href="/api/aim/masts.csv" download="masts.csv">
+          Towers:{' '}
+          <a href="/api/aim/masts.csv" download="towers.csv">
             CSV
           </a>
           ,{' '}
-          <a href="/api/aim/masts.geojson" download="masts.geojson">
+          <a href="/api/aim/masts.geojson" download="towers.geojson">
             GeoJSON
           </a>
         </p>
@@ -91,7 +91,7 @@ function TakeIn({ report }: { report: (sent: Sent | Error | undefined) => void }
     } else if (file && /\.(gpx|geojson|json|csv)$/i.test(file.name)) {
       void send(file, false);
     } else if (file) {
-      void message.error(`${file.name}: allowed are .gpx, .geojson, .csv (masts) and .zip (an archive)`);
+      void message.error(`${file.name}: allowed are .gpx, .geojson, .csv (towers) and .zip (an archive)`);
     }
   };
   return (
@@ -104,7 +104,7 @@ function TakeIn({ report }: { report: (sent: Sent | Error | undefined) => void }
         type="file"
         hidden
         accept=".gpx,.geojson,.json,.csv,.zip"
-        aria-label="A file of stays or masts, or an archive"
+        aria-label="A file of stays or towers, or an archive"
         onChange={chosen}
       />
       <Modal

@@ -66,7 +66,7 @@ export function StayMap({ view }: { view: Schemas['LogbookView'] }) {
           {count(stays.length, 'stay')}
           {missing > 0 && `, ${missing} without coordinates`}
           {by === 'level' && ' · double edge: weak or none, below −105 dBm; plain edge: fair or better'}
-          {masts.length > 0 && ' · upright triangle: a mast, hollow where it is estimated'}
+          {masts.length > 0 && ' · upright triangle: a tower, hollow where it is estimated'}
         </>
       }
       actions={

@@ -76,8 +76,11 @@ describe('the page of a stay', () => {
 const upload = async (name: string, text: string) => {
   const user = userEvent.setup({ applyAccept: false });
   show(<InAndOut />);
-  await user.click(screen.getByText('Stays, masts, everything'));
-  await user.upload(screen.getByLabelText('A file of stays or masts, or an archive'), new File([text], name));
+  await user.click(screen.getByText('Stays, towers, everything'));
+  await user.upload(
+    screen.getByLabelText('A file of stays or towers, or an archive'),
+    new File([text], name),
+  );
   return user;
 };
 

@@ -11,6 +11,13 @@ function typing(target: EventTarget | null) {
 const isPressed = (target: EventTarget | null) =>
   target instanceof HTMLElement && ['BUTTON', 'A', 'SUMMARY'].includes(target.tagName);
 
+/** Under which it is kept whether single keys do anything; the key that opens the list of keys always does. */
+export const KEYS_ON = 'keys';
+const LIST_OF_KEYS = '?';
+
+const isSwitchedOff = (key: string) =>
+  key.length === 1 && key !== LIST_OF_KEYS && localStorage.getItem(`syntoma.${KEYS_ON}`) === 'false';
+
 /**
  * Runs an action on a key, never while typing in a field or while a dialog is open.
  *
@@ -21,7 +28,7 @@ export function useKey(keys: string, action: (key: string) => void) {
     const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     const meant = key.length === 1 ? keys.includes(key) : keys === key && !isPressed(event.target);
-    if (plain && meant && !typing(event.target) && !dialogOpen()) {
+    if (plain && meant && !isSwitchedOff(key) && !typing(event.target) && !dialogOpen()) {
       event.preventDefault();
       action(key);
     }

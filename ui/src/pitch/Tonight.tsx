@@ -138,6 +138,7 @@ function OptionRow(props: {
             size={first ? 'middle' : 'small'}
             loading={busy}
             onClick={take}
+            aria-label={`Use ${name} on ${option.carrier ?? ''}`}
           >
             Use this {first && <kbd className="wide-only">F</kbd>}
           </Button>

@@ -20,7 +20,7 @@ export function AfterTheDrive() {
   const say = (down: boolean) => () =>
     answer.mutate(down, { onError: (refused) => void message.error(refused.message) });
   return (
-    <div className="after-the-drive" role="group" aria-label="Is the mast down?">
+    <div className="heed" role="group" aria-label="Is the mast down?">
       <b>{asked.says}</b>{' '}
       <span className="buttons">
         <Button loading={answer.isPending} onClick={say(true)}>

@@ -1,4 +1,4 @@
-import { Button, Modal } from 'antd';
+import { Button, Modal, Switch } from 'antd';
 import { Suspense, lazy, useEffect, useMemo, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { useAhead } from '../data/ahead';
@@ -6,7 +6,8 @@ import { HatchDefs } from '../draw/Hatch';
 import { useStayingAwake } from '../parts/useAwake';
 import { useQuiet } from '../parts/useQuiet';
 import { LogContext } from '../parts/useLog';
-import { useKey, usePasted } from '../parts/useKey';
+import { KEYS_ON, useKey, usePasted } from '../parts/useKey';
+import { useStored } from '../data/useStored';
 import { KEYS } from './keys';
 import { Notices } from './Notices';
 import { StandingLine } from './StandingLine';
@@ -28,6 +29,7 @@ const AT_HAND_MS = 6_000;
 export function Shell() {
   const navigate = useNavigate();
   const { pathname } = useLocation();
+  const [keysOn, setKeysOn] = useStored(KEYS_ON, true);
   const [logging, setLogging] = useState(false);
   const [help, setHelp] = useState(false);
   const [finding, setFinding] = useState(false);
@@ -65,7 +67,7 @@ export function Shell() {
     <LogContext value={log}>
       <HatchDefs />
       <a className="skip" href="#sheet">
-        To the sheet
+        Skip to the content
       </a>
       <div className="page">
         <nav className="spine" aria-label="Views">
@@ -78,7 +80,7 @@ export function Shell() {
           {VIEWS.map((view, i) => (
             <NavLink key={view.path} to={view.path}>
               <span className="long">{view.name}</span>
-              <span className="strip">{view.strip}</span> <i>{i + 1}</i>
+              <span className="strip">{view.strip}</span> <i aria-hidden="true">{i + 1}</i>
             </NavLink>
           ))}
         </nav>
@@ -138,6 +140,9 @@ export function Shell() {
           ))}
         </dl>
         <p className="quiet">Keys do nothing while you type in a field.</p>
+        <label>
+          <Switch size="small" checked={keysOn} onChange={setKeysOn} /> Single keys
+        </label>
       </Modal>
     </LogContext>
   );

@@ -63,6 +63,7 @@ export function ResultSheet({ of }: { of: ResultOf }) {
       findings={<Findings view={data} contrast={contrast} />}
       margin={<Margin view={data} contrast={contrast} of={of} />}
     >
+      {contrast.otherCell && <p className="heed">{contrast.otherCell}</p>}
       {data.next && isOwn && (
         <Part title="What to try next" small="filled in from this trial">
           <p>{data.next.says}</p>

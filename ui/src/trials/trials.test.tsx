@@ -156,6 +156,7 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
           baseline: DOME,
           candidate: PANEL,
           headline: 'What is so, and what to do.',
+          otherCell: 'In 5 of 5 rounds Mast panel was on another cell than Roof dome.',
           effects: [
             effect('down', 'Download', true),
             effect('up', 'Upload', true),
@@ -233,6 +234,7 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
   expect(screen.getByText('The other figures (1)')).toBeDefined();
   expect(screen.getByText('More (1)')).toBeDefined();
   expect(screen.getByText('Leave the mast down.')).toBeDefined();
+  expect(screen.getByText(/was on another cell than Roof dome/)).toBeDefined();
   expect(screen.getByText('Look for a bad crimp.')).toBeDefined();
   expect(screen.getByText('Upload: depends on the device')).toBeDefined();
   expect(screen.getByText('with Plover')).toBeDefined();

@@ -34,6 +34,7 @@ class AccessibilityTest {
             "/aim",
             "/why",
             "/arrive",
+            "/leave",
             "/practice",
             TRIAL,
             "/logbook",
@@ -89,6 +90,31 @@ class AccessibilityTest {
             }
             """;
 
+    /**
+     * What is pressed and is lower than a thumb needs: 40 px. A link within a sentence is as high as its line, and a mark of a map or
+     * a drawing as large as what it shows.
+     */
+    private static final String LOW =
+            """
+            () => {
+              const whole = '.ant-checkbox-wrapper, .ant-radio-wrapper, .ant-select, .ant-input-affix-wrapper, ' +
+                '.ant-input-number, .ant-picker, .ant-segmented-item, .ant-switch, .ant-upload, label';
+              const pressed = 'button, a[href], input, select, textarea, summary, [role=button], [role=tab], [role=switch]';
+              const low = new Map();
+              for (const e of document.querySelectorAll(pressed)) {
+                const it = e.closest(whole) ?? e;
+                const box = it.getBoundingClientRect();
+                const style = getComputedStyle(it);
+                const inText = it.tagName === 'A' && style.display === 'inline';
+                if (box.width === 0 || style.visibility === 'hidden' || inText ||
+                    e.closest('svg, .leaflet-container, .skip, [aria-hidden=true]') || box.height >= 39.5) continue;
+                low.set(it.tagName + '.' + it.className + ' ' + (it.textContent || e.getAttribute('aria-label') || '')
+                  .trim().slice(0, 24), Math.round(box.height));
+              }
+              return [...low].map(([what, height]) => what + ' ' + height + ' px');
+            }
+            """;
+
     @TempDir
     private static Path dir;
 
@@ -103,6 +129,18 @@ class AccessibilityTest {
         app = RunningApp.start(dir.resolve("demo"), true);
         chromium = new Chromium();
         axe = Files.readString(Path.of(System.getProperty("syntoma.axe")));
+    }
+
+    @Test
+    void a_thumb_hits_what_is_pressed_on_every_view() {
+        Page page = chromium.open(Chromium.Look.PHONE_PAPER);
+        for (String view : VIEWS) {
+            goTo(page, view);
+            for (Object low : (List<?>) page.evaluate(LOW)) {
+                faults.add(view + ": " + low);
+            }
+        }
+        assertEquals("", String.join("\n", faults));
     }
 
     @AfterAll

@@ -78,7 +78,7 @@ class MendingTest {
         page.getByLabel("Find in everything").fill("pines");
         assertThat(page.getByText("1 measurement: under the pines")).isVisible();
         page.keyboard().press("Enter");
-        assertThat(page.locator("h1")).hasText("Pine Bend, 1 Aug");
+        assertThat(page.locator("h1")).hasText("Pine Bend, 1 Aug 2026");
         assertThat(page.getByPlaceholder("find here")).hasValue("pines");
         page.getByPlaceholder("find here").fill("");
         page.locator("tr", new Page.LocatorOptions().setHasText("Panel"))

@@ -105,7 +105,7 @@ class TripTest {
 
             Page small = chromium.open(Chromium.Look.PHONE_LAMP);
             small.navigate(app.address("/logbook"));
-            small.getByText("Stays, masts, everything").click();
+            small.getByText("Stays, towers, everything").click();
             Download archive = small.waitForDownload(
                     () -> small.locator("a[href='/api/archive']").click());
             byte[] first = Files.readAllBytes(archive.path());

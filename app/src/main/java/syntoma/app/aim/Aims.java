@@ -49,6 +49,7 @@ class Aims {
      * @param estimated whether it was found by crossing bearings
      * @param longM of such a one the half-axes of the ellipse that holds it 19 times in 20, and where the longer one points
      * @param trueDeg its bearing from here; null where it is not known where here is
+     * @param far whether it is farther than cells reach
      */
     record MastView(
             long id,
@@ -63,7 +64,8 @@ class Aims {
             @Nullable Double longDeg,
             @Nullable Double trueDeg,
             @Nullable Double magneticDeg,
-            @Nullable Double km) {}
+            @Nullable Double km,
+            boolean far) {}
 
     /** A sweep in the list; {@code sentence} is null under six headings. */
     record SweepLine(
@@ -98,6 +100,8 @@ class Aims {
      * All of it.
      *
      * @param located whether it is known where the campsite is
+     * @param masts the nearest first where it is known where here is
+     * @param farKm from here on a tower is far
      * @param pointings antennas swept at one place, two and two, in words
      */
     record AimView(
@@ -105,6 +109,7 @@ class Aims {
             boolean located,
             double declinationDeg,
             List<MastView> masts,
+            double farKm,
             List<SweepLine> sweeps,
             List<CrossingView> crossings,
             List<String> pointings) {}
@@ -134,6 +139,7 @@ class Aims {
                 here.isPresent(),
                 declination,
                 shown(here).stream().map(m -> view(m, here, declination)).toList(),
+                Bearing.FAR_KM,
                 done.stream().map(Aims::line).toList(),
                 crossings(done).entrySet().stream()
                         .map(e -> crossing(e.getKey(), e.getValue()))
@@ -147,17 +153,14 @@ class Aims {
                 : Optional.of(new Spot(place.lat().doubleValue(), place.lon().doubleValue()));
     }
 
-    /** Those that are shown: where there are very many and it is known where here is, the nearest. */
+    /** Those that are shown, where it is known where here is the nearest first. */
     private List<Mast> shown(Optional<Spot> here) {
-        List<Mast> all = masts.all();
-        return all.size() <= MOST_MASTS
-                ? all
-                : all.stream()
-                        .sorted(here.map(from -> Comparator.comparingDouble((Mast m) ->
-                                        Bearing.between(from, m.spot()).km()))
-                                .orElse(Comparator.comparing((Mast m) -> m.id)))
-                        .limit(MOST_MASTS)
-                        .toList();
+        return masts.all().stream()
+                .sorted(here.map(from -> Comparator.comparingDouble(
+                                (Mast m) -> Bearing.between(from, m.spot()).km()))
+                        .orElse(Comparator.comparing((Mast m) -> m.id)))
+                .limit(MOST_MASTS)
+                .toList();
     }
 
     private static MastView view(Mast mast, Optional<Spot> here, double declination) {
@@ -175,7 +178,8 @@ class Aims {
                 mast.longDeg,
                 bearing.map(Bearing::trueDeg).orElse(null),
                 bearing.map(b -> b.magneticDeg(declination)).orElse(null),
-                bearing.map(Bearing::km).orElse(null));
+                bearing.map(Bearing::km).orElse(null),
+                bearing.filter(Bearing::isFar).isPresent());
     }
 
     private List<Done> done() {

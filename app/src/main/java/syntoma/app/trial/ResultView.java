@@ -68,6 +68,7 @@ public record ResultView(
     /**
      * One candidate against one baseline.
      *
+     * @param otherCell that the two were on other cells or bands, which may be what makes the difference; null where they were not
      * @param action what to do with it
      * @param bands RSRP by band, measured in the trial beside predicted
      * @param causes what to look for where it falls short of what is predicted; empty text where it does not
@@ -76,6 +77,7 @@ public record ResultView(
             SetupName baseline,
             SetupName candidate,
             String headline,
+            @Nullable String otherCell,
             List<Effect> effects,
             List<String> cautions,
             List<String> judged,

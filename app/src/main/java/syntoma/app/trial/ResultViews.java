@@ -20,6 +20,7 @@ import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Blocks;
 import syntoma.core.verdict.Cautions;
+import syntoma.core.verdict.CellsApart;
 import syntoma.core.verdict.Circumstances;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Crossed;
@@ -129,12 +130,23 @@ class ResultViews {
                 compared.setup(first.baseline()),
                 compared.setup(first.candidate()),
                 Headline.of(all, overall),
+                CellsApart.said(first, served(compared.made())).orElse(null),
                 all.stream().map(c -> ResultView.Effect.of(c, overall, offset)).toList(),
                 Cautions.of(all, under, judged),
                 judged.said(first),
                 action(first, overall.choice(), contenders),
                 bands.stream().map(Gains::view).toList(),
                 bands.stream().anyMatch(MeasuredGain::fallsShort) ? MeasuredGain.USUAL_CAUSES : "");
+    }
+
+    private static List<CellsApart.Served> served(List<LoggedMeasurement> made) {
+        return made.stream()
+                .map(m -> new CellsApart.Served(
+                        m.setup(),
+                        m.takenAt().toInstant(),
+                        Objects.requireNonNullElse(m.cellId(), ""),
+                        Objects.requireNonNullElse(m.band(), "")))
+                .toList();
     }
 
     /** Where the carriers are what is compared, that there are several is no circumstance. */

@@ -33,7 +33,7 @@ class LogbookApiTest {
         assertTrue(all.get("tiles").isNull());
         assertEquals("Lighthouse Meadow", all.at("/stays/0/campsite").asText());
         JsonNode few =
-                requests.read("/api/logbook?setup=Mast panel&strength=silent").json();
+                requests.read("/api/logbook?setup=Mast panel&strength=none").json();
         assertEquals("Bog Boardwalk", few.at("/stays/0/campsite").asText());
         assertEquals(1, few.get("stays").size());
         JsonNode missed = requests.read("/api/logbook?need=missed&when=evening&text=quarry")
@@ -78,7 +78,7 @@ class LogbookApiTest {
         JsonNode log = requests.read("/api/logbook").json();
         assertEquals("1 stay at Camp.", log.get("says").asText());
         assertEquals(-90, log.at("/stays/0/levelDbm").asDouble());
-        assertEquals("sound", log.at("/stays/0/grade").asText());
+        assertEquals("good", log.at("/stays/0/grade").asText());
         assertTrue(log.at("/stays/0/upMbps").isNull());
     }
 }

@@ -12,6 +12,9 @@ import syntoma.core.unit.Values;
  * @param km along the ground
  */
 public record Bearing(double trueDeg, double km) {
+    /** From here on a tower is beyond the horizon of a vehicle: 60 m of tower and 3 m of antenna see each other over some 40 km. */
+    public static final double FAR_KM = 60;
+
     private static final double MOST_DECLINATION = 90;
 
     /** From one place to another. */
@@ -19,6 +22,11 @@ public record Bearing(double trueDeg, double km) {
         GeodesicData line = Geodesic.WGS84.Inverse(
                 from.lat(), from.lon(), to.lat(), to.lon(), GeodesicMask.AZIMUTH | GeodesicMask.DISTANCE);
         return new Bearing(positive(line.azi1), line.s12 / 1_000);
+    }
+
+    /** Whether a tower there is farther than one is heard, but from a mountain. */
+    public boolean isFar() {
+        return km > FAR_KM;
     }
 
     /**

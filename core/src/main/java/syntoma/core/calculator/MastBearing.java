@@ -7,7 +7,7 @@ import syntoma.core.aim.Spot;
 import syntoma.core.place.Coordinates;
 import syntoma.core.unit.Values;
 
-/** Where a mast is from here, true and by the compass. */
+/** Where a tower is from here, true and by the compass. */
 final class MastBearing implements Calculator {
     @Override
     public String key() {
@@ -16,21 +16,21 @@ final class MastBearing implements Calculator {
 
     @Override
     public String name() {
-        return "Bearing to a mast";
+        return "Bearing to a tower";
     }
 
     @Override
     public String answers() {
-        return "Where a mast is from here, true and by the compass.";
+        return "Where a tower is from here, true and by the compass.";
     }
 
     @Override
     public List<Input> inputs() {
         return List.of(
                 Input.text("from", "Here", "63.1, 21.6"),
-                Input.text("to", "The mast", "63.2, 21.9"),
+                Input.text("to", "The tower", "63.2, 21.9"),
                 Input.number("declination", "Declination, east is positive", "°", "0", -90, 90),
-                Input.text("name", "Name of the mast", "").maybe());
+                Input.text("name", "Name of the tower", "").maybe());
     }
 
     @Override
@@ -49,7 +49,7 @@ final class MastBearing implements Calculator {
         Spot to = spot(given, "to");
         Bearing bearing = Bearing.between(from, to);
         double magnetic = bearing.magneticDeg(given.number("declination"));
-        String name = given.text("name").isEmpty() ? "The mast" : given.text("name");
+        String name = given.text("name").isEmpty() ? "The tower" : given.text("name");
         Answer answer = Answer.of(
                 name + " is at " + Values.rounded(magnetic, 0) + "° by the compass ("
                         + Values.rounded(bearing.trueDeg(), 0) + "° true), "
@@ -60,7 +60,7 @@ final class MastBearing implements Calculator {
         return answer.keeping(
                 "mast",
                 Map.of(
-                        "name", name.equals("The mast") ? "" : name,
+                        "name", name.equals("The tower") ? "" : name,
                         "lat", Double.toString(to.lat()),
                         "lon", Double.toString(to.lon())));
     }

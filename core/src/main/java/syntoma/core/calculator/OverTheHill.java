@@ -27,10 +27,10 @@ final class OverTheHill implements Calculator {
     @Override
     public List<Input> inputs() {
         return List.of(
-                Input.number("km", "Distance to the mast", "km", "6", 0.05, 200),
+                Input.number("km", "Distance to the tower", "km", "6", 0.05, 200),
                 Input.number("mhz", "Frequency", "MHz", "800", 10, 8000),
                 Input.number("from", "Own antenna over the ground", "m", "4", 0, 500),
-                Input.number("to", "Mast over the ground", "m", "40", 0, 500),
+                Input.number("to", "Tower over the ground", "m", "40", 0, 500),
                 Input.lines("profile", "The ground: km and height in m, a line each", "0 20\n2 25\n3.5 70\n6 30"));
     }
 

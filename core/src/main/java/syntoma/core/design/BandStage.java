@@ -32,6 +32,10 @@ public record BandStage(String says, List<Template.Choice> choices) {
                     .isPresent();
         }
 
+        private boolean isOfBands() {
+            return variation.filter(v -> v.kind() == Variation.Kind.BANDS).isPresent();
+        }
+
         private String band() {
             return variation.orElseThrow().bands().get(0);
         }
@@ -46,7 +50,7 @@ public record BandStage(String says, List<Template.Choice> choices) {
      */
     public static Optional<BandStage> after(List<Tried> tried, List<Comparison> against) {
         List<Tried> free = tried.stream().filter(t -> t.variation.isEmpty()).toList();
-        if (free.size() != 1 || tried.stream().filter(Tried::isAlone).count() != tried.size() - 1L) {
+        if (free.size() != 1 || tried.stream().filter(Tried::isOfBands).count() != tried.size() - 1L) {
             return Optional.empty();
         }
         Tried automatic = free.get(0);

@@ -17,7 +17,7 @@ final class StreamsLost implements Rule {
                 new Claim(
                         Cause.STREAMS_LOST,
                         Sure.LIKELY,
-                        "Only one stream gets through: about half of what two would carry near a mast.",
+                        "Only one stream gets through: about half of what two would carry near a tower.",
                         List.of(s.setup() + " has " + Text.counted(s.chain().leads(), "lead")
                                 + " connected and 1 stream"),
                         s.chain().booster()

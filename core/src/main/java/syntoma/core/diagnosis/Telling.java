@@ -58,7 +58,7 @@ public record Telling(Cause one, Cause other, How how, String says) {
                     Cause.INTERFERENCE,
                     Cause.BUSY_CELL,
                     How.AIM,
-                    "Turn the antenna by 60° and read: if SINR moves, it is another mast; if not, the cell."),
+                    "Turn the antenna by 60° and read: if SINR moves, it is another tower; if not, the cell."),
             new Pair(
                     Cause.WEAK_OUTSIDE,
                     Cause.LOST_IN_SHELL,
@@ -104,7 +104,7 @@ public record Telling(Cause one, Cause other, How how, String says) {
             case NO_SERVICE ->
                 telling(cause, How.OTHER_CARRIER, "Run once on another carrier: if it works, it is the network.");
             case INTERFERENCE ->
-                telling(cause, How.AIM, "Turn the antenna and read: if SINR moves, it is another mast.");
+                telling(cause, How.AIM, "Turn the antenna and read: if SINR moves, it is another tower.");
             case WRONG_BAND, UPLINK_LIMITED, LATENCY_UNDER_LOAD ->
                 telling(cause, How.RUN, "Run twice more: two runs are easily chance.");
             default -> Optional.empty();

@@ -35,8 +35,15 @@ public final class Cautions {
                             : "All runs were before " + Circumstances.EVENING
                                     + ":00; one evening round would tell whether it holds then.");
         }
-        if (first.leftOut() > 0 && first.estimate().isPresent()) {
-            cautions.add(first.leftOut() + (first.leftOut() == 1 ? " round lacks" : " rounds lack") + " "
+        comparisons.forEach(c -> c.apart()
+                .filter(a -> c.estimate().isPresent())
+                .ifPresent(apart -> cautions.add(
+                        Text.capital(Amount.count(apart.rounds(), "round")) + " had the two setups on different bands ("
+                                + apart.words() + "), and " + (apart.rounds() == 1 ? "is" : "are") + " left out for "
+                                + c.metric().measure().phrase() + ".")));
+        int lacking = first.leftOut() - first.apart().map(BandsApart::rounds).orElse(0);
+        if (lacking > 0 && first.estimate().isPresent()) {
+            cautions.add(lacking + (lacking == 1 ? " round lacks" : " rounds lack") + " "
                     + first.metric().measure().phrase() + " from one of the two and could not be paired.");
         }
         if (!judged.planned()) {

@@ -228,6 +228,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     contrast.candidate,
                     pairing.rounds(),
                     pairing.leftOut(),
+                    pairing.apart(),
                     effect.mean().isPresent()
                             ? OptionalDouble.of(scale.off(effect.mean().getAsDouble()))
                             : OptionalDouble.empty(),

@@ -11,6 +11,7 @@ import syntoma.core.reading.Figure;
  *
  * @param rounds the rounds in which both have the metric
  * @param leftOut rounds in which at least one was tried and that gave no pair
+ * @param apart those of them in which both have the metric, on different bands
  * @param estimate ratio candidate / baseline, or difference in dB; empty without a round
  * @param low end of the interval, empty under three rounds
  * @param high end of the interval, empty under three rounds
@@ -28,6 +29,7 @@ public record Comparison(
         String candidate,
         List<PairedRound> rounds,
         int leftOut,
+        Optional<BandsApart> apart,
         OptionalDouble estimate,
         OptionalDouble low,
         OptionalDouble high,
@@ -61,6 +63,7 @@ public record Comparison(
                 candidate,
                 rounds,
                 leftOut,
+                apart,
                 estimate,
                 low,
                 high,

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import syntoma.core.reading.Figure;
@@ -20,12 +21,16 @@ import syntoma.core.unit.Median;
  * without one gives no pair.
  *
  * @param leftOut rounds in which at least one of the two was tried and that gave no pair
+ * @param apart those of them in which both have the metric, on different bands
  */
-record Pairing(List<PairedRound> rounds, int leftOut) {
+record Pairing(List<PairedRound> rounds, int leftOut, Optional<BandsApart> apart) {
+
+    private static final BandsApart NONE_APART = new BandsApart(0, new TreeSet<>(), new TreeSet<>());
 
     static Pairing of(Figure metric, String baseline, String candidate, List<Block> blocks) {
         List<PairedRound> rounds = new ArrayList<>();
         int leftOut = 0;
+        BandsApart apart = NONE_APART;
         for (Block block : blocks) {
             List<Sample> a = block.of(baseline);
             List<Sample> b = block.of(candidate);
@@ -34,10 +39,15 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
             }
             Optional<PairedRound> pair = pair(metric, block, a, b);
             pair.ifPresent(rounds::add);
-            leftOut += pair.isPresent() ? 0 : 1;
+            if (pair.isEmpty()) {
+                leftOut++;
+                // two that both have the metric make no pair only where they have no band in common
+                boolean both = a.stream().anyMatch(Sample::counts) && b.stream().anyMatch(Sample::counts);
+                apart = both ? apart.and(bands(a), bands(b)) : apart;
+            }
         }
         rounds.sort(Comparator.comparing(PairedRound::baselineAt));
-        return new Pairing(List.copyOf(rounds), leftOut);
+        return new Pairing(List.copyOf(rounds), leftOut, apart.rounds() == 0 ? Optional.empty() : Optional.of(apart));
     }
 
     double[] differences() {
@@ -51,7 +61,8 @@ record Pairing(List<PairedRound> rounds, int leftOut) {
                         .map(PairedRound::turned)
                         .sorted(Comparator.comparing(PairedRound::baselineAt))
                         .toList(),
-                leftOut);
+                leftOut,
+                apart.map(BandsApart::turned));
     }
 
     /** The mean of the differences; of one round or more. */

@@ -120,6 +120,11 @@ final class Sentences {
                         c.baseline(),
                         c.plain().baselineMean().isEmpty(),
                         c.failures().baseline()));
+        if (never.isEmpty() && c.apart().isPresent()) {
+            BandsApart apart = c.apart().get();
+            return metric + " was measured on different bands, " + apart.words() + " (" + c.baseline() + " and "
+                    + c.candidate() + "): not comparable in " + Amount.count(apart.rounds(), "round");
+        }
         return never.orElseGet(() -> {
             int shared = c.rounds().size();
             return "Too few rounds on " + metric + ": " + Amount.count(shared, "round")
