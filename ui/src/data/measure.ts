@@ -66,6 +66,13 @@ export const usePlanUse = (carrier: string | null | undefined) =>
 const RETRIES = 30;
 const RETRY_MS = 2_000;
 
+/** Asks whether the router is on the carrier that a run is to be logged on. */
+export const useCarrierCheck = () =>
+  useMutation({
+    mutationFn: (carrier: string) =>
+      unwrap(api.GET('/api/measure/carrier', { params: { query: { carrier } } })),
+  });
+
 export function useStartRun() {
   const client = useQueryClient();
   return useMutation({

@@ -2,7 +2,7 @@ import { Button, Segmented } from 'antd';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../data/client';
 import { pageOf, useBeginInBrowser } from '../data/browserRun';
-import { useRunKinds, useStartRun } from '../data/measure';
+import { useCarrierCheck, useRunKinds, useStartRun } from '../data/measure';
 import { useStored } from '../data/useStored';
 import { typedNumber } from '../format/typed';
 import { Field, FieldFrame } from '../parts/Field';
@@ -38,6 +38,7 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
   const [budget, setBudget] = useStored('measure.budget', '');
   const [by, setBy] = useStored('measure.by', MACHINE);
   const start = useStartRun();
+  const check = useCarrierCheck();
   const hand = useBeginInBrowser();
   const { name } = useTheme();
   const phone = usePhone();
@@ -56,10 +57,21 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
     kind,
     ...(budget.trim() === '' ? {} : { budgetMb: typedNumber(budget) }),
   } as Schemas['RunRequest'];
+  const measure = (carrier: string) => {
+    check.reset();
+    start.mutate(
+      { ...asked, carrier },
+      { onSuccess: (run) => void navigate(`/measure?run=${run.id}`, { replace: again }) },
+    );
+  };
   const begin = () => {
     const replace = { replace: again };
     if (by === MACHINE) {
-      start.mutate(asked, { onSuccess: (run) => void navigate(`/measure?run=${run.id}`, replace) });
+      check.mutate(asked.carrier ?? '', {
+        onSuccess: ({ on }) => on === null && measure(asked.carrier ?? ''),
+        // a router that does not answer is no reason not to measure
+        onError: () => measure(asked.carrier ?? ''),
+      });
       return;
     }
     hand.mutate(
@@ -75,6 +87,7 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
     );
   };
   const error = start.error ?? hand.error;
+  const other = check.data?.on;
   return (
     <Part
       title={again ? 'Measure again' : 'What kind of run'}
@@ -114,11 +127,30 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
         >
           <Segmented id="field-by" block vertical={phone} options={BY} value={by} onChange={setBy} />
         </FieldFrame>
-        <div className="buttons">
-          <Button type="primary" size="large" htmlType="submit" loading={start.isPending || hand.isPending}>
-            {hand.isPending && by === WIFI ? 'Looking at the Wi-Fi first' : 'Measure now'}
-          </Button>
-        </div>
+        {other ? (
+          <div className="heed" role="alert">
+            <p>{check.data?.says}</p>
+            <div className="buttons">
+              <Button type="primary" size="large" onClick={() => measure(other)}>
+                Measure as {other}
+              </Button>
+              <Button size="large" onClick={() => measure(asked.carrier ?? '')}>
+                Measure as {asked.carrier} all the same
+              </Button>
+            </div>
+          </div>
+        ) : (
+          <div className="buttons">
+            <Button
+              type="primary"
+              size="large"
+              htmlType="submit"
+              loading={check.isPending || start.isPending || hand.isPending}
+            >
+              {hand.isPending && by === WIFI ? 'Looking at the Wi-Fi first' : 'Measure now'}
+            </Button>
+          </div>
+        )}
         {!again && <PlanLeft carrier={asked.carrier ?? ''} />}
         {error && <Failed error={error} />}
       </form>

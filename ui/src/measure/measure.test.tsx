@@ -41,6 +41,7 @@ const SERVED = {
   ],
   'GET /api/standing': STANDING,
   'GET /api/runs': [],
+  'GET /api/measure/carrier': { on: null, says: null },
   'GET /api/measure/plan': { sentence: 'Runs have taken 0.25 of the 40 GB on Tarnwave since 1 Sep.' },
 };
 
@@ -83,6 +84,7 @@ test('a run is begun with what the line says, followed, and said when it is over
   show(<MeasureView />, '/measure');
   await user.type(await screen.findByLabelText('At most'), '2,5');
   await user.click(screen.getByRole('button', { name: 'Measure now' }));
+  await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
   expect(bodies('POST /api/runs')).toEqual([
     { setup: 'Mast panel', carrier: 'Tarnwave', kind: 'light', budgetMb: 2.5 },
   ]);
@@ -105,6 +107,25 @@ test('a run is begun with what the line says, followed, and said when it is over
   expect(screen.getByText(/it ended because the budget of 3 MB was used up/)).toBeTruthy();
   expect(screen.getByText(/held by a plan/)).toBeTruthy();
   expect(screen.getByText(/In the log\./)).toBeTruthy();
+});
+
+test('a router on another carrier than the line says is asked about before anything is logged', async () => {
+  const user = userEvent.setup();
+  serve({
+    ...SERVED,
+    'POST /api/runs': RUN,
+    'GET /api/runs/7': () => now,
+    'GET /api/measure/carrier': {
+      on: 'Brissa',
+      says: 'The router is on Brissa, and the line says Tarnwave.',
+    },
+  });
+  show(<MeasureView />, '/measure');
+  await user.click(await screen.findByRole('button', { name: 'Measure now' }));
+  await screen.findByText('The router is on Brissa, and the line says Tarnwave.');
+  expect(bodies('POST /api/runs')).toEqual([]);
+  await user.click(screen.getByRole('button', { name: 'Measure as Brissa' }));
+  await waitFor(() => expect(bodies('POST /api/runs')).toMatchObject([{ carrier: 'Brissa' }]));
 });
 
 test('a run that goes on is cancelled', async () => {

@@ -7,6 +7,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.platform.Here;
@@ -42,6 +43,12 @@ class LiveController {
     @PostMapping("/measure/router/probe")
     RouterProbe.Probed tryRouter(HttpServletRequest request) {
         return probe.probe(Here.sent(request));
+    }
+
+    /** Whether the router is on the carrier that a run is to be logged on. */
+    @GetMapping("/measure/carrier")
+    LiveFeed.CarrierCheck carrier(@RequestParam String carrier) {
+        return feed.check(carrier);
     }
 
     /** What the router says, once a second. */

@@ -6,6 +6,7 @@ import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.campsite.StandingService;
@@ -55,6 +56,24 @@ class LiveFeed {
         }
         LiveView view = now();
         followers.removeIf(follower -> !isTold(follower, view));
+    }
+
+    /**
+     * Whether the router is on a carrier.
+     *
+     * @param on the other carrier that it is on; null where it is on this one, or does not say
+     * @param says what to ask then; null where there is nothing to ask
+     */
+    record CarrierCheck(@Nullable String on, @Nullable String says) {}
+
+    CarrierCheck check(String carrier) {
+        String on = watch.look().carrier();
+        return on == null || on.equalsIgnoreCase(carrier)
+                ? new CarrierCheck(null, null)
+                : new CarrierCheck(
+                        on,
+                        "The router is on " + on + ", and the line says " + carrier + ". What is measured is " + on
+                                + ".");
     }
 
     /** The reading, with what does not fit what the standing line says. */

@@ -38,7 +38,6 @@ import syntoma.core.run.RunKind;
 import syntoma.core.state.RigState;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
-import syntoma.core.unit.Values;
 
 /** Designs trials: gathers what is known of the contenders, lets the core reckon. */
 @Service
@@ -46,6 +45,9 @@ import syntoma.core.unit.Values;
 class Designs {
     /** What is asked for where nothing was said: the usual difference that is worth an evening. */
     private static final double USUAL_DIFFERENCE = 1.4;
+
+    /** For a trial that was designed already, by which nothing is planned any more. */
+    private static final Noise.Scatter UNASKED = new Noise.Scatter(Noise.USUAL, 0);
 
     private final Entrants entrants;
     private final PlanUse plans;
@@ -129,7 +131,7 @@ class Designs {
     Made again(TrialPlan kept) {
         StandingLine line = standing.line();
         RigState start = kept.startState == null ? states.now() : states.read(kept.startState);
-        Asked question = asked(kept.request(), entrants.of(kept, line), line, Optional.of(Noise.USUAL), start);
+        Asked question = asked(kept.request(), entrants.of(kept, line), line, Optional.of(UNASKED), start);
         return new Made(
                 contenders(question),
                 question.question,
@@ -142,17 +144,21 @@ class Designs {
     }
 
     private Asked asked(
-            DesignRequest asked, List<Entrant> named, StandingLine line, Optional<Noise> known, RigState start) {
+            DesignRequest asked,
+            List<Entrant> named,
+            StandingLine line,
+            Optional<Noise.Scatter> known,
+            RigState start) {
         List<LoggedMeasurement> latest =
                 expected.latest(named.stream().map(Entrant::base).distinct().toList());
         List<Question.Rates> rates = named.stream()
                 .map(n -> Expected.rates(latest, n.base(), n.carrier(), line.campsite()))
                 .toList();
         Figure metric = metric();
-        Optional<Noise> own = known.or(() -> expected.noise(metric));
+        Noise.Scatter scatter = known.orElseGet(() -> expected.scatter(metric));
         int seed = asked.seed() == null ? random.nextInt(Integer.MAX_VALUE) : asked.seed();
-        Question question = question(asked, named, rates, own.orElse(Noise.USUAL), start, seed);
-        List<String> rests = restsOn(metric, own, question.noise(), rates, named);
+        Question question = question(asked, named, rates, scatter.noise(), start, seed);
+        List<String> rests = restsOn(metric, scatter, rates, named);
         question.unknownParts().ifPresent(rests::add);
         return new Asked(question, named, seed, rests, times(asked), line.now().toLocalDateTime());
     }
@@ -230,16 +236,9 @@ class Designs {
     }
 
     private static List<String> restsOn(
-            Figure metric, Optional<Noise> own, Noise noise, List<Question.Rates> rates, List<Entrant> named) {
+            Figure metric, Noise.Scatter scatter, List<Question.Rates> rates, List<Entrant> named) {
         List<String> said = new ArrayList<>();
-        String share = Values.rounded(100 * (Math.exp(noise.ofRound(1)) - 1), 0);
-        said.add(
-                own.isPresent()
-                        ? "In your own trials the ratio of two setups’ "
-                                + metric.measure().phrase() + " scatters by about " + share + " % from round to round."
-                        : "Your log has fewer than " + Noise.LEAST_ROUNDS
-                                + " rounds; the ratio of two setups is taken to scatter by about " + share
-                                + " % from round to round, as is usual.");
+        said.add(scatter.says(metric.measure().phrase()));
         List<String> unknown = IntStream.range(0, rates.size())
                 .filter(i -> !rates.get(i).known())
                 .mapToObj(i -> named.get(i).base())

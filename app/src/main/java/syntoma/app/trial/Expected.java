@@ -36,8 +36,8 @@ class Expected {
         this.measurements = measurements;
     }
 
-    /** How a speed or latency scatters in the rounds of the latest trials; empty where there are too few of them. */
-    Optional<Noise> noise(Figure metric) {
+    /** How a speed or latency scatters, as is usual and in the rounds of the latest trials. */
+    Noise.Scatter scatter(Figure metric) {
         return Noise.of(measurements.trials().stream()
                 .limit(MOST_TRIALS)
                 .map(trial -> rounds(trial, metric))

@@ -54,7 +54,7 @@ class DesignTest {
         assertEquals(visits, design.get("visits").size());
         assertTrue(design.toString().contains("plug the leads of Rowan into Curlew"), design.toString());
         assertTrue(design.at("/contenders/0/known").asBoolean(), "the dome was measured on that carrier");
-        assertTrue(design.at("/restsOn/0").asText().startsWith("In your own trials"), design.toString());
+        assertTrue(design.at("/restsOn/0").asText().startsWith("By your own "), design.toString());
         assertEquals(design, design(",\"difference\":2,\"seed\":3"), "the seed says the order");
         assertEquals(
                 before, requests.read("/api/revision").json().get("revision").asLong());

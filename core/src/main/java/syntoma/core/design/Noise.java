@@ -3,8 +3,8 @@ package syntoma.core.design;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import syntoma.core.unit.Median;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /**
@@ -17,8 +17,14 @@ public record Noise(double run, double visit) {
     /** Where the log says nothing of it yet: what cellular links usually show within an hour. */
     public static final Noise USUAL = new Noise(0.30, 0.20);
 
-    /** So many rounds of one's own tell more than what is usual. */
-    public static final int LEAST_ROUNDS = 10;
+    /** What is usual weighs as much as so many degrees of freedom of one's own, from visit to visit (methods, section 8). */
+    private static final int USUAL_ROUNDS = 12;
+
+    /** The same from run to run. */
+    private static final int USUAL_RUNS = 20;
+
+    /** From so many visits on one's own say more than what is usual: two setups in as many rounds as that weighs. */
+    private static final int MANY_VISITS = 2 * USUAL_ROUNDS;
 
     /** Most runs at a visit: more of them tell next to nothing. */
     public static final int MOST_RUNS = 5;
@@ -52,19 +58,46 @@ public record Noise(double run, double visit) {
     public record Round(Map<String, List<Double>> values) {}
 
     /**
-     * What a log says of its scatter: of the runs of a visit, and what is left of the scatter of rounds' differences. Both by how
-     * far each two are apart in the middle: a wild run must not make every later trial look hopeless. Empty under ten rounds that
-     * have a pair.
+     * What to plan with: the usual scatter, moderated by one's own log.
+     *
+     * @param visits of one's own that went into it
+     */
+    public record Scatter(Noise noise, int visits) {
+        /** What it rests on, in a sentence. @param figure the phrase of the figure that scatters */
+        public String says(String figure) {
+            String share = Values.rounded(100 * (Math.exp(noise.ofRound(1)) - 1), 0);
+            String by = visits == 0
+                    ? "By usual values, as you have no visits of your own yet,"
+                    : visits < MANY_VISITS
+                            ? "By usual values and your own " + Text.counted(visits, "visit")
+                            : "By your own " + Text.counted(visits, "visit");
+            return by + " the ratio of two setups’ " + figure + " scatters by about " + share
+                    + " % from round to round.";
+        }
+    }
+
+    /**
+     * What a log says of its scatter: of the runs of a visit, and what is left of the scatter of rounds' differences, each moderated
+     * by what is usual (methods, section 8). Both by how far each two are apart in the middle: a wild run must not make every later
+     * trial look hopeless.
      *
      * @param rounds by trial
      */
-    public static Optional<Noise> of(List<List<Round>> rounds) {
+    public static Scatter of(List<List<Round>> rounds) {
         List<Double> ofRuns = new ArrayList<>();
         List<Double> ofRounds = new ArrayList<>();
+        int runsFree = 0;
+        int roundsFree = 0;
+        int visits = 0;
         int counted = 0;
         double share = 0;
         for (List<Round> trial : rounds) {
-            trial.forEach(round -> round.values().values().forEach(visit -> ofRuns.addAll(apart(visit))));
+            for (Round round : trial) {
+                for (List<Double> visit : round.values().values()) {
+                    ofRuns.addAll(apart(visit));
+                    runsFree += Math.max(0, visit.size() - 1);
+                }
+            }
             List<Map<String, List<Double>>> pairs = trial.stream()
                     .map(Round::values)
                     .filter(values -> values.size() >= 2)
@@ -75,20 +108,35 @@ public record Noise(double run, double visit) {
                     .sorted()
                     .toList();
             for (int i = 1; i < setups.size(); i++) {
-                ofRounds.addAll(apart(differences(pairs, setups.get(0), setups.get(i))));
+                List<Double> differences = differences(pairs, setups.get(0), setups.get(i));
+                ofRounds.addAll(apart(differences));
+                roundsFree += Math.max(0, differences.size() - 1);
             }
+            visits += pairs.stream().mapToInt(Map::size).sum();
             counted += pairs.size();
             share += pairs.stream().mapToDouble(Noise::ofMedians).sum();
         }
-        if (counted < LEAST_ROUNDS || ofRounds.isEmpty()) {
-            return Optional.empty();
+        double half = ofRounds.isEmpty() ? 0 : variance(ofRounds) / 2;
+        if (ofRuns.isEmpty()) {
+            // without two runs at a visit nothing tells the two apart: the usual share of each is taken
+            double usual = square(USUAL.run) + square(USUAL.visit);
+            double both = moderated(usual, USUAL_ROUNDS, half, roundsFree);
+            double scale = Math.sqrt(both / usual);
+            return new Scatter(new Noise(USUAL.run * scale, USUAL.visit * scale), visits);
         }
-        // without two runs at a visit nothing tells the two apart: the usual share of each is taken
-        double half = variance(ofRounds) / 2;
-        double usualShare = USUAL.run * USUAL.run / (USUAL.run * USUAL.run + USUAL.visit * USUAL.visit);
-        double run = ofRuns.isEmpty() ? half * usualShare : variance(ofRuns);
-        double visit = Math.max(0, half - run * share / counted);
-        return Optional.of(new Noise(Math.sqrt(run), Math.sqrt(visit)));
+        double run = moderated(square(USUAL.run), USUAL_RUNS, variance(ofRuns), runsFree);
+        double left = counted == 0 ? 0 : Math.max(0, half - run * share / counted);
+        double visit = moderated(square(USUAL.visit), USUAL_ROUNDS, left, roundsFree);
+        return new Scatter(new Noise(Math.sqrt(run), Math.sqrt(visit)), visits);
+    }
+
+    private static double square(double value) {
+        return value * value;
+    }
+
+    /** A variance between what is usual and one's own, by their degrees of freedom. */
+    private static double moderated(double usual, double usualFree, double own, double ownFree) {
+        return (usualFree * usual + ownFree * own) / (usualFree + ownFree);
     }
 
     /** How far apart each two of some values are. */

@@ -46,7 +46,7 @@ class NoiseTest {
         for (int i = 0; i < 300; i++) {
             trials.add(rounds(6, 3, 0.25, 0.15, random));
         }
-        Noise noise = Noise.of(trials).orElseThrow();
+        Noise noise = Noise.of(trials).noise();
         assertEquals(0.25, noise.run(), 0.015);
         assertEquals(0.15, noise.visit(), 0.03);
     }
@@ -58,7 +58,7 @@ class NoiseTest {
         for (int i = 0; i < 300; i++) {
             trials.add(rounds(6, 1, 0.25, 0.15, random));
         }
-        Noise noise = Noise.of(trials).orElseThrow();
+        Noise noise = Noise.of(trials).noise();
         assertEquals(Math.sqrt(2 * (0.25 * 0.25 + 0.15 * 0.15)), noise.ofRound(1), 0.03);
         assertEquals(1.5, noise.run() / noise.visit(), 0.01);
     }
@@ -70,16 +70,47 @@ class NoiseTest {
         for (int i = 0; i < 5; i++) {
             trials.add(rounds(6, 1, 0.25, 0.15, random));
         }
-        double before = Noise.of(trials).orElseThrow().ofRound(1);
+        double before = Noise.of(trials).noise().ofRound(1);
         trials.get(0).set(2, new Noise.Round(Map.of("A", List.of(0.0), "B", List.of(3.5))));
-        assertEquals(before, Noise.of(trials).orElseThrow().ofRound(1), 0.15);
+        assertEquals(before, Noise.of(trials).noise().ofRound(1), 0.15);
+    }
+
+    /** σ_v by d₀ = 12, σ_w by d₀ = 20 (methods, section 8). */
+    @Test
+    void a_short_log_moves_the_usual_values_as_far_as_it_weighs() {
+        assertEquals(Noise.USUAL, Noise.of(List.of()).noise());
+        // two rounds of one run each: one degree of freedom, the difference of two differences is ln 2
+        List<Noise.Round> two = List.of(
+                new Noise.Round(Map.of("A", List.of(0.0), "B", List.of(0.0))),
+                new Noise.Round(Map.of("A", List.of(0.0), "B", List.of(Math.log(2)))));
+        double own = Math.pow(1.0483 * Math.log(2), 2) / 2;
+        double usual = 0.3 * 0.3 + 0.2 * 0.2;
+        double wanted = Math.sqrt(2 * (12 * usual + own) / 13);
+        assertEquals(wanted, Noise.of(List.of(two)).noise().ofRound(1), 1e-9);
+        assertEquals(4, Noise.of(List.of(two)).visits());
+    }
+
+    /** One odd visit must not turn an evening into a night: rounds go with the square of the scatter. */
+    @Test
+    void one_odd_visit_in_three_rounds_leaves_a_plan_within_its_evening() {
+        Random random = new Random(9);
+        List<Noise.Round> three = new ArrayList<>(rounds(2, 1, 0.2, 0.1, random));
+        three.add(new Noise.Round(Map.of("A", List.of(0.0), "B", List.of(0.5 + Math.log(4)))));
+        double usual = Noise.USUAL.ofRound(1);
+        double moved = Noise.of(List.of(three)).noise().ofRound(1);
+        assertTrue(Math.pow(moved / usual, 2) < 2.5, moved + " after " + usual);
     }
 
     @Test
-    void under_ten_rounds_a_log_says_nothing() {
+    void it_says_what_it_rests_on() {
         Random random = new Random(7);
-        assertTrue(Noise.of(List.of(rounds(9, 1, 0.3, 0.2, random))).isEmpty());
-        assertTrue(Noise.of(List.of(rounds(5, 1, 0.3, 0.2, random), rounds(5, 1, 0.3, 0.2, random)))
-                .isPresent());
+        assertEquals(
+                "By usual values, as you have no visits of your own yet, the ratio of two setups’ upload scatters by about"
+                        + " 67 % from round to round.",
+                Noise.of(List.of()).says("upload"));
+        String few = Noise.of(List.of(rounds(1, 1, 0.3, 0.2, random))).says("upload");
+        assertTrue(few.startsWith("By usual values and your own 2 visits the ratio"), few);
+        String many = Noise.of(List.of(rounds(15, 1, 0.3, 0.2, random))).says("upload");
+        assertTrue(many.startsWith("By your own 30 visits the ratio"), many);
     }
 }
