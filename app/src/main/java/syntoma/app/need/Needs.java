@@ -21,13 +21,15 @@ import syntoma.core.need.BuiltInNeeds;
 import syntoma.core.need.Need;
 import syntoma.core.need.PartOfDay;
 import syntoma.core.need.Requirement;
-import syntoma.core.need.Transfer;
 import syntoma.core.unit.Text;
 
 /** What the connection is for. */
 @Service
 @Transactional
 public class Needs {
+    /** Rates were once kept unrounded. */
+    private static final double ROUNDING_MBPS = 0.01;
+
     private static final int LONGEST_NAME = 80;
 
     private final EntityManager entities;
@@ -109,14 +111,22 @@ public class Needs {
         }
     }
 
-    /** The usual upload sets the rate of the need for large uploads: its GB over the hours of a night. */
+    /**
+     * The usual upload sets the rate of the need for large uploads: its GB over the hours of a night. A rate that a person set by hand
+     * stays.
+     */
     @EventListener
     public void uploads(UsualUpload usual) {
+        double before = Objects.requireNonNullElse(usual.before(), BuiltInNeeds.USUAL_UPLOAD_GB);
         rows().stream()
                 .filter(n -> n.name.equals(BuiltInNeeds.LARGE_UPLOADS) && n.hoursADay > 0)
-                .forEach(n -> n.upMbps =
-                        Math.min(Need.MOST_MBPS, Math.max(Need.LEAST_MBPS, Transfer.mbps(usual.gb(), n.hoursADay))));
+                .filter(n -> n.upMbps != null && Math.abs(n.upMbps - uploadMbps(before, n.hoursADay)) < ROUNDING_MBPS)
+                .forEach(n -> n.upMbps = uploadMbps(usual.gb(), n.hoursADay));
         entities.flush();
+    }
+
+    private static double uploadMbps(double gb, double hours) {
+        return Math.min(Need.MOST_MBPS, Math.max(Need.LEAST_MBPS, BuiltInNeeds.uploadMbps(gb, hours)));
     }
 
     private static void set(NeedRow row, Need need) {

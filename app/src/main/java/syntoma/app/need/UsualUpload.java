@@ -1,4 +1,10 @@
 package syntoma.app.need;
 
-/** The usual upload was entered or changed; in GB a night. */
-record UsualUpload(double gb) {}
+import org.springframework.lang.Nullable;
+
+/**
+ * The usual upload was entered or changed; in GB a night.
+ *
+ * @param before null where none was entered yet
+ */
+record UsualUpload(double gb, @Nullable Double before) {}

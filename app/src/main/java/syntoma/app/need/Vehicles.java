@@ -174,7 +174,7 @@ public class Vehicles {
         entities.flush();
         edits.change(Edits.Kind.RIG, Rig.ONLY, "The vehicle", seen, before, request());
         if (wanted.uploadGb() != null && !wanted.uploadGb().equals(before.uploadGb())) {
-            events.publishEvent(new UsualUpload(wanted.uploadGb()));
+            events.publishEvent(new UsualUpload(wanted.uploadGb(), before.uploadGb()));
         }
     }
 

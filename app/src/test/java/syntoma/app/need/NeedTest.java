@@ -88,7 +88,7 @@ class NeedTest {
         Requests requests = new Requests(mvc);
         ObjectNode vehicle = requests.read("/api/vehicle").json().deepCopy();
         vehicle.remove(List.of("version", "bodies", "allFeatures"));
-        for (double[] gbAndRate : new double[][] {{22, 22 * 8000.0 / (8 * 3600)}, {0.001, 0.01}, {11, 3.0555}}) {
+        for (double[] gbAndRate : new double[][] {{22, 6.11}, {0.001, 0.01}, {11, 3.06}}) {
             vehicle.put("uploadGb", gbAndRate[0]);
             assertEquals(200, requests.put("/api/vehicle", vehicle).status());
             for (JsonNode need : requests.read("/api/needs").json().get("needs")) {
@@ -97,5 +97,25 @@ class NeedTest {
                 }
             }
         }
+    }
+
+    @Test
+    void a_rate_that_was_set_by_hand_stays_when_the_usual_upload_is_entered() throws Exception {
+        Requests requests = new Requests(mvc);
+        ObjectNode needs = (ObjectNode) requests.read("/api/needs").json();
+        ObjectNode own = null;
+        for (JsonNode need : needs.get("needs")) {
+            if (need.get("name").asText().equals("Large uploads")) {
+                own = need.deepCopy();
+            }
+        }
+        own.put("upMbps", 2.5);
+        own.remove("version");
+        assertEquals(200, requests.put("/api/needs", own).status());
+        ObjectNode vehicle = requests.read("/api/vehicle").json().deepCopy();
+        vehicle.remove(List.of("version", "bodies", "allFeatures"));
+        vehicle.put("uploadGb", 3);
+        assertEquals(200, requests.put("/api/vehicle", vehicle).status());
+        assertTrue(requests.read("/api/needs").text().contains("\"upMbps\":2.5"));
     }
 }

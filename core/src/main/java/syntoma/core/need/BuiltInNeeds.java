@@ -8,6 +8,9 @@ public final class BuiltInNeeds {
     /** The need whose rate follows from the usual upload. */
     public static final String LARGE_UPLOADS = "Large uploads";
 
+    /** A night, where nobody has said how much. */
+    public static final double USUAL_UPLOAD_GB = 11;
+
     private BuiltInNeeds() {}
 
     /** Messages, mail and maps, video calls, HD and UHD film, and large uploads of 11 GB in an 8-hour night. */
@@ -18,7 +21,7 @@ public final class BuiltInNeeds {
                 need("Video calls", 3, 3, 250, 2, PartOfDay.WORK_HOURS, 3),
                 need("HD film", 8, 0, 0, 0, PartOfDay.EVENINGS, 2),
                 need("UHD film", 25, 0, 0, 0, PartOfDay.EVENINGS, 2),
-                upload(11, 8));
+                upload(USUAL_UPLOAD_GB, 8));
     }
 
     /** An amount that must be up within so many hours of a night. */
@@ -26,11 +29,16 @@ public final class BuiltInNeeds {
         return new Need(
                 LARGE_UPLOADS,
                 OptionalDouble.empty(),
-                OptionalDouble.of(Transfer.mbps(gbANight, hours)),
+                OptionalDouble.of(uploadMbps(gbANight, hours)),
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 PartOfDay.NIGHTS,
                 hours);
+    }
+
+    /** The rate that an amount takes, in Mb/s to the hundredth. */
+    public static double uploadMbps(double gbANight, double hours) {
+        return Math.round(100 * Transfer.mbps(gbANight, hours)) / 100.0;
     }
 
     private static Need need(
