@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,12 +34,14 @@ public class GearService {
     private final Json json;
     private final GearUse use;
     private final Edits edits;
+    private final ApplicationEventPublisher events;
 
-    GearService(EntityManager entities, Json json, GearUse use, Edits edits) {
+    GearService(EntityManager entities, Json json, GearUse use, Edits edits, ApplicationEventPublisher events) {
         this.entities = entities;
         this.json = json;
         this.use = use;
         this.edits = edits;
+        this.events = events;
     }
 
     /** Gear as a person or a file gives it; the price and the numbers of the sheet may be texts. */
@@ -138,6 +141,7 @@ public class GearService {
         }
         GearItem was = item(gear, List.of(), 0);
         GearRequest before = request(gear);
+        String name = gear.name;
         String sheet = gear.sheet;
         store(
                 gear,
@@ -146,6 +150,9 @@ public class GearService {
         edits.change(Edits.Kind.GEAR, id, gear.name, seen, before, request(gear));
         if (!gear.sheet.equals(sheet)) {
             settle(was, meant);
+        }
+        if (!gear.name.equals(name)) {
+            events.publishEvent(new GearRenamed(name, gear.name));
         }
         return item(gear, use.setups().getOrDefault(id, List.of()), edits.version(Edits.Kind.GEAR, id));
     }

@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.StandingChanged;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.campsite.StandingService.StandingLine;
+import syntoma.app.gear.GearRenamed;
 import syntoma.app.measurement.MeasurementStored;
 import syntoma.app.platform.Json;
 import syntoma.app.setup.SetupChanged;
@@ -200,6 +201,12 @@ public class RigStates {
         if (isInUse && !newest(1).isEmpty() && newest(1).get(0).cause != StateChange.Cause.LEAVING) {
             uses(line.setup(), line.carrier());
         }
+    }
+
+    /** Only what things are called changes, not when anybody last said where they are. */
+    @EventListener
+    void renamed(GearRenamed gear) {
+        latest().ifPresent(last -> last.state = text(read(last).renamed(gear.from(), gear.to())));
     }
 
     private void uses(SetupName setup, @Nullable String carrier) {

@@ -183,6 +183,33 @@ class StateTest {
     }
 
     @Test
+    void what_is_renamed_in_gear_is_where_it_was() throws Exception {
+        double height = raised("Rowan");
+        rename("Rowan", "Rowan the second");
+        assertEquals(height, raised("Rowan the second"));
+        assertEquals(List.of(), moves("Mast panel"));
+        rename("Rowan the second", "Rowan");
+    }
+
+    private void rename(String from, String to) throws Exception {
+        JsonNode item = requests.gear(from);
+        Requests.Answer renamed = requests.put(
+                "/api/gear/" + item.get("id").asLong(),
+                Map.of(
+                        "kind",
+                        "antenna",
+                        "name",
+                        to,
+                        "state",
+                        "owned",
+                        "price",
+                        item.get("price").asText(),
+                        "sheet",
+                        item.get("sheet")));
+        assertEquals(200, renamed.status(), renamed.text());
+    }
+
+    @Test
     void advice_that_is_followed_and_what_is_measured_change_what_is_where() throws Exception {
         assertFalse(moves("Roof dome").isEmpty());
         requests.send("/api/advice/followed", Map.of("setup", "Roof dome", "carrier", "Tarnwave"));

@@ -3,6 +3,7 @@ package syntoma.core.state;
 import java.util.Collection;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import syntoma.core.unit.Text;
 
 /** What to mind at a step that can hurt somebody or something, in a sentence or two. */
@@ -22,7 +23,7 @@ public final class Caution {
     static String leads(String at, Collection<String> also) {
         List<String> powered = also.stream()
                 .filter(name -> !name.isEmpty() && !name.equals(at))
-                .collect(java.util.stream.Collectors.toCollection(TreeSet::new))
+                .collect(Collectors.toCollection(TreeSet::new))
                 .stream()
                 .toList();
         String names = powered.isEmpty() ? at : Text.list(List.of(at, Text.list(powered)));

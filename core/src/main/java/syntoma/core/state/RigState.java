@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import syntoma.core.chain.RadioMode;
 import syntoma.core.chain.Source;
 
@@ -163,6 +164,29 @@ public record RigState(
         }
         Optional<Arranged> how = ((Action.Arrange) action).how();
         return new RigState(inUse, sims, active, leads, spots, booster, bands, sources, places, how);
+    }
+
+    /** The same where a piece of gear has another name. */
+    public RigState renamed(String from, String to) {
+        UnaryOperator<String> name = text -> text.equals(from) ? to : text;
+        return new RigState(
+                inUse.map(name),
+                renamed(sims, name, place -> new SimPlace(place.carrier(), name.apply(place.device()))),
+                renamed(active, name, name),
+                renamed(leads, name, name),
+                renamed(spots, name, UnaryOperator.identity()),
+                booster.map(name),
+                renamed(bands, name, UnaryOperator.identity()),
+                renamed(sources, name, UnaryOperator.identity()),
+                renamed(places, name, UnaryOperator.identity()),
+                arranged);
+    }
+
+    private static <V> SortedMap<String, V> renamed(
+            SortedMap<String, V> map, UnaryOperator<String> name, UnaryOperator<V> value) {
+        SortedMap<String, V> renamed = new TreeMap<>();
+        map.forEach((key, was) -> renamed.put(name.apply(key), value.apply(was)));
+        return renamed;
     }
 
     private RigState put(Action.PutSim put) {

@@ -171,6 +171,13 @@ class ChangeOverTest {
     }
 
     @Test
+    void a_piece_of_gear_with_another_name_is_where_it_was() {
+        RigState renamed = RigState.with(MAST).renamed("Rowan", "New panel").renamed("Curlew", "Router");
+        Arrangement same = Rig.of("Router").antenna("New panel", 3).arrangement();
+        assertEquals(List.of(), renamed.movesTo(same));
+    }
+
+    @Test
     void a_setup_of_which_nothing_is_known_says_so_and_takes_its_time() {
         Arrangement unknown = Arrangement.unknown("Old hotspot", "Tarnwave");
         List<Move> moves = RigState.with(DOME).movesTo(unknown);
