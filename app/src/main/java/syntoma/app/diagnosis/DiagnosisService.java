@@ -219,6 +219,7 @@ class DiagnosisService {
                 fit.streams().most(),
                 fit.chain().booster().isPresent(),
                 "",
+                fit.chain().settings().source(),
                 gains.shortDb(setup.name()));
     }
 

@@ -8,7 +8,6 @@ import java.util.OptionalDouble;
 import org.hipparchus.stat.inference.TTest;
 import syntoma.core.diagnosis.Claim.Cause;
 import syntoma.core.diagnosis.Claim.Sure;
-import syntoma.core.reading.Ceiling;
 import syntoma.core.unit.Values;
 
 /**
@@ -16,13 +15,6 @@ import syntoma.core.unit.Values;
  * slower than mornings at the same level.
  */
 final class BusyCell implements Rule {
-    private static final double QUARTER = 0.25;
-    private static final double CLEAN_DB = 10;
-
-    /** The narrowest channel that carriers commonly use for LTE; what the log does not say is taken to be so. */
-    private static final double USUAL_MHZ = 10;
-
-    private static final int USUAL_LAYERS = 2;
     private static final int EVENING = 17;
     private static final int LATE = 23;
     private static final int MORNING_FROM = 5;
@@ -35,14 +27,7 @@ final class BusyCell implements Rule {
     @Override
     public Optional<Claim> look(Situation s) {
         List<Seen> lately = s.lately();
-        OptionalDouble down = Situation.median(lately, Seen::downMbps);
-        OptionalDouble sinr = Situation.median(lately, Seen::sinrDb);
-        boolean flat = lately.stream().filter(Seen::flatDown).count() * 2 > lately.size();
-        boolean low = down.isPresent()
-                && sinr.isPresent()
-                && sinr.getAsDouble() >= CLEAN_DB
-                && !flat
-                && down.getAsDouble() < QUARTER * ceiling(s, sinr.getAsDouble());
+        boolean low = CleanAndSlow.is(lately, s);
         Optional<String> evenings = evenings(s);
         boolean nowLate = isEvening(s.now().getHour());
         if (!low && !(evenings.isPresent() && nowLate)) {
@@ -50,8 +35,10 @@ final class BusyCell implements Rule {
         }
         List<String> evidence = new ArrayList<>();
         if (low) {
-            evidence.add("download " + Said.mbps(down.getAsDouble()) + " where SINR " + Said.db(sinr.getAsDouble())
-                    + " would carry about " + Said.mbps(ceiling(s, sinr.getAsDouble())) + ", "
+            double sinr = Situation.median(lately, Seen::sinrDb).orElseThrow();
+            evidence.add("download "
+                    + Said.mbps(Situation.median(lately, Seen::downMbps).orElseThrow()) + " where SINR " + Said.db(sinr)
+                    + " would carry at least " + Said.mbps(CleanAndSlow.ceilingMbps(s, sinr)) + ", "
                     + Said.over(lately, "run"));
         }
         evenings.ifPresent(evidence::add);
@@ -65,11 +52,6 @@ final class BusyCell implements Rule {
                 "The cell is busy with others" + (evenings.isPresent() ? " in the evenings" : "") + ".",
                 evidence,
                 "Move what can wait to the night or the early morning; try another band or carrier for now."));
-    }
-
-    private static double ceiling(Situation s, double sinrDb) {
-        int layers = Math.max(1, Math.min(USUAL_LAYERS, s.chain().streams().orElse(USUAL_LAYERS)));
-        return Ceiling.DOWN.mbps(USUAL_MHZ, layers, sinrDb);
     }
 
     private static boolean isEvening(int hour) {

@@ -18,14 +18,18 @@ public record Claim(Cause cause, Sure sure, String says, List<String> evidence, 
         WEAK_OUTSIDE,
         LOST_IN_SHELL,
         INTERFERENCE,
+        SLOW_ON_TWO,
         BUSY_CELL,
         CAPPED,
+        NO_DATA,
+        UPLOAD_ABOVE_DOWNLOAD,
         UPLINK_LIMITED,
         WRONG_BAND,
         STREAMS_LOST,
         CHAIN_FAULT,
         BOOSTER_TROUBLE,
         LATENCY_UNDER_LOAD,
+        LATE_WHEN_IDLE,
         ALLOWANCE_USED_UP;
 
         /** The name in the API. */

@@ -16,14 +16,18 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
             new WeakOutside(),
             new LostInShell(),
             new Interference(),
+            new SlowOnTwo(),
             new BusyCell(),
             new Capped(),
+            new NoData(),
+            new UploadAboveDownload(),
             new UplinkLimited(),
             new WrongBand(),
             new StreamsLost(),
             new ChainFault(),
             new BoosterTrouble(),
             new LatencyUnderLoad(),
+            new LateWhenIdle(),
             new AllowanceUsedUp());
 
     /** Looks at all causes. */
@@ -42,7 +46,16 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
             case BUSY_CELL, LATENCY_UNDER_LOAD ->
                 has(all, Cause.NO_SERVICE)
                         || has(all, Cause.ALLOWANCE_USED_UP)
-                        || claim.cause() == Cause.BUSY_CELL && has(all, Cause.CAPPED);
+                        || claim.cause() == Cause.BUSY_CELL && (has(all, Cause.CAPPED) || has(all, Cause.SLOW_ON_TWO));
+            case SLOW_ON_TWO -> has(all, Cause.ALLOWANCE_USED_UP);
+            case NO_DATA -> has(all, Cause.NO_SERVICE) || has(all, Cause.ALLOWANCE_USED_UP);
+            // a downlink that is held, busy or disturbed is beneath its uplink
+            case UPLOAD_ABOVE_DOWNLOAD ->
+                has(all, Cause.BUSY_CELL)
+                        || has(all, Cause.SLOW_ON_TWO)
+                        || has(all, Cause.CAPPED)
+                        || has(all, Cause.INTERFERENCE)
+                        || has(all, Cause.ALLOWANCE_USED_UP);
             case WEAK_OUTSIDE -> has(all, Cause.NO_SERVICE);
             default -> false;
         };
@@ -57,6 +70,6 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
         return situation.lately().isEmpty()
                 ? "Nothing was measured here lately with " + situation.setup() + " on " + situation.carrier()
                         + "; measure once, and ask again."
-                : "Nothing points to a cause.";
+                : "Nothing is wrong, as far as the figures tell: this is what this cell gives at this hour.";
     }
 }

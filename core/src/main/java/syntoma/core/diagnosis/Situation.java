@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import syntoma.core.chain.Source;
 import syntoma.core.unit.Median;
 
 /**
@@ -46,6 +47,7 @@ public record Situation(
      * @param streams usable; empty where that is not known
      * @param booster whether it has one
      * @param boosterReports that it oscillates or is overloaded, in its words; empty text for nothing
+     * @param source what it draws on
      * @param shortDb by how much it was measured beneath its prediction at least, in dB; 0 where it was not
      */
     public record OfChain(
@@ -54,8 +56,10 @@ public record Situation(
             OptionalInt streams,
             boolean booster,
             String boosterReports,
+            Source source,
             double shortDb) {
-        public static final OfChain UNKNOWN = new OfChain(Optional.empty(), 0, OptionalInt.empty(), false, "", 0);
+        public static final OfChain UNKNOWN =
+                new OfChain(Optional.empty(), 0, OptionalInt.empty(), false, "", Source.CELLULAR, 0);
     }
 
     /**

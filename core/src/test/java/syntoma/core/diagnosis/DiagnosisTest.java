@@ -95,6 +95,31 @@ class DiagnosisTest {
                 .runs(4, FINE.level(-103, 7).speeds(13, 4))
                 .runs(5, FINE.level(-92, 12).speeds(36, 9), Where.NOW, 10);
 
+        plant("a narrow cell that does what it can").runs(5, FINE.level(-90, 12).speeds(20, 8));
+        plant("two carriers are slow at once", Cause.SLOW_ON_TWO)
+                .runs(3, FINE.level(-85, 16).speeds(4, 3))
+                .runs(1, FINE.level(-88, 15).speeds(3, 3), Where.NOW.on("Ostrel"), 1.3);
+        plant("two carriers are slow at once, after two runs", Cause.SLOW_ON_TWO)
+                .runs(2, FINE.level(-80, 18).speeds(5, 4))
+                .runs(2, FINE.level(-84, 14).speeds(2, 2), Where.NOW.on("Brissa"), 1);
+        plant("the other carrier is slow because it is weak", Cause.BUSY_CELL)
+                .runs(3, FINE.level(-85, 16).speeds(5, 4))
+                .runs(1, FINE.level(-114, 1).speeds(3, 1), Where.NOW.on("Ostrel"), 1.3);
+
+        plant("heard well, and nothing gets through", Cause.NO_DATA).failedAt(3, Outcome.FAILED, -88);
+        plant("heard well, and it times out", Cause.NO_DATA).failedAt(2, Outcome.TIMED_OUT, -95);
+        plant("one of many failed at a good level").runs(4, FINE, Where.NOW, 2).failedAt(1, Outcome.FAILED, -90);
+
+        plant("more goes up than comes down", Cause.UPLOAD_ABOVE_DOWNLOAD)
+                .runs(4, FINE.level(-92, 9).speeds(14, 27));
+        plant("more goes up than comes down, twice", Cause.UPLOAD_ABOVE_DOWNLOAD)
+                .runs(2, FINE.level(-95, 8).speeds(11, 22));
+        plant("as much up as down").runs(4, FINE.speeds(22, 24));
+
+        plant("late when nothing is sent", Cause.LATE_WHEN_IDLE).runs(4, FINE.late(210, 280));
+        plant("late when nothing is sent, twice", Cause.LATE_WHEN_IDLE).runs(2, FINE.late(160, 250));
+        plant("satellite is late by nature").bySatellite().runs(4, FINE.late(600, 700));
+
         plant("flat runs agree", Cause.CAPPED)
                 .runs(3, FINE.level(-80, 20).speeds(24, 23.9), Where.NOW.asFlat(), 1)
                 .runs(3, FINE.speeds(24, 23.9), Where.NOW.at(2).asFlat(), 90);
@@ -211,7 +236,9 @@ class DiagnosisTest {
                 "Nothing was measured here lately with Mast panel on Tarnwave; measure once, and ask again.",
                 Diagnosis.nothing(empty));
         Situation fine = new Planted(1).runs(4, FINE).situation();
-        assertEquals("Nothing points to a cause.", Diagnosis.nothing(fine));
+        assertEquals(
+                "Nothing is wrong, as far as the figures tell: this is what this cell gives at this hour.",
+                Diagnosis.nothing(fine));
         assertFalse(Diagnosis.of(fine).telling().isPresent());
     }
 

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import syntoma.core.chain.Source;
 import syntoma.core.trial.Outcome;
 
 /** A situation that is put together for a test: healthy until something is planted. */
@@ -21,7 +22,8 @@ final class Planted {
     private OffsetDateTime now = NOW;
     private OptionalDouble outside = OptionalDouble.empty();
     private OptionalDouble inside = OptionalDouble.empty();
-    private Situation.OfChain chain = new Situation.OfChain(Optional.of(false), 2, OptionalInt.of(2), false, "", 0);
+    private Situation.OfChain chain =
+            new Situation.OfChain(Optional.of(false), 2, OptionalInt.of(2), false, "", Source.CELLULAR, 0);
     private Situation.OfPlan plan = Situation.OfPlan.UNKNOWN;
 
     Planted(long seed) {
@@ -104,6 +106,15 @@ final class Planted {
     }
 
     Planted failed(int count, Outcome outcome, Where where) {
+        return failed(count, outcome, where, Double.NaN);
+    }
+
+    /** Runs that failed although the cell was heard at a level. */
+    Planted failedAt(int count, Outcome outcome, double rsrpDbm) {
+        return failed(count, outcome, Where.NOW, rsrpDbm);
+    }
+
+    private Planted failed(int count, Outcome outcome, Where where, double rsrpDbm) {
         OptionalDouble none = OptionalDouble.empty();
         for (int i = 0; i < count; i++) {
             seen.add(new Seen(
@@ -115,7 +126,7 @@ final class Planted {
                     outcome,
                     "",
                     "",
-                    none,
+                    of(rsrpDbm),
                     none,
                     none,
                     none,
@@ -134,17 +145,23 @@ final class Planted {
     }
 
     Planted chain(boolean within, int leads, int streams) {
-        chain = new Situation.OfChain(Optional.of(within), leads, OptionalInt.of(streams), false, "", 0);
+        chain = new Situation.OfChain(
+                Optional.of(within), leads, OptionalInt.of(streams), false, "", Source.CELLULAR, 0);
         return this;
     }
 
     Planted booster(String reports) {
-        chain = new Situation.OfChain(Optional.of(false), 1, OptionalInt.of(1), true, reports, 0);
+        chain = new Situation.OfChain(Optional.of(false), 1, OptionalInt.of(1), true, reports, Source.CELLULAR, 0);
         return this;
     }
 
     Planted shortBy(double db) {
-        chain = new Situation.OfChain(Optional.of(false), 2, OptionalInt.of(2), false, "", db);
+        chain = new Situation.OfChain(Optional.of(false), 2, OptionalInt.of(2), false, "", Source.CELLULAR, db);
+        return this;
+    }
+
+    Planted bySatellite() {
+        chain = new Situation.OfChain(Optional.of(false), 0, OptionalInt.empty(), false, "", Source.SATELLITE, 0);
         return this;
     }
 

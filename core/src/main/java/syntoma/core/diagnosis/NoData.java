@@ -1,0 +1,39 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+import syntoma.core.trial.Outcome;
+
+/** The cell is heard well, and nothing gets through: the plan, its access point name, or a SIM that is barred. */
+final class NoData implements Rule {
+    private static final int LOOKED_AT = 3;
+    private static final int FEWEST = 2;
+
+    /** Fair, by the grades of methods, section 6. */
+    private static final double HEARD_DBM = -105;
+
+    @Override
+    public Optional<Claim> look(Situation s) {
+        List<Seen> lately = s.lately();
+        List<Seen> last = lately.subList(Math.max(0, lately.size() - LOOKED_AT), lately.size());
+        List<Seen> none = last.stream()
+                .filter(l -> l.outcome() == Outcome.FAILED || l.outcome() == Outcome.TIMED_OUT)
+                .filter(l -> l.rsrpDbm().orElse(Double.NEGATIVE_INFINITY) >= HEARD_DBM)
+                .toList();
+        if (none.size() < FEWEST) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                new Claim(
+                        Cause.NO_DATA,
+                        Sure.LIKELY,
+                        s.carrier()
+                                + " is heard well, and no data gets through: it is the plan or a setting, not the antenna.",
+                        List.of(none.size() + " of " + last.size() + " runs failed at "
+                                + Said.dbm(Situation.median(none, Seen::rsrpDbm).orElseThrow()) + ", "
+                                + Said.over(last, "run")),
+                        "Look at the plan’s data and end date, then at the access point name (APN) in the router; try the SIM in a phone."));
+    }
+}

@@ -1,0 +1,37 @@
+package syntoma.core.diagnosis;
+
+import java.util.List;
+import java.util.Optional;
+import syntoma.core.diagnosis.Claim.Cause;
+import syntoma.core.diagnosis.Claim.Sure;
+
+/** More goes up than comes down: the downlink is busy or narrow, or another cell carries the uplink. */
+final class UploadAboveDownload implements Rule {
+    /** Runs scatter by about a third; chosen well above that. */
+    private static final double ABOVE = 1.5;
+
+    private static final int FEWEST = 2;
+    private static final int SURE = 3;
+
+    @Override
+    public Optional<Claim> look(Situation s) {
+        List<Seen> both = s.lately().stream()
+                .filter(l -> l.downMbps().isPresent() && l.upMbps().isPresent())
+                .toList();
+        if (both.size() < FEWEST) {
+            return Optional.empty();
+        }
+        double down = Situation.median(both, Seen::downMbps).orElseThrow();
+        double up = Situation.median(both, Seen::upMbps).orElseThrow();
+        if (up <= ABOVE * down) {
+            return Optional.empty();
+        }
+        return Optional.of(new Claim(
+                Cause.UPLOAD_ABOVE_DOWNLOAD,
+                both.size() >= SURE ? Sure.LIKELY : Sure.PERHAPS,
+                "More goes up than comes down: the downlink of this cell is busy or narrow.",
+                List.of("upload " + Said.mbps(up) + " beside download " + Said.mbps(down) + ", "
+                        + Said.over(both, "run")),
+                "Try another band or carrier for downloads; uploads are well served here."));
+    }
+}
