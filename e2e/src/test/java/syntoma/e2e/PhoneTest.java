@@ -118,7 +118,7 @@ class PhoneTest {
         phone.navigate(app.tls("/pair#" + code));
         assertThat(phone.locator("h1")).hasText("This phone is in.");
         assertFalse(phone.url().contains(code), phone.url());
-        phone.getByText("Go to Pitch").click();
+        phone.getByText("Go to Tonight").click();
         assertThat(phone.locator("h1")).containsText("Mast panel");
         return phone;
     }
