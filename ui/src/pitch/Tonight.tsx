@@ -138,7 +138,6 @@ function OptionRow(props: {
             size={first ? 'middle' : 'small'}
             loading={busy}
             onClick={take}
-            aria-label={`Use ${name} on ${option.carrier ?? ''}`}
           >
             Use this {first && <kbd className="wide-only">F</kbd>}
           </Button>
