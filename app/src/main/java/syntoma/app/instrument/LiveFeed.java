@@ -12,6 +12,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.Daemons;
+import syntoma.core.unit.Text;
 
 /** Tells those who look what the router says, once a second, all of them from one thread. */
 @Component
@@ -67,26 +68,36 @@ class LiveFeed {
     record CarrierCheck(@Nullable String on, @Nullable String says) {}
 
     CarrierCheck check(String carrier) {
-        String on = watch.look().carrier();
-        return on == null || on.equalsIgnoreCase(carrier)
-                ? new CarrierCheck(null, null)
-                : new CarrierCheck(
-                        on,
-                        "The router is on " + on + ", and the line says " + carrier + ". What is measured is " + on
-                                + ".");
+        LiveReading reading = watch.look();
+        return isOnAnother(reading, carrier)
+                ? new CarrierCheck(
+                        reading.carrier(),
+                        Text.capital(onAnother(reading, carrier)) + ". What is measured is " + reading.carrier() + ".")
+                : new CarrierCheck(null, null);
+    }
+
+    private static boolean isOnAnother(LiveReading reading, String carrier) {
+        return reading.problem() == null && reading.carrier() != null && !carrier.equalsIgnoreCase(reading.carrier());
+    }
+
+    private static String onAnother(LiveReading reading, String carrier) {
+        return "the router is on " + reading.carrier() + ", and the line says " + carrier;
     }
 
     /** The reading, with what does not fit what the standing line says. */
     private LiveReading said() {
         LiveReading reading = watch.look();
         String carrier = standing.line().carrier();
-        boolean other = carrier != null && reading.carrier() != null && !carrier.equalsIgnoreCase(reading.carrier());
-        if (!other || reading.problem() != null) {
+        if (carrier == null || !isOnAnother(reading, carrier)) {
             return reading;
         }
-        String said = "the router is on " + reading.carrier() + ", and the line says " + carrier;
         return new LiveReading(
-                reading.takenAt(), reading.ageMs(), said, reading.mode(), reading.carrier(), reading.cells());
+                reading.takenAt(),
+                reading.ageMs(),
+                onAnother(reading, carrier),
+                reading.mode(),
+                reading.carrier(),
+                reading.cells());
     }
 
     private static boolean isTold(Follower follower, LiveView view) {

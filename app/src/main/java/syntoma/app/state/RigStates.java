@@ -193,12 +193,17 @@ public class RigStates {
         }
     }
 
-    /** The parts of the setup in use were entered or changed: what is up is what it is made of now. */
+    /**
+     * The parts of the setup in use were entered or changed: what is up is what it is made of now. After a drive, a correction or
+     * something that was taken down nobody has said that it is up.
+     */
     @EventListener
     void setupChanged(SetupChanged changed) {
         StandingLine line = standing.line();
         boolean isInUse = line.setup() != null && line.setup().id() == changed.setup();
-        if (isInUse && !newest(1).isEmpty() && newest(1).get(0).cause != StateChange.Cause.LEAVING) {
+        boolean isUp = latest().filter(last -> last.cause == StateChange.Cause.USED && isOf(line, last))
+                .isPresent();
+        if (isInUse && isUp) {
             uses(line.setup(), line.carrier());
         }
     }

@@ -1,10 +1,8 @@
 package syntoma.app.state;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
@@ -20,6 +18,8 @@ import syntoma.core.unit.Text;
 @Service
 @Transactional
 class StateService {
+    private static final int LONGEST_BANDS = 120;
+
     private final RigStates states;
     private final GearOnBoard.Reader gear;
 
@@ -137,7 +137,8 @@ class StateService {
             TreeMap<String, String> bands) {
         String name = oneOf(field + ".name", asked == null ? null : asked.name(), board.devices());
         String held = InvalidInput.naming(
-                field + ".bands", () -> Text.name("bands", Objects.requireNonNullElse(asked.bands(), ""), LONGEST));
+                field + ".bands",
+                () -> Text.name("bands", Objects.requireNonNullElse(asked.bands(), ""), LONGEST_BANDS));
         if (held.equals(RadioMode.AUTOMATIC.label())) {
             bands.remove(name);
         } else {
@@ -145,11 +146,8 @@ class StateService {
         }
     }
 
-    private static final int LONGEST = 120;
-
     private static String oneOf(String field, @Nullable String name, List<String> allowed) {
-        Set<String> all = new HashSet<>(allowed);
-        if (name == null || !all.contains(name)) {
+        if (name == null || !allowed.contains(name)) {
             throw new InvalidInput(
                     field,
                     field + " is " + Text.quoted(String.valueOf(name)) + "; allowed "

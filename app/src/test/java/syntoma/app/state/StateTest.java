@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -144,6 +145,19 @@ class StateTest {
                 asked.get("says").asText());
         assertEquals(0, raised("Rowan"));
         assertTrue(moves("Mast panel").get(0).startsWith("Raise Rowan to"));
+        ObjectNode plan = requests.setup("Mast panel").get("plan").deepCopy();
+        plan.withArray("lockedBands").add("B20");
+        assertEquals(
+                200,
+                requests.put(
+                                "/api/setups/"
+                                        + requests.setup("Mast panel")
+                                                .at("/setup/id")
+                                                .asLong(),
+                                plan)
+                        .status());
+        assertEquals(0, raised("Rowan"), "that its parts were changed raises no mast");
+        assertFalse(read("/api/state").get("asked").isNull(), "and answers no question");
 
         send(HttpMethod.POST, "/api/state/after-the-drive", "{\"down\":false}");
         assertTrue(read("/api/state").get("asked").isNull());

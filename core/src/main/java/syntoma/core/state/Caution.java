@@ -15,7 +15,7 @@ public final class Caution {
             "Its antenna has to be plugged in first. Stay clear of the antennas while it transmits.";
 
     /** A mast that is up while driving. */
-    public static final String DRIVING = "Never drive with a mast up: it hits bridges, branches and lines.";
+    static final String DRIVING = "Never drive with a mast up: it hits bridges, branches and lines.";
 
     private Caution() {}
 
