@@ -16,7 +16,7 @@ export function LeaveView() {
       title="Leave"
       over={<Link to="/tonight">Tonight</Link>}
       headline={data?.headline ?? 'Leave'}
-      margin={data && <Afterwards />}
+      margin={data && !data.left && <Afterwards />}
     >
       {data ? <Steps leave={data} /> : <Loaded state={stateOf(leave)}>{() => null}</Loaded>}
     </Sheet>

@@ -46,16 +46,22 @@ export function WhatIsWhere() {
   );
 }
 
-function Correction({ state, close }: { state: State; close: () => void }) {
+function Correction(props: { state: State; close: () => void }) {
+  const { close } = props;
+  // what is corrected is what was looked at, also when it is read anew meanwhile
+  const [state] = useState(props.state);
   const [draft, setDraft] = useState(state);
   const correct = useCorrectState();
   const { message } = App.useApp();
   const save = () =>
     correct.mutate(
       {
-        antennas: draft.antennas,
-        sims: draft.sims.map(({ name, device, active }) => ({ name, device, active })),
-        devices: draft.devices,
+        // what nobody touched stays as it is, unknown where it was unknown
+        antennas: draft.antennas.filter((a, i) => a !== state.antennas[i]),
+        sims: draft.sims
+          .filter((s, i) => s !== state.sims[i])
+          .map(({ name, device, active }) => ({ name, device, active })),
+        devices: draft.devices.filter((d, i) => d !== state.devices[i]),
         boosterOn: draft.boosterOn,
       },
       {
@@ -65,8 +71,18 @@ function Correction({ state, close }: { state: State; close: () => void }) {
     );
   const antenna = (at: number, part: Partial<State['antennas'][number]>) =>
     setDraft({ ...draft, antennas: draft.antennas.map((a, i) => (i === at ? { ...a, ...part } : a)) });
+  // a device uses one SIM at a time
   const sim = (at: number, part: Partial<State['sims'][number]>) =>
-    setDraft({ ...draft, sims: draft.sims.map((s, i) => (i === at ? { ...s, ...part } : s)) });
+    setDraft({
+      ...draft,
+      sims: draft.sims.map((s, i) =>
+        i === at
+          ? { ...s, ...part }
+          : part.active && s.active && s.device === draft.sims[at]?.device
+            ? { ...s, active: false }
+            : s,
+      ),
+    });
   return (
     <Modal
       open
@@ -113,7 +129,7 @@ function Correction({ state, close }: { state: State; close: () => void }) {
             value={s.device ?? NOWHERE}
             onChange={(device) => sim(i, { device: device === NOWHERE ? null : device })}
             options={[
-              { value: NOWHERE, label: 'in no device' },
+              { value: NOWHERE, label: 'not said, or in no device' },
               ...draft.devices.map(({ name }) => ({ value: name, label: `in ${name}` })),
             ]}
           />
