@@ -49,8 +49,8 @@ describe('times', () => {
   it('span days and months', () => {
     expect(span('2026-08-14T10:00:00Z', '2026-08-18T10:00:00Z')).toBe('14 to 18 Aug 2026');
     expect(span('2026-07-30T10:00:00Z', '2026-08-02T10:00:00Z')).toBe('30 Jul to 2 Aug 2026');
-    expect(span('2026-07-30T10:00:00Z', null)).toBe('since 30 Jul');
-    expect(span('2026-07-30T10:00:00Z', '2026-07-30T12:00:00Z')).toBe('30 Jul');
+    expect(span('2026-07-30T10:00:00Z', null)).toBe('since 30 Jul 2026');
+    expect(span('2026-07-30T10:00:00Z', '2026-07-30T12:00:00Z')).toBe('30 Jul 2026');
   });
 
   it('count back from now', () => {
