@@ -3,6 +3,8 @@ package syntoma.core.calculator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import syntoma.core.propagation.FreeSpace;
 import syntoma.core.propagation.Obstacle;
 import syntoma.core.unit.Values;
@@ -57,15 +59,14 @@ final class OverTheHill implements Calculator {
         List<Double> places = new ArrayList<>();
         List<Double> heights = new ArrayList<>();
         List<Double> radii = new ArrayList<>();
-        for (int i = 0; i <= STEPS; i++) {
-            double d = km * i / STEPS;
+        for (double d : lookedAt(ground, km)) {
             double height = Sketch.heightAt(ground, d);
             places.add(d);
             heights.add(height);
             radii.add(Obstacle.fresnelM(1, d, km - d, mhz));
             double line = fromM + (toM - fromM) * d / km;
             double over = height + Obstacle.bulgeM(d, km - d) - line;
-            double v = i == 0 || i == STEPS ? Double.NEGATIVE_INFINITY : Obstacle.v(over, d, km - d, mhz);
+            double v = d == 0 || d == km ? Double.NEGATIVE_INFINITY : Obstacle.v(over, d, km - d, mhz);
             if (v > worst) {
                 worst = v;
                 at = d;
@@ -99,6 +100,18 @@ final class OverTheHill implements Calculator {
                 Optional.empty());
     }
 
-    /** Places at which the ground is looked at. */
+    /**
+     * Where the ground is looked at, in km: at every corner of the sketch, where ridges are, and evenly between them, where the earth
+     * bulges most.
+     */
+    private static double[] lookedAt(List<double[]> ground, double km) {
+        return DoubleStream.concat(
+                        IntStream.rangeClosed(0, STEPS).mapToDouble(i -> km * i / STEPS),
+                        ground.stream().mapToDouble(corner -> corner[0]))
+                .sorted()
+                .distinct()
+                .toArray();
+    }
+
     private static final int STEPS = 200;
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.OptionalDouble;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -49,15 +50,25 @@ final class Sketch {
         return places;
     }
 
-    /** The height somewhere: straight between places, as at the next one beyond them; 0 without any. */
+    /**
+     * The height somewhere: straight between places, as at the next one beyond them; at a cliff, where two have one distance, the
+     * higher; 0 without any.
+     */
     static double heightAt(List<double[]> places, double km) {
         if (places.isEmpty()) {
             return 0;
         }
+        OptionalDouble corner = places.stream()
+                .filter(place -> place[0] == km)
+                .mapToDouble(place -> place[1])
+                .max();
+        if (corner.isPresent()) {
+            return corner.getAsDouble();
+        }
         double[] before = places.get(0);
         for (double[] place : places) {
             if (place[0] >= km) {
-                return place[0] == before[0]
+                return place == before
                         ? place[1]
                         : before[1] + (place[1] - before[1]) * (km - before[0]) / (place[0] - before[0]);
             }

@@ -11,7 +11,7 @@ import syntoma.core.verdict.Verdict;
  * @param blocks in which the unit stood beside another
  * @param stays at which it did
  * @param estimate empty where no block links the unit to the baseline
- * @param low end of the 95 % interval; empty under four stays in the model
+ * @param low end of the 95 % interval; empty under four stays in the model, and where the unit has only one of its own
  * @param verdict of one look; {@link Verdict#TOO_FEW} also where the unit itself stood beside another at fewer than four stays
  * @param staysWanted so many more stays with both would likely settle it; empty where it is settled, or where more than twenty
  *     would be wanted

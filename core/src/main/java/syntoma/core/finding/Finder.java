@@ -8,9 +8,12 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
+import syntoma.core.reading.Figure;
 import syntoma.core.trial.Attempts;
 import syntoma.core.unit.Median;
+import syntoma.core.verdict.Forecast;
 import syntoma.core.verdict.Judge;
+import syntoma.core.verdict.Looks;
 import syntoma.core.verdict.McNemar;
 import syntoma.core.verdict.Verdict;
 
@@ -18,6 +21,9 @@ import syntoma.core.verdict.Verdict;
 public final class Finder {
     /** Under so many stays nothing is claimed. */
     public static final int FEWEST_STAYS = 4;
+
+    /** What one stay alone determines has no spread between stays. */
+    private static final int FEWEST_FOR_AN_INTERVAL = 2;
 
     /** Failing more often than chance explains, at 5 %. */
     private static final double UNRELIABLE = 0.05;
@@ -53,6 +59,9 @@ public final class Finder {
         JointModel model = new JointModel(cells, names.size(), baseline);
         boolean[] unreliable = unreliable();
         double[] levels = levels(blocked);
+        if (criterion.metric().filter(Figure.RSRP_DBM::equals).isPresent()) {
+            levelByAll(levels, model);
+        }
         Map<Strength, List<Contrast>> strata = strata(model.cells(), levels, unreliable);
         Plain plain = Plain.of(trip, criterion, names.size());
         int[] adjusted =
@@ -104,7 +113,7 @@ public final class Finder {
         int stays = model.staysOf(unit);
         double mean = model.effect(unit);
         OptionalDouble estimate = OptionalDouble.of(criterion.scale().off(mean));
-        if (model.stays() < FEWEST_STAYS) {
+        if (model.stays() < FEWEST_STAYS || stays < FEWEST_FOR_AN_INTERVAL) {
             return new Contrast(
                     model.blocksOf(unit),
                     stays,
@@ -117,7 +126,8 @@ public final class Finder {
         // figures have a resolution: intervals of width nought do not exist (methods, section 9)
         double error = Math.max(
                 model.error(unit), criterion.scale().leastSpread() / Math.sqrt(Math.max(1, model.blocksOf(unit))));
-        double half = model.quantile() * error;
+        double degrees = model.degrees(unit);
+        double half = Looks.critical(Looks.SINGLE, degrees) * error;
         Verdict verdict = stays < FEWEST_STAYS
                 ? Verdict.TOO_FEW
                 : Judge.single(criterion.scale(), criterion.higherIsBetter(), mean, half, isHeld(unit), unreliable);
@@ -131,7 +141,7 @@ public final class Finder {
                 verdict == Verdict.TOO_FEW
                         ? OptionalInt.of(FEWEST_STAYS - stays)
                         : verdict == Verdict.CANNOT_TELL
-                                ? StaysWanted.of(criterion.scale().margin(), mean, error, stays)
+                                ? Forecast.stays(criterion.scale(), mean, error, stays, degrees)
                                 : OptionalInt.empty());
     }
 
@@ -165,6 +175,24 @@ public final class Finder {
                     : Median.of(Arrays.copyOfRange(all, counts[b], counts[b + 1]));
         }
         return levels;
+    }
+
+    /**
+     * Where the level is what is compared, the level of a block is the mean of all its units, each less what it has more than the
+     * baseline: by the baseline’s own readings alone, a reading that happens to be low makes its block weak and its contrast large.
+     */
+    private static void levelByAll(double[] levels, JointModel model) {
+        Cells cells = model.cells();
+        for (int b = 0; b < cells.blocks(); b++) {
+            if (Double.isNaN(levels[cells.number(b)])) {
+                continue;
+            }
+            double sum = 0;
+            for (int c = cells.start(b); c < cells.end(b); c++) {
+                sum += cells.value(c) - model.effect(cells.unit(c));
+            }
+            levels[cells.number(b)] = sum / (cells.end(b) - cells.start(b));
+        }
     }
 
     private boolean hasLevel(int i, int block) {

@@ -4,7 +4,6 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.Map;
-import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
@@ -12,7 +11,7 @@ import org.hipparchus.linear.RealMatrix;
 
 /**
  * value = block + unit + error by least squares after removing block means, with errors that are robust against what a stay's
- * blocks have in common (CR1: Liang and Zeger 1986, factor G/(G − 1) over G stays; Student's t with G − 1 degrees of freedom).
+ * blocks have in common ({@link StayRobust}).
  *
  * <p>A unit that no block links to the baseline, over however many others, has no estimate; what is not linked to it tells nothing
  * of it and is left out, stays included. A block of k units adds I − 11ᵀ/k to the normal equations, so that they are those of a
@@ -25,6 +24,7 @@ final class JointModel {
     private final int[] stayOf;
     private final double[] effects;
     private final double[] errors;
+    private final double[] degrees;
     private final int[] ownBlocks;
     private final int[] ownStays;
     private final int stays;
@@ -53,6 +53,7 @@ final class JointModel {
         stays = countStays(units);
         effects = new double[count];
         errors = new double[count];
+        degrees = new double[count];
         if (count > 0) {
             RealMatrix inverse = solve(count);
             spread(inverse);
@@ -153,38 +154,82 @@ final class JointModel {
         return sum / (cells.end(block) - cells.start(block));
     }
 
+    /** Adds stay after stay to the standard errors. */
     private void spread(RealMatrix inverse) {
-        double[][] scores = new double[stays][];
-        for (int b = 0; b < cells.blocks(); b++) {
-            double middle = 0;
-            for (int c = cells.start(b); c < cells.end(b); c++) {
-                middle += cells.value(c) - effect(cells.unit(c));
+        if (stays < 2) {
+            Arrays.fill(errors, Double.NaN);
+            Arrays.fill(degrees, 1);
+            return;
+        }
+        StayRobust robust = new StayRobust(inverse);
+        int[] order = byStay();
+        int[] place = new int[errors.length];
+        int from = 0;
+        while (from < order.length) {
+            int to = from;
+            BitSet there = new BitSet();
+            while (to < order.length && stayOf[order[to]] == stayOf[order[from]]) {
+                for (int c = cells.start(order[to]); c < cells.end(order[to]); c++) {
+                    if (columns[cells.unit(c)] >= 0) {
+                        there.set(columns[cells.unit(c)]);
+                    }
+                }
+                to++;
             }
-            middle /= cells.end(b) - cells.start(b);
-            double[] score = scores[stayOf[b]];
-            if (score == null) {
-                score = new double[errors.length];
-                scores[stayOf[b]] = score;
+            int[] own = there.stream().toArray();
+            for (int k = 0; k < own.length; k++) {
+                place[own[k]] = k;
             }
-            for (int c = cells.start(b); c < cells.end(b); c++) {
-                int column = columns[cells.unit(c)];
-                if (column >= 0) {
-                    score[column] += cells.value(c) - effects[column] - middle;
+            double[][] normal = new double[own.length][own.length];
+            double[] score = new double[own.length];
+            for (int k = from; k < to; k++) {
+                addBlock(order[k], place, normal, score);
+            }
+            robust.add(own, normal, score);
+            from = to;
+        }
+        for (int effect = 0; effect < errors.length; effect++) {
+            errors[effect] = robust.error(effect);
+            degrees[effect] = robust.degrees(effect);
+        }
+    }
+
+    /** The blocks, those of one stay after each other. */
+    private int[] byStay() {
+        int[] next = new int[stays + 1];
+        for (int stay : stayOf) {
+            next[stay + 1]++;
+        }
+        for (int stay = 0; stay < stays; stay++) {
+            next[stay + 1] += next[stay];
+        }
+        int[] order = new int[stayOf.length];
+        for (int b = 0; b < order.length; b++) {
+            order[next[stayOf[b]]++] = b;
+        }
+        return order;
+    }
+
+    /** A block’s share of the normal equations of its stay, and of the sum of its residuals. */
+    private void addBlock(int block, int[] place, double[][] normal, double[] score) {
+        double middle = 0;
+        for (int c = cells.start(block); c < cells.end(block); c++) {
+            middle += cells.value(c) - effect(cells.unit(c));
+        }
+        double share = 1.0 / (cells.end(block) - cells.start(block));
+        for (int c = cells.start(block); c < cells.end(block); c++) {
+            int column = columns[cells.unit(c)];
+            if (column < 0) {
+                continue;
+            }
+            int row = place[column];
+            score[row] += cells.value(c) - effects[column] - middle * share;
+            normal[row][row] += 1;
+            for (int d = cells.start(block); d < cells.end(block); d++) {
+                if (columns[cells.unit(d)] >= 0) {
+                    normal[row][place[columns[cells.unit(d)]]] -= share;
                 }
             }
-        }
-        double[][] rows = inverse.getData();
-        for (double[] score : scores) {
-            for (int row = 0; row < errors.length; row++) {
-                double moved = 0;
-                for (int column = 0; column < score.length; column++) {
-                    moved += rows[row][column] * score[column];
-                }
-                errors[row] += moved * moved;
-            }
-        }
-        for (int row = 0; row < errors.length; row++) {
-            errors[row] = stays < 2 ? Double.NaN : Math.sqrt(errors[row] * stays / (stays - 1.0));
         }
     }
 
@@ -228,8 +273,8 @@ final class JointModel {
         return errors[columns[unit]];
     }
 
-    /** Half the width of a 95 % interval per standard error. */
-    double quantile() {
-        return new TDistribution(stays - 1.0).inverseCumulativeProbability(0.975);
+    /** The degrees of freedom of that standard error. */
+    double degrees(int unit) {
+        return degrees[columns[unit]];
     }
 }

@@ -27,6 +27,12 @@ public sealed interface Scale {
      */
     double leastSpread();
 
+    /** How far apart two setups usually are, on the scale: the standard deviation of true effects about 0. */
+    double usualEffect();
+
+    /** The usual standard deviation of a round's difference, on the scale. */
+    double usualSpread();
+
     /** A difference as it is said, such as ×1.83 or −2.4 dB. */
     String said(double difference);
 
@@ -73,6 +79,16 @@ public sealed interface Scale {
         }
 
         @Override
+        public double usualEffect() {
+            return 0.35;
+        }
+
+        @Override
+        public double usualSpread() {
+            return 0.35;
+        }
+
+        @Override
         public String said(double difference) {
             return "×" + Values.rounded(difference, difference < LARGE ? 2 : 0);
         }
@@ -94,6 +110,17 @@ public sealed interface Scale {
         @Override
         default double leastSpread() {
             return OF_WHOLE_UNITS;
+        }
+
+        /** So that a usual difference is one and a half times what matters, as 3 dB are. */
+        @Override
+        default double usualEffect() {
+            return 1.5 * margin();
+        }
+
+        @Override
+        default double usualSpread() {
+            return margin();
         }
 
         @Override

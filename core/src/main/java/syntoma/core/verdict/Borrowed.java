@@ -10,15 +10,19 @@ import org.hipparchus.special.Gamma;
  * weighs like so many rounds more.
  *
  * @param trials how many past trials it rests on
- * @param degrees the weight of the common variance, in degrees of freedom; at most 10
+ * @param degrees the weight of the common variance, in degrees of freedom; at most 10, and at most the number of past trials
  * @param sd the common standard deviation of a round's difference, on the scale of the computation
+ * @param effectSd the standard deviation of the effects themselves about 0; empty under eight past trials
  */
-public record Borrowed(int trials, double degrees, double sd) {
+public record Borrowed(int trials, double degrees, double sd, Optional<Double> effectSd) {
     /** Fewest past trials that tell anything. */
     public static final int FEWEST = 3;
 
     /** Chosen, so that a trial of a dozen rounds always weighs more than the past. */
     public static final double MOST_DEGREES = 10;
+
+    /** Fewest past trials that tell how large effects usually are. */
+    private static final int FEWEST_FOR_EFFECTS = 8;
 
     /** Beyond this the trigamma function tells nothing apart. */
     private static final double MANY = 1e6;
@@ -28,8 +32,9 @@ public record Borrowed(int trials, double degrees, double sd) {
      *
      * @param variance of a round's differences, above 0
      * @param degrees of freedom it rests on, at least 2
+     * @param effect the mean of its differences
      */
-    public record Past(double variance, int degrees) {
+    public record Past(double variance, int degrees, double effect) {
         public Past {
             if (!(variance > 0) || degrees < Looks.FEWEST - 1) {
                 throw new IllegalArgumentException("a past trial has the variance " + variance + " on " + degrees
@@ -55,12 +60,26 @@ public record Borrowed(int trials, double degrees, double sd) {
         for (int i = 0; i < n; i++) {
             between += (e[i] - mean) * (e[i] - mean) / (n - 1) - Gamma.trigamma(past.get(i).degrees / 2.0) / n;
         }
+        // a few past trials cannot weigh more than there are of them: three unlike ones made 6.5 % false claims
+        double most = Math.min(MOST_DEGREES, n);
         double half = between > 0 ? inverseTrigamma(between) : MANY;
-        if (half >= MANY) {
-            return Optional.of(new Borrowed(n, MOST_DEGREES, Math.exp(mean / 2)));
+        double log = half >= MANY ? mean : mean + Gamma.digamma(half) - Math.log(half);
+        return Optional.of(new Borrowed(n, Math.min(most, 2 * half), Math.exp(log / 2), effects(past)));
+    }
+
+    /** How far true effects lie from 0, by moments: what the means do beyond their own standard errors. */
+    private static Optional<Double> effects(List<Past> past) {
+        if (past.size() < FEWEST_FOR_EFFECTS) {
+            return Optional.empty();
         }
-        double log = mean + Gamma.digamma(half) - Math.log(half);
-        return Optional.of(new Borrowed(n, Math.min(MOST_DEGREES, 2 * half), Math.exp(log / 2)));
+        double seen = 0;
+        double errors = 0;
+        for (Past p : past) {
+            seen += p.effect * p.effect;
+            errors += p.variance / (p.degrees + 1);
+        }
+        // never under the error of a usual trial: effects that hide in it are not known to be nought
+        return Optional.of(Math.sqrt(Math.max(seen - errors, errors) / past.size()));
     }
 
     /** Where the trigamma function, which falls, has a value; by bisection of the logarithm. */

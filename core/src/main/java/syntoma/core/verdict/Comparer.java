@@ -114,7 +114,8 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                         Pairing.of(metric, setups.get(i), setups.get(j), blocks).differences());
                 if (effect.enough()) {
                     double sd = effect.sd().orElseThrow();
-                    return Optional.of(new Borrowed.Past(sd * sd, effect.rounds() - 1));
+                    return Optional.of(new Borrowed.Past(
+                            sd * sd, effect.rounds() - 1, effect.mean().orElseThrow()));
                 }
             }
         }
@@ -248,14 +249,13 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
         }
 
         private Outlook outlook(Effect effect) {
-            double margin = metric.scale().margin();
+            Forecast forecast = Forecast.of(metric.scale(), effect, spread.borrowed());
             int left = plan.map(p -> Math.max(0, p.rounds() - made().size())).orElse(0);
             return new Outlook(
                     left,
-                    left > 0
-                            ? OptionalDouble.of(RoundsWanted.chance(effect, margin, left, shown))
-                            : OptionalDouble.empty(),
-                    RoundsWanted.settling(effect, margin));
+                    left > 0 ? OptionalDouble.of(forecast.chance(left, shown)) : OptionalDouble.empty(),
+                    forecast.newTrial(Forecast.LIKELY),
+                    forecast.newTrial(Forecast.EVEN));
         }
     }
 }

@@ -88,7 +88,7 @@ public final class Looks {
     }
 
     /** The two-sided critical value of Student's t. */
-    static double critical(double level, double degrees) {
+    public static double critical(double level, double degrees) {
         return new TDistribution(degrees).inverseCumulativeProbability(1 - level / 2);
     }
 }

@@ -2,30 +2,19 @@ package syntoma.core.verdict;
 
 import java.util.Map;
 import java.util.OptionalInt;
-import java.util.Random;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntToDoubleFunction;
 
 /**
  * How many rounds a trial wants: the smallest planned number (3 to 20) with an 80 % chance, by simulation from a fixed seed.
  * Where a difference is to be seen, the chance that some look shows an interval beyond no difference: a standard deviation of
- * 0.35 per round wants 15 rounds for ×1.4 and 6 for ×2. Where the question is only to have it settled, an interval wholly
- * inside the margin counts as well.
+ * 0.35 per round wants 15 rounds for ×1.4 and 6 for ×2. Whether a comparison that is under way will be settled is
+ * {@link Forecast}'s.
  */
 public final class RoundsWanted {
-    /** Chosen, because with it the chance is known to half a percent. */
-    private static final int PATHS = 20_000;
-    /** Chosen for what is only said in words, many times in a list: the chance is known to a percent. */
-    private static final int FEW_PATHS = 5_000;
     /** The usual chance that a study is planned for (Cohen 1988). */
     private static final double POWER = 0.8;
 
-    private static final long SEED = 20_260_704L;
-
-    // For each path and number of rounds: the sum, the mean, and the standard error, of standard normal noise.
-    private static final float[][] SUM = new float[Looks.MOST + 1][PATHS];
-    private static final float[][] MEAN = new float[Looks.MOST + 1][PATHS];
-    private static final float[][] ERROR = new float[Looks.MOST + 1][PATHS];
     /** By how many comparisons are judged together, planned rounds, and rounds made. */
     private static final Map<Integer, double[][]> CRITICAL = new ConcurrentHashMap<>();
 
@@ -34,25 +23,6 @@ public final class RoundsWanted {
 
     /** No size on a logarithmic or dB scale is looked for beyond so many standard deviations. */
     private static final double FURTHEST = 20;
-
-    static {
-        Random random = new Random(SEED);
-        for (int path = 0; path < PATHS; path++) {
-            double sum = 0;
-            double squares = 0;
-            for (int n = 1; n <= Looks.MOST; n++) {
-                double z = random.nextGaussian();
-                sum += z;
-                squares += z * z;
-                SUM[n][path] = (float) sum;
-                if (n >= Looks.FEWEST) {
-                    double mean = sum / n;
-                    MEAN[n][path] = (float) mean;
-                    ERROR[n][path] = (float) Math.sqrt((squares - n * mean * mean) / (n - 1) / n);
-                }
-            }
-        }
-    }
 
     private RoundsWanted() {}
 
@@ -81,7 +51,7 @@ public final class RoundsWanted {
             return effect == 0 ? OptionalInt.empty() : OptionalInt.of(Looks.FEWEST);
         }
         double standardised = Math.abs(effect) / sd;
-        return fewest(rounds -> power(standardised, rounds, family));
+        return fewest(rounds -> power(standardised, rounds, family), POWER);
     }
 
     /**
@@ -115,15 +85,15 @@ public final class RoundsWanted {
     }
 
     /** The fewest planned rounds with the wanted chance, which grows with them; by bisection. */
-    private static OptionalInt fewest(IntToDoubleFunction chance) {
-        if (chance.applyAsDouble(Looks.MOST) < POWER) {
+    static OptionalInt fewest(IntToDoubleFunction chance, double wanted) {
+        if (chance.applyAsDouble(Looks.MOST) < wanted) {
             return OptionalInt.empty();
         }
         int low = Looks.FEWEST;
         int high = Looks.MOST;
         while (low < high) {
             int middle = (low + high) / 2;
-            if (chance.applyAsDouble(middle) >= POWER) {
+            if (chance.applyAsDouble(middle) >= wanted) {
                 high = middle;
             } else {
                 low = middle + 1;
@@ -132,73 +102,24 @@ public final class RoundsWanted {
         return OptionalInt.of(low);
     }
 
-    /**
-     * Rounds of a new trial that would likely settle it one way or the other, or empty when more than 20 would be wanted.
-     *
-     * @param effect as it is seen at present
-     * @param margin the difference that matters, on the scale of the computation
-     */
-    static OptionalInt settling(Effect effect, double margin) {
-        double sd = effect.sd().orElseThrow();
-        double standardised = effect.mean().orElseThrow() / sd;
-        return fewest(rounds -> settled(standardised, margin / sd, rounds, 1, FEW_PATHS));
-    }
-
-    /**
-     * The chance that what is left of a plan settles it, the effect and its spread being what they seem at present.
-     *
-     * @param left further rounds
-     * @param level of each of their looks
-     */
-    static double chance(Effect effect, double margin, int left, double level) {
-        double sd = effect.sd().orElseThrow();
-        double mean = effect.mean().orElseThrow() / sd;
-        double inside = margin / sd;
-        int made = effect.rounds();
-        double[] critical = new double[left + 1];
-        for (int k = 1; k <= left; k++) {
-            critical[k] = Looks.critical(level, effect.degrees() + k);
-        }
-        int settled = 0;
-        for (int path = 0; path < FEW_PATHS; path++) {
-            // in units of the spread: what is there has the variance 1, and each round to come a draw of it
-            double squares = effect.degrees();
-            double at = mean;
-            for (int k = 1; k <= left; k++) {
-                double next = mean + (SUM[k][path] - SUM[k - 1][path]);
-                double moved = (next - at) / (made + k);
-                squares += (next - at) * (next - at - moved);
-                at += moved;
-                double half = critical[k] * Math.sqrt(squares / (effect.degrees() + k) / (made + k));
-                if (isSettled(at, half, inside)) {
-                    settled++;
-                    break;
-                }
-            }
-        }
-        return (double) settled / FEW_PATHS;
-    }
-
-    private static boolean isSettled(double mean, double half, double inside) {
+    /** Whether an interval lies beyond no difference, or wholly inside the margin. */
+    static boolean isSettled(double mean, double half, double inside) {
         double away = Math.abs(mean);
         return away > half || away + half < inside;
     }
 
-    private static double settled(double standardised, double inside, int planned, int family, int paths) {
+    static double power(double standardised, int planned, int family) {
         double[] critical = critical(family)[planned];
         int settled = 0;
-        for (int path = 0; path < paths; path++) {
+        for (int path = 0; path < NormalPaths.COUNT; path++) {
             for (int n = Looks.FEWEST; n <= planned; n++) {
-                if (isSettled(standardised + MEAN[n][path], critical[n] * ERROR[n][path], inside)) {
+                double away = Math.abs(standardised + NormalPaths.MEAN[n][path]);
+                if (away > critical[n] * NormalPaths.ERROR[n][path]) {
                     settled++;
                     break;
                 }
             }
         }
-        return (double) settled / paths;
-    }
-
-    static double power(double standardised, int planned, int family) {
-        return settled(standardised, 0, planned, family, PATHS);
+        return (double) settled / NormalPaths.COUNT;
     }
 }

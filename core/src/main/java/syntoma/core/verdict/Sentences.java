@@ -299,6 +299,10 @@ final class Sentences {
             return "A new trial of " + Amount.count(outlook.newTrial().getAsInt(), "round") + " would likely settle it"
                     + meanwhile;
         }
+        if (outlook.evenTrial().isPresent()) {
+            return "A new trial of " + Amount.count(outlook.evenTrial().getAsInt(), "round")
+                    + " has about an even chance of settling it" + meanwhile;
+        }
         return "Telling them apart would take more work than it is worth: " + meanwhile() + ".";
     }
 

@@ -126,6 +126,39 @@ class CalculatorsTest {
         assertEquals(201, answer.profile().orElseThrow().km().size());
     }
 
+    /** A crag 4 m wide between two of the even steps: v = 50 · √(2 · 6 km / (λ · 3.017 km · 2.983 km)) = 3.0, J = 22.6 dB. */
+    @Test
+    void a_narrow_ridge_between_the_steps_is_not_missed() {
+        Answer answer = answer(
+                "hill",
+                Map.of(
+                        "km",
+                        "6",
+                        "mhz",
+                        "800",
+                        "from",
+                        "10",
+                        "to",
+                        "10",
+                        "profile",
+                        "0 0\n3.015 0\n3.017 60\n3.019 0\n6 0"));
+        assertTrue(answer.says().contains("22."), answer.says());
+        Answer cliff = answer(
+                "hill",
+                Map.of(
+                        "km",
+                        "6",
+                        "mhz",
+                        "800",
+                        "from",
+                        "10",
+                        "to",
+                        "10",
+                        "profile",
+                        "0 0\n3.017 0\n3.017 60\n3.1 0\n6 0"));
+        assertTrue(cliff.says().contains("22."), cliff.says());
+    }
+
     @Test
     void flatGroundFarBelowTakesNothing() {
         Answer answer = answer("hill", Map.of("km", "2", "from", "60", "to", "60", "profile", "0 0\n2 0"));

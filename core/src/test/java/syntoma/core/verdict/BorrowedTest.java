@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -17,18 +18,24 @@ import syntoma.core.verdict.Borrowed.Past;
 class BorrowedTest {
     @Test
     void under_three_past_trials_nothing_is_borrowed() {
-        assertEquals(Optional.empty(), Borrowed.from(List.of(new Past(0.1, 4), new Past(0.2, 4))));
-        assertThrows(IllegalArgumentException.class, () -> new Past(0, 4));
-        assertThrows(IllegalArgumentException.class, () -> new Past(0.1, 1));
+        assertEquals(Optional.empty(), Borrowed.from(List.of(new Past(0.1, 4, 0.2), new Past(0.2, 4, 0.2))));
+        assertThrows(IllegalArgumentException.class, () -> new Past(0, 4, 0));
+        assertThrows(IllegalArgumentException.class, () -> new Past(0.1, 1, 0));
     }
 
     /** Variances that differ no more than chance has them differ are one: the weight is the largest allowed. */
     @Test
     void trials_that_agree_weigh_the_most() {
-        Borrowed borrowed = Borrowed.from(List.of(new Past(0.09, 4), new Past(0.09, 4), new Past(0.09, 4)))
+        Borrowed borrowed = Borrowed.from(List.of(new Past(0.09, 4, 0), new Past(0.09, 4, 0), new Past(0.09, 4, 0)))
                 .orElseThrow();
-        assertEquals(10, borrowed.degrees());
+        // but never more than there are trials, and never more than ten
+        assertEquals(3, borrowed.degrees());
         assertEquals(3, borrowed.trials());
+        assertEquals(
+                10,
+                Borrowed.from(Collections.nCopies(12, new Past(0.09, 4, 0)))
+                        .orElseThrow()
+                        .degrees());
         // ln s₀² = ln 0.09 − ψ(2) + ln 2, with ψ(2) = 1 − 0.5772
         assertEquals(Math.sqrt(0.09 * Math.exp(-0.42278 + Math.log(2))), borrowed.sd(), 1e-4);
     }
@@ -40,11 +47,26 @@ class BorrowedTest {
         List<Past> past = new ArrayList<>();
         for (int i = 0; i < 4000; i++) {
             double sigma2 = 6 * 0.3 * 0.3 / chiSquared(6, random);
-            past.add(new Past(sigma2 * chiSquared(4, random) / 4, 4));
+            past.add(new Past(sigma2 * chiSquared(4, random) / 4, 4, 0));
         }
         Borrowed borrowed = Borrowed.from(past).orElseThrow();
         assertEquals(6, borrowed.degrees(), 0.8);
         assertEquals(0.3, borrowed.sd(), 0.01);
+    }
+
+    /** Means of 5 rounds with the variance 0.1 of true effects with the standard deviation 0.5: moments find 0.5 again. */
+    @Test
+    void from_eight_past_trials_on_they_tell_how_large_effects_are() {
+        Random random = new Random(6);
+        List<Past> past = new ArrayList<>();
+        for (int i = 0; i < 4000; i++) {
+            double mean = 0.5 * random.nextGaussian() + Math.sqrt(0.1 / 5) * random.nextGaussian();
+            past.add(new Past(0.1, 4, mean));
+        }
+        assertEquals(0.5, Borrowed.from(past).orElseThrow().effectSd().orElseThrow(), 0.02);
+        assertEquals(
+                Optional.empty(),
+                Borrowed.from(past.subList(0, 7)).orElseThrow().effectSd());
     }
 
     private static double chiSquared(int degrees, Random random) {
@@ -62,7 +84,7 @@ class BorrowedTest {
         double[] differences = {0.4, 0.7, 1.0};
         Effect alone = new Spread(0.02, Optional.empty()).effect(differences);
         assertEquals(0.3, alone.sd().orElseThrow(), 1e-12);
-        Effect leaning = new Spread(0.02, Optional.of(new Borrowed(4, 6, 0.2))).effect(differences);
+        Effect leaning = new Spread(0.02, Optional.of(new Borrowed(4, 6, 0.2, Optional.empty()))).effect(differences);
         assertEquals(Math.sqrt((6 * 0.04 + 2 * 0.09) / 8), leaning.sd().orElseThrow(), 1e-12);
         assertEquals(8, leaning.degrees());
         assertTrue(leaning.half(0.05) < alone.half(0.05));
@@ -72,7 +94,7 @@ class BorrowedTest {
     void a_planned_trial_says_that_its_spread_is_steadied() {
         List<Sample> samples = new ArrayList<>(VerdictTest.rounds("A", "", 4.1, 3.6, 4.4));
         samples.addAll(VerdictTest.rounds("B", "", 7.9, 6.1, 9.0));
-        Plan plan = new Plan(3, Optional.of(new Borrowed(4, 6, 0.2)));
+        Plan plan = new Plan(3, Optional.of(new Borrowed(4, 6, 0.2, Optional.empty())));
         Comparison c = new Comparer(Figure.UP_MBPS, samples, Optional.of(plan), Held.NONE).pair("A", "B");
         assertTrue(new Judged(true, 1, 0, 0).said(c).contains("The spread is steadied by four earlier trials."));
         assertEquals(

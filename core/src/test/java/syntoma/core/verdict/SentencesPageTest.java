@@ -199,7 +199,7 @@ class SentencesPageTest {
     private void judged() {
         Set<String> rules = new LinkedHashSet<>();
         rules.addAll(new Judged(false, 1, 0, 2).said(comparison(Figure.UP_MBPS, 2, 0.1, 4)));
-        Optional<Borrowed> borrowed = Optional.of(new Borrowed(4, 6, 0.2));
+        Optional<Borrowed> borrowed = Optional.of(new Borrowed(4, 6, 0.2, Optional.empty()));
         rules.addAll(
                 new Judged(true, 3, 0, 0).said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(5, borrowed)))));
         rules.addAll(new Judged(true, 1, 0, 0)

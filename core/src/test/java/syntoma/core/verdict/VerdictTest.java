@@ -213,9 +213,12 @@ class VerdictTest {
         double[] b = {9, 5, 8};
         Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), a, b);
         assertEquals(Verdict.CANNOT_TELL, c.verdict());
-        int rounds = c.roundsWanted().orElseThrow();
-        assertTrue(rounds >= 3 && rounds <= 20);
-        assertTrue(c.sentence().contains("A new trial of " + Amount.count(rounds, "round")), c.sentence());
+        // the largest of what one sees is rarely all there: so few rounds promise no more than an even chance
+        assertEquals(OptionalInt.empty(), c.roundsWanted());
+        int even = c.outlook().orElseThrow().evenTrial().orElseThrow();
+        assertTrue(
+                c.sentence().contains("A new trial of " + Amount.count(even, "round") + " has about an even chance"),
+                c.sentence());
         assertTrue(c.sentence().endsWith("meanwhile use the one that is less work."), c.sentence());
 
         Comparison planned = compare(Figure.UP_MBPS, OptionalInt.of(9), a, b);
@@ -224,14 +227,6 @@ class VerdictTest {
         assertTrue(outlook.chance().orElseThrow() > 0.5);
         assertTrue(planned.sentence().contains("The six rounds left of the plan may settle it (about "));
         assertEquals(c.roundsWanted(), planned.roundsWanted());
-    }
-
-    @Test
-    void no_difference_settles_it_as_well() {
-        Effect same = new Spread(0.02, Optional.empty()).effect(new double[] {0.01, -0.12, 0.1, 0.02});
-        int rounds = RoundsWanted.settling(same, Math.log(1.2)).orElseThrow();
-        assertTrue(rounds < 8, "rounds " + rounds);
-        assertEquals(OptionalInt.empty(), RoundsWanted.planned(same.mean().orElseThrow(), 0.1, 1));
     }
 
     @Test
