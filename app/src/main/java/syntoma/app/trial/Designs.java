@@ -160,6 +160,7 @@ class Designs {
         Question question = question(asked, named, rates, scatter.noise(), start, seed);
         List<String> rests = restsOn(metric, scatter, rates, named);
         question.unknownParts().ifPresent(rests::add);
+        question.failures().ifPresent(rests::add);
         return new Asked(question, named, seed, rests, times(asked), line.now().toLocalDateTime());
     }
 

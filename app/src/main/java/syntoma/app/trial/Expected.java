@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.Predicate;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.measurement.LoggedMeasurement;
@@ -22,7 +21,7 @@ import syntoma.core.reading.Figure;
 @Component
 class Expected {
     /** Where nothing was measured: what cellular links outside towns usually bring. */
-    private static final Question.Rates USUAL = new Question.Rates(20, 5, false);
+    private static final Question.Rates USUAL = Question.Rates.of(20, 5, false);
 
     /** The latest trials tell more than older ones. */
     private static final int MOST_TRIALS = 20;
@@ -66,17 +65,16 @@ class Expected {
 
     /**
      * What a setup is expected to bring on a carrier: its median at the campsite, else wherever it was on that carrier, else what
-     * is usual.
+     * is usual. How often it failed is told of the same runs.
      */
     static Question.Rates rates(
             List<LoggedMeasurement> latest, String setup, @Nullable String carrier, @Nullable String campsite) {
-        Predicate<LoggedMeasurement> own =
-                m -> m.ok() && m.setup().equals(setup) && Objects.equals(m.carrier(), carrier);
-        return rates(latest.stream()
-                        .filter(own.and(m -> m.campsite().equals(campsite)))
-                        .toList())
-                .or(() -> rates(latest.stream().filter(own).toList()))
-                .orElse(USUAL);
+        List<LoggedMeasurement> own = latest.stream()
+                .filter(m -> m.setup().equals(setup) && Objects.equals(m.carrier(), carrier))
+                .toList();
+        List<LoggedMeasurement> here =
+                own.stream().filter(m -> m.campsite().equals(campsite)).toList();
+        return rates(here).or(() -> rates(own)).orElseGet(() -> withFailures(USUAL, own));
     }
 
     private static Optional<Question.Rates> rates(List<LoggedMeasurement> measured) {
@@ -84,11 +82,22 @@ class Expected {
         Optional<Double> up = median(measured, Figure.UP_MBPS);
         return down.isEmpty() && up.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Question.Rates(down.orElse(USUAL.downMbps()), up.orElse(USUAL.upMbps()), true));
+                : Optional.of(withFailures(
+                        Question.Rates.of(down.orElse(USUAL.downMbps()), up.orElse(USUAL.upMbps()), true), measured));
+    }
+
+    private static Question.Rates withFailures(Question.Rates rates, List<LoggedMeasurement> measured) {
+        int failed = (int) measured.stream().filter(m -> !m.ok()).count();
+        int tried = failed
+                + (int) measured.stream()
+                        .filter(m -> m.ok() && (m.value(Figure.DOWN_MBPS) != null || m.value(Figure.UP_MBPS) != null))
+                        .count();
+        return new Question.Rates(rates.downMbps(), rates.upMbps(), rates.known(), failed, tried);
     }
 
     private static Optional<Double> median(List<LoggedMeasurement> measured, Figure figure) {
         List<Double> values = measured.stream()
+                .filter(LoggedMeasurement::ok)
                 .map(m -> m.value(figure))
                 .filter(Objects::nonNull)
                 .map(BigDecimal::doubleValue)

@@ -54,11 +54,13 @@ final class RoundsToMake implements Calculator {
                         ? "To show " + of + " it takes " + rounds.getAsInt() + " rounds."
                         : "To show " + of
                                 + " would take more than 20 rounds: more work than it is worth. With 20 rounds ×"
-                                + Values.rounded(Math.exp(RoundsWanted.seen(sd, 20, family)), 2) + " would be seen.",
+                                + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 20, family)), 2) + " would be seen.",
                 Answer.line("Rounds", rounds.isPresent() ? Integer.toString(rounds.getAsInt()) : "more than 20"),
-                Answer.about("Seen with 5 rounds", "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 5, family)), 2)),
                 Answer.about(
-                        "Seen with 10 rounds", "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 10, family)), 2)));
+                        "Seen with 5 rounds", "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 5, family)), 2)),
+                Answer.about(
+                        "Seen with 10 rounds",
+                        "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 10, family)), 2)));
         return answer.keeping("trial", Map.of("difference", Values.plain(times)));
     }
 }

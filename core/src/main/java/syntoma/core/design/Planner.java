@@ -105,7 +105,8 @@ public final class Planner {
     }
 
     private Design design(Effort effort, boolean fits, boolean enough, List<String> advice) {
-        double seen = Math.exp(RoundsWanted.seen(sd(effort), effort.rounds(), question.family()));
+        double seen = Math.exp(RoundsWanted.seen(
+                sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family()));
         return new Design(effort, chance(effort), seen, fits, enough, advice, Limits.of(question, seen));
     }
 
@@ -114,7 +115,8 @@ public final class Planner {
     }
 
     private double chance(Effort effort) {
-        return RoundsWanted.chance(effect, sd(effort), effort.rounds(), question.family());
+        return RoundsWanted.chance(
+                effect, sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family());
     }
 
     /** By the number of runs at a visit the fewest rounds with which the difference is seen; 0 where twenty are too few. */
@@ -122,7 +124,10 @@ public final class Planner {
         return IntStream.rangeClosed(1, Noise.MOST_RUNS)
                 .map(runs -> {
                     OptionalInt rounds = RoundsWanted.planned(
-                            Math.log(question.difference()), question.noise().ofRound(runs), question.family());
+                            Math.log(question.difference()),
+                            question.noise().ofRound(runs),
+                            question.usableRounds(runs),
+                            question.family());
                     int even = Sessions.rounds(rounds.orElse(0), question.sessions());
                     return even > Looks.MOST ? 0 : even;
                 })

@@ -1,12 +1,14 @@
 package syntoma.core.design;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import syntoma.core.run.RunKind;
 import syntoma.core.state.RigState;
 import syntoma.core.state.Work;
@@ -53,9 +55,23 @@ public record Question(
      * What a contender is expected to bring, in Mb/s.
      *
      * @param known whether it was measured, or is only what is usual
+     * @param failed so many of the runs that were tried failed
      */
-    public record Rates(double downMbps, double upMbps, boolean known) {
+    public record Rates(double downMbps, double upMbps, boolean known, int failed, int tried) {
         private static final double BYTES_PER_GB = 1e9;
+
+        /** So many runs that did not fail are added, so that one that failed alone does not promise that all will. Chosen. */
+        private static final int STEADYING = 2;
+
+        /** Rates of a contender that never failed. */
+        public static Rates of(double downMbps, double upMbps, boolean known) {
+            return new Rates(downMbps, upMbps, known, 0, 0);
+        }
+
+        /** The share of visits with so many runs that bring nothing. */
+        double lostVisits(int runs) {
+            return Math.pow((double) failed / (tried + STEADYING), runs);
+        }
 
         /** What a run of a kind takes of the plan, in GB. */
         public double gbOfRun(RunKind kind) {
@@ -120,6 +136,27 @@ public record Question(
                         + (unknown.size() == 1 ? " is" : " are") + " made of, so the work of changing to "
                         + (unknown.size() == 1 ? "it" : "them") + " is not known: "
                         + Math.round(work.get(Work.UNKNOWN)) + " min are allowed each time.");
+    }
+
+    /** What is told of failures that were seen and are allowed for; empty where none were. */
+    public Optional<String> failures() {
+        List<String> failed = IntStream.range(0, rates.size())
+                .filter(i -> rates.get(i).failed > 0)
+                .mapToObj(i -> contenders.get(i).name(hasSeveralCarriers()) + " failed in " + rates.get(i).failed
+                        + " of " + Text.counted(rates.get(i).tried, "run") + " so far")
+                .toList();
+        return failed.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Text.list(failed) + ": rounds that are lost to that are allowed for.");
+    }
+
+    /** The share of rounds that tell something of the pair that fails most, with so many runs at each visit. */
+    double usableRounds(int runs) {
+        return rates.stream()
+                .map(r -> r.lostVisits(runs))
+                .sorted(Comparator.reverseOrder())
+                .limit(2)
+                .reduce(1.0, (usable, lost) -> usable * (1 - lost));
     }
 
     /** How many pairs are judged together. */

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.OptionalInt;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.IntToDoubleFunction;
+import org.hipparchus.distribution.discrete.BinomialDistribution;
 
 /**
  * How many rounds a trial wants: the smallest planned number (3 to 20) with an 80 % chance, by simulation from a fixed seed.
@@ -23,6 +24,9 @@ public final class RoundsWanted {
 
     /** No size on a logarithmic or dB scale is looked for beyond so many standard deviations. */
     private static final double FURTHEST = 20;
+
+    /** A number of usable rounds as rare as this changes no chance by a thousandth. */
+    private static final double NEGLIGIBLE = 1e-4;
 
     private RoundsWanted() {}
 
@@ -47,35 +51,55 @@ public final class RoundsWanted {
      * @param family how many comparisons are judged together: k(k − 1)/2 for k setups
      */
     public static OptionalInt planned(double effect, double sd, int family) {
+        return planned(effect, sd, 1, family);
+    }
+
+    /**
+     * The same where some rounds will tell nothing, because a run fails.
+     *
+     * @param usable the share of rounds that do
+     */
+    public static OptionalInt planned(double effect, double sd, double usable, int family) {
         if (sd == 0) {
             return effect == 0 ? OptionalInt.empty() : OptionalInt.of(Looks.FEWEST);
         }
-        double standardised = Math.abs(effect) / sd;
-        return fewest(rounds -> power(standardised, rounds, family), POWER);
+        return fewest(rounds -> chance(effect, sd, usable, rounds, family), POWER);
     }
 
     /**
      * The chance that a trial of so many rounds shows a difference of a size.
      *
      * @param sd above 0
+     * @param usable the share of rounds that tell something; the others are lost to failed runs
      * @param rounds 3 to 20
      */
-    public static double chance(double effect, double sd, int rounds, int family) {
-        return power(Math.abs(effect) / sd, rounds, family);
+    public static double chance(double effect, double sd, double usable, int rounds, int family) {
+        double standardised = Math.abs(effect) / sd;
+        if (usable == 1) {
+            return power(standardised, rounds, family);
+        }
+        BinomialDistribution told = new BinomialDistribution(rounds, usable);
+        double chance = 0;
+        for (int n = Looks.FEWEST; n <= rounds; n++) {
+            double probability = told.probability(n);
+            chance += probability < NEGLIGIBLE ? 0 : probability * power(standardised, n, family);
+        }
+        return chance;
     }
 
     /**
      * The smallest size that a trial of so many rounds shows with an 80 % chance, on the scale of the computation.
      *
      * @param sd above 0
+     * @param usable the share of rounds that tell something
      * @param rounds 3 to 20
      */
-    public static double seen(double sd, int rounds, int family) {
+    public static double seen(double sd, double usable, int rounds, int family) {
         double low = 0;
         double high = FURTHEST;
         while (high - low > NEAR) {
             double middle = (low + high) / 2;
-            if (power(middle, rounds, family) >= POWER) {
+            if (chance(middle, 1, usable, rounds, family) >= POWER) {
                 high = middle;
             } else {
                 low = middle;

@@ -57,7 +57,7 @@ class HandsCheckTest {
                 1.5,
                 Noise.USUAL,
                 RunKind.LIGHT,
-                contenders.stream().map(c -> new Question.Rates(20, 5, true)).toList(),
+                contenders.stream().map(c -> Question.Rates.of(20, 5, true)).toList(),
                 Work.usual(),
                 start,
                 random.nextBoolean() ? Order.TURNING : Order.DRAWN,

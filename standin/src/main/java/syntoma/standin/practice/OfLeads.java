@@ -19,7 +19,7 @@ import syntoma.core.state.Work;
 
 /** A trial of setups that differ in their leads alone: what hands do between them is the same each time. */
 public final class OfLeads {
-    private static final Question.Rates RATES = new Question.Rates(20, 5, true);
+    private static final Question.Rates RATES = Question.Rates.of(20, 5, true);
 
     private OfLeads() {}
 

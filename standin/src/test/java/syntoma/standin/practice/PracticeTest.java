@@ -156,7 +156,7 @@ class PracticeTest {
                 })
                 .filter(Run::ok)
                 .toList();
-        return new Question.Rates(
+        return Question.Rates.of(
                 runs.stream()
                         .mapToDouble(Run::downMbps)
                         .sorted()
