@@ -124,6 +124,11 @@ function OptionRow(props: {
               {option.here && ` · ${option.here.met} of ${option.here.runs} runs here met it`}
             </div>
             <ChanceBar chance={option.chance} here={option.here} width={width} />
+            {option.times.length > 0 && (
+              <div className="small">
+                {option.times.map((time) => `${time.what} ${Math.round(time.chance * 100)} %`).join(' · ')}
+              </div>
+            )}
           </>
         )}
       </div>

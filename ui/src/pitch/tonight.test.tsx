@@ -14,6 +14,7 @@ const option = (part: Partial<Schemas['OptionView']>): Schemas['OptionView'] => 
   setup: PANEL,
   carrier: 'Ostrel',
   chance: 0.87,
+  times: [],
   whyHere: null,
   up: rate(10),
   down: rate(120),
@@ -120,6 +121,16 @@ test('why an option is first stands beside it, and without a need it has no perc
   show(<Tonight advice={{ ...ADVICE, options }} />);
   expect(screen.getByText('About as likely as the next ones', { exact: false })).toBeDefined();
   expect(screen.getAllByRole('img', { name: /predicted/ })).toHaveLength(1);
+});
+
+test('a need of other hours is told now and then', () => {
+  serve(NAMES);
+  const times = [
+    { what: 'HD film now', chance: 0.88 },
+    { what: 'HD film this evening', chance: 0.79 },
+  ];
+  show(<Tonight advice={{ ...ADVICE, options: [option({ chance: 0.79, times })] }} />);
+  expect(screen.getByText('HD film now 88 % · HD film this evening 79 %')).toBeDefined();
 });
 
 test('nothing is advised where nothing was measured', () => {

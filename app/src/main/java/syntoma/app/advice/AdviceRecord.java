@@ -63,13 +63,15 @@ class AdviceRecord {
     }
 
     /** Keeps what is followed. */
-    void keep(String campsite, SetupName setup, Advised advised, String needs, Outlook.Asked asked, OffsetDateTime at) {
+    void keep(String campsite, SetupName setup, Advised advised, String needs, OffsetDateTime at) {
+        Outlook.Asked asked = advised.hours().asked();
         FollowedAdvice kept = new FollowedAdvice(
                 at,
                 campsites.of(campsite).id(),
                 setup.id(),
                 carriers.number(advised.option().carrier()));
         kept.needs = needs;
+        kept.part = advised.hours().isNow() ? null : advised.hours().part();
         kept.askedDownMbps = Optionals.boxed(asked.downMbps());
         kept.askedUpMbps = Optionals.boxed(asked.upMbps());
         kept.askedLoadedMs = Optionals.boxed(asked.loadedMs());
@@ -142,7 +144,7 @@ class AdviceRecord {
                         .bare(kept.campsiteId, kept.setupId, kept.carrierId, kept.givenAt, kept.givenAt.plus(LASTS))
                         .stream()
                         .map(m -> Experiences.past(m, setup, carrier, 0))
-                        .filter(Past::isRun)
+                        .filter(p -> p.isRun() && (kept.part == null || kept.part == p.part()))
                         .toList();
         if (made.isEmpty()) {
             return Optional.ofNullable(kept.answered)

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +27,7 @@ import syntoma.core.advice.Advised;
 import syntoma.core.advice.DayPart;
 import syntoma.core.advice.Experience;
 import syntoma.core.advice.Here;
+import syntoma.core.advice.NeededHours;
 import syntoma.core.advice.Option;
 import syntoma.core.advice.Outlook;
 import syntoma.core.advice.QuickTest;
@@ -106,7 +108,7 @@ class AdviceService {
                 shown,
                 given.choices.size()
                         - (int) shown.stream().filter(o -> o.setup() != null).count(),
-                QuickTest.of(given.tonight.ranked().stream().limit(SHOWN).toList(), given.asked)
+                QuickTest.of(given.tonight.ranked().stream().limit(SHOWN).toList())
                         .map(AdviceService::test)
                         .orElse(null),
                 trackRecord,
@@ -115,7 +117,8 @@ class AdviceService {
 
     private Given given(StandingLine line) {
         List<Need> chosen = needs.chosen();
-        Outlook.Asked asked = Outlook.Asked.of(Requirement.of(chosen));
+        Requirement together = Requirement.of(chosen);
+        Outlook.Asked asked = Outlook.Asked.of(together);
         Map<Option, OnBoard.Choice> choices = onBoard.choices().stream()
                 .collect(
                         Collectors.toMap(OnBoard.Choice::option, Function.identity(), (a, b) -> a, LinkedHashMap::new));
@@ -123,14 +126,15 @@ class AdviceService {
         Experience experience = experiences.of(options);
         DayPart part = DayPart.of(line.now().getHour());
         Here here = new Here(campsites.of(line.campsite()).id(), line.stay(), part);
-        List<Advised> ranked = Advised.ranked(advised(options, experience, here, asked));
+        List<NeededHours> hours = NeededHours.of(together, part);
+        List<Advised> ranked = Advised.ranked(advised(options, experience, here, hours));
         Optional<Advised> asItIs = ranked.stream()
                 .filter(a -> line.setup() != null
                         && a.option().setup().equals(line.setup().name())
                         && a.option().carrier().equals(Objects.requireNonNullElse(line.carrier(), ""))
                         && choices.get(a.option()).moves().isEmpty())
                 .findFirst();
-        Optional<Advised> elsewhere = advised(options, experience, Here.elsewhere(part), asked).stream()
+        Optional<Advised> elsewhere = advised(options, experience, Here.elsewhere(part), hours).stream()
                 .max(Comparator.comparingDouble(Advised::chance));
         String need = chosen.stream().map(Need::name).collect(Collectors.joining(" and "));
         return new Given(
@@ -143,12 +147,17 @@ class AdviceService {
                 new Tonight(ranked, asItIs, elsewhere, experience.silence(here)));
     }
 
-    private static List<Advised> advised(List<Option> options, Experience experience, Here here, Outlook.Asked asked) {
-        List<Outlook> outlooks = experience.outlooks(options, here);
+    private static List<Advised> advised(
+            List<Option> options, Experience experience, Here here, List<NeededHours> hours) {
+        Map<DayPart, List<Outlook>> outlooks = new EnumMap<>(DayPart.class);
+        outlooks.put(here.part(), experience.outlooks(options, here));
+        hours.forEach(h -> outlooks.computeIfAbsent(h.part(), p -> experience.outlooks(options, here.in(p))));
         List<Advised> advised = new ArrayList<>();
         for (int i = 0; i < options.size(); i++) {
             Option option = options.get(i);
-            advised.add(Advised.of(option, outlooks.get(i), asked, experience.runs(option)));
+            int place = i;
+            advised.add(Advised.of(
+                    option, hours, part -> outlooks.get(part).get(place), here.part(), experience.runs(option)));
         }
         return advised;
     }
@@ -177,6 +186,11 @@ class AdviceService {
                 choice.setup(),
                 advised.option().carrier(),
                 given.need.isEmpty() ? null : advised.chance(),
+                given.need.isEmpty()
+                        ? List.of()
+                        : advised.times().stream()
+                                .map(t -> new AdviceView.ChanceAtView(t.what(), t.chance()))
+                                .toList(),
                 given.tonight.whyHere(given.tonight.ranked().indexOf(advised)).orElse(null),
                 AdviceView.RateView.of(outlook.down()),
                 AdviceView.RateView.of(outlook.up()),
@@ -185,7 +199,11 @@ class AdviceService {
                 choice.moves().stream().map(MoveView::of).toList(),
                 Optionals.boxed(advised.option().pricePerGb()),
                 Text.capital(given.experience
-                                .reason(advised.option(), outlook, given.here, given.asked)
+                                .reason(
+                                        advised.option(),
+                                        outlook,
+                                        given.here.in(advised.hours().part()),
+                                        advised.hours().asked())
                                 .says())
                         + ".",
                 met(given.experience.met(advised.option(), given.here, given.asked)));
@@ -197,6 +215,7 @@ class AdviceService {
                 null,
                 best.option().carrier(),
                 null,
+                List.of(),
                 null,
                 AdviceView.RateView.of(best.outlook().down()),
                 AdviceView.RateView.of(best.outlook().up()),
@@ -257,7 +276,6 @@ class AdviceService {
                 given.choices.get(advised.option()).setup(),
                 advised,
                 given.need,
-                given.asked,
                 OffsetDateTime.now(clock));
         standing.change(null, wanted, network);
         return view();

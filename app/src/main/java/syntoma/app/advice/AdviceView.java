@@ -34,7 +34,8 @@ record AdviceView(
      *
      * @param kind {@code setup}, {@code as-it-is} for what is up now, {@code move-on} for another campsite
      * @param setup null for moving on
-     * @param chance that a run meets the need, 0 to 1; predicted; null before a need is said, and for moving on
+     * @param chance that a run meets the need in its hours, 0 to 1; predicted; null before a need is said, and for moving on
+     * @param times the same now and in the hours of each need; empty where all is needed now
      * @param whyHere why it is where it is in the list; null where its chance says it
      * @param minutes of work; for moving on the drive comes on top
      * @param moves what to do, in order
@@ -46,6 +47,7 @@ record AdviceView(
             @Nullable SetupName setup,
             @Nullable String carrier,
             @Nullable Double chance,
+            List<ChanceAtView> times,
             @Nullable String whyHere,
             RateView down,
             RateView up,
@@ -55,6 +57,9 @@ record AdviceView(
             @Nullable Double pricePerGb,
             String reason,
             @Nullable MetView here) {}
+
+    /** The chance at a time of the day. @param what is met when, in words, such as “HD film this evening” */
+    record ChanceAtView(String what, double chance) {}
 
     /** A figure of one run: half of them bring at least {@code middle}, eight in ten lie between low and high. */
     record RateView(double low, double middle, double high) {

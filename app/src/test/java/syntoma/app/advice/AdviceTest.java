@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.time.OffsetDateTime;
 import java.util.HashMap;
 import java.util.Map;
@@ -67,8 +68,32 @@ class AdviceTest {
         }
     }
 
+    /** What is chosen is needed at any time, so that what is expected does not hang on the hour of the test. */
+    private void neededAtAnyTime() throws Exception {
+        for (JsonNode need : requests.read("/api/needs").json().get("needs")) {
+            if (need.get("chosen").asBoolean()) {
+                ObjectNode own = need.deepCopy();
+                own.put("partOfDay", "any time");
+                own.remove("version");
+                Requests.Answer put = requests.put("/api/needs", own);
+                assertEquals(200, put.status(), put.text());
+            }
+        }
+    }
+
+    @Test
+    void a_need_of_other_hours_is_told_now_and_then() throws Exception {
+        JsonNode times = ofKind(advice(), "as-it-is").get("times");
+        // video calls are of work hours and films of evenings, so one of them at least is of other hours
+        assertTrue(times.size() >= 2, times.toString());
+        assertTrue(times.get(0).get("what").asText().endsWith(" now"), times.toString());
+        neededAtAnyTime();
+        assertEquals(0, ofKind(advice(), "as-it-is").get("times").size());
+    }
+
     @Test
     void what_is_followed_stands_on_the_line_and_is_held_against_what_is_measured_then() throws Exception {
+        neededAtAnyTime();
         JsonNode first = advice().at("/options/0");
         String setup = first.at("/setup/name").asText();
         String carrier = first.get("carrier").asText();

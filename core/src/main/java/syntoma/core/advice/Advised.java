@@ -3,14 +3,22 @@ package syntoma.core.advice;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * An option with what it may be expected to bring.
  *
- * @param chance that a run meets the need, 0 to 1
+ * @param outlook for the hours in which the needs are hardest to meet
+ * @param hours those hours
+ * @param chance that a run in them meets the need, 0 to 1
  * @param uncertain by how much the chance moves where the mean of its figures lies one standard deviation off
+ * @param times the chance now and in the hours of each need; empty where all is needed now
  */
-public record Advised(Option option, Outlook outlook, double chance, double uncertain) {
+public record Advised(
+        Option option, Outlook outlook, NeededHours hours, double chance, double uncertain, List<ChanceAt> times) {
+    /** The chance at a time of the day. @param what is met when, in words, such as “HD film this evening” */
+    public record ChanceAt(String what, double chance) {}
+
     /** Chances that are no farther apart count as equal (methods, section 13). */
     public static final double EQUAL = 0.05;
 
@@ -33,16 +41,58 @@ public record Advised(Option option, Outlook outlook, double chance, double unce
             .thenComparing(BY_CHANCE);
 
     /**
-     * An option with its chance.
+     * An option with its chance of what is needed now.
      *
      * @param runs so many there were of it, anywhere
      */
     public static Advised of(Option option, Outlook outlook, Outlook.Asked asked, int runs) {
-        double chance = outlook.chance(asked);
-        double up = outlook.tested(ONE_SD, MANY_RUNS).chance(asked);
-        double down = outlook.tested(-ONE_SD, MANY_RUNS).chance(asked);
+        return of(
+                option,
+                List.of(new NeededHours(DayPart.DAY, "", NeededHours.NOW, asked)),
+                p -> outlook,
+                DayPart.DAY,
+                runs);
+    }
+
+    /**
+     * An option with its chance in the hours in which it is needed.
+     *
+     * @param needed the hours of the needs
+     * @param outlooks what the option may be expected to bring in a part of the day, here
+     * @param runs so many there were of it, anywhere
+     */
+    public static Advised of(
+            Option option, List<NeededHours> needed, Function<DayPart, Outlook> outlooks, DayPart now, int runs) {
+        NeededHours hardest = needed.stream()
+                .min(Comparator.comparingDouble(h -> outlooks.apply(h.part()).chance(h.asked())))
+                .orElseThrow();
+        Outlook outlook = outlooks.apply(hardest.part());
+        double up = outlook.tested(ONE_SD, MANY_RUNS).chance(hardest.asked());
+        double down = outlook.tested(-ONE_SD, MANY_RUNS).chance(hardest.asked());
+        List<ChanceAt> times = new ArrayList<>();
+        if (!needed.stream().allMatch(NeededHours::isNow)) {
+            NeededHours present =
+                    needed.stream().filter(NeededHours::isNow).findFirst().orElse(hardest);
+            times.add(new ChanceAt(
+                    present.needs() + " " + NeededHours.NOW,
+                    promised(outlooks.apply(now).chance(present.asked()), runs)));
+            needed.stream()
+                    .filter(h -> !h.isNow())
+                    .forEach(h -> times.add(new ChanceAt(
+                            h.needs() + " " + h.when(),
+                            promised(outlooks.apply(h.part()).chance(h.asked()), runs))));
+        }
         return new Advised(
-                option, outlook, runs > 1 ? chance : Math.min(chance, MOST_AFTER_ONE_RUN), Math.abs(up - down) / 2);
+                option,
+                outlook,
+                hardest,
+                promised(outlook.chance(hardest.asked()), runs),
+                Math.abs(up - down) / 2,
+                times);
+    }
+
+    private static double promised(double chance, int runs) {
+        return runs > 1 ? chance : Math.min(chance, MOST_AFTER_ONE_RUN);
     }
 
     /**

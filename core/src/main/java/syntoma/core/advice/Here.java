@@ -9,6 +9,11 @@ package syntoma.core.advice;
 public record Here(long campsite, long stay, DayPart part) {
     private static final long NOWHERE = Long.MIN_VALUE;
 
+    /** The same place at another time of the day. */
+    public Here in(DayPart other) {
+        return new Here(campsite, stay, other);
+    }
+
     /** A campsite where one has never been. */
     public static Here elsewhere(DayPart part) {
         return new Here(NOWHERE, NOWHERE, part);

@@ -32,8 +32,9 @@ public record QuickTest(Advised of, Advised against, double gain) {
     }
 
     /** The most telling test of the first few options; empty where none would change much. */
-    public static Optional<QuickTest> of(List<Advised> ranked, Outlook.Asked asked) {
-        if (ranked.size() < 2) {
+    public static Optional<QuickTest> of(List<Advised> ranked) {
+        // a test is made now: it tells nothing certain of other hours
+        if (ranked.size() < 2 || ranked.stream().anyMatch(a -> !a.hours().isNow())) {
             return Optional.empty();
         }
         Advised first = ranked.get(0);
@@ -43,7 +44,8 @@ public record QuickTest(Advised of, Advised against, double gain) {
                     Advised other = a == first ? ranked.get(1) : first;
                     double after = DoubleStream.of(OUTCOME)
                             .map(z -> Math.max(
-                                    other.chance(), a.outlook().tested(z, RUNS).chance(asked)))
+                                    other.chance(),
+                                    a.outlook().tested(z, RUNS).chance(a.hours().asked())))
                             .average()
                             .orElseThrow();
                     return new QuickTest(a, other, after - Math.max(a.chance(), other.chance()));

@@ -54,18 +54,23 @@ public record Tonight(List<Advised> ranked, Optional<Advised> asItIs, Optional<A
             return "No carrier was heard here yet.";
         }
         Advised first = ranked.get(0);
+        String needed = first.times().size() > 1 ? first.hours().needs() : need;
         String name = first.option().setup() + " on " + first.option().carrier();
         if (need.isEmpty()) {
             return "Say what the connection is for, and what to use is said here.";
         }
         if (movesOn()) {
-            return "Move on if you can: " + name + " is the best bet here, and should meet " + need + " "
-                    + often(first.chance()) + ".";
+            return "Move on if you can: " + name + " is the best bet here, and should meet " + needed + " "
+                    + often(first.chance()) + when(first) + ".";
         }
         boolean stays = asItIs.filter(first::equals).isPresent();
         return (stays ? "Leave it as it is: " + name + " " : "Use " + name + ": it ")
-                + (first.chance() < LIKELY ? "is the best bet, and " : "") + "should meet " + need + " "
-                + often(first.chance()) + ".";
+                + (first.chance() < LIKELY ? "is the best bet, and " : "") + "should meet " + needed + " "
+                + often(first.chance()) + when(first) + ".";
+    }
+
+    private static String when(Advised advised) {
+        return advised.hours().isNow() ? "" : " " + advised.hours().when();
     }
 
     /** A chance as a person would say it. */

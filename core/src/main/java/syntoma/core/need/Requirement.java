@@ -26,7 +26,13 @@ public record Requirement(
         List<PerPart> parts) {
 
     /** What one part of the day asks for. */
-    public record PerPart(PartOfDay part, OptionalDouble downMbps, OptionalDouble upMbps, List<String> needs) {}
+    public record PerPart(
+            PartOfDay part,
+            OptionalDouble downMbps,
+            OptionalDouble upMbps,
+            OptionalDouble loadedMs,
+            OptionalDouble lossPct,
+            List<String> needs) {}
 
     /** What the needs ask for together. */
     public static Requirement of(List<Need> needs) {
@@ -82,6 +88,8 @@ public record Requirement(
                 part,
                 sum(here, Need::downMbps),
                 sum(here, Need::upMbps),
+                least(here.stream().map(Need::loadedMs)),
+                least(here.stream().map(Need::lossPct)),
                 here.stream().map(Need::name).toList());
     }
 

@@ -9,6 +9,9 @@ import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.junit.jupiter.api.Test;
 import syntoma.core.need.BuiltInNeeds;
+import syntoma.core.need.Need;
+import syntoma.core.need.PartOfDay;
+import syntoma.core.need.Requirement;
 
 /** Chances of runs, and the order in which options are offered. */
 class OutlookTest {
@@ -90,11 +93,11 @@ class OutlookTest {
         Outlook sure = new Outlook(-95, 0.97, rate(20, 0.02, 0.05), rate(3.2, 0.02, 0.05), SLOW, 0.4);
         Outlook unsure = new Outlook(-95, 0.97, rate(20, 0.8, 0.05), rate(3, 0.9, 0.05), SLOW, 0.4);
         List<Advised> open = ranked(options, List.of(sure, unsure), upload(3));
-        QuickTest test = QuickTest.of(open, upload(3)).orElseThrow();
+        QuickTest test = QuickTest.of(open).orElseThrow();
         assertEquals("Whips", test.of().option().setup());
         assertTrue(test.gain() > 0.1, test.gain() + "");
         List<Advised> clear = ranked(options, List.of(of(0.98, 30), of(0.5, 1)), upload(3));
-        assertTrue(QuickTest.of(clear, upload(3)).isEmpty());
+        assertTrue(QuickTest.of(clear).isEmpty());
     }
 
     private static Option option(String setup, double minutes, double price) {
@@ -104,5 +107,42 @@ class OutlookTest {
 
     private static List<String> names(List<Advised> ranked) {
         return ranked.stream().map(a -> a.option().setup()).toList();
+    }
+
+    /** A film in the evening: at noon the cell would do, in the evening it may not. */
+    @Test
+    void a_need_of_the_evening_is_judged_by_the_evening() {
+        Need film = new Need(
+                "HD film",
+                OptionalDouble.of(8),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                PartOfDay.EVENINGS,
+                2);
+        List<NeededHours> noon = NeededHours.of(Requirement.of(List.of(film)), DayPart.DAY);
+        Outlook.Rate fast = new Outlook.Rate(Math.log(20), 0.05, 0.1, Double.POSITIVE_INFINITY);
+        Outlook.Rate slow = new Outlook.Rate(Math.log(7), 0.05, 0.1, Double.POSITIVE_INFINITY);
+        Advised advised = Advised.of(
+                option("Whips", 0, 0),
+                noon,
+                part -> new Outlook(-90, 1, part == DayPart.EVENING ? slow : fast, fast, fast, 0.2),
+                DayPart.DAY,
+                9);
+        assertEquals("this evening", advised.hours().when());
+        assertEquals(
+                List.of("HD film now", "HD film this evening"),
+                advised.times().stream().map(Advised.ChanceAt::what).toList());
+        assertTrue(advised.times().get(0).chance() > 0.95, advised.toString());
+        // ln(8 ∕ 7) ∕ √0.15 = 0.345 standard deviations above the mean: 36.5 %
+        assertEquals(0.365, advised.chance(), 0.01);
+        Advised inTheEvening = Advised.of(
+                option("Whips", 0, 0),
+                NeededHours.of(Requirement.of(List.of(film)), DayPart.EVENING),
+                part -> new Outlook(-90, 1, slow, fast, fast, 0.2),
+                DayPart.EVENING,
+                9);
+        assertEquals(List.of(), inTheEvening.times());
+        assertEquals(advised.chance(), inTheEvening.chance(), 1e-12);
     }
 }

@@ -13,12 +13,26 @@ import org.junit.jupiter.api.Test;
 /** What is said of the options, and of how often it was right. */
 class TonightTest {
     private static Advised advised(String setup, double chance) {
+        return advised(setup, chance, NeededHours.NOW);
+    }
+
+    private static Advised advised(String setup, double chance, String when) {
         Outlook.Rate rate = new Outlook.Rate(1, 0.1, 0.1, Double.POSITIVE_INFINITY);
         return new Advised(
                 new Option(setup, "Ostrel", OptionalDouble.empty(), 0, OptionalDouble.empty(), OptionalDouble.empty()),
                 new Outlook(-95, 1, rate, rate, rate, 0.2),
+                new NeededHours(
+                        DayPart.DAY,
+                        "HD film",
+                        when,
+                        new Outlook.Asked(
+                                OptionalDouble.of(3),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty())),
                 chance,
-                0);
+                0,
+                List.of());
     }
 
     private static final Here HERE = new Here(7, 7, DayPart.EVENING);
@@ -35,6 +49,14 @@ class TonightTest {
         assertEquals(
                 "Leave it as it is: Roof dome on Ostrel should meet Video calls about 8 times in 10.",
                 new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), NOT_SILENT).says("Video calls"));
+    }
+
+    @Test
+    void a_need_of_other_hours_says_them() {
+        Advised later = advised("Roof dome", 0.84, "this evening");
+        assertEquals(
+                "Use Roof dome on Ostrel: it should meet HD film about 8 times in 10 this evening.",
+                new Tonight(List.of(later, MAST), Optional.empty(), Optional.empty(), NOT_SILENT).says("HD film"));
     }
 
     @Test
