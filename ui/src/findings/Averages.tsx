@@ -5,18 +5,19 @@ import { Name } from './Compared';
 
 /** Plain averages beside what the same places and times say; where they part, why. */
 export function Averages({ view }: { view: Schemas['FindingsView'] }) {
+  const remarks = view.remarks.filter((r) => r.code !== 'fault');
   const rows = [...view.setups].sort((a, b) => (a.plainRank ?? 99) - (b.plainRank ?? 99));
   return (
     <Part
       title="Plain averages, and the same places and times"
       small="a plain average is over all runs that ended ok, wherever they were made; no verdict rests on it"
     >
-      {view.remarks.map((remark) => (
+      {remarks.map((remark) => (
         <p className="note" key={remark.sentence}>
           {remark.sentence}
         </p>
       ))}
-      {view.remarks.length === 0 && <p className="note">Both put them in the same order.</p>}
+      {remarks.length === 0 && <p className="note">Both put them in the same order.</p>}
       <table className="plain rows">
         <thead>
           <tr>

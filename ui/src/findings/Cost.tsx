@@ -7,7 +7,7 @@ import { Loaded } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
 import { Name } from './Compared';
 
-/** What setups cost beside what they bring: the cheapest that does, and the fastest. Both. */
+/** What setups cost beside what they bring: the cheapest that is good enough, and the fastest. */
 export function Cost({ asked }: { asked: FindingsAsked }) {
   const worth = useWorth(asked, true);
   return <Loaded state={stateOf(worth)}>{(view) => <Rows view={view} />}</Loaded>;
@@ -19,8 +19,8 @@ function Rows({ view }: { view: Schemas['WorthView'] }) {
   const rows = [...view.setups].sort((a, b) => (a.price ?? 1e12) - (b.price ?? 1e12));
   return (
     <Part
-      title="Worth for money"
-      small={`money as the prices were entered, cards left out · a stay counts as met when at least half of its runs met ${view.need}`}
+      title="Value for money"
+      small={`money as the prices were entered, SIMs left out · a stay counts as met when at least half of its runs met ${view.need}`}
     >
       <table className="plain rows">
         <thead>
@@ -29,7 +29,7 @@ function Rows({ view }: { view: Schemas['WorthView'] }) {
             <th className="num">Costs</th>
             <th className="num">Parts besides {view.baseline}’s</th>
             <th className="num">{times}</th>
-            <th className="num">Price of each ×1.5</th>
+            <th className="num">Price of half as much again</th>
             <th>Stays that met the need</th>
           </tr>
         </thead>
@@ -38,7 +38,9 @@ function Rows({ view }: { view: Schemas['WorthView'] }) {
             <tr key={row.setup}>
               <td>
                 <Name row={row} />
-                {row.setup === view.cheapest && <div className="small gain">the cheapest that does</div>}
+                {row.setup === view.cheapest && (
+                  <div className="small gain">the cheapest that is good enough</div>
+                )}
                 {row.setup === view.fastest && <div className="small gain">the fastest</div>}
               </td>
               <td className="num" data-label="Costs">
@@ -50,7 +52,7 @@ function Rows({ view }: { view: Schemas['WorthView'] }) {
               <td className="num" data-label={times}>
                 {row.estimate === null ? '–' : `${told(row) ? '' : 'about '}${asText(row.estimate, 'ratio')}`}
               </td>
-              <td className="num" data-label="Price of each ×1.5">
+              <td className="num" data-label="Price of half as much again">
                 {money(row.perStep, 0)}
               </td>
               <td data-label="Stays that met the need">

@@ -86,7 +86,7 @@ function Found({ view, query }: { view: View; query: URLSearchParams }) {
         {count(view.stays, 'stay')} tell{view.blocks === 1 ? 's' : ''} them apart. A block is a round of a
         trial, or what was measured at one stay on one SIM within an hour.
       </p>
-      {view.remarks.length > 0 && see === 'setups' && <Remark view={view} query={query} />}
+      {see === 'setups' && <Remarks view={view} query={query} />}
       {see === 'setups' && <Compared view={view} query={query} />}
       {see === 'plain' && <Averages view={view} />}
       {see === 'strength' && <Strengths view={view} />}
@@ -97,17 +97,21 @@ function Found({ view, query }: { view: View; query: URLSearchParams }) {
   );
 }
 
-/** The first thing to know before an average is believed. */
-function Remark({ view, query }: { view: View; query: URLSearchParams }) {
-  const first = view.remarks.find((r) => r.code !== 'rank-differs');
-  return first ? (
-    <p className="note attention">
-      {first.sentence}{' '}
-      {first.code === 'averages-mislead' && (
-        <Link to={`?${withParts(query, { see: 'plain' })}`}>See both</Link>
-      )}
-    </p>
-  ) : null;
+/** What to know before an average, or a comparison with a fault in it, is believed. */
+function Remarks({ view, query }: { view: View; query: URLSearchParams }) {
+  return view.remarks
+    .filter((r, i, all) => r.code !== 'rank-differs' && all.findIndex((o) => o.code === r.code) === i)
+    .map((remark) => (
+      <p className="note attention" key={remark.code}>
+        {remark.sentence}{' '}
+        {remark.code === 'averages-mislead' && (
+          <Link to={`?${withParts(query, { see: 'plain' })}`}>See both</Link>
+        )}
+        {remark.code === 'fault' && (
+          <Link to={`?${withParts(query, { see: 'time' })}`}>See it over time</Link>
+        )}
+      </p>
+    ));
 }
 
 /** The questions that this log can be asked. */

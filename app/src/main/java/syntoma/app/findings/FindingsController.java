@@ -14,20 +14,23 @@ class FindingsController {
     private final Drifts drifts;
     private final Worths worths;
     private final Questions questions;
+    private final Faults faults;
     private final Turn turn;
 
-    FindingsController(FindingsService findings, Drifts drifts, Worths worths, Questions questions, Turn turn) {
+    FindingsController(
+            FindingsService findings, Drifts drifts, Worths worths, Questions questions, Faults faults, Turn turn) {
         this.findings = findings;
         this.drifts = drifts;
         this.worths = worths;
         this.questions = questions;
+        this.faults = faults;
         this.turn = turn;
     }
 
     /** All that was compared against the baseline, pair by pair and unadjusted, with plain averages beside it. */
     @GetMapping
     FindingsView findings(FindingsRequest request) {
-        return turn.of(() -> findings.view(request));
+        return turn.of(() -> faults.noted(findings.view(request)));
     }
 
     /** The stays behind what is said of one of them. */

@@ -128,7 +128,7 @@ record FindingsView(
 
     /** Something to know before an average is believed. */
     record RemarkView(
-            @Schema(allowableValues = {"averages-mislead", "rank-differs", "bands-differ"}) String code,
+            @Schema(allowableValues = {"averages-mislead", "rank-differs", "bands-differ", "fault"}) String code,
             String sentence,
             List<String> setups) {
         static RemarkView of(Finding.Remark remark) {
@@ -223,6 +223,30 @@ record FindingsView(
 
     /** A question that can be picked, with its answer in a sentence and the address that shows what it rests on. */
     record QuestionView(String key, String question, String answer, String address) {}
+
+    /** The same with more to mind. */
+    FindingsView with(List<Finding.Remark> more) {
+        List<RemarkView> all = new ArrayList<>(remarks);
+        more.forEach(remark -> all.add(RemarkView.of(remark)));
+        return new FindingsView(
+                metric,
+                of,
+                words,
+                unit,
+                scale,
+                matters,
+                higherIsBetter,
+                baseline,
+                headline,
+                level,
+                blocks,
+                stays,
+                withoutStrength,
+                measurements,
+                setups,
+                all,
+                choices);
+    }
 
     static FindingsView of(
             Asked asked,

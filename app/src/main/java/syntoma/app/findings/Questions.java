@@ -15,6 +15,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.Place;
+import syntoma.app.ledger.DataLeft;
 import syntoma.app.setup.SetupService;
 import syntoma.app.store.Revision;
 import syntoma.core.finding.Contrast;
@@ -37,6 +38,9 @@ class Questions {
     private final FindingsService findings;
     private final Drifts drifts;
     private final Worths worths;
+    private final Faults faults;
+    private final PlacesAndHours places;
+    private final DataLeft dataLeft;
     private final SetupService chains;
     private final Campsites campsites;
     private final Revision revision;
@@ -46,12 +50,18 @@ class Questions {
             FindingsService findings,
             Drifts drifts,
             Worths worths,
+            Faults faults,
+            PlacesAndHours places,
+            DataLeft dataLeft,
             SetupService chains,
             Campsites campsites,
             Revision revision) {
         this.findings = findings;
         this.drifts = drifts;
         this.worths = worths;
+        this.faults = faults;
+        this.places = places;
+        this.dataLeft = dataLeft;
         this.chains = chains;
         this.campsites = campsites;
         this.revision = revision;
@@ -101,8 +111,17 @@ class Questions {
                 .filter(u -> !u.name().equals(finding.baseline()) && u.effect().blocks() > 0)
                 .sorted(Comparator.comparingInt(u -> -u.effect().blocks()))
                 .limit(MOST_SETUPS)
-                .forEach(u -> questions.add(worthIt(u, finding.baseline(), at)));
+                .forEach(u -> questions.add(worthIt(u, finding.baseline(), worth, at)));
+        finding.units().stream()
+                .filter(u -> u.runs() == 0 && u.failed() > 0)
+                .limit(MOST_SETUPS)
+                .forEach(u -> questions.add(neverWorked(u, worth, at)));
         carriers(rate, questions);
+        questions.add(question("place", "Which campsite was best?", places.best(), "see", "setups", at));
+        questions.add(question("hour", "When is it slowest?", places.slowest(rate), "see", "setups", at));
+        dataLeft.said()
+                .ifPresent(left -> questions.add(
+                        question("data", "How much data is left, and until when?", left, "see", "cost", at)));
         boosters(finding, at, questions);
         FindingsView.DriftsView drift = drifts.view(
                 findings.found(Compared.SETUPS, Criterion.of(Figure.RSRP_DBM), finding.baseline(), Wanted.ALL));
@@ -111,7 +130,12 @@ class Questions {
             questions.add(question("predicted", "Was it as predicted?", predicted(drift), "see", "time", at));
         }
         questions.add(question(
-                "worth", "What is the cheapest that does, and the fastest?", worth.headline(), "see", "cost", at));
+                "worth",
+                "Which is the cheapest that is good enough, and which the fastest?",
+                worth.headline(),
+                "see",
+                "cost",
+                at));
         questions.add(question("averages", "Do plain averages say the same?", averages(finding), "see", "plain", at));
         return questions;
     }
@@ -138,17 +162,48 @@ class Questions {
                         .collect(Collectors.joining("&")));
     }
 
-    private FindingsView.QuestionView worthIt(Finding.Unit unit, String baseline, Map<String, String> at) {
+    private FindingsView.QuestionView worthIt(
+            Finding.Unit unit, String baseline, FindingsView.WorthView worth, Map<String, String> at) {
         Contrast c = unit.effect();
+        Optional<FindingsView.WorthRow> row = rowOf(unit, worth);
+        String adds = row.map(FindingsView.WorthRow::adds)
+                .filter(more -> more > 0)
+                .map(more -> ", it adds " + Worths.money(more, worth.currency()))
+                .orElse("");
         String say = Headlines.isAhead(c)
-                ? "Yes. "
+                ? "Yes" + adds + ". "
                 : c.verdict() == Verdict.NO_DIFFERENCE
-                        ? "No, use the one that is less work. "
-                        : c.isTold() ? "No. " : "";
+                        ? "No" + adds + ": use the one that is less work. "
+                        : c.isTold() ? "No" + adds + ". " : "";
+        String fault = faults.in(List.of(unit.name(), baseline))
+                .map(f -> " But " + f.said())
+                .orElse("");
         return question(
                 "setup-" + unit.name(),
                 "Is " + unit.name() + " worth it over " + baseline + "?",
-                say + unit.sentence(),
+                say + unit.sentence() + fault,
+                "unit",
+                unit.name(),
+                at);
+    }
+
+    private static Optional<FindingsView.WorthRow> rowOf(Finding.Unit unit, FindingsView.WorthView worth) {
+        return worth.setups().stream()
+                .filter(r -> r.setup().equals(unit.name()))
+                .findFirst();
+    }
+
+    /** A setup that never got through: where it was tried, and whether anything else did there, say how little that tells. */
+    private FindingsView.QuestionView neverWorked(
+            Finding.Unit unit, FindingsView.WorthView worth, Map<String, String> at) {
+        String price = rowOf(unit, worth)
+                .map(FindingsView.WorthRow::price)
+                .map(p -> Worths.money(p, worth.currency()) + ", and ")
+                .orElse("");
+        return question(
+                "setup-" + unit.name(),
+                "Is " + unit.name() + " worth its money?",
+                "Not so far: " + price + places.whereItFailed(unit.name(), unit.failed()),
                 "unit",
                 unit.name(),
                 at);

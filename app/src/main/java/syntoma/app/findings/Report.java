@@ -54,6 +54,7 @@ class Report {
     private final FindingsService findings;
     private final Drifts drifts;
     private final Worths worths;
+    private final Faults faults;
     private final Campsites campsites;
     private final Selecting selecting;
     private final Clock clock;
@@ -63,6 +64,7 @@ class Report {
             FindingsService findings,
             Drifts drifts,
             Worths worths,
+            Faults faults,
             Campsites campsites,
             Selecting selecting,
             Clock clock) {
@@ -70,6 +72,7 @@ class Report {
         this.findings = findings;
         this.drifts = drifts;
         this.worths = worths;
+        this.faults = faults;
         this.campsites = campsites;
         this.selecting = selecting;
         this.clock = clock;
@@ -123,7 +126,8 @@ class Report {
                 .raw(Html.text(extent(log)))
                 .raw("</p>\n");
         html.element("h2", "In short").raw("<ul>\n");
-        chosen.forEach(q -> html.element("li", q.answer()));
+        chosen.forEach(
+                q -> html.raw("<li><b>" + Html.text(q.question()) + "</b><br>" + Html.text(q.answer()) + "</li>\n"));
         html.raw("</ul>\n");
         chosen.forEach(q -> answer(html, q));
         stays(html, log, where);
@@ -190,7 +194,7 @@ class Report {
         switch (Optional.ofNullable(one(query, "see")).orElse("setups")) {
             case "time" -> drift(html, drifts.view(request));
             case "cost" -> worth(html, worths.view(request));
-            default -> finding(html, findings.view(request), one(query, "see"), one(query, "unit"));
+            default -> finding(html, faults.noted(findings.view(request)), one(query, "see"), one(query, "unit"));
         }
     }
 

@@ -165,26 +165,32 @@ class Worths {
 
     private static String headline(Worth worth, String need, @Nullable String currency) {
         String cheapest = worth.cheapest()
-                .map(name -> "The cheapest that does for " + need + " at four stays of five is " + name + " ("
-                        + Values.rounded(
-                                worth.rows().stream()
-                                        .filter(r -> r.known().setup().equals(name))
-                                        .findFirst()
-                                        .orElseThrow()
-                                        .known()
-                                        .price()
-                                        .orElseThrow(),
-                                0)
-                        + (currency == null ? "" : "\u00a0" + currency) + ")"
-                        + worth.harder().map(Worths::harder).orElse("") + ".")
-                .orElse("No setup of a known price did for " + need + " at four stays of five.");
+                .map(name -> cheapest(worth, name, need, currency))
+                .orElse("No setup of a known price met " + need + " at four of five stays.");
         return cheapest
                 + worth.fastest()
                         .map(name -> " The fastest is " + name + ".")
                         .orElse(" Which is the fastest cannot be told yet.");
     }
 
-    private static String harder(Worth.Harder there) {
-        return "; at the " + Text.counted(there.stays(), "stay") + " without it others did at " + there.met();
+    private static String cheapest(Worth worth, String name, String need, @Nullable String currency) {
+        Worth.Known known = worth.rows().stream()
+                .map(Worth.Row::known)
+                .filter(k -> k.setup().equals(name))
+                .findFirst()
+                .orElseThrow();
+        return name + " (" + money(known.price().orElseThrow(), currency)
+                + ") is the cheapest setup that is good enough for " + need + ": it was at " + known.metAt() + " of "
+                + Text.counted(known.stays(), "stay") + "."
+                + worth.harder()
+                        .map(there -> " You used it at the easier places, though: of the "
+                                + Text.counted(there.stays(), "stay") + " without it, other setups were good enough at "
+                                + there.met() + ".")
+                        .orElse("");
+    }
+
+    /** An amount of money, such as 165 €. */
+    static String money(double amount, @Nullable String currency) {
+        return Values.rounded(amount, 0) + (currency == null ? "" : "\u00a0" + currency);
     }
 }

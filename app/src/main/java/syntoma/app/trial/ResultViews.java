@@ -41,10 +41,13 @@ class ResultViews {
     private final Gains gains;
     private final Pace pace;
 
-    ResultViews(Entrants entrants, Gains gains, Pace pace) {
+    private final KnownFaults faults;
+
+    ResultViews(Entrants entrants, Gains gains, Pace pace, KnownFaults faults) {
         this.entrants = entrants;
         this.gains = gains;
         this.pace = pace;
+        this.faults = faults;
     }
 
     /**
@@ -132,11 +135,21 @@ class ResultViews {
                 Headline.of(all, overall),
                 CellsApart.said(first, served(compared.made())).orElse(null),
                 all.stream().map(c -> ResultView.Effect.of(c, overall, offset)).toList(),
-                Cautions.of(all, under, judged),
+                cautions(all, under, judged, compared.made()),
                 judged.said(first),
                 action(first, overall.choice(), contenders),
                 bands.stream().map(Gains::view).toList(),
                 bands.stream().anyMatch(MeasuredGain::fallsShort) ? MeasuredGain.USUAL_CAUSES : "");
+    }
+
+    /** What could be wrong, a fault of one of the two first. */
+    private List<String> cautions(
+            List<Comparison> all, Circumstances under, Judged judged, List<LoggedMeasurement> made) {
+        List<String> said = new ArrayList<>(faults.said(
+                List.of(all.get(0).baseline(), all.get(0).candidate()),
+                made.get(made.size() - 1).takenAt()));
+        said.addAll(Cautions.of(all, under, judged));
+        return said;
     }
 
     private static List<CellsApart.Served> served(List<LoggedMeasurement> made) {

@@ -9,7 +9,9 @@ import static syntoma.app.findings.Camps.row;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -192,12 +194,40 @@ class FindingsApiTest {
             assertFalse(answer.isBlank());
             assertFalse(answer.startsWith("Can’t tell yet. Can’t tell"), answer);
             if (question.get("key").asText().equals("carriers")) {
-                assertTrue(answer.startsWith("Can’t tell Ostrel or Brissa from Tarnwave on upload yet; it would"), answer);
+                assertTrue(
+                        answer.startsWith("Can’t tell Ostrel or Brissa from Tarnwave on upload yet; it would"), answer);
             }
         }
         assertTrue(
-                keys.containsAll(List.of("setups", "carriers", "carriers-west", "changed", "worth", "averages")),
+                keys.containsAll(List.of(
+                        "setups",
+                        "carriers",
+                        "carriers-west",
+                        "place",
+                        "hour",
+                        "data",
+                        "changed",
+                        "worth",
+                        "averages")),
                 keys::toString);
+        Map<String, String> answers = new HashMap<>();
+        requests.read("/api/findings/questions")
+                .json()
+                .forEach(q -> answers.put(q.get("key").asText(), q.get("answer").asText()));
+        assertTrue(answers.get("place").startsWith("Best for Video calls and HD film was "), answers.get("place"));
+        assertTrue(answers.get("hour").startsWith("From "), answers.get("hour"));
+        assertTrue(answers.get("data").contains(" GB left until "), answers.get("data"));
+        assertTrue(
+                answers.get("setup-Mast panel")
+                        .contains("But Roof dome has heard 8.2 dB less since about 9 Aug: look at"),
+                answers.get("setup-Mast panel"));
+        assertTrue(
+                answers.get("setup-Bittern booster")
+                        .startsWith("Not so far: 605\u00a0€, and 0 of 5 runs got through, at 1 stay."),
+                answers.get("setup-Bittern booster"));
+        assertTrue(
+                finding.toString().contains("\"code\":\"fault\""),
+                finding.get("remarks").toString());
         JsonNode behind = requests.read("/api/findings/behind?metric=up&baseline=Roof dome&unit=Mast panel")
                 .json();
         assertEquals(7, behind.size());
@@ -207,7 +237,8 @@ class FindingsApiTest {
         assertTrue(
                 worth.get("headline")
                         .asText()
-                        .contains("Window whips (165\u00a0€); at the 6 stays without it others did at 5."),
+                        .startsWith(
+                                "Window whips (165\u00a0€) is the cheapest setup that is good enough for Video calls and HD film"),
                 worth.get("headline").asText());
     }
 }

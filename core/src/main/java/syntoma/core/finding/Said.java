@@ -9,7 +9,7 @@ final class Said {
 
     /** Of a unit that never ran. */
     static String neverRan(String unit, int failed) {
-        return unit + " did not run once in " + Text.counted(failed, "attempt") + "; that is what can be said of it.";
+        return unit + " never got through: 0 of " + Text.counted(failed, "run") + ".";
     }
 
     static String of(Criterion criterion, String baseline, String unit, Contrast c) {
