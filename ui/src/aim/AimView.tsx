@@ -44,6 +44,7 @@ function Overview({ aim }: { aim: Aim }) {
         Read a level every 30°: twelve readings, about five minutes. An omnidirectional antenna needs none of
         it.
       </p>
+      <p className="caution">{aim.caution}</p>
       <div className="buttons">
         <Button
           type="primary"

@@ -30,6 +30,7 @@ const AIM = {
   declinationDeg: 7,
   masts: [MAST],
   farKm: 60,
+  caution: 'Clear of overhead lines.',
   sweeps: [
     {
       id: 2,

@@ -76,6 +76,7 @@ export function CalculatorSheet({ calculator, others }: { calculator: Calculator
         <p className="small">
           <b>Where it stops being true.</b> {calculator.holds}
         </p>
+        {calculator.caution !== '' && <p className="caution">{calculator.caution}</p>}
       </Part>
       {narrow && others}
     </Sheet>

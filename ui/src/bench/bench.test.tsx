@@ -13,6 +13,7 @@ const CABLE = {
   answers: 'What a cable loses.',
   formula: 'L = a √f',
   holds: 'For a sound cable.',
+  caution: '',
   inputs: [
     {
       name: 'class',

@@ -8,7 +8,7 @@ import { Failed } from '../parts/Loaded';
 import { useKey } from '../parts/useKey';
 import { FileTrial } from './FiledTrial';
 import { JobPhotos } from './JobPhotos';
-import { waits } from './jobWords';
+import { hands, waits } from './jobWords';
 
 /** The task that comes next: what to mind, the last look, how long it takes, what was seen. */
 export function Next({ plan, task }: { plan: number; task: JobTask }) {
@@ -30,11 +30,15 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
       <h2>{task.name}</h2>
       <p className="small">
         about {task.minutes} min
-        {task.learned === null ? '' : `, learned from ${count(task.learned, 'time')}`}
-        {task.people > 1 ? `, ${task.people} people` : ''}
+        {task.learned === null ? '' : `, learned from ${count(task.learned, 'time')}`}, {hands(task)}
         {task.weather === '' ? '' : `; wants ${task.weather}`}
         {waits(task)}
       </p>
+      {task.tools.length > 0 && (
+        <p className="small">
+          <b>Tools:</b> {task.tools.join(', ')}
+        </p>
+      )}
       {task.cautions.map((c) => (
         <p className="caution" key={c}>
           {c}

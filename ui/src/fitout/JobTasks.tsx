@@ -7,7 +7,7 @@ import { clock, weekdayDay } from '../format/time';
 import { Part } from '../parts/Sheet';
 import { Shown } from './JobPhotos';
 import { AddTask, ChangeTask } from './TaskForm';
-import { waits } from './jobWords';
+import { hands, waits } from './jobWords';
 
 const MIN_PER_H = 60;
 
@@ -73,6 +73,11 @@ export function Tasks({ plan, sheet }: { plan: number; sheet: JobSheet }) {
                       <b>A last look, it cannot be undone:</b> {t.lastLook}
                     </div>
                   )}
+                  {t.tools.length > 0 && (
+                    <div className="small print-only">
+                      <b>Tools:</b> {t.tools.join(', ')}
+                    </div>
+                  )}
                   {t.cautions.map((c) => (
                     <div className="small caution print-only" key={c}>
                       {c}
@@ -90,6 +95,6 @@ export function Tasks({ plan, sheet }: { plan: number; sheet: JobSheet }) {
 
 /** What a task takes, in a line. */
 const said = (t: JobTask) =>
-  `${t.minutes} min${t.learned === null ? '' : ' (learned)'}${t.people > 1 ? `, ${t.people} people` : ''}${waits(t)}${
+  `${t.minutes} min${t.learned === null ? '' : ' (learned)'}, ${hands(t)}${waits(t)}${
     t.weather === '' ? '' : `, ${t.weather}`
   }${t.note === null ? '' : ` · ${t.note}`}`;

@@ -9,3 +9,11 @@ export const waits = (task: JobTask) =>
     : task.waitMin < MIN_PER_H
       ? `, then ${task.waitMin} min to wait`
       : `, then ${Math.round(task.waitMin / MIN_PER_H)} h to wait`;
+
+/** Who it takes: hands at work, and whoever stands by. */
+export const hands = (task: JobTask) =>
+  task.helper
+    ? `${task.people === 1 ? 'one person' : `${task.people} people`} and a helper`
+    : task.people === 1
+      ? 'one person'
+      : `${task.people} people`;

@@ -240,6 +240,8 @@ export const TASK = {
   learned: null,
   byHand: false,
   people: 1,
+  helper: true,
+  tools: ['drill', 'eye protection'],
   waitMin: 0,
   weather: '',
   after: ['look'],

@@ -45,6 +45,7 @@ function rows(first: Candidate | undefined, { money, priced }: ReturnType<typeof
     row('Price per dB', (c) => (c.pricePerDb === null ? '–' : money(c.pricePerDb, 1))),
     row('Price per stream', (c) => (c.pricePerStream === null ? '–' : money(c.pricePerStream, 0))),
     row('Energy a day', (c) => (c.whPerDay === null ? 'unknown' : `${fixed(c.whPerDay, 0)} Wh`)),
+    row('Aiming', (c) => c.aiming ?? 'none: it hears all round'),
     row('Points with these weights', (c) => fixed(c.score, 1)),
   ];
 }

@@ -26,6 +26,7 @@ const candidate = (part: Partial<Schemas['CandidateView']>): Schemas['CandidateV
   pricePerDb: 0,
   pricePerStream: 0,
   whPerDay: 176,
+  aiming: null,
   toBuy: [],
   score: 12.4,
   place: 1,

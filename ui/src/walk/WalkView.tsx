@@ -60,6 +60,7 @@ export function WalkView() {
         )
       }
     >
+      {walk && !over && <p className="caution">{walk.caution}</p>}
       <Segmented
         block
         className="walk-metric"

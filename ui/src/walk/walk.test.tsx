@@ -49,6 +49,7 @@ const WALK = {
   marksForVerdict: 3,
   places: [] as object[],
   lacking: 0,
+  caution: 'Watch your step.',
 };
 
 /** The tones that were sounded, in Hz. */

@@ -20,6 +20,7 @@ import syntoma.core.aim.Crossing;
 import syntoma.core.aim.Pointing;
 import syntoma.core.aim.Spot;
 import syntoma.core.aim.Sweep;
+import syntoma.core.caution.Caution;
 import syntoma.core.unit.Text;
 
 /** Where to aim: masts with their bearings from here, what sweeps found, and where bearings cross. */
@@ -112,7 +113,8 @@ class Aims {
             double farKm,
             List<SweepLine> sweeps,
             List<CrossingView> crossings,
-            List<String> pointings) {}
+            List<String> pointings,
+            String caution) {}
 
     /** A sweep with its points and what they say. */
     private record Done(Swept sweep, List<SweepPoint> points, Optional<Sweep.Result> result) {
@@ -144,7 +146,8 @@ class Aims {
                 crossings(done).entrySet().stream()
                         .map(e -> crossing(e.getKey(), e.getValue()))
                         .toList(),
-                pointings(done));
+                pointings(done),
+                Caution.MAST.says());
     }
 
     private static Optional<Spot> spot(Place place) {

@@ -62,7 +62,13 @@ class BenchController {
      * @param holds where it stops being true
      */
     record CalculatorView(
-            String key, String name, String answers, String formula, String holds, List<InputView> inputs) {
+            String key,
+            String name,
+            String answers,
+            String formula,
+            String holds,
+            String caution,
+            List<InputView> inputs) {
         private static CalculatorView of(Calculator c) {
             return new CalculatorView(
                     c.key(),
@@ -70,6 +76,7 @@ class BenchController {
                     c.answers(),
                     c.formula(),
                     c.holds(),
+                    c.caution(),
                     c.inputs().stream().map(InputView::of).toList());
         }
     }

@@ -29,6 +29,7 @@ import syntoma.core.choice.Ranking;
 import syntoma.core.choice.Side;
 import syntoma.core.choice.Wanted;
 import syntoma.core.choice.Weights;
+import syntoma.core.fit.AimingNeeded;
 import syntoma.core.fit.FitCase;
 import syntoma.core.unit.Labels;
 
@@ -69,7 +70,7 @@ class CandidateService {
     /** Predicted ΔRSRP on a band; null where it is not known or the band does not get through. */
     record GainView(String band, String result, @Nullable Double deltaDb, double halfWidthDb) {}
 
-    /** One candidate. */
+    /** One candidate. @param aiming the work of aiming it and what is lost off target; null where it hears all round */
     record CandidateView(
             long id,
             String name,
@@ -86,6 +87,7 @@ class CandidateService {
             @Nullable Double pricePerDb,
             @Nullable Double pricePerStream,
             @Nullable Double whPerDay,
+            @Nullable String aiming,
             List<SetupView.BuyView> toBuy,
             double score,
             int place,
@@ -205,6 +207,7 @@ class CandidateService {
                 boxed(o.pricePerDb()),
                 boxed(o.pricePerStream()),
                 boxed(o.whPerDay()),
+                AimingNeeded.of(candidate.fit().chain()).orElse(null),
                 candidate.toBuy().stream()
                         .map(b -> new SetupView.BuyView(b.what(), b.pieces(), boxed(b.price()), b.estimated()))
                         .toList(),

@@ -154,7 +154,9 @@ class JobBuilds {
                         task.after(),
                         weather,
                         Optional.empty(),
-                        List.of()),
+                        List.of(),
+                        List.of(),
+                        false),
                 task.before());
     }
 }

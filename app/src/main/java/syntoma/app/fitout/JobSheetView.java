@@ -28,6 +28,7 @@ record JobSheetView(
      * A task.
      *
      * @param from when it is planned, by the clock there; null where it does not fit into the hours
+     * @param helper whether a second person stands by, at the ladder or inside
      * @param waitMin until what rests on it may begin
      * @param learned from how many times its minutes were learned; null where they are usual ones
      * @param byHand whether it, or how long it takes, was put in by hand
@@ -46,6 +47,8 @@ record JobSheetView(
             @Nullable Integer learned,
             boolean byHand,
             int people,
+            boolean helper,
+            List<String> tools,
             int waitMin,
             String weather,
             List<String> after,

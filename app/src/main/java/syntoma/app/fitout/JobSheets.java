@@ -22,8 +22,8 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Optionals;
 import syntoma.app.trial.Plans;
+import syntoma.core.caution.Caution;
 import syntoma.core.jobsheet.Build;
-import syntoma.core.jobsheet.Caution;
 import syntoma.core.jobsheet.Hours;
 import syntoma.core.jobsheet.Schedule;
 import syntoma.core.jobsheet.Task;
@@ -177,6 +177,8 @@ class JobSheets {
                 open.made().learned().get(task.key()),
                 plan.tasks().stream().anyMatch(own -> own.key().equals(task.key())),
                 task.people(),
+                task.helper(),
+                task.tools(),
                 task.waitMin(),
                 task.weather().says(),
                 task.after(),

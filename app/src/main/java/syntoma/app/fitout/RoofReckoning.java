@@ -16,6 +16,9 @@ import syntoma.app.fitout.RoofReckoned.RoofPlace;
 import syntoma.app.fitout.RoofReckoned.RoofRun;
 import syntoma.app.fitout.RoofReckoned.RoofWay;
 import syntoma.app.fitout.RoofReckoned.RoofWind;
+import syntoma.app.gear.GearKind;
+import syntoma.app.gear.GearService;
+import syntoma.app.gear.Parts;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Vehicles;
 import syntoma.app.platform.InvalidInput;
@@ -44,9 +47,11 @@ class RoofReckoning {
     private final Carriers carriers;
 
     private final RouterPlace routers;
+    private final GearService gear;
 
-    RoofReckoning(Vehicles vehicles, Carriers carriers, RouterPlace routers) {
+    RoofReckoning(Vehicles vehicles, Carriers carriers, RouterPlace routers, GearService gear) {
         this.routers = routers;
+        this.gear = gear;
         this.vehicles = vehicles;
         this.carriers = carriers;
     }
@@ -99,7 +104,7 @@ class RoofReckoning {
                 drawn.mast()
                         .map(m -> RoofWind.of(m.wind(), plan.mast().clampNm()))
                         .orElse(null),
-                boosted(plan, drawn, bands),
+                boosted(plan, drawn, itsOwn(plan, bands)),
                 plan.cable() == null
                         ? List.of()
                         : here.or(() -> best).map(p -> ways(drawn, p.spot())).orElse(List.of()),
@@ -155,6 +160,23 @@ class RoofReckoning {
                 bands.stream()
                         .map(b -> new RoofBandLoss(b.name(), b.downlink().middleMhz(), drawn.lossDb(b, spot)))
                         .toList());
+    }
+
+    /** Those of some bands that the booster passes, where its sheet is in Gear and says so; else all of them. */
+    private List<Band> itsOwn(RoofPlan plan, List<Band> bands) {
+        if (plan.booster() == null) {
+            return bands;
+        }
+        List<Band> own = gear.all().stream()
+                .filter(item -> item.is() == GearKind.BOOSTER
+                        && item.name().equals(plan.booster().name()))
+                .findFirst()
+                .map(Parts::booster)
+                .map(booster -> bands.stream()
+                        .filter(band -> booster.share(band).passes().orElse(true))
+                        .toList())
+                .orElse(bands);
+        return own.isEmpty() ? bands : own;
     }
 
     @Nullable

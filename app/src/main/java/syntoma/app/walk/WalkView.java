@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.Optionals;
 import syntoma.app.reference.Ladder;
+import syntoma.core.caution.Caution;
 import syntoma.core.reading.RadioMetric;
 import syntoma.core.unit.Values;
 import syntoma.core.verdict.Walk;
@@ -38,7 +39,8 @@ record WalkView(
         @Nullable String headline,
         List<PlaceView> places,
         int marksForVerdict,
-        int lacking) {
+        int lacking,
+        String caution) {
 
     /**
      * A place with its marks.
@@ -93,7 +95,8 @@ record WalkView(
                 over ? walk.headline() : null,
                 places,
                 Walk.FEWEST,
-                marks.size() - there.size());
+                marks.size() - there.size(),
+                Caution.WALKING.says());
     }
 
     private static Walk.Mark mark(Marked m, WalkMetric on, OffsetDateTime beganAt) {

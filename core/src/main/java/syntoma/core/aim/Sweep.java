@@ -209,7 +209,7 @@ public final class Sweep {
     }
 
     /** What an antenna of a half-power width loses off its heading, at most what it loses behind. */
-    static double lost(double offDeg, double widthDeg, double backDb) {
+    public static double lost(double offDeg, double widthDeg, double backDb) {
         double n = -3 / (20 * Math.log10(Math.cos(Math.toRadians(widthDeg) / 4)));
         double cos = Math.max(1e-9, Math.cos(Math.toRadians(Bearing.apart(offDeg, 0)) / 2));
         return Math.min(backDb, -20 * n * Math.log10(cos));

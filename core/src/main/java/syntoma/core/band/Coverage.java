@@ -51,7 +51,8 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
     /** Decides one band over the links of a chain. */
     public static Coverage of(Band band, List<LinkShare> links) {
         Way down = way(links, LinkShare::downlink);
-        Way up = way(links, LinkShare::uplink);
+        // a band without an uplink has none to miss
+        Way up = band.downlinkOnly() ? down : way(links, LinkShare::uplink);
         Result result;
         if (down == Way.CLOSED && up == Way.CLOSED) {
             result = Result.NOT_COVERED;
@@ -142,8 +143,16 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
                         : "unknown for " + link.link() + ": " + link.why();
             case DOWNLINK_ONLY -> "downlink only: " + passes(link.link(), link.uplink(), "uplink");
             case UPLINK_ONLY -> "uplink only: " + passes(link.link(), link.downlink(), "downlink");
-            default -> "not through " + link.link() + (link.why().isEmpty() ? "" : ": " + link.why());
+            case NOT_COVERED ->
+                band.downlinkOnly() && link.why().isEmpty()
+                        ? "no downlink on " + band.name() + ": " + passes(link.link(), link.downlink(), "downlink")
+                        : notThrough(link);
+            default -> notThrough(link);
         };
+    }
+
+    private static String notThrough(LinkShare link) {
+        return "not through " + link.link() + (link.why().isEmpty() ? "" : ": " + link.why());
     }
 
     private static String passes(String link, OptionalDouble share, String direction) {

@@ -2,6 +2,7 @@ package syntoma.core.calculator;
 
 import java.util.List;
 import syntoma.core.booster.UsableGain;
+import syntoma.core.caution.Caution;
 import syntoma.core.unit.Values;
 
 /** How much of a booster’s gain can be used with its antennas so far apart. */
@@ -45,6 +46,11 @@ final class BoosterIsolation implements Calculator {
     @Override
     public String holds() {
         return "From 0.3 m on, without reflections from metal near by. A booster near its limit turns itself down or oscillates: believe its own light.";
+    }
+
+    @Override
+    public String caution() {
+        return Caution.BOOSTER.says() + " " + Caution.BOOSTER_ON.says();
     }
 
     @Override

@@ -27,4 +27,9 @@ public interface Calculator {
      * @throws IllegalArgumentException naming what cannot be
      */
     Answer of(Given given);
+
+    /** What to mind where its answer is acted on; empty where nothing can be hurt. */
+    default String caution() {
+        return "";
+    }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
+import syntoma.core.caution.Caution;
 import syntoma.core.propagation.FreeSpace;
 import syntoma.core.propagation.Obstacle;
 import syntoma.core.unit.Values;
@@ -44,6 +45,11 @@ final class OverTheHill implements Calculator {
     @Override
     public String holds() {
         return "For the one edge that reaches highest. Several ridges, woods and houses take more; a rounded top takes more than an edge; refraction moves it by some dB over long ways.";
+    }
+
+    @Override
+    public String caution() {
+        return Caution.MAST.says();
     }
 
     @Override

@@ -2,6 +2,7 @@ package syntoma.core.calculator;
 
 import java.util.Arrays;
 import java.util.List;
+import syntoma.core.caution.Caution;
 import syntoma.core.chain.VoltageSystem;
 import syntoma.core.power.Supply;
 import syntoma.core.power.Wire;
@@ -49,6 +50,11 @@ final class WireAndFuse implements Calculator {
     @Override
     public String holds() {
         return "For copper in air, one pair, a steady draw. Bundled, in insulation or in the engine bay take the next size; the fuse sits at the battery.";
+    }
+
+    @Override
+    public String caution() {
+        return Caution.DIRECT_CURRENT.says() + " " + Caution.MAINS.says();
     }
 
     @Override

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /**
@@ -184,9 +185,7 @@ public record Ranking(
     public String sentence() {
         String cheapest = cheapest().map(Option::name).orElse("");
         String strongest = strongest().map(Option::name).orElse("");
-        String head = cheapest.isEmpty()
-                ? "None of them is known to meet the need"
-                : cheapest + " is the cheapest that meets the need";
+        String head = cheapest.isEmpty() ? withoutCheapest() : cheapest + " is the cheapest that meets the need";
         String tail = strongest.isEmpty()
                 ? ""
                 : strongest.equals(cheapest) ? " and the strongest" : "; " + strongest + " is the strongest";
@@ -198,11 +197,24 @@ public record Ranking(
         return head + tail + ". With these weights " + first;
     }
 
+    /** Why none is the cheapest that meets the need. */
+    private String withoutCheapest() {
+        List<String> meeting =
+                options.stream().filter(Option::meetsNeed).map(Option::name).toList();
+        if (!meeting.isEmpty()) {
+            return Text.list(meeting) + (meeting.size() == 1 ? " meets" : " meet")
+                    + " the need, at a price that is not known";
+        }
+        return options.stream().allMatch(Option::fails)
+                ? "None of them meets the need"
+                : "None of them is known to meet the need";
+    }
+
     /** What the next {@value #NEXT_UNITS} units of money beyond the cheapest would buy, as a sentence. */
     public String nextUnits() {
         Optional<Option> from = cheapest();
         if (from.isEmpty()) {
-            return "None of them is known to meet the need at a known price, so there is no price to start from.";
+            return withoutCheapest() + ", so there is no price to start from.";
         }
         double limit = from.get().price().known() + NEXT_UNITS;
         if (from.get().meanGainDb().isEmpty()) {

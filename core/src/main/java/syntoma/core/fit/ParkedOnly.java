@@ -28,12 +28,17 @@ final class ParkedOnly implements FitRule {
                                         + " m and the antenna’s own height, which its sheet does not say.",
                         "Take the mast down before you drive; a line at the door handle reminds you."));
             } else if (run.placement() == Placement.ROOF && top > vehicle.limitM()) {
-                findings.add(FitFinding.caution(
-                        "over-height",
-                        run.antenna().name(),
-                        "On the roof it makes the vehicle " + Values.rounded(top, 2) + " m high; your limit is "
-                                + Values.rounded(vehicle.limitM(), 2) + " m.",
-                        "Take a lower antenna, or one that comes off to drive."));
+                String says = "On the roof it makes the vehicle " + Values.rounded(top, 2) + " m high; your limit is "
+                        + Values.rounded(vehicle.limitM(), 2) + " m.";
+                findings.add(
+                        run.antenna().magnetic()
+                                ? FitFinding.caution(
+                                        "over-height", run.antenna().name(), says, "Take it off before you drive.")
+                                : FitFinding.blocker(
+                                        "over-height",
+                                        run.antenna().name(),
+                                        says,
+                                        "Take a lower antenna, or one that comes off or folds down to drive."));
             }
         }
         return findings;

@@ -65,10 +65,11 @@ final class SupplyRange implements FitRule {
         String volts = part.power().passiveV().isPresent()
                 ? "passive PoE of " + Values.plain(part.power().passiveV().getAsDouble()) + " V"
                 : "passive PoE of a voltage that its sheet does not state";
-        FitFinding found = FitFinding.note(
+        FitFinding found = FitFinding.caution(
                 CODE,
                 part.name(),
-                part.name() + " is fed over its network cable by " + volts + ": no standard injector is made for it.",
+                part.name() + " is fed over its network cable by " + volts + ", not from " + system.label()
+                        + " itself and not by a standard PoE injector.",
                 part.power().passiveV().isPresent()
                         ? "A passive injector of just that voltage, fed from " + system.label() + "."
                         : "Look up the voltage first; a wrong one destroys it.");

@@ -3,6 +3,7 @@ package syntoma.core.jobsheet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import syntoma.core.caution.Caution;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -17,6 +18,8 @@ import syntoma.core.unit.Values;
  * @param weather that it wants
  * @param lastLook what is ticked before it, because it cannot be undone; empty where it can
  * @param cautions of this step
+ * @param tools that it takes
+ * @param helper whether a second person stands by, at the ladder or inside, without working at it
  */
 public record Task(
         String key,
@@ -27,7 +30,9 @@ public record Task(
         List<String> after,
         Weather weather,
         Optional<String> lastLook,
-        List<Caution> cautions) {
+        List<Caution> cautions,
+        List<String> tools,
+        boolean helper) {
     private static final int LONGEST_NAME = 160;
     private static final int LONGEST_MIN = 24 * 60;
     private static final int LONGEST_WAIT_MIN = 14 * 24 * 60;
@@ -42,16 +47,17 @@ public record Task(
         Values.within("wait of " + name, waitMin, 0, LONGEST_WAIT_MIN, "min");
         after = List.copyOf(after);
         cautions = List.copyOf(cautions);
+        tools = List.copyOf(tools);
     }
 
     /** The same with its time, hands and wait changed. */
     public Task taking(int min, int hands, int wait) {
-        return new Task(key, name, min, hands, wait, after, weather, lastLook, cautions);
+        return new Task(key, name, min, hands, wait, after, weather, lastLook, cautions, tools, helper);
     }
 
     /** The same, coming after others. */
     Task comingAfter(List<String> others) {
-        return new Task(key, name, minutes, people, waitMin, others, weather, lastLook, cautions);
+        return new Task(key, name, minutes, people, waitMin, others, weather, lastLook, cautions, tools, helper);
     }
 
     /** The same, coming after one more. */
@@ -63,6 +69,7 @@ public record Task(
 
     /** A task that is nothing but its time. */
     static Task plain(String key, int minutes, int people, int waitMin, List<String> after) {
-        return new Task(key, key, minutes, people, waitMin, after, Weather.ANY, Optional.empty(), List.of());
+        return new Task(
+                key, key, minutes, people, waitMin, after, Weather.ANY, Optional.empty(), List.of(), List.of(), false);
     }
 }

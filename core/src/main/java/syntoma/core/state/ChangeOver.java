@@ -8,6 +8,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import syntoma.core.caution.Caution;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.RadioMode;
 import syntoma.core.chain.Source;
@@ -197,12 +198,12 @@ final class ChangeOver {
         Action.PutAntenna put = new Action.PutAntenna(antenna, now, wanted);
         double from = now.map(Spot::raisedM).orElse(0.0);
         if (wanted.raisedM() > from) {
-            move(Move.of(Work.MAST_UP, put, "Raise " + antenna + " to " + wanted.says() + ".", Caution.MAST));
+            move(Move.of(Work.MAST_UP, put, "Raise " + antenna + " to " + wanted.says() + ".", Caution.MAST.says()));
         } else if (wanted.raisedM() < from) {
             String to = wanted.isRaised()
                     ? "to " + wanted.says()
                     : wanted.placement() == Placement.WINDOW ? "and put it at the window" : "to the roof";
-            move(Move.of(Work.MAST_DOWN, put, "Lower " + antenna + " " + to + ".", Caution.ROOF));
+            move(Move.of(Work.MAST_DOWN, put, "Lower " + antenna + " " + to + ".", Caution.LADDER.says()));
         } else if (now.map(Spot::placement).orElse(Placement.ROOF) != wanted.placement() && isByHand(now, wanted)) {
             move(Move.of(Work.PLACE, put, "Put " + antenna + " " + wanted.says() + "."));
         } else {
@@ -270,7 +271,10 @@ final class ChangeOver {
                         move(Move.of(Work.BOOSTER, new Action.SwitchBooster(on, false), "Switch " + on + " off.")));
         next.booster()
                 .ifPresent(off -> move(Move.of(
-                        Work.BOOSTER, new Action.SwitchBooster(off, true), "Switch " + off + " on.", Caution.BOOSTER)));
+                        Work.BOOSTER,
+                        new Action.SwitchBooster(off, true),
+                        "Switch " + off + " on.",
+                        Caution.BOOSTER_ON.says())));
     }
 
     private void place(Arrangement next) {

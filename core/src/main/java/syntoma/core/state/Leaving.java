@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import syntoma.core.caution.Caution;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.RadioMode;
 import syntoma.core.unit.Text;
@@ -58,7 +59,7 @@ public record Leaving(RigState from, List<Step> steps) {
                 Work.MAST_DOWN,
                 new Action.Stow(antenna, spot),
                 "Lower " + antenna + " and stow it: it is " + spot.says() + ".",
-                Caution.DRIVING + " " + Caution.ROOF);
+                Caution.DRIVING.says() + " " + Caution.LADDER.says());
     }
 
     private static Move unplugged(String antenna, String at) {

@@ -109,4 +109,18 @@ class BandsTest {
     private static String message(org.junit.jupiter.api.function.Executable call) {
         return assertThrows(IllegalArgumentException.class, call).getMessage();
     }
+
+    /** Band 32 has no uplink: what misses its downlink has nothing of it, and is not "uplink only". */
+    @Test
+    void a_band_without_an_uplink_that_is_missed_has_no_downlink() {
+        Band sdl = Bands.named("B32");
+        Coverage missed = Coverage.of(
+                sdl,
+                List.of(LinkShare.of("Bittern", sdl, List.of(new Span(1805, 1880)), List.of(new Span(1710, 1785)))));
+        assertEquals(Coverage.Result.NOT_COVERED, missed.result());
+        assertEquals("no downlink on B32: Bittern has no downlink here", missed.sentence());
+        Coverage heard =
+                Coverage.of(sdl, List.of(LinkShare.of("Alder", sdl, List.of(new Span(1400, 2700)), List.of())));
+        assertEquals(Coverage.Result.WORKS, heard.result());
+    }
 }

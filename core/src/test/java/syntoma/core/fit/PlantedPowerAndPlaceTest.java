@@ -110,7 +110,7 @@ class PlantedPowerAndPlaceTest {
                 caution("48 V on 12 V", fed(volts(36, 57)), "supply-range", "gives 11.0 V"),
                 note("PoE 802.3at", fed(by(Feed.POE_AT, 20)), "supply-range", "PoE 802.3at"),
                 caution("more than PoE 802.3af gives", fed(by(Feed.POE_AF, 20)), "supply-range", "gives it 12.95 W"),
-                note(
+                caution(
                         "passive PoE",
                         fed(by(Feed.POE_PASSIVE, 8)),
                         "supply-range",
@@ -203,7 +203,7 @@ class PlantedPowerAndPlaceTest {
                         "lead-reach",
                         "the roof alone takes 0.5 m"),
                 note("a mast", onMast(4, 6), "parked-only", "6.96 m over ground"),
-                caution(
+                blocker(
                         "too high to drive",
                         chain(router(2), onRoof(high)),
                         "over-height",
