@@ -96,7 +96,7 @@ class ImportNames {
         numbers.forEach((kind, ids) -> ids.forEach(id -> entities.persist(new ImportMade(kind, id))));
     }
 
-    /** An import is not kept: the names that were made for it go, except for those that are in use by now. */
+    /** An import is not kept: the names that were made for it go, except for those that are in use, merged or renamed by now. */
     void takeBackMade() {
         List<ImportMade> made = apart.execute(status ->
                 entities.createQuery("from ImportMade m", ImportMade.class).getResultList());
@@ -111,8 +111,9 @@ class ImportNames {
 
     private void remove(ImportMade made, boolean withName) {
         entities.remove(entities.getReference(ImportMade.class, made.key()));
-        if (withName) {
-            register(Kind.valueOf(made.kind)).remove(made.nameId);
+        Register<?> register = register(Kind.valueOf(made.kind));
+        if (withName && !register.isTiedToOthers(made.nameId)) {
+            register.remove(made.nameId);
         }
     }
 

@@ -244,6 +244,20 @@ public abstract class Register<E extends NamedThing> {
         });
     }
 
+    /**
+     * Whether somebody has said what a thing is to others: it was merged into one, one into it, or another name leads to it. Such a
+     * thing stays, also with nothing measured: what was said once is not asked again.
+     */
+    @Transactional(readOnly = true)
+    public boolean isTiedToOthers(long id) {
+        E thing = entities.find(kind, id);
+        return thing != null
+                && (thing.mergedInto() != null
+                        || former().stream().anyMatch(f -> f.thingId.equals(id))
+                        || everything().values().stream()
+                                .anyMatch(other -> Long.valueOf(id).equals(other.mergedInto())));
+    }
+
     /** Lets another thing stand for one. */
     public void merge(long from, long into) {
         required(from).merge(required(into).id());

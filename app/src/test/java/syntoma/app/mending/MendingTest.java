@@ -133,6 +133,25 @@ class MendingTest {
         assertEquals(before, export());
     }
 
+    /** What was said of a name outlives the import that brought it: imported again, it means the same. */
+    @Test
+    void merges_stay_when_the_import_that_brought_the_name_is_undone() throws Exception {
+        String late = "taken_at,campsite,setup,carrier,up_mbps,outcome\n"
+                + "2026-09-01T10:00:00+03:00,Pine-Bend,Whips,Bluecell,7.77,ok\n";
+        Answer first = requests.importCsv(late);
+        assertEquals(200, first.status(), first.text());
+        JsonNode second = first.json();
+        assertEquals(1, second.get("accepted").asInt(), second.toString());
+        JsonNode merged = merge("campsite", "campsites", "Pine-Bend", "Pine Bend");
+        undone(second);
+        assertFalse(export().contains("7.77"));
+        JsonNode again = requests.importCsv(late).json();
+        assertEquals(1, again.get("accepted").asInt(), again.toString());
+        assertEquals(0, again.at("/created/campsites").size(), again.toString());
+        assertEquals("Pine Bend", measured("7.77").get("campsite").asText());
+        undone(merged);
+    }
+
     @Test
     void carriers_and_bare_setups_are_merged_in_turn_and_undone_in_any_order_that_makes_sense() throws Exception {
         String before = export();
