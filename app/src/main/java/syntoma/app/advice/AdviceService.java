@@ -18,11 +18,15 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.campsite.StandingService.StandingLine;
+import syntoma.app.measurement.LoggedMeasurement;
+import syntoma.app.measurement.Measurements;
+import syntoma.app.measurement.Selection;
 import syntoma.app.need.Needs;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.Optionals;
 import syntoma.app.platform.Register;
 import syntoma.app.state.MoveView;
+import syntoma.app.trial.Results;
 import syntoma.core.advice.Advised;
 import syntoma.core.advice.DayPart;
 import syntoma.core.advice.Experience;
@@ -30,6 +34,7 @@ import syntoma.core.advice.Here;
 import syntoma.core.advice.NeededHours;
 import syntoma.core.advice.Option;
 import syntoma.core.advice.Outlook;
+import syntoma.core.advice.Proven;
 import syntoma.core.advice.QuickTest;
 import syntoma.core.advice.Tonight;
 import syntoma.core.need.Need;
@@ -56,6 +61,8 @@ class AdviceService {
     private final OnBoard onBoard;
     private final Experiences experiences;
     private final AdviceRecord record;
+    private final Measurements measurements;
+    private final Results results;
     private final Clock clock;
 
     AdviceService(
@@ -65,6 +72,8 @@ class AdviceService {
             OnBoard onBoard,
             Experiences experiences,
             AdviceRecord record,
+            Measurements measurements,
+            Results results,
             Clock clock) {
         this.standing = standing;
         this.campsites = campsites;
@@ -72,6 +81,8 @@ class AdviceService {
         this.onBoard = onBoard;
         this.experiences = experiences;
         this.record = record;
+        this.measurements = measurements;
+        this.results = results;
         this.clock = clock;
     }
 
@@ -127,7 +138,8 @@ class AdviceService {
         DayPart part = DayPart.of(line.now().getHour());
         Here here = new Here(campsites.of(line.campsite()).id(), line.stay(), part);
         List<NeededHours> hours = NeededHours.of(together, part);
-        List<Advised> ranked = Advised.ranked(advised(options, experience, here, hours));
+        List<Proven> proven = proven(line);
+        List<Advised> ranked = Advised.ranked(advised(options, experience, here, hours), proven);
         Optional<Advised> asItIs = ranked.stream()
                 .filter(a -> line.setup() != null
                         && a.option().setup().equals(line.setup().name())
@@ -144,7 +156,19 @@ class AdviceService {
                 here,
                 asked,
                 need,
-                new Tonight(ranked, asItIs, elsewhere, experience.silence(here)));
+                new Tonight(ranked, asItIs, elsewhere, experience.silence(here), proven));
+    }
+
+    /** What the comparison that the first view shows decided, else what all of this stay did. */
+    private List<Proven> proven(StandingLine line) {
+        List<LoggedMeasurement> stay = measurements.list(
+                Selection.at(campsites.of(line.campsite()).id()).duringStay(line.stay()));
+        OffsetDateTime since = line.now().minus(Results.LATELY);
+        List<LoggedMeasurement> lately =
+                stay.stream().filter(m -> !m.takenAt().isBefore(since)).toList();
+        return results.decided(line.campsite(), lately.isEmpty() ? stay : lately).stream()
+                .map(d -> new Proven(d.use(), d.instead(), d.carriers()))
+                .toList();
     }
 
     private static List<Advised> advised(

@@ -28,7 +28,8 @@ import syntoma.core.reading.RadioMetric;
 @Service
 @Transactional(readOnly = true)
 class PitchService {
-    private static final int HOURS = 6;
+    private static final int HOURS = (int) Results.LATELY.toHours();
+
     private static final int LAST_READINGS = 6;
 
     private final StandingService standing;

@@ -1,10 +1,12 @@
 package syntoma.app.trial;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -163,6 +165,33 @@ public class Results {
                 .count();
     }
 
+    /** What was measured in this time counts as lately, and is compared on the first view. */
+    public static final Duration LATELY = Duration.ofHours(6);
+
+    /**
+     * A pair of setups of which what was measured says which one to use.
+     *
+     * @param use the setup to use, called “setup on carrier” where carriers were compared
+     * @param carriers on which they were measured
+     */
+    public record Decided(String use, String instead, Set<String> carriers) {}
+
+    /** What was decided by some measurements at a campsite, as {@link #lately} compares them. */
+    public List<Decided> decided(String campsite, List<LoggedMeasurement> made) {
+        if (made.isEmpty()) {
+            return List.of();
+        }
+        Compared compared = comparedLately(campsites.of(campsite).id(), made);
+        Set<String> on = made.stream()
+                .map(LoggedMeasurement::carrier)
+                .filter(Objects::nonNull)
+                .collect(Collectors.toSet());
+        return compared.contrasts().values().stream()
+                .flatMap(pair -> compared.overall(pair).choice().setup().stream()
+                        .map(use -> new Decided(use, pair.get(0).otherThan(use), on)))
+                .toList();
+    }
+
     /** What was measured lately at a campsite: what to say of it, and the comparison where there is one. */
     public record Lately(String headline, ResultView view) {}
 
@@ -177,21 +206,32 @@ public class Results {
             return Optional.empty();
         }
         long place = campsites.of(campsite).id();
-        List<Need> asked = needs.chosen();
         PastTrials.Reading trials = pastTrials.read();
-        Optional<PastTrials.Key> trial = made.stream()
-                .filter(m -> m.trial() != null)
-                .map(m -> new PastTrials.Key(place, m.trial()))
-                .reduce((earlier, later) -> later);
-        Compared compared = trial.map(key -> compared(key, trials, asked, ALL))
-                .orElseGet(() -> compared(
-                        Cast.of(made, setupsIn(made)), Optional.empty(), asked, ALL, m -> Optional.empty(), trials));
+        Optional<PastTrials.Key> trial = latest(place, made);
+        Compared compared = comparedLately(place, made);
         ResultView view =
                 views.of(campsite, compared, trial.flatMap(trials::planned), ResultViews.Setting.own(trial, compared));
         String headline = compared.contrasts().isEmpty()
                 ? Tonight.ofOne(compared.baseline(), compared.need())
                 : Tonight.said(compared.leading(), inUse, compared.overall(compared.leading()));
         return Optional.of(new Lately(headline, view));
+    }
+
+    /** The trial among some measurements that was measured last. */
+    private static Optional<PastTrials.Key> latest(long place, List<LoggedMeasurement> made) {
+        return made.stream()
+                .filter(m -> m.trial() != null)
+                .map(m -> new PastTrials.Key(place, m.trial()))
+                .reduce((earlier, later) -> later);
+    }
+
+    private Compared comparedLately(long place, List<LoggedMeasurement> made) {
+        List<Need> asked = needs.chosen();
+        PastTrials.Reading trials = pastTrials.read();
+        return latest(place, made)
+                .map(key -> compared(key, trials, asked, ALL))
+                .orElseGet(() -> compared(
+                        Cast.of(made, setupsIn(made)), Optional.empty(), asked, ALL, m -> Optional.empty(), trials));
     }
 
     private static Compared compared(

@@ -115,6 +115,34 @@ public record Advised(
         return List.copyOf(ranked);
     }
 
+    /** The same, but what was proven here goes before what is predicted. */
+    public static List<Advised> ranked(List<Advised> options, List<Proven> proven) {
+        List<Advised> ranked = new ArrayList<>(ranked(options));
+        // as often as there are options at most: verdicts that go round in a circle end too
+        for (int round = 0; round < ranked.size(); round++) {
+            boolean moved = false;
+            for (Proven one : proven) {
+                moved |= putBefore(ranked, one);
+            }
+            if (!moved) {
+                break;
+            }
+        }
+        return List.copyOf(ranked);
+    }
+
+    private static boolean putBefore(List<Advised> ranked, Proven proven) {
+        for (int worse = 0; worse < ranked.size(); worse++) {
+            for (int better = worse + 1; better < ranked.size(); better++) {
+                if (proven.decides(ranked.get(better).option, ranked.get(worse).option)) {
+                    ranked.add(worse, ranked.remove(better));
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
     /** Whether the chances of the two differ by less than they are uncertain: the standard deviation of their difference. */
     boolean isAboutAsLikelyAs(Advised other) {
         double ofBoth = Math.hypot(uncertain, other.uncertain);

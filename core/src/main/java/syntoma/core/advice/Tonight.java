@@ -14,8 +14,14 @@ import syntoma.core.unit.Text;
  * @param asItIs what is up now, among them; empty where nothing is, or where it is no option
  * @param elsewhere what the best option may be expected to bring at a campsite where one has never been
  * @param silence the carriers that nothing was heard of at this stay
+ * @param proven what comparisons made here decided, by which the options are ranked too
  */
-public record Tonight(List<Advised> ranked, Optional<Advised> asItIs, Optional<Advised> elsewhere, Silence silence) {
+public record Tonight(
+        List<Advised> ranked,
+        Optional<Advised> asItIs,
+        Optional<Advised> elsewhere,
+        Silence silence,
+        List<Proven> proven) {
     /** A chance under which an option is not said to do. Chosen: an even bet. */
     private static final double LIKELY = 0.5;
 
@@ -112,6 +118,15 @@ public record Tonight(List<Advised> ranked, Optional<Advised> asItIs, Optional<A
      */
     public Optional<String> whyHere(int place) {
         Advised own = ranked.get(place);
+        Optional<Advised> beaten = ranked.stream()
+                .skip(place + 1L)
+                .filter(a ->
+                        a.chance() > own.chance() && proven.stream().anyMatch(p -> p.decides(own.option(), a.option())))
+                .findFirst();
+        if (beaten.isPresent()) {
+            return Optional.of("Measured side by side here, it is the one to use instead of "
+                    + beaten.get().option().setup() + ".");
+        }
         boolean betterBelow =
                 ranked.stream().skip(place + 1L).anyMatch(a -> a.chance() > own.chance() || a.isAboutAsLikelyAs(own));
         boolean betterAbove = ranked.stream().limit(place).anyMatch(a -> a.isAboutAsLikelyAs(own));

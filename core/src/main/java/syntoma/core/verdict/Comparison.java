@@ -131,7 +131,7 @@ public record Comparison(
     }
 
     /** The other one of the two. */
-    String otherThan(String setup) {
+    public String otherThan(String setup) {
         return setup.equals(candidate) ? baseline : candidate;
     }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** What is said of the options, and of how often it was right. */
@@ -45,10 +46,12 @@ class TonightTest {
     void the_first_is_named_and_what_is_up_is_left_as_it_is() {
         assertEquals(
                 "Use Roof dome on Ostrel: it should meet Video calls about 8 times in 10.",
-                new Tonight(List.of(DOME, MAST), Optional.of(MAST), Optional.empty(), NOT_SILENT).says("Video calls"));
+                new Tonight(List.of(DOME, MAST), Optional.of(MAST), Optional.empty(), NOT_SILENT, List.of())
+                        .says("Video calls"));
         assertEquals(
                 "Leave it as it is: Roof dome on Ostrel should meet Video calls about 8 times in 10.",
-                new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), NOT_SILENT).says("Video calls"));
+                new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), NOT_SILENT, List.of())
+                        .says("Video calls"));
     }
 
     @Test
@@ -56,19 +59,37 @@ class TonightTest {
         Advised later = advised("Roof dome", 0.84, "this evening");
         assertEquals(
                 "Use Roof dome on Ostrel: it should meet HD film about 8 times in 10 this evening.",
-                new Tonight(List.of(later, MAST), Optional.empty(), Optional.empty(), NOT_SILENT).says("HD film"));
+                new Tonight(List.of(later, MAST), Optional.empty(), Optional.empty(), NOT_SILENT, List.of())
+                        .says("HD film"));
+    }
+
+    /** The model is for the dome; a trial here decided for the mast, and that is what is said. */
+    @Test
+    void what_was_proven_here_goes_before_what_is_predicted() {
+        List<Proven> proven = List.of(new Proven("Mast panel", "Roof dome", Set.of("Ostrel")));
+        List<Advised> ranked = Advised.ranked(List.of(DOME, MAST), proven);
+        assertEquals(List.of(MAST, DOME), ranked);
+        Tonight tonight = new Tonight(ranked, Optional.of(DOME), Optional.empty(), NOT_SILENT, proven);
+        assertTrue(tonight.says("Video calls").startsWith("Use Mast panel on Ostrel"), tonight.says("Video calls"));
+        assertEquals(
+                Optional.of("Measured side by side here, it is the one to use instead of Roof dome."),
+                tonight.whyHere(0));
+        List<Proven> elsewhere = List.of(new Proven("Mast panel", "Roof dome", Set.of("Brissa")));
+        assertEquals(List.of(DOME, MAST), Advised.ranked(List.of(DOME, MAST), elsewhere));
+        List<Proven> circle = List.of(proven.get(0), new Proven("Roof dome", "Mast panel", Set.of("Ostrel")));
+        assertEquals(2, Advised.ranked(List.of(DOME, MAST), circle).size());
     }
 
     @Test
     void where_nothing_here_is_likely_moving_on_comes_first_only_if_it_is_clearly_better() {
         Advised poor = advised("Roof dome", 0.2);
-        Tonight stay =
-                new Tonight(List.of(poor), Optional.empty(), Optional.of(advised("Mast panel", 0.4)), NOT_SILENT);
+        Tonight stay = new Tonight(
+                List.of(poor), Optional.empty(), Optional.of(advised("Mast panel", 0.4)), NOT_SILENT, List.of());
         assertFalse(stay.movesOn());
         assertEquals(
                 "Use Roof dome on Ostrel: it is the best bet, and should meet HD film about 2 times in 10.",
                 stay.says("HD film"));
-        Tonight move = new Tonight(List.of(poor), Optional.empty(), Optional.of(MAST), NOT_SILENT);
+        Tonight move = new Tonight(List.of(poor), Optional.empty(), Optional.of(MAST), NOT_SILENT, List.of());
         assertTrue(move.movesOn());
         assertTrue(move.says("HD film").startsWith("Move on if you can: Roof dome on Ostrel is the best bet here"));
     }
@@ -80,13 +101,13 @@ class TonightTest {
     @Test
     void where_every_carrier_is_silent_that_comes_first_with_what_to_try() {
         Silence silence = Silence.of(List.of(phone(true, Past.NO_SERVICE_DBM)), HERE, Map.of());
-        Tonight tonight = new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), silence);
+        Tonight tonight = new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), silence, List.of());
         assertEquals("No carrier was heard here yet.", tonight.says("Messages"));
         assertTrue(tonight.whatToTry().get(0).startsWith("Zero bars inside prove nothing"));
         assertTrue(tonight.whatToTry().get(4).contains("second means"));
         // outside it is something else
         Silence outside = Silence.of(List.of(phone(false, Past.NO_SERVICE_DBM)), HERE, Map.of());
-        assertFalse(new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), outside)
+        assertFalse(new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), outside, List.of())
                 .whatToTry()
                 .get(0)
                 .contains("Zero bars"));
@@ -122,12 +143,12 @@ class TonightTest {
     @Test
     void an_order_that_is_not_by_chance_is_explained() {
         Advised more = advised("Mast panel", 0.88);
-        Tonight tonight = new Tonight(List.of(DOME, more), Optional.empty(), Optional.empty(), NOT_SILENT);
+        Tonight tonight = new Tonight(List.of(DOME, more), Optional.empty(), Optional.empty(), NOT_SILENT, List.of());
         assertEquals(
                 "About as likely as the next ones, and the least work.",
                 tonight.whyHere(0).orElseThrow());
         assertEquals("About as likely as the first.", tonight.whyHere(1).orElseThrow());
-        assertTrue(new Tonight(List.of(DOME, MAST), Optional.empty(), Optional.empty(), NOT_SILENT)
+        assertTrue(new Tonight(List.of(DOME, MAST), Optional.empty(), Optional.empty(), NOT_SILENT, List.of())
                 .whyHere(0)
                 .isEmpty());
     }
@@ -136,10 +157,10 @@ class TonightTest {
     void without_options_or_a_need_it_says_what_to_do_first() {
         assertEquals(
                 "Measure once with each setup, and what to use is said here.",
-                new Tonight(List.of(), Optional.empty(), Optional.empty(), NOT_SILENT).says("HD film"));
+                new Tonight(List.of(), Optional.empty(), Optional.empty(), NOT_SILENT, List.of()).says("HD film"));
         assertEquals(
                 "Say what the connection is for, and what to use is said here.",
-                new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), NOT_SILENT).says(""));
+                new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), NOT_SILENT, List.of()).says(""));
     }
 
     @Test
