@@ -121,7 +121,8 @@ function OptionRow(props: {
           <>
             <div className="small">
               <b>{Math.round(option.chance * 100)} %</b> predicted
-              {option.here && ` · ${option.here.met} of ${option.here.runs} runs here met it`}
+              {option.here &&
+                ` · ${option.here.met} of ${option.here.runs} runs here met it${option.here.when && ` ${option.here.when}`}`}
             </div>
             <ChanceBar chance={option.chance} here={option.here} width={width} />
             {option.times.length > 0 && (

@@ -45,7 +45,7 @@ const ADVICE: Schemas['AdviceView'] = {
       chance: 0.68,
       minutes: 0,
       moves: [],
-      here: { runs: 14, met: 10, low: 0.45, high: 0.88 },
+      here: { runs: 14, met: 10, when: '', low: 0.45, high: 0.88 },
     }),
     option({ kind: 'move-on', setup: null, chance: null, moves: [] }),
   ],

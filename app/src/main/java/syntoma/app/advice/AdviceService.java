@@ -92,7 +92,6 @@ class AdviceService {
             Map<Option, OnBoard.Choice> choices,
             Experience experience,
             Here here,
-            Outlook.Asked asked,
             String need,
             Tonight tonight) {}
 
@@ -129,7 +128,6 @@ class AdviceService {
     private Given given(StandingLine line) {
         List<Need> chosen = needs.chosen();
         Requirement together = Requirement.of(chosen);
-        Outlook.Asked asked = Outlook.Asked.of(together);
         Map<Option, OnBoard.Choice> choices = onBoard.choices().stream()
                 .collect(
                         Collectors.toMap(OnBoard.Choice::option, Function.identity(), (a, b) -> a, LinkedHashMap::new));
@@ -154,7 +152,6 @@ class AdviceService {
                 choices,
                 experience,
                 here,
-                asked,
                 need,
                 new Tonight(ranked, asItIs, elsewhere, experience.silence(here), proven));
     }
@@ -223,14 +220,10 @@ class AdviceService {
                 choice.moves().stream().map(MoveView::of).toList(),
                 Optionals.boxed(advised.option().pricePerGb()),
                 Text.capital(given.experience
-                                .reason(
-                                        advised.option(),
-                                        outlook,
-                                        given.here.in(advised.hours().part()),
-                                        advised.hours().asked())
+                                .reason(advised.option(), outlook, given.here, advised.hours())
                                 .says())
                         + ".",
-                met(given.experience.met(advised.option(), given.here, given.asked)));
+                met(given.experience.met(advised.option(), given.here, advised.hours())));
     }
 
     private static AdviceView.OptionView moveOn(Advised best) {
@@ -258,7 +251,7 @@ class AdviceService {
             return null;
         }
         Wilson interval = Wilson.of(met.runs(), met.met());
-        return new AdviceView.MetView(met.runs(), met.met(), interval.low(), interval.high());
+        return new AdviceView.MetView(met.runs(), met.met(), met.when(), interval.low(), interval.high());
     }
 
     private static AdviceView.TestView test(QuickTest test) {

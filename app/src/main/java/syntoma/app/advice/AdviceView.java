@@ -68,8 +68,12 @@ record AdviceView(
         }
     }
 
-    /** How many runs met the need, with the 95 % interval of that share (Wilson). */
-    record MetView(int runs, int met, double low, double high) {}
+    /**
+     * How many runs met the need, with the 95 % interval of that share (Wilson).
+     *
+     * @param when in the hours of the need where those are others than now; empty otherwise
+     */
+    record MetView(int runs, int met, String when, double low, double high) {}
 
     /** A test that would likely settle the choice, in a sentence, and whom it is between. */
     record TestView(String sentence, List<Contestant> between) {}

@@ -22,7 +22,7 @@ import syntoma.app.Requests;
 /** What the views say to use, over logs that are drawn by lot: at each campsite a trial of two or three setups, some failing. */
 @ApiTest(eachAnew = true)
 class OneAnswerOverViewsTest {
-    private static final int CAMPSITES = 24;
+    private static final int CAMPSITES = 16;
     private static final List<String> SETUPS = List.of("Dome", "Panel", "Whips");
     private static final Pattern USE = Pattern.compile("^(?:Use|Leave it as it is:|Stay with) (Dome|Panel|Whips)\\b");
 
@@ -73,7 +73,7 @@ class OneAnswerOverViewsTest {
             }
         }
         assertEquals(List.of(), contradictions);
-        assertTrue(decided > 5, decided + " pairs were decided");
+        assertTrue(decided > 3, decided + " pairs were decided");
     }
 
     private static String used(String headline) {

@@ -13,6 +13,15 @@ public enum DayPart {
     private static final int AFTERNOON_ENDS = 17;
     private static final int LATE = 23;
 
+    /** Of any day, such as “in the evening”. */
+    String words() {
+        return switch (this) {
+            case DAY -> "in work hours";
+            case EVENING -> "in the evening";
+            case NIGHT -> "at night";
+        };
+    }
+
     /** @param hour of the local time, 0 to 23 */
     public static DayPart of(int hour) {
         if (hour < MORNING || hour >= LATE) {

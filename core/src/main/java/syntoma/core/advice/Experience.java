@@ -212,25 +212,40 @@ public final class Experience {
         return own(option).size();
     }
 
-    /** How many runs of an option there were at the campsite, and how many of them met what is asked. */
-    public record Met(int runs, int met) {}
+    /**
+     * How many runs of an option there were at the campsite, and how many of them met what is asked.
+     *
+     * @param when in the hours of the need where those are others than now; empty text otherwise
+     */
+    public record Met(int runs, int met, String when) {}
 
-    /** How an option did at the campsite so far. */
-    public Met met(Option option, Here here, Outlook.Asked asked) {
-        List<Past> there = own(option).stream()
-                .filter(p -> p.campsite() == here.campsite() && asked.isToldBy(p))
+    /** How an option did at the campsite so far, in the hours in which it is needed. */
+    public Met met(Option option, Here here, NeededHours hours) {
+        List<Past> there = inHours(own(option), hours).stream()
+                .filter(p -> p.campsite() == here.campsite() && hours.asked().isToldBy(p))
                 .toList();
-        return new Met(there.size(), (int) there.stream().filter(asked::isMetBy).count());
+        return new Met(
+                there.size(),
+                (int) there.stream().filter(hours.asked()::isMetBy).count(),
+                hours.isNow() ? "" : hours.part().words());
+    }
+
+    /** Needs of now are told by runs of any hour, those of other hours by runs of these. */
+    private static List<Past> inHours(List<Past> runs, NeededHours hours) {
+        return hours.isNow()
+                ? runs
+                : runs.stream().filter(p -> p.part() == hours.part()).toList();
     }
 
     private List<Past> own(Option option) {
         return runs.getOrDefault(List.of(option.setup(), option.carrier()), List.of());
     }
 
-    /** Why an option may be expected to bring what its outlook says. */
-    public Reason reason(Option option, Outlook outlook, Here here, Outlook.Asked asked) {
-        List<Past> own = own(option);
-        List<Past> beside = log.stream()
+    /** Why an option may be expected to bring what its outlook says in the hours in which it is needed. */
+    public Reason reason(Option option, Outlook outlook, Here here, NeededHours hours) {
+        Outlook.Asked asked = hours.asked();
+        List<Past> then = inHours(own(option), hours);
+        List<Past> beside = inHours(log, hours).stream()
                 .filter(p -> p.isRun()
                         && asked.isToldBy(p)
                         && p.stay() == here.stay()
@@ -242,8 +257,14 @@ public final class Experience {
                         && p.carrier().equals(option.carrier())
                         && p.rsrpDbm().isPresent()
                         && !p.noService());
-        Reason reason = Reason.of(option, here, own, new Reason.Level(outlook.levelDbm(), isRead), asked);
-        return Reason.Weighed.of(reason, outlook.chance(asked), beside, asked);
+        Reason.Level level = new Reason.Level(outlook.levelDbm(), isRead);
+        Reason reason = Reason.of(option, here, then.isEmpty() ? own(option) : then, level, asked);
+        boolean ofHours = !hours.isNow() && !then.isEmpty() && !Double.isNaN(reason.metShare());
+        return Reason.Weighed.of(
+                ofHours ? new Reason.AtHours(reason, hours.part().words()) : reason,
+                outlook.chance(asked),
+                beside,
+                asked);
     }
 
     private Tally.Key key(Option option, Here here) {

@@ -93,6 +93,19 @@ public sealed interface Reason {
         }
     }
 
+    /** A reason that rests on runs of the hours in which the need is. */
+    record AtHours(Reason reason, String when) implements Reason {
+        @Override
+        public String says() {
+            return reason.says() + " " + when;
+        }
+
+        @Override
+        public double metShare() {
+            return reason.metShare();
+        }
+    }
+
     /** A reason that its chance is well above or below, with what speaks against it. */
     record Weighed(Reason reason, double chance, int beside, int besideMet) implements Reason {
         /** Farther apart than this a chance and its reason read as a contradiction; chosen. */

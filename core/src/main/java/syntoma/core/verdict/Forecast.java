@@ -23,7 +23,7 @@ public final class Forecast {
     /** As often as not. */
     static final double EVEN = 0.5;
 
-    /** What a usual standard deviation weighs, in degrees of freedom: chosen in simulation (docs/calibration.md). */
+    /** What a usual standard deviation weighs, in degrees of freedom: chosen in simulation (docs/methods.md). */
     private static final double USUAL_DEGREES = 3;
 
     /** More stays than this are more work than the answer is worth. */

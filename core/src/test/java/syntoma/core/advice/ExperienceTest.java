@@ -158,7 +158,7 @@ class ExperienceTest {
         List<Option> options = List.of(DOME, MAST);
         assertEquals("its 6 runs lack a figure that the need asks for", reason(options, MAST));
         Experience experience = Experience.of(log, options, Optional.empty());
-        assertEquals(new Experience.Met(0, 0), experience.met(MAST, HERE, UPLOAD));
+        assertEquals(new Experience.Met(0, 0, ""), experience.met(MAST, HERE, now(UPLOAD)));
     }
 
     /** “As here” needs a level that was read here; and a chance far from its reason says what speaks against it. */
@@ -178,7 +178,7 @@ class ExperienceTest {
     private String reason(List<Option> options, Option of) {
         Experience experience = Experience.of(log, options, Optional.empty());
         Outlook outlook = experience.outlooks(List.of(of), HERE).get(0);
-        return experience.reason(of, outlook, HERE, UPLOAD).says();
+        return experience.reason(of, outlook, HERE, now(UPLOAD)).says();
     }
 
     @Test
@@ -206,5 +206,9 @@ class ExperienceTest {
         IllegalArgumentException refused =
                 assertThrows(IllegalArgumentException.class, () -> none.outlooks(List.of(MAST), HERE));
         assertEquals("Mast panel on Tarnwave was not among the options", refused.getMessage());
+    }
+
+    private static NeededHours now(Outlook.Asked asked) {
+        return new NeededHours(HERE.part(), "", NeededHours.NOW, asked);
     }
 }

@@ -11,7 +11,7 @@ import syntoma.core.reading.Scale;
 /**
  * How often what is said to settle a comparison does. The simulation knows nothing of the forecast: it draws a true effect and a
  * spread, makes rounds, asks for the forecast where the plan left it open, and makes what was said. {@code main} prints the table of
- * {@code docs/calibration.md}.
+ * {@code docs/methods.md}.
  */
 final class ForecastSimulation {
     private static final Scale SCALE = Figure.UP_MBPS.scale();
