@@ -1,9 +1,10 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { type Device, useDevices, useEndDevice } from '../data/access';
 import { stateOf } from '../data/state';
 import { here } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
 import { Loaded } from '../parts/Loaded';
+import { useFailed } from '../parts/useFailed';
 
 const what = (device: Device) => (device.page === null ? 'device' : 'guest, one page');
 
@@ -15,7 +16,7 @@ export function DeviceList() {
 
 function List({ rows }: { rows: Device[] }) {
   const end = useEndDevice();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const columns: Column<Device>[] = [
     {
       label: 'Device',
@@ -52,7 +53,7 @@ function List({ rows }: { rows: Device[] }) {
         <Button
           size="small"
           loading={end.isPending && end.variables === d.id}
-          onClick={() => end.mutate(d.id, { onError: (refused) => void message.error(refused.message) })}
+          onClick={() => end.mutate(d.id, { onError: (refused) => failed(refused.message) })}
         >
           {d.page === null ? 'Log it out' : 'Take the link back'}
         </Button>

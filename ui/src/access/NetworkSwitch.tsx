@@ -1,12 +1,13 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useServe } from '../data/access';
 import type { Schemas } from '../data/client';
 import { Part } from '../parts/Sheet';
+import { useFailed } from '../parts/useFailed';
 
 /** Serves the vehicle's network or not; who switches it goes on with what is open. */
 export function NetworkSwitch({ view }: { view: Schemas['NetworkView'] }) {
   const serve = useServe();
-  const { message } = App.useApp();
+  const failed = useFailed();
   return (
     <Part title={view.phraseSet ? 'The vehicle’s network' : '2. The vehicle’s network'}>
       <p>
@@ -32,9 +33,7 @@ export function NetworkSwitch({ view }: { view: Schemas['NetworkView'] }) {
           type={view.served ? 'default' : 'primary'}
           disabled={!view.phraseSet}
           loading={serve.isPending}
-          onClick={() =>
-            serve.mutate(!view.served, { onError: (refused) => void message.error(refused.message) })
-          }
+          onClick={() => serve.mutate(!view.served, { onError: (refused) => failed(refused.message) })}
         >
           {view.served ? 'Serve this machine alone' : 'Serve the vehicle’s network'}
         </Button>

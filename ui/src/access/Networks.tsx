@@ -1,8 +1,9 @@
-import { App, Button, Input } from 'antd';
+import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useDecideNetwork, useForgetNetwork } from '../data/access';
 import type { Schemas } from '../data/client';
 import { Part } from '../parts/Sheet';
+import { useFailed } from '../parts/useFailed';
 
 type Network = Schemas['LocalNetworkView'];
 
@@ -25,9 +26,9 @@ export function Networks({ view }: { view: Schemas['NetworkView'] }) {
 function OneNetwork({ network, served }: { network: Network; served: boolean }) {
   const decide = useDecideNetwork();
   const forget = useForgetNetwork();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const [name, setName] = useState<string>();
-  const fails = { onError: (refused: Error) => void message.error(refused.message) };
+  const fails = { onError: (refused: Error) => failed(refused.message) };
   const put = (wanted: boolean, called?: string) =>
     decide.mutate(
       { id: network.id, served: wanted, name: called ?? null },

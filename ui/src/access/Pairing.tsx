@@ -1,8 +1,9 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { usePair } from '../data/access';
 import { QrCode } from '../draw/QrCode';
 import { countdown } from '../format/time';
+import { useFailed } from '../parts/useFailed';
 
 const TICK_MS = 1_000;
 
@@ -15,7 +16,7 @@ export function Pairing({
   fingerprint: string | undefined;
 }) {
   const pair = usePair();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const [now, setNow] = useState(() => Date.now());
   const code = pair.data;
   useEffect(() => {
@@ -26,7 +27,7 @@ export function Pairing({
     pair.mutate(undefined, {
       // the code's five minutes begin now, not at the last tick
       onSuccess: () => setNow(Date.now()),
-      onError: (refused) => void message.error(refused.message),
+      onError: (refused) => failed(refused.message),
     });
   const over = code !== undefined && now >= Date.parse(code.expiresAt);
   if (!code || over) {

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useSetPhrase } from '../data/access';
 import { Refusal } from '../data/client';
 import { Field } from '../parts/Field';
+import { useFailed } from '../parts/useFailed';
 
 /** Sets the pass phrase. It is typed once and can be looked at: there is nobody behind who sets it at home. */
 export function PhraseForm({ isSet }: { isSet: boolean }) {
@@ -11,6 +12,7 @@ export function PhraseForm({ isSet }: { isSet: boolean }) {
   const [shown, setShown] = useState(false);
   const set = useSetPhrase();
   const { message } = App.useApp();
+  const failed = useFailed();
   const problem = (field: string) =>
     set.error instanceof Refusal ? set.error.errors.find((e) => e.field === field)?.message : undefined;
   return (
@@ -30,7 +32,7 @@ export function PhraseForm({ isSet }: { isSet: boolean }) {
           },
           onError: (refused) => {
             if (!(refused instanceof Refusal) || refused.errors.length === 0) {
-              void message.error(refused.message);
+              failed(refused.message);
             }
           },
         });

@@ -1,4 +1,4 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { Link } from 'react-router';
 import { useLogOut } from '../data/access';
 import { useWaiting } from '../data/useQueue';
@@ -6,6 +6,7 @@ import { forgetWhatWasSeen } from '../data/seen';
 import { Part } from '../parts/Sheet';
 import { useAwake } from '../parts/useAwake';
 import { useDeviceName } from './deviceName';
+import { useFailed } from '../parts/useFailed';
 
 /** What this device itself can do: stay awake, be at hand without the server, go. */
 export function ThisDevice({ served }: { served: boolean }) {
@@ -13,7 +14,7 @@ export function ThisDevice({ served }: { served: boolean }) {
   const awake = useAwake();
   const waiting = useWaiting();
   const logOut = useLogOut();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const atHand = navigator.serviceWorker?.controller !== null && navigator.serviceWorker !== undefined;
   return (
     <>
@@ -44,7 +45,7 @@ export function ThisDevice({ served }: { served: boolean }) {
               onClick={() =>
                 logOut.mutate(undefined, {
                   onSuccess: () => void forgetWhatWasSeen(),
-                  onError: (refused) => void message.error(refused.message),
+                  onError: (refused) => failed(refused.message),
                 })
               }
             >

@@ -80,7 +80,9 @@ export function Reading({ sweep }: { sweep: Sweep }) {
       ) : deg === null ? null : (
         <Button type="primary" size="large" disabled={!can} onClick={begin}>
           {typed.trim() === '' ? 'It points there: read it' : 'Take the level that is typed'}{' '}
-          <kbd className="wide-only">Enter</kbd>
+          <kbd aria-hidden="true" className="wide-only">
+            Enter
+          </kbd>
         </Button>
       )}
       <div className="sweep-typed">

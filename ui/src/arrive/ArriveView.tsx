@@ -15,6 +15,7 @@ import { useSettled } from '../parts/useSettled';
 import { LastTime } from './LastTime';
 import { Phones, type Shown } from './Phones';
 import './arrive.css';
+import { useFailed } from '../parts/useFailed';
 
 interface Draft {
   campsite: string;
@@ -36,6 +37,7 @@ export function ArriveView() {
   const arrive = useArrive();
   const navigate = useNavigate();
   const { message } = App.useApp();
+  const failed = useFailed();
   const narrow = useNarrow();
   const look = useArrival(
     useSettled(draft.campsite, SETTLED_MS),
@@ -70,9 +72,7 @@ export function ArriveView() {
               ? Object.fromEntries(refused.errors.map((e) => [e.field, e.message]))
               : {},
           );
-          void message.error(
-            refused.message.length < 140 ? refused.message : 'Some fields need another look.',
-          );
+          failed(refused.message.length < 140 ? refused.message : 'Some fields need another look.');
         },
       },
     );

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { useAddToNote, useKeepResult } from '../data/bench';
 import type { Schemas } from '../data/client';
 import { useStanding } from '../data/names';
+import { useFailed } from '../parts/useFailed';
 
 const WORDS: Record<string, string> = { cable: 'Keep the cable in the rig', mast: 'Keep the tower' };
 
@@ -13,7 +14,8 @@ export function Keep(props: { result: Schemas['ReckonedView']; calculator: Schem
   const standing = useStanding().data;
   const note = useAddToNote();
   const { message } = App.useApp();
-  const said = (error: Error) => void message.error(error.message, 8);
+  const failed = useFailed();
+  const said = (error: Error) => failed(error.message);
   const { keep } = result;
   return (
     <div className="buttons keep">
@@ -58,6 +60,7 @@ function Named({ keep, word }: { keep: Schemas['KeepView']; word: string }) {
   const [name, setName] = useState<string>();
   const store = useKeepResult();
   const { message } = App.useApp();
+  const failed = useFailed();
   const called = name ?? usual;
   return (
     <span className="named">
@@ -78,7 +81,7 @@ function Named({ keep, word }: { keep: Schemas['KeepView']; word: string }) {
             { ...keep, name: called.trim() },
             {
               onSuccess: () => void message.success(`${called.trim()} is kept.`),
-              onError: (error: Error) => void message.error(error.message, 8),
+              onError: (error: Error) => failed(error.message),
             },
           )
         }

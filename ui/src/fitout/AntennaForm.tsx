@@ -159,6 +159,9 @@ export function Places(props: {
             }
           >
             Put it here
+            <span className="aloud">
+              : {at(p.x)} from the front, {at(p.y)} from the left
+            </span>
           </Button>
         </div>
       ))}

@@ -62,7 +62,10 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
           loading={step.isPending}
           onClick={() => enter('done')}
         >
-          Done <kbd className="wide-only">Enter</kbd>
+          Done{' '}
+          <kbd aria-hidden="true" className="wide-only">
+            Enter
+          </kbd>
         </Button>
         {task.begunAt === null ? (
           <Button size="large" onClick={() => enter('begun')}>

@@ -86,7 +86,7 @@ test('the antenna is put to a place that is proposed; a number that is none stay
   const user = userEvent.setup();
   served();
   show(<FitoutView />, '/build?plan=1');
-  await user.click(await screen.findByRole('button', { name: 'Put it here' }));
+  await user.click(await screen.findByRole('button', { name: /^Put it here/ }));
   await waitFor(() => expect(kept().at(-1)?.antenna).toMatchObject({ x: 0.5, y: 0.8 }));
   const height = screen.getByLabelText('Clamp to its middle');
   await user.clear(height);

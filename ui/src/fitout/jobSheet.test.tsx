@@ -55,7 +55,9 @@ test('the job sheet shows the next task, its cautions, and the last look before 
   expect(screen.getAllByText('Look for wiring first.')).not.toEqual([]);
   expect(screen.getByText('It cannot be done in these hours.')).toBeDefined();
   expect(screen.getByText('Mon 7 Sep')).toBeDefined();
-  expect(screen.getByText(/10 min, one person and a helper, then 12 h to wait, dry weather and daylight/)).toBeDefined();
+  expect(
+    screen.getByText(/10 min, one person and a helper, then 12 h to wait, dry weather and daylight/),
+  ).toBeDefined();
   const done = screen.getByRole('button', { name: /^Done/ });
   expect((done as HTMLButtonElement).disabled).toBe(true);
   await user.click(screen.getByRole('checkbox', { name: /A last look/ }));

@@ -1,4 +1,4 @@
-import { App, Button, Checkbox } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
 import { useDriveOff, useLeave, useStayOn, useTick } from '../data/rigState';
@@ -6,6 +6,7 @@ import { stateOf } from '../data/state';
 import { Loaded } from '../parts/Loaded';
 import { Part, Sheet } from '../parts/Sheet';
 import './leave.css';
+import { useFailed } from '../parts/useFailed';
 
 /** Leaving a campsite: what to take down, in order, and driving off. */
 export function LeaveView() {
@@ -27,8 +28,8 @@ function Steps({ leave }: { leave: Schemas['LeaveView'] }) {
   const tick = useTick();
   const drive = useDriveOff();
   const stay = useStayOn();
-  const { message } = App.useApp();
-  const onError = (refused: Error) => void message.error(refused.message);
+  const failed = useFailed();
+  const onError = (refused: Error) => failed(refused.message);
   if (leave.left) {
     return (
       <div className="buttons">

@@ -1,4 +1,4 @@
-import { App, Button, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { Clash, type Schemas } from '../data/client';
 import { type Correction, type Figure, useCorrect, useFigures, useMeasurement, useRemove } from '../data/log';
@@ -14,6 +14,7 @@ import { showFirstProblem } from './LogDialog';
 import { useDraftCheck } from './useDraftCheck';
 import { WholeForm } from './WholeForm';
 import './log.css';
+import { useFailed } from '../parts/useFailed';
 
 /** Corrects a measurement; what it was before is shown, and stays known. */
 export function CorrectDialog({ id, close }: { id: number; close: () => void }) {
@@ -46,7 +47,7 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
   const remove = useRemove();
   const clash = useClash();
   const undoable = useUndoable();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const numbers = figures.filter((f) => f.unit !== '').map((f) => f.field);
   const own = numbers.filter((name) => valueOf(before, name) !== '');
   const set = (part: Partial<Draft>) => {
@@ -67,7 +68,7 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
           return;
         }
         check.refuse(error);
-        void message.error(error.message.length < 140 ? error.message : 'Some fields need another look.');
+        failed(error.message.length < 140 ? error.message : 'Some fields need another look.');
         requestAnimationFrame(showFirstProblem);
       },
     });
@@ -78,7 +79,7 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
         forget();
         close();
       },
-      onError: (refused) => void message.error(refused.message),
+      onError: (refused) => failed(refused.message),
     });
   return (
     <Modal

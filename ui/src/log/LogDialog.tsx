@@ -22,6 +22,7 @@ import {
 import { Place } from './Place';
 import { useDraftCheck } from './useDraftCheck';
 import './log.css';
+import { useFailed } from '../parts/useFailed';
 
 /** Logs one measurement: a reading, a speed run, or a run that failed. */
 export function LogDialog({ close }: { close: () => void }) {
@@ -57,6 +58,7 @@ function LogForm(props: {
   const remove = useRemove();
   const changeLine = useChangeStanding();
   const { message } = App.useApp();
+  const failed = useFailed();
   const undoable = useUndo();
   const lasting = useLasting();
 
@@ -105,7 +107,7 @@ function LogForm(props: {
       onError: (error) => {
         check.refuse(error);
         setMore(true);
-        void message.error(error.message.length < 140 ? error.message : 'Some fields need another look.');
+        failed(error.message.length < 140 ? error.message : 'Some fields need another look.');
         requestAnimationFrame(showFirstProblem);
       },
     });

@@ -97,7 +97,10 @@ export function PasteDialog(props: { pasted: string; close: () => void; edit: ()
               loading={!writing && read.isFetching}
               onClick={() => setWriting(false)}
             >
-              Read it <kbd className="wide-only">Ctrl Enter</kbd>
+              Read it{' '}
+              <kbd aria-hidden="true" className="wide-only">
+                Ctrl Enter
+              </kbd>
             </Button>
             {text !== '' && <Button onClick={() => set('')}>Clear</Button>}
           </div>
@@ -219,7 +222,10 @@ function ToLog(props: {
             disabled={figuresTaken === 0 && draft.outcome === 'ok'}
             loading={store.isPending}
           >
-            Log it <kbd className="wide-only">Enter</kbd>
+            Log it{' '}
+            <kbd aria-hidden="true" className="wide-only">
+              Enter
+            </kbd>
           </Button>
         </div>
       </div>

@@ -5,6 +5,7 @@ import { stateOf } from '../data/state';
 import { dateClock } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
 import { Loaded } from '../parts/Loaded';
+import { useFailed } from '../parts/useFailed';
 
 type Entry = Schemas['EntryView'];
 
@@ -23,9 +24,9 @@ const KINDS: Record<string, string> = {
 export function Changes() {
   const changes = useChanges();
   const undo = useUndoChange();
-  const { message, modal } = App.useApp();
-  const take = (entry: Entry) =>
-    undo.mutate(entry.id, { onError: (refused) => void message.error(refused.message, 8) });
+  const { modal } = App.useApp();
+  const failed = useFailed();
+  const take = (entry: Entry) => undo.mutate(entry.id, { onError: (refused) => failed(refused.message) });
   const ask = (entry: Entry) =>
     entry.kind === 'imported'
       ? modal.confirm({
@@ -55,7 +56,7 @@ export function Changes() {
       render: (_, e) =>
         e.undoneAt === null ? (
           <Button size="small" onClick={() => ask(e)} loading={undo.isPending && undo.variables === e.id}>
-            Undo
+            Undo<span className="aloud">: {e.sentence}</span>
           </Button>
         ) : (
           <span className="small">undone {dateClock(e.undoneAt)}</span>

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { Alert, App, Button, Progress, Table } from 'antd';
+import { Alert, Button, Progress, Table } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
@@ -12,6 +12,7 @@ import { downloadCsv } from '../parts/download';
 import { TableColumns } from './TableColumns';
 import { type ImportState, useImport } from '../data/useImport';
 import './logbook.css';
+import { useFailed } from '../parts/useFailed';
 
 /** Imports a file: a dry run is reported row by row, then it is confirmed. */
 export function ImportPanel({ close }: { close: () => void }) {
@@ -107,7 +108,7 @@ function CloseNames(props: {
   same: () => void;
 }) {
   const also = useAlsoNamed();
-  const { message } = App.useApp();
+  const failed = useFailed();
   return (
     <Part title="Are these the same?" small="a name twice splits what belongs together">
       {props.names.map((c) => (
@@ -124,7 +125,7 @@ function CloseNames(props: {
                 { kind: c.kind as NameKind, known: c.known, name: c.name },
                 {
                   onSuccess: props.same,
-                  onError: (refused) => void message.error(refused.message),
+                  onError: (refused) => failed(refused.message),
                 },
               )
             }

@@ -1,11 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { App, Button, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import { type ChangeEvent, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { type Sent, sendFile } from '../data/files';
 import { count } from '../format/numbers';
 import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
+import { useFailed } from '../parts/useFailed';
 
 /** Files out and in: measurements, stays, towers, and everything. */
 export function InAndOut() {
@@ -68,7 +69,7 @@ export function InAndOut() {
 function TakeIn({ report }: { report: (sent: Sent | Error | undefined) => void }) {
   const input = useRef<HTMLInputElement>(null);
   const client = useQueryClient();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const [busy, setBusy] = useState(false);
   const [asked, setAsked] = useState<File>();
   const send = async (file: File, replace: boolean) => {
@@ -91,7 +92,7 @@ function TakeIn({ report }: { report: (sent: Sent | Error | undefined) => void }
     } else if (file && /\.(gpx|geojson|json|csv)$/i.test(file.name)) {
       void send(file, false);
     } else if (file) {
-      void message.error(`${file.name}: allowed are .gpx, .geojson, .csv (towers) and .zip (an archive)`);
+      failed(`${file.name}: allowed are .gpx, .geojson, .csv (towers) and .zip (an archive)`);
     }
   };
   return (

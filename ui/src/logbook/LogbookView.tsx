@@ -203,7 +203,7 @@ function Margin() {
       <Part title="Log">
         <div className="buttons">
           <Button type="primary" onClick={log.open}>
-            Log a reading <kbd>R</kbd>
+            Log a reading <kbd aria-hidden="true">R</kbd>
           </Button>
         </div>
       </Part>

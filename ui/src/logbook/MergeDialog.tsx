@@ -1,8 +1,9 @@
-import { App, Modal, Select } from 'antd';
+import { Modal, Select } from 'antd';
 import { useState } from 'react';
 import { type Merge, type NameKind, useMerge, useMergePreview } from '../data/mending';
 import { count } from '../format/numbers';
 import { useUndoable } from '../parts/useUndo';
+import { useFailed } from '../parts/useFailed';
 
 /** Merges one name into another: what it moves is shown before. */
 export function MergeDialog(props: {
@@ -16,7 +17,7 @@ export function MergeDialog(props: {
   const preview = useMergePreview(kind, from.id, into);
   const merge = useMerge();
   const undoable = useUndoable();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const save = () =>
     into !== null &&
     merge.mutate(
@@ -26,7 +27,7 @@ export function MergeDialog(props: {
           undoable(`${merged.from} is ${merged.into} now.`, merged.change);
           close();
         },
-        onError: (refused) => void message.error(refused.message, 8),
+        onError: (refused) => failed(refused.message),
       },
     );
   return (

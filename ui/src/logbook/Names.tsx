@@ -1,4 +1,4 @@
-import { App, Button, Input, Segmented } from 'antd';
+import { Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useStays } from '../data/log';
@@ -10,6 +10,7 @@ import { type Column, FindableList } from '../parts/FindableList';
 import { Loaded } from '../parts/Loaded';
 import { useUndoable } from '../parts/useUndo';
 import { MergeDialog } from './MergeDialog';
+import { useFailed } from '../parts/useFailed';
 
 interface Named {
   id: number;
@@ -110,7 +111,7 @@ function RenameForm({ kind, named, done }: { kind: NameKind; named: Named; done:
   const [name, setName] = useState(named.name);
   const rename = useRename();
   const undoable = useUndoable();
-  const { message } = App.useApp();
+  const failed = useFailed();
   return (
     <form
       className="in-row"
@@ -123,7 +124,7 @@ function RenameForm({ kind, named, done }: { kind: NameKind; named: Named; done:
               undoable(`${named.name} is ${name.trim()} now.`, change);
               done();
             },
-            onError: (refused) => void message.error(refused.message),
+            onError: (refused) => failed(refused.message),
           },
         );
       }}

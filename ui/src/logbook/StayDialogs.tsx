@@ -1,4 +1,4 @@
-import { App, Modal, Select } from 'antd';
+import { Modal, Select } from 'antd';
 import { useState } from 'react';
 import { Clash, Refusal, type Schemas } from '../data/client';
 import { type StayChange, useMove, useSplitStay, useStayDates, useStays } from '../data/log';
@@ -8,6 +8,7 @@ import { FieldFrame } from '../parts/Field';
 import { NameField } from '../parts/NameField';
 import { useClash } from '../parts/useClash';
 import { useUndoable } from '../parts/useUndo';
+import { useFailed } from '../parts/useFailed';
 
 type Visit = Schemas['Visit'];
 
@@ -19,7 +20,7 @@ const moment = (text: string, of: string) => `${text}:00${offset(of) === 'Z' ? '
 function useMending(close: () => void) {
   const [problems, setProblems] = useState<Schemas['FieldProblem'][]>([]);
   const undoable = useUndoable();
-  const { message } = App.useApp();
+  const failed = useFailed();
   return {
     problem: (field: string) => problems.find((p) => p.field === field)?.message,
     then: (done: string) => ({
@@ -29,7 +30,7 @@ function useMending(close: () => void) {
       },
       onError: (error: Error) => {
         setProblems(error instanceof Refusal ? error.errors : []);
-        void message.error(error.message, 8);
+        failed(error.message);
       },
     }),
   };

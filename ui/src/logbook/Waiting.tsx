@@ -1,4 +1,4 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useRemove, useFigures } from '../data/log';
 import { putBack, seenBeside, sendAll, throwAway, type Waiting as Entry } from '../data/queue';
 import { useReach } from '../data/reach';
@@ -7,6 +7,7 @@ import { dateClock, localClock } from '../format/time';
 import { type Column, FindableList } from '../parts/FindableList';
 import { useLog } from '../parts/useLog';
 import { useUndo, useUndoable } from '../parts/useUndo';
+import { useFailed } from '../parts/useFailed';
 
 /** What was logged on this device and is not in the log yet, or needs a look. */
 export function Waiting() {
@@ -93,8 +94,8 @@ function Actions({ entry }: { entry: Entry }) {
   const undo = useUndo();
   const undoable = useUndoable();
   const remove = useRemove();
-  const { message } = App.useApp();
-  const fails = (refused: Error) => void message.error(refused.message);
+  const failed = useFailed();
+  const fails = (refused: Error) => failed(refused.message);
   if (entry.beside) {
     const take = (id: number) =>
       remove.mutate(id, {

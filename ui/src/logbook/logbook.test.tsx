@@ -158,7 +158,7 @@ describe('what is put right', () => {
     });
     show(<LogbookView />, '/logbook?part=changes');
     expect(await screen.findByText(/undone 5 Sep 2026/)).toBeDefined();
-    await user.click(screen.getAllByRole('button', { name: 'Undo' })[0] as HTMLElement);
+    await user.click(screen.getByRole('button', { name: /^Undo.*Merged a into b/ }));
     await waitFor(() => expect(asked.map((a) => a.call)).toContain('POST /api/changes/4/undo'));
   });
 });

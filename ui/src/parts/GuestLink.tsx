@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useInvite, useSession } from '../data/access';
 import { here } from '../format/time';
 import { Field, FieldFrame } from './Field';
+import { useFailed } from './useFailed';
 
 const DAYS = [
   { value: 1, label: '1 day' },
@@ -33,10 +34,11 @@ function Dialog({ close }: { close: () => void }) {
   const [days, setDays] = useState(7);
   const invite = useInvite();
   const { message } = App.useApp();
+  const failed = useFailed();
   const make = () =>
     invite.mutate(
       { page: window.location.pathname + window.location.search, days, name },
-      { onError: (refused) => void message.error(refused.message) },
+      { onError: (refused) => failed(refused.message) },
     );
   const link = invite.data;
   return (
@@ -68,8 +70,7 @@ function Dialog({ close }: { close: () => void }) {
               onClick={() =>
                 void navigator.clipboard.writeText(link.url).then(
                   () => message.success('Copied.'),
-                  () =>
-                    message.error('The browser does not let it be copied; select it and copy it by hand.'),
+                  () => failed('The browser does not let it be copied; select it and copy it by hand.'),
                 )
               }
             >

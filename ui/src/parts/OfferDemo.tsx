@@ -1,11 +1,12 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useDemo, useShowDemo } from '../data/demo';
+import { useFailed } from './useFailed';
 
 /** Offers the demo where there is nothing yet; once there is, nothing is offered. */
 export function OfferDemo() {
   const demo = useDemo();
   const show = useShowDemo();
-  const { message } = App.useApp();
+  const failed = useFailed();
   if (!demo?.offered) {
     return null;
   }
@@ -15,7 +16,7 @@ export function OfferDemo() {
       <Button
         size="small"
         loading={show.isPending}
-        onClick={() => show.mutate(undefined, { onError: (refused) => void message.error(refused.message) })}
+        onClick={() => show.mutate(undefined, { onError: (refused) => failed(refused.message) })}
       >
         Show the demo here
       </Button>{' '}

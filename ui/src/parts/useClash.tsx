@@ -1,17 +1,19 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { App } from 'antd';
 import { type Change, Clash } from '../data/client';
+import { useFailed } from './useFailed';
 
 /**
  * What to do when a change is refused: where somebody else changed the same meanwhile, says what it was and lets this one
  * be kept all the same; else says the refusal.
  */
 export function useClash() {
-  const { modal, message } = App.useApp();
+  const { modal } = App.useApp();
+  const failed = useFailed();
   const client = useQueryClient();
   return (refused: Error, keepMine: (version: number) => void) => {
     if (!(refused instanceof Clash)) {
-      void message.error(refused.message);
+      failed(refused.message);
       return;
     }
     void client.invalidateQueries();

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { useUndoChange } from '../data/log';
 import { useNarrow } from './useNarrow';
+import { useFailed } from './useFailed';
 
 /** So long an undo stays, unless something else is done before. */
 const STAYS_S = 30;
@@ -11,7 +12,8 @@ let standing: (() => void) | null = null;
 
 /** Says what was done, and offers to undo it until the next thing is done. */
 export function useUndo() {
-  const { notification, message } = App.useApp();
+  const { notification } = App.useApp();
+  const failed = useFailed();
   const client = useQueryClient();
   const narrow = useNarrow();
   return (title: string, undo: () => Promise<unknown>) => {
@@ -40,7 +42,7 @@ export function useUndo() {
         <Button
           onClick={() => {
             away();
-            void undo().catch((refused: Error) => void message.error(refused.message));
+            void undo().catch((refused: Error) => failed(refused.message));
           }}
         >
           Undo

@@ -5,6 +5,7 @@ import { useRemove, useStore } from '../data/log';
 import { useStanding } from '../data/names';
 import { useKey } from '../parts/useKey';
 import { useUndo } from '../parts/useUndo';
+import { useFailed } from '../parts/useFailed';
 
 /** An older reading is none of now. */
 const FRESH_MS = 5_000;
@@ -16,6 +17,7 @@ export function LogLive({ reading }: { reading: Live['reading'] }) {
   const remove = useRemove();
   const undoable = useUndo();
   const { message } = App.useApp();
+  const failed = useFailed();
   const request = line && requestOf(reading, line);
   const save = () => {
     if (request) {
@@ -27,14 +29,17 @@ export function LogLive({ reading }: { reading: Live['reading'] }) {
             void message.info('It waits on this device; it is sent when Syntoma answers.');
           }
         },
-        onError: (refused) => void message.error(refused.message),
+        onError: (refused) => failed(refused.message),
       });
     }
   };
   useKey('k', save);
   return (
     <Button size="small" disabled={!request} loading={store.isPending} onClick={save}>
-      Log this <kbd className="wide-only">K</kbd>
+      Log this{' '}
+      <kbd aria-hidden="true" className="wide-only">
+        K
+      </kbd>
     </Button>
   );
 }

@@ -136,13 +136,19 @@ function Margin({ view, log, paste }: { view: View; log: () => void; paste: () =
       <Part title="Log">
         <div className="buttons">
           <Button type="primary" className="wide-only" onClick={log}>
-            Log a reading <kbd>R</kbd>
+            Log a reading <kbd aria-hidden="true">R</kbd>
           </Button>
           <Button onClick={paste}>
-            Paste from the router <kbd className="wide-only">V</kbd>
+            Paste from the router{' '}
+            <kbd aria-hidden="true" className="wide-only">
+              V
+            </kbd>
           </Button>
           <Link to="/measure" className="measure-now">
-            Measure now <kbd className="wide-only">M</kbd>
+            Measure now{' '}
+            <kbd aria-hidden="true" className="wide-only">
+              M
+            </kbd>
           </Link>
         </div>
         <p className="small">

@@ -13,6 +13,7 @@ import { Part } from '../parts/Sheet';
 import { useKey } from '../parts/useKey';
 import { useNarrow } from '../parts/useNarrow';
 import { WhatIsWhere } from './WhatIsWhere';
+import { useFailed } from '../parts/useFailed';
 
 type Advice = Schemas['AdviceView'];
 type Option = Schemas['OptionView'];
@@ -38,6 +39,7 @@ export function Tonight({ advice }: { advice: Advice }) {
   const follow = useFollow();
   const narrow = useNarrow();
   const { message } = App.useApp();
+  const failed = useFailed();
   const first = advice.options.find((o) => o.kind !== 'move-on');
   const take = (option: Option) =>
     option.setup &&
@@ -47,7 +49,7 @@ export function Tonight({ advice }: { advice: Advice }) {
       {
         onSuccess: () =>
           void message.success(`The line says ${option.setup?.name} on ${option.carrier ?? ''} now.`),
-        onError: (refused) => void message.error(refused.message),
+        onError: (refused) => failed(refused.message),
       },
     );
   useKey('f', () => first && take(first));
@@ -75,7 +77,10 @@ export function Tonight({ advice }: { advice: Advice }) {
         <>
           <WhatIsWhere />
           <Link to="/why">
-            Why is it slow? <kbd className="wide-only">W</kbd>
+            Why is it slow?{' '}
+            <kbd aria-hidden="true" className="wide-only">
+              W
+            </kbd>
           </Link>
         </>
       }
@@ -145,7 +150,15 @@ function OptionRow(props: {
             loading={busy}
             onClick={take}
           >
-            Use this {first && <kbd className="wide-only">F</kbd>}
+            Use this
+            <span className="aloud">
+              : {name} on {option.carrier}
+            </span>{' '}
+            {first && (
+              <kbd aria-hidden="true" className="wide-only">
+                F
+              </kbd>
+            )}
           </Button>
         )}
         {option.kind === 'as-it-is' && <span className="small">up now</span>}

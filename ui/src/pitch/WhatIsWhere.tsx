@@ -1,8 +1,9 @@
-import { App, Button, InputNumber, Modal, Select, Switch } from 'antd';
+import { Button, InputNumber, Modal, Select, Switch } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
 import { useAfterTheDrive, useCorrectState, useRigState } from '../data/rigState';
 import './whereabouts.css';
+import { useFailed } from '../parts/useFailed';
 
 type State = Schemas['StateView'];
 
@@ -13,12 +14,11 @@ const HIGHEST_M = 15;
 export function AfterTheDrive() {
   const asked = useRigState().data?.asked;
   const answer = useAfterTheDrive();
-  const { message } = App.useApp();
+  const failed = useFailed();
   if (!asked) {
     return null;
   }
-  const say = (down: boolean) => () =>
-    answer.mutate(down, { onError: (refused) => void message.error(refused.message) });
+  const say = (down: boolean) => () => answer.mutate(down, { onError: (refused) => failed(refused.message) });
   return (
     <div className="heed" role="group" aria-label="Is the mast down?">
       <b>{asked.says}</b>{' '}
@@ -52,7 +52,7 @@ function Correction(props: { state: State; close: () => void }) {
   const [state] = useState(props.state);
   const [draft, setDraft] = useState(state);
   const correct = useCorrectState();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const save = () =>
     correct.mutate(
       {
@@ -66,7 +66,7 @@ function Correction(props: { state: State; close: () => void }) {
       },
       {
         onSuccess: close,
-        onError: (refused) => void message.error(refused.message),
+        onError: (refused) => failed(refused.message),
       },
     );
   const antenna = (at: number, part: Partial<State['antennas'][number]>) =>

@@ -45,7 +45,10 @@ export function Planning({ id }: { id: number }) {
       </p>
       <div className="buttons">
         <Button type="primary" size="large" loading={make.isPending} onClick={send}>
-          Send the hands out <kbd className="wide-only">Enter</kbd>
+          Send the hands out{' '}
+          <kbd aria-hidden="true" className="wide-only">
+            Enter
+          </kbd>
         </Button>
       </div>
       {make.error && <Failed error={make.error} />}

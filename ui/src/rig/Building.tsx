@@ -1,10 +1,11 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import type { Schemas } from '../data/client';
 import { checkChain, useKeepChain } from '../data/rig';
 import { count } from '../format/numbers';
 import { useKeep } from '../parts/useClash';
 import { Part } from '../parts/Sheet';
 import { ChainBuilder } from './ChainBuilder';
+import { useFailed } from '../parts/useFailed';
 
 type View = Schemas['SetupView'];
 
@@ -20,13 +21,13 @@ export function Building(props: {
   changed: boolean;
 }) {
   const { id, view, shown, plan, from, keep, done, changed } = props;
-  const { message } = App.useApp();
+  const failed = useFailed();
   const change = useKeepChain(id);
   const save = useKeep(change);
   const plug = (lead: string, port: string | null) =>
     void checkChain({ plan, plug: { lead, port } })
       .then((checked) => keep(checked.plan))
-      .catch((refused: Error) => void message.error(refused.message));
+      .catch((refused: Error) => failed(refused.message));
   const frozen = view.revision > 0 && view.measured > 0;
   return (
     <Part

@@ -7,6 +7,7 @@ import { Field, FieldFrame } from '../parts/Field';
 import { useClash } from '../parts/useClash';
 import { type Sheet, SheetInput } from './SheetInput';
 import { SheetPaste } from './SheetPaste';
+import { useFailed } from '../parts/useFailed';
 
 /** Gear as it is typed. */
 export interface GearDraft {
@@ -32,7 +33,8 @@ export function GearEditor(props: {
   const [all, setAll] = useState(draft.id !== null);
   const [pasting, setPasting] = useState(false);
   const [problems, setProblems] = useState<Schemas['FieldProblem'][]>([]);
-  const { message, modal } = App.useApp();
+  const { modal } = App.useApp();
+  const failed = useFailed();
   const clash = useClash();
   const change = useKeepGear();
   const save = (version: number, as?: string) => {
@@ -52,7 +54,7 @@ export function GearEditor(props: {
     if (refused.message.length < 160 || refused instanceof Clash) {
       clash(refused, (stands) => save(stands));
     } else {
-      void message.error('Some fields need another look.');
+      failed('Some fields need another look.');
     }
   };
   const fields = forms?.forms.find((f) => f.kind === draft.kind)?.fields ?? [];

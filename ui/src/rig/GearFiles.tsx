@@ -1,14 +1,15 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import type { Schemas } from '../data/client';
 import { useImportGear } from '../data/rig';
 import { Part } from '../parts/Sheet';
 import { count } from '../format/numbers';
+import { useFailed } from '../parts/useFailed';
 
 /** Gear in and out as a file. */
 export function GearFiles() {
   const take = useImportGear();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const input = useRef<HTMLInputElement>(null);
   const [report, setReport] = useState<Schemas['GearImport']>();
   const read = async (file: File) => {
@@ -17,7 +18,7 @@ export function GearFiles() {
       setReport(await take.mutateAsync(body));
     } catch (refused) {
       setReport(undefined);
-      void message.error(
+      failed(
         refused instanceof SyntaxError ? `${file.name} is no JSON file.` : String((refused as Error).message),
       );
     }

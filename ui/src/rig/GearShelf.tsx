@@ -1,4 +1,4 @@
-import { App, Button, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
 import { useDeleteGear, useGear, useGearForms, useKeepGear } from '../data/rig';
@@ -14,6 +14,7 @@ import { GearEditor, type GearDraft } from './GearEditor';
 import { GearFiles } from './GearFiles';
 import { summary } from './gearSummary';
 import { RigParts } from './RigParts';
+import { useFailed } from '../parts/useFailed';
 
 type Item = Schemas['GearItem'];
 
@@ -161,11 +162,11 @@ const asRequest = ({ kind, name, state, price, sheet }: Item) => ({
 
 /** Delete and retire, each with undo. */
 function useShelf() {
-  const { message } = App.useApp();
+  const failed = useFailed();
   const undoable = useUndo();
   const keep = useKeepGear();
   const away = useDeleteGear();
-  const onError = (refused: Error) => void message.error(refused.message);
+  const onError = (refused: Error) => failed(refused.message);
   const asState = (g: Item, state: string) => ({ id: g.id, body: { ...asRequest(g), state } });
   return {
     remove: (g: Item) =>

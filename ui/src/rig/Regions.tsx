@@ -1,16 +1,17 @@
-import { App, AutoComplete, Button, Input, Select } from 'antd';
+import { AutoComplete, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
 import { useCarriers } from '../data/names';
 import { useChangeRegion } from '../data/rig';
+import { useFailed } from '../parts/useFailed';
 
 type Region = Schemas['RegionView'];
 
 /** Each carrier's bands by region. */
 export function Regions({ regions }: { regions: Region[] }) {
   const put = useChangeRegion();
-  const { message } = App.useApp();
-  const onError = (refused: Error) => void message.error(refused.message);
+  const failed = useFailed();
+  const onError = (refused: Error) => failed(refused.message);
   const carriers = useCarriers().data ?? [];
   const [fresh, setFresh] = useState<Region>({ carrier: '', region: '', bands: [] });
   return (

@@ -1,4 +1,4 @@
-import { App, Button, Input } from 'antd';
+import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../data/client';
@@ -6,14 +6,15 @@ import { useAddSetup, useDeleteSetup, useKeepChainOf, useRetireSetup } from '../
 import { useRename } from '../data/mending';
 import { Part } from '../parts/Sheet';
 import { useUndo } from '../parts/useUndo';
+import { useFailed } from '../parts/useFailed';
 
 /** Renames a setup, retires it, or deletes it as long as nothing was measured with it. */
 export function SetupActions({ setup, view }: { setup: Schemas['SetupName']; view: Schemas['SetupView'] }) {
   const [name, setName] = useState<string | null>(null);
-  const { message } = App.useApp();
+  const failed = useFailed();
   const rename = useRename();
   const retire = useRetireSetup();
-  const onError = (refused: Error) => void message.error(refused.message);
+  const onError = (refused: Error) => failed(refused.message);
   const remove = useRemove(setup, view);
   const measured = view.revisions.some((r) => r.measured > 0) || view.measured > 0;
   return (
@@ -67,7 +68,7 @@ export function SetupActions({ setup, view }: { setup: Schemas['SetupName']; vie
 
 /** Deletes it, and on undo makes one of the same name and chain. */
 function useRemove(setup: Schemas['SetupName'], view: Schemas['SetupView']) {
-  const { message } = App.useApp();
+  const failed = useFailed();
   const navigate = useNavigate();
   const undoable = useUndo();
   const away = useDeleteSetup();
@@ -85,6 +86,6 @@ function useRemove(setup: Schemas['SetupName'], view: Schemas['SetupView']) {
           }
         }),
       )
-      .catch((refused: Error) => void message.error(refused.message));
+      .catch((refused: Error) => failed(refused.message));
   };
 }

@@ -1,4 +1,4 @@
-import { App, Button, Input } from 'antd';
+import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddSetup, useSetupFits } from '../data/rig';
@@ -9,6 +9,7 @@ import { Part, Sheet } from '../parts/Sheet';
 import { Pennant } from '../draw/Pennant';
 import { count } from '../format/numbers';
 import { RigParts } from './RigParts';
+import { useFailed } from '../parts/useFailed';
 
 /** All setups, those to be completed first. */
 export function SetupList() {
@@ -79,12 +80,12 @@ export function SetupList() {
 function NewSetup() {
   const [name, setName] = useState('');
   const navigate = useNavigate();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const add = useAddSetup();
   const make = () =>
     add.mutate(name, {
       onSuccess: (setup) => void navigate(`/gear?setup=${setup.id}`),
-      onError: (refused) => void message.error(refused.message),
+      onError: (refused) => failed(refused.message),
     });
   return (
     <Part title="A new setup">

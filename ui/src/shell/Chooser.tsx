@@ -1,10 +1,11 @@
-import { App, AutoComplete, Button } from 'antd';
+import { AutoComplete, Button } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
 import { useClose } from '../data/mending';
 import { useChangeStanding } from '../data/names';
 import { IsNew } from '../parts/NameField';
 import { useSettled } from '../parts/useSettled';
+import { useFailed } from '../parts/useFailed';
 
 /** A part of the standing line that is a name. */
 export type Part = keyof Schemas['StandingRequest'];
@@ -14,11 +15,11 @@ export function Chooser(props: { part: Part; names: string[]; value: string; don
   const [text, setText] = useState(props.value);
   const close = useClose(props.part, useSettled(props.names.includes(text.trim()) ? '' : text.trim(), 250));
   const change = useChangeStanding();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const save = () =>
     change.mutate(
       { [props.part]: text },
-      { onSuccess: props.done, onError: (refused) => void message.error(refused.message) },
+      { onSuccess: props.done, onError: (refused) => failed(refused.message) },
     );
   return (
     <div className="chooser">

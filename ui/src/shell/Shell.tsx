@@ -133,7 +133,7 @@ export function Shell() {
           {KEYS.map(([key, does]) => (
             <div key={key}>
               <dt>
-                <kbd>{key}</kbd>
+                <kbd aria-hidden="true">{key}</kbd>
               </dt>
               <dd>{does}</dd>
             </div>

@@ -13,6 +13,7 @@ import { useTheme } from '../theme/useTheme';
 import { useCampsites, useCarriers, useChangeStanding, useSetups, useStanding } from '../data/names';
 import { useNeeds } from '../data/rig';
 import type { Part } from './Chooser';
+import { useFailed } from '../parts/useFailed';
 
 const Chooser = lazy(async () => ({ default: (await import('./Chooser')).Chooser }));
 
@@ -72,7 +73,7 @@ export function StandingLine({ find }: { find: () => void }) {
       <div className="standing-end">
         {line && <span className="wide-only">{clock(line.now)} · </span>}
         <Button type="link" size="small" onClick={find}>
-          Find <kbd>/</kbd>
+          Find <kbd aria-hidden="true">/</kbd>
         </Button>
         <PutDemoAway />
         <Link to="/devices" className="end-link">
@@ -111,7 +112,8 @@ function Left({ carrier }: { carrier: string | null | undefined }) {
 function PutDemoAway() {
   const demo = useDemo();
   const away = usePutDemoAway();
-  const { modal, message } = App.useApp();
+  const { modal } = App.useApp();
+  const failed = useFailed();
   if (!demo?.shown) {
     return null;
   }
@@ -128,7 +130,7 @@ function PutDemoAway() {
             'The log and the rig are empty then, ready for your own. What you added to the demo goes with it; export it first if you want to keep it.',
           okText: 'Put it away',
           cancelText: 'Leave it',
-          onOk: () => away.mutate(undefined, { onError: (refused) => void message.error(refused.message) }),
+          onOk: () => away.mutate(undefined, { onError: (refused) => failed(refused.message) }),
         })
       }
     >
@@ -141,7 +143,7 @@ function PutDemoAway() {
 function Elsewhere({ last, standing }: { last: Schemas['Elsewhere']; standing: boolean }) {
   const [answered, setAnswered] = useStored('standing.asked', '');
   const change = useChangeStanding();
-  const { message } = App.useApp();
+  const failed = useFailed();
   if (answered === last.at) {
     return null;
   }
@@ -153,10 +155,7 @@ function Elsewhere({ last, standing }: { last: Schemas['Elsewhere']; standing: b
         size="small"
         loading={change.isPending}
         onClick={() =>
-          change.mutate(
-            { campsite: last.campsite },
-            { onError: (refused) => void message.error(refused.message) },
-          )
+          change.mutate({ campsite: last.campsite }, { onError: (refused) => failed(refused.message) })
         }
       >
         Yes

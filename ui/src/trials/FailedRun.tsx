@@ -17,7 +17,10 @@ export function FailedRun(props: { figures: Record<string, string> }) {
   if (!open) {
     return (
       <Button size="large" onClick={() => setOpen(true)}>
-        Run failed <kbd className="wide-only">X</kbd>
+        Run failed{' '}
+        <kbd aria-hidden="true" className="wide-only">
+          X
+        </kbd>
       </Button>
     );
   }

@@ -34,7 +34,9 @@ export function StepNow(props: {
           </p>
           <Button type="primary" size="large" onClick={stands}>
             {visit.settleS > 0 ? 'Done, start the wait' : 'Start the run'}{' '}
-            <kbd className="wide-only">Enter</kbd>
+            <kbd aria-hidden="true" className="wide-only">
+              Enter
+            </kbd>
           </Button>
         </>
       );

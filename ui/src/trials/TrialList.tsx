@@ -79,7 +79,10 @@ export function TrialList() {
     >
       <div className="buttons">
         <Button type="primary" onClick={() => void navigate('/trials?plan')}>
-          Plan a trial <kbd className="wide-only">T</kbd>
+          Plan a trial{' '}
+          <kbd aria-hidden="true" className="wide-only">
+            T
+          </kbd>
         </Button>
       </div>
       <Loaded state={stateOf(trials)}>

@@ -1,4 +1,4 @@
-import { App, Button, Input } from 'antd';
+import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../data/client';
@@ -10,6 +10,7 @@ import { useWidth } from '../draw/useWidth';
 import { capital } from '../format/numbers';
 import { levelOf } from './levelOf';
 import { useTone } from './useTone';
+import { useFailed } from '../parts/useFailed';
 
 type Level = Schemas['Level'];
 
@@ -131,7 +132,7 @@ function MarkForm(props: {
   const { walk, metric, possible } = props;
   const [place, setPlace] = useStored('walk.place', '');
   const mark = useMark();
-  const { message } = App.useApp();
+  const failed = useFailed();
   const send = (word: string) =>
     mark.mutate(
       { id: walk?.id ?? null, metric, body: { place: word, ...props.ago() } as Schemas['MarkRequest'] },
@@ -140,7 +141,7 @@ function MarkForm(props: {
           props.marked();
           setPlace('');
         },
-        onError: (refused) => void message.error(refused.message),
+        onError: (refused) => failed(refused.message),
       },
     );
   return (

@@ -275,7 +275,7 @@ class RigTest {
         Page other = open(Chromium.Look.PHONE_LAMP, "/build");
         assertThat(desk.locator("h1")).containsText("Alder stands best");
         assertThat(other.locator("h1")).containsText("Alder stands best");
-        button(desk, "Put it here").first().click();
+        desk.getByText("Put it here").first().click();
         Locator alder = desk.locator("g[aria-label^='Alder, ']");
         BoundingBox box = alder.boundingBox();
         desk.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
