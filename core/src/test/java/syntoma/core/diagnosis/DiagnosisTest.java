@@ -8,7 +8,6 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -210,44 +209,6 @@ class DiagnosisTest {
         assertEquals(List.of(), missed);
         assertEquals(EnumSet.allOf(Cause.class), found);
         assertTrue(wrong.size() * 10 <= claims, wrong + " of " + claims);
-    }
-
-    /**
-     * Sound logs over five campsites with up to three stays each: parked elsewhere each time, so that every antenna’s level moves by
-     * some dB of its own. Where the connector went bad in the middle of such a log, that is found.
-     */
-    @Test
-    void parking_elsewhere_is_no_fault_and_a_bad_connector_is() {
-        int claimed = 0;
-        int found = 0;
-        int logs = 400;
-        for (int log = 0; log < logs; log++) {
-            claimed += hearsLess(seasons(log, 0)) ? 1 : 0;
-            found += log < 100 && hearsLess(seasons(log, 12)) ? 1 : 0;
-        }
-        assertTrue(claimed <= logs / 100, claimed + " of " + logs);
-        assertTrue(found >= 75, found + " of 100");
-    }
-
-    private static boolean hearsLess(Planted planted) {
-        return Diagnosis.of(planted.situation()).claims().stream().anyMatch(c -> c.cause() == Cause.CHAIN_FAULT);
-    }
-
-    private static Planted seasons(int seed, double lostDb) {
-        Random random = new Random(seed);
-        Planted planted = new Planted(seed);
-        int stays = 8 + random.nextInt(5);
-        for (int stay = 0; stay < stays; stay++) {
-            double lost = stay >= stays / 2 ? lostDb : 0;
-            long campsite = 40 + stay % 5;
-            double place = -92 + 4 * random.nextGaussian();
-            Where there = new Where("Mast panel", "Tarnwave", campsite, 100 + stay, "B3", false);
-            double ago = 24.0 * 4 * (stays - stay);
-            planted.runs(5, FINE.level(place + 4 - lost + 2 * random.nextGaussian(), 12), there, ago);
-            planted.runs(5, FINE.level(place + 2 * random.nextGaussian(), 12), there.with("Whips"), ago);
-            planted.runs(2, FINE.level(place - 3 + 2 * random.nextGaussian(), 12), there.with("Roof dome"), ago);
-        }
-        return planted;
     }
 
     @Test
