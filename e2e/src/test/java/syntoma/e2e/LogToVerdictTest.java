@@ -190,8 +190,6 @@ class LogToVerdictTest {
                     .isVisible();
         }
         assertThat(page.getByText("is wild").first()).isVisible();
-        page.locator("details.notes summary").first().click();
-        assertThat(page.getByText("Download rests on round 3")).isVisible();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Enough for Video calls and HD film")))
                 .isVisible();
