@@ -161,7 +161,7 @@ function Findings({ view, contrast }: { view: View; contrast: Contrast }) {
     <>
       <NeedMet need={view.need} met={view.met} />
       <Part title="What could still be wrong">
-        <Notes notes={contrast.cautions} more="More" none="Nothing stands out." />
+        <Notes notes={contrast.cautions} shown={3} more="More" none="Nothing stands out." />
       </Part>
     </>
   );

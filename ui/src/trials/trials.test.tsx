@@ -162,7 +162,7 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
             effect('up', 'Upload', true),
             effect('idle', 'Idle latency', false),
           ],
-          cautions: ['One.', 'Two.', 'Three.'],
+          cautions: ['One.', 'Two.', 'Three.', 'Four.'],
           judged: ['By the rules.'],
           action: 'Leave the mast down.',
           bands: [

@@ -190,6 +190,8 @@ class LogToVerdictTest {
                     .isVisible();
         }
         assertThat(page.getByText("is wild").first()).isVisible();
+        assertThat(page.getByText("Roof dome has heard 8.2 dB less")).isVisible();
+        assertThat(page.getByText("Latency while downloading rests on round 4")).isVisible();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Enough for Video calls and HD film")))
                 .isVisible();

@@ -32,6 +32,7 @@ import syntoma.app.setup.SetupName;
 import syntoma.app.setup.SetupService;
 import syntoma.app.setup.Setups;
 import syntoma.app.trial.Gains;
+import syntoma.app.trial.KnownFaults;
 import syntoma.core.advice.Past;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Use;
@@ -66,6 +67,7 @@ class DiagnosisService {
     private final Vehicles vehicles;
     private final Visits visits;
     private final Setups setups;
+    private final KnownFaults faults;
 
     DiagnosisService(
             StandingService standing,
@@ -81,7 +83,8 @@ class DiagnosisService {
             Cards cards,
             Vehicles vehicles,
             Visits visits,
-            Setups setups) {
+            Setups setups,
+            KnownFaults faults) {
         this.standing = standing;
         this.campsites = campsites;
         this.measurements = measurements;
@@ -96,6 +99,7 @@ class DiagnosisService {
         this.vehicles = vehicles;
         this.visits = visits;
         this.setups = setups;
+        this.faults = faults;
     }
 
     /** What is asked about, and the moment as of which. */
@@ -145,7 +149,10 @@ class DiagnosisService {
                 phone(asked.stay, carrier, false),
                 phone(asked.stay, carrier, true),
                 chain(asked.setup),
-                plan(asked.carrier));
+                plan(asked.carrier),
+                faults.of(List.of(asked.setup.name()), asked.at).stream()
+                        .findFirst()
+                        .map(f -> new Situation.HeardLess(f.since(), f.lostDb())));
         Diagnosis found = Diagnosis.of(situation);
         return new DiagnosisView(
                 found.claims().isEmpty()

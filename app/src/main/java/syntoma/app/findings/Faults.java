@@ -1,11 +1,8 @@
 package syntoma.app.findings;
 
-import java.time.LocalDate;
 import java.time.OffsetDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
@@ -15,18 +12,15 @@ import syntoma.app.trial.KnownFaults;
 import syntoma.core.finding.Criterion;
 import syntoma.core.finding.Finding;
 import syntoma.core.reading.Figure;
-import syntoma.core.unit.Values;
 
 /** Setups that hear less since some day: whatever is compared with one of them from then on is compared with a fault. */
 @Service
 @Transactional(readOnly = true)
 class Faults implements KnownFaults {
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
-
     private final FindingsService findings;
     private final Drifts drifts;
     private final Revision revision;
-    private final AtomicReference<Kept> kept = new AtomicReference<>();
+    private final AtomicReference<KnownOf> kept = new AtomicReference<>();
 
     Faults(FindingsService findings, Drifts drifts, Revision revision) {
         this.findings = findings;
@@ -34,26 +28,19 @@ class Faults implements KnownFaults {
         this.revision = revision;
     }
 
-    /** A setup that hears less. @param since the first day of it */
-    record Fault(String setup, LocalDate since, double lostDb) {
-        String said() {
-            return setup + " has heard " + Values.rounded(lostDb, 1) + " dB less since about " + DAY.format(since)
-                    + ": look at its leads and connectors, then compare again.";
-        }
-    }
-
-    private record Kept(long revision, List<Fault> faults) {}
+    /** What was found of which state of the store. */
+    private record KnownOf(long revision, List<Fault> faults) {}
 
     /** All that are known; kept until anything changes. */
     List<Fault> all() {
         long now = revision.number();
-        Kept before = kept.get();
+        KnownOf before = kept.get();
         if (before != null && before.revision == now) {
             return before.faults;
         }
         FindingsService.Found levels = findings.found(Compared.SETUPS, Criterion.of(Figure.RSRP_DBM), null, Wanted.ALL);
         List<Fault> faults = levels.finding().isEmpty() ? List.of() : of(drifts.view(levels));
-        kept.set(new Kept(now, faults));
+        kept.set(new KnownOf(now, faults));
         return faults;
     }
 
@@ -69,7 +56,7 @@ class Faults implements KnownFaults {
     }
 
     Optional<Fault> in(Collection<String> setups) {
-        return all().stream().filter(f -> setups.contains(f.setup)).findFirst();
+        return all().stream().filter(f -> setups.contains(f.setup())).findFirst();
     }
 
     /** A comparison with the faults of what it compares. */
@@ -80,16 +67,15 @@ class Faults implements KnownFaults {
         List<String> compared =
                 view.setups().stream().map(FindingsView.ComparedView::setup).toList();
         return view.with(all().stream()
-                .filter(f -> compared.contains(f.setup))
-                .map(f -> new Finding.Remark("fault", f.said(), List.of(f.setup)))
+                .filter(f -> compared.contains(f.setup()))
+                .map(f -> new Finding.Remark("fault", f.said(), List.of(f.setup())))
                 .toList());
     }
 
     @Override
-    public List<String> said(Collection<String> setups, OffsetDateTime until) {
+    public List<Fault> of(Collection<String> setups, OffsetDateTime until) {
         return all().stream()
-                .filter(f -> setups.contains(f.setup) && !f.since.isAfter(until.toLocalDate()))
-                .map(Fault::said)
+                .filter(f -> setups.contains(f.setup()) && !f.since().isAfter(until.toLocalDate()))
                 .toList();
     }
 }

@@ -145,9 +145,12 @@ class ResultViews {
     /** What could be wrong, a fault of one of the two first. */
     private List<String> cautions(
             List<Comparison> all, Circumstances under, Judged judged, List<LoggedMeasurement> made) {
-        List<String> said = new ArrayList<>(faults.said(
-                List.of(all.get(0).baseline(), all.get(0).candidate()),
-                made.get(made.size() - 1).takenAt()));
+        Comparison first = all.get(0);
+        List<KnownFaults.Fault> known = faults.of(
+                List.of(first.baseline(), first.candidate()),
+                made.get(made.size() - 1).takenAt());
+        List<String> said =
+                new ArrayList<>(known.stream().map(KnownFaults.Fault::said).toList());
         said.addAll(Cautions.of(all, under, judged));
         return said;
     }

@@ -1,7 +1,7 @@
 package syntoma.core.diagnosis;
 
-import java.time.OffsetDateTime;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.TemporalAccessor;
 import java.util.List;
 import java.util.Locale;
 import syntoma.core.unit.Text;
@@ -30,7 +30,7 @@ final class Said {
         return Values.rounded(value, 0) + " ms";
     }
 
-    static String day(OffsetDateTime at) {
+    static String day(TemporalAccessor at) {
         return DAY.format(at);
     }
 

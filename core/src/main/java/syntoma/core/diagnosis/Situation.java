@@ -1,6 +1,7 @@
 package syntoma.core.diagnosis;
 
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.Comparator;
 import java.util.List;
@@ -22,6 +23,7 @@ import syntoma.core.unit.Median;
  * @param seen the log, at other campsites too
  * @param phoneOutsideDbm what a phone showed outside; empty where nobody looked
  * @param phoneInsideDbm the same inside
+ * @param heardLess what the whole trip says of the setup in use, stay by stay; empty where it hears as it always did
  */
 public record Situation(
         String setup,
@@ -33,7 +35,8 @@ public record Situation(
         OptionalDouble phoneOutsideDbm,
         OptionalDouble phoneInsideDbm,
         OfChain chain,
-        OfPlan plan) {
+        OfPlan plan,
+        Optional<HeardLess> heardLess) {
     /** What is older says nothing of now; chosen so that an evening and the day before it are in. */
     private static final Duration LATELY = Duration.ofHours(30);
 
@@ -61,6 +64,9 @@ public record Situation(
         public static final OfChain UNKNOWN =
                 new OfChain(Optional.empty(), 0, OptionalInt.empty(), false, "", Source.CELLULAR, 0);
     }
+
+    /** That a setup hears less since some day, compared with the others at the same stays. @param db by so much */
+    public record HeardLess(LocalDate since, double db) {}
 
     /**
      * What is known of the plan of the SIM in use.

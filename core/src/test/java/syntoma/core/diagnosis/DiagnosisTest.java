@@ -4,10 +4,12 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -152,6 +154,9 @@ class DiagnosisTest {
                 .runs(4, FINE.level(-101, 7).speeds(14, 5));
         plant("worse since some day", Cause.CHAIN_FAULT).runs(3, FINE);
         connector(rows.get(rows.size() - 1).planted, 7, 0);
+        plant("less since some day, by the whole trip", Cause.CHAIN_FAULT)
+                .runs(3, FINE)
+                .hearsLess(LocalDate.of(2026, 8, 9), 8.2);
         plant("as good as ever").runs(3, FINE);
         connector(rows.get(rows.size() - 1).planted, 0, 0);
         plant("the place became worse, not the chain").runs(3, FINE);
@@ -209,6 +214,35 @@ class DiagnosisTest {
         assertEquals(List.of(), missed);
         assertEquals(EnumSet.allOf(Cause.class), found);
         assertTrue(wrong.size() * 10 <= claims, wrong + " of " + claims);
+    }
+
+    /** Sound logs of up to twelve stays, parked elsewhere each time, so that every antenna’s level moves by some dB of its own. */
+    @Test
+    void parking_elsewhere_is_no_fault() {
+        int claimed = 0;
+        int logs = 400;
+        for (int log = 0; log < logs; log++) {
+            claimed += Diagnosis.of(parkedElsewhere(log).situation()).claims().stream()
+                            .anyMatch(c -> c.cause() == Cause.CHAIN_FAULT)
+                    ? 1
+                    : 0;
+        }
+        assertTrue(claimed <= logs / 100, claimed + " of " + logs);
+    }
+
+    private static Planted parkedElsewhere(int seed) {
+        Random random = new Random(seed);
+        Planted planted = new Planted(seed);
+        int stays = 8 + random.nextInt(5);
+        for (int stay = 0; stay < stays; stay++) {
+            long campsite = 40 + stay % 5;
+            double place = -92 + 4 * random.nextGaussian();
+            Where there = new Where("Mast panel", "Tarnwave", campsite, 100 + stay, "B3", false);
+            double ago = 24.0 * 4 * (stays - stay);
+            planted.runs(12, FINE.level(place + 4 + 4 * random.nextGaussian(), 12), there, ago);
+            planted.runs(12, FINE.level(place + 4 * random.nextGaussian(), 12), there.with("Whips"), ago);
+        }
+        return planted;
     }
 
     @Test

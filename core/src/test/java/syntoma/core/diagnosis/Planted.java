@@ -1,5 +1,6 @@
 package syntoma.core.diagnosis;
 
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,6 +26,7 @@ final class Planted {
     private Situation.OfChain chain =
             new Situation.OfChain(Optional.of(false), 2, OptionalInt.of(2), false, "", Source.CELLULAR, 0);
     private Situation.OfPlan plan = Situation.OfPlan.UNKNOWN;
+    private Optional<Situation.HeardLess> heardLess = Optional.empty();
 
     Planted(long seed) {
         random = new Random(seed);
@@ -160,6 +162,12 @@ final class Planted {
         return this;
     }
 
+    /** Since a day the whole trip says that it hears less. */
+    Planted hearsLess(LocalDate since, double db) {
+        heardLess = Optional.of(new Situation.HeardLess(since, db));
+        return this;
+    }
+
     Planted bySatellite() {
         chain = new Situation.OfChain(Optional.of(false), 0, OptionalInt.empty(), false, "", Source.SATELLITE, 0);
         return this;
@@ -180,6 +188,7 @@ final class Planted {
     }
 
     Situation situation() {
-        return new Situation(SETUP, CARRIER, HERE, HERE, now, List.copyOf(seen), outside, inside, chain, plan);
+        return new Situation(
+                SETUP, CARRIER, HERE, HERE, now, List.copyOf(seen), outside, inside, chain, plan, heardLess);
     }
 }
