@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -27,7 +28,13 @@ class TonightTest {
                 ObjectNode own = need.deepCopy();
                 own.put("partOfDay", "any time");
                 own.remove("version");
-                assertEquals(200, app.send("PUT", "/api/needs", "application/json", own.toString()));
+                assertEquals(
+                        200,
+                        app.send(
+                                "PUT",
+                                "/api/needs",
+                                "application/json",
+                                own.toString().getBytes(StandardCharsets.UTF_8)));
             }
         }
     }

@@ -34,8 +34,8 @@ import syntoma.core.advice.Here;
 import syntoma.core.advice.NeededHours;
 import syntoma.core.advice.Option;
 import syntoma.core.advice.Outlook;
-import syntoma.core.advice.Proven;
 import syntoma.core.advice.QuickTest;
+import syntoma.core.advice.StayVerdict;
 import syntoma.core.advice.Tonight;
 import syntoma.core.need.Need;
 import syntoma.core.need.Requirement;
@@ -136,7 +136,7 @@ class AdviceService {
         DayPart part = DayPart.of(line.now().getHour());
         Here here = new Here(campsites.of(line.campsite()).id(), line.stay(), part);
         List<NeededHours> hours = NeededHours.of(together, part);
-        List<Proven> proven = proven(line);
+        List<StayVerdict> proven = proven(line);
         List<Advised> ranked = Advised.ranked(advised(options, experience, here, hours), proven);
         Optional<Advised> asItIs = ranked.stream()
                 .filter(a -> line.setup() != null
@@ -157,14 +157,14 @@ class AdviceService {
     }
 
     /** What the comparison that the first view shows decided, else what all of this stay did. */
-    private List<Proven> proven(StandingLine line) {
+    private List<StayVerdict> proven(StandingLine line) {
         List<LoggedMeasurement> stay = measurements.list(
                 Selection.at(campsites.of(line.campsite()).id()).duringStay(line.stay()));
         OffsetDateTime since = line.now().minus(Results.LATELY);
         List<LoggedMeasurement> lately =
                 stay.stream().filter(m -> !m.takenAt().isBefore(since)).toList();
         return results.decided(line.campsite(), lately.isEmpty() ? stay : lately).stream()
-                .map(d -> new Proven(d.use(), d.instead(), d.carriers()))
+                .map(d -> new StayVerdict(d.use(), d.instead(), d.carriers()))
                 .toList();
     }
 

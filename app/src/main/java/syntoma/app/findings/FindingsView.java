@@ -224,7 +224,7 @@ record FindingsView(
     /** A question that can be picked, with its answer in a sentence and the address that shows what it rests on. */
     record QuestionView(String key, String question, String answer, String address) {}
 
-    /** The same with more to mind. */
+    /** The same with further remarks. */
     FindingsView with(List<Finding.Remark> more) {
         List<RemarkView> all = new ArrayList<>(remarks);
         more.forEach(remark -> all.add(RemarkView.of(remark)));

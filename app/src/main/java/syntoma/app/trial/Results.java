@@ -174,10 +174,10 @@ public class Results {
      * @param use the setup to use, called “setup on carrier” where carriers were compared
      * @param carriers on which they were measured
      */
-    public record Decided(String use, String instead, Set<String> carriers) {}
+    public record DecidedPair(String use, String instead, Set<String> carriers) {}
 
     /** What was decided by some measurements at a campsite, as {@link #lately} compares them. */
-    public List<Decided> decided(String campsite, List<LoggedMeasurement> made) {
+    public List<DecidedPair> decided(String campsite, List<LoggedMeasurement> made) {
         if (made.isEmpty()) {
             return List.of();
         }
@@ -188,7 +188,7 @@ public class Results {
                 .collect(Collectors.toSet());
         return compared.contrasts().values().stream()
                 .flatMap(pair -> compared.overall(pair).choice().setup().stream()
-                        .map(use -> new Decided(use, pair.get(0).otherThan(use), on)))
+                        .map(use -> new DecidedPair(use, pair.get(0).otherThan(use), on)))
                 .toList();
     }
 

@@ -116,12 +116,12 @@ public record Advised(
     }
 
     /** The same, but what was proven here goes before what is predicted. */
-    public static List<Advised> ranked(List<Advised> options, List<Proven> proven) {
+    public static List<Advised> ranked(List<Advised> options, List<StayVerdict> proven) {
         List<Advised> ranked = new ArrayList<>(ranked(options));
         // as often as there are options at most: verdicts that go round in a circle end too
         for (int round = 0; round < ranked.size(); round++) {
             boolean moved = false;
-            for (Proven one : proven) {
+            for (StayVerdict one : proven) {
                 moved |= putBefore(ranked, one);
             }
             if (!moved) {
@@ -131,7 +131,7 @@ public record Advised(
         return List.copyOf(ranked);
     }
 
-    private static boolean putBefore(List<Advised> ranked, Proven proven) {
+    private static boolean putBefore(List<Advised> ranked, StayVerdict proven) {
         for (int worse = 0; worse < ranked.size(); worse++) {
             for (int better = worse + 1; better < ranked.size(); better++) {
                 if (proven.decides(ranked.get(better).option, ranked.get(worse).option)) {

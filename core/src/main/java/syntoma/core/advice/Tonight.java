@@ -21,7 +21,7 @@ public record Tonight(
         Optional<Advised> asItIs,
         Optional<Advised> elsewhere,
         Silence silence,
-        List<Proven> proven) {
+        List<StayVerdict> proven) {
     /** A chance under which an option is not said to do. Chosen: an even bet. */
     private static final double LIKELY = 0.5;
 

@@ -66,7 +66,7 @@ class TonightTest {
     /** The model is for the dome; a trial here decided for the mast, and that is what is said. */
     @Test
     void what_was_proven_here_goes_before_what_is_predicted() {
-        List<Proven> proven = List.of(new Proven("Mast panel", "Roof dome", Set.of("Ostrel")));
+        List<StayVerdict> proven = List.of(new StayVerdict("Mast panel", "Roof dome", Set.of("Ostrel")));
         List<Advised> ranked = Advised.ranked(List.of(DOME, MAST), proven);
         assertEquals(List.of(MAST, DOME), ranked);
         Tonight tonight = new Tonight(ranked, Optional.of(DOME), Optional.empty(), NOT_SILENT, proven);
@@ -74,9 +74,9 @@ class TonightTest {
         assertEquals(
                 Optional.of("Measured side by side here, it is the one to use instead of Roof dome."),
                 tonight.whyHere(0));
-        List<Proven> elsewhere = List.of(new Proven("Mast panel", "Roof dome", Set.of("Brissa")));
+        List<StayVerdict> elsewhere = List.of(new StayVerdict("Mast panel", "Roof dome", Set.of("Brissa")));
         assertEquals(List.of(DOME, MAST), Advised.ranked(List.of(DOME, MAST), elsewhere));
-        List<Proven> circle = List.of(proven.get(0), new Proven("Roof dome", "Mast panel", Set.of("Ostrel")));
+        List<StayVerdict> circle = List.of(proven.get(0), new StayVerdict("Roof dome", "Mast panel", Set.of("Ostrel")));
         assertEquals(2, Advised.ranked(List.of(DOME, MAST), circle).size());
     }
 

@@ -9,7 +9,7 @@ import java.util.Set;
  * @param instead of this one
  * @param carriers on which both were measured
  */
-public record Proven(String use, String instead, Set<String> carriers) {
+public record StayVerdict(String use, String instead, Set<String> carriers) {
     boolean isFor(Option option) {
         return isOf(use, option);
     }
