@@ -1,8 +1,11 @@
 import { Button, Checkbox } from 'antd';
+import { use } from 'react';
 import { type JobTask, useJobStep } from '../data/fitout';
 import { useStored } from '../data/useStored';
+import { HolePlace } from '../draw/HolePlace';
 import { count } from '../format/numbers';
 import { clock } from '../format/time';
+import { UnitsContext } from '../format/units';
 import { Field } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { useKey } from '../parts/useKey';
@@ -13,6 +16,7 @@ import { hands, waits } from './jobWords';
 /** The task that comes next: what to mind, the last look, how long it takes, what was seen. */
 export function Next({ plan, task }: { plan: number; task: JobTask }) {
   const step = useJobStep(plan);
+  const { system } = use(UnitsContext);
   const [note, setNote, forget] = useStored(`fitout.note.${plan}.${task.key}`, task.note ?? '');
   const enter = (kind: string, text: string | null = null) =>
     step.mutate(
@@ -34,6 +38,7 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
         {task.weather === '' ? '' : `; wants ${task.weather}`}
         {waits(task)}
       </p>
+      {task.hole !== null && <HolePlace hole={task.hole} system={system} />}
       {task.tools.length > 0 && (
         <p className="small">
           <b>Tools:</b> {task.tools.join(', ')}

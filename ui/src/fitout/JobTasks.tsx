@@ -1,9 +1,11 @@
 import { Checkbox } from 'antd';
-import { useState } from 'react';
+import { use, useState } from 'react';
 import { Refusal } from '../data/client';
 import { type JobSheet, type JobTask, useJobStep } from '../data/fitout';
+import { HolePlace } from '../draw/HolePlace';
 import { count } from '../format/numbers';
 import { clock, weekdayDay } from '../format/time';
+import { UnitsContext } from '../format/units';
 import { Part } from '../parts/Sheet';
 import { Shown } from './JobPhotos';
 import { AddTask, ChangeTask } from './TaskForm';
@@ -14,6 +16,7 @@ const MIN_PER_H = 60;
 /** All tasks by day; one that was ticked by mistake is taken back, one that takes longer here is changed. */
 export function Tasks({ plan, sheet }: { plan: number; sheet: JobSheet }) {
   const step = useJobStep(plan);
+  const { system } = use(UnitsContext);
   const [changing, change] = useState<string | null>(null);
   const days = [...new Set(sheet.tasks.map((t) => (t.from === null ? '' : weekdayDay(t.from))))];
   return (
@@ -66,6 +69,11 @@ export function Tasks({ plan, sheet }: { plan: number; sheet: JobSheet }) {
                   {t.key !== sheet.next && t.photos.length > 0 && (
                     <div className="job-photos">
                       <Shown plan={plan} task={t} />
+                    </div>
+                  )}
+                  {t.hole !== null && (
+                    <div className="print-only">
+                      <HolePlace hole={t.hole} system={system} />
                     </div>
                   )}
                   {t.lastLook !== null && (

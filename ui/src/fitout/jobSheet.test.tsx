@@ -147,3 +147,37 @@ test('tasks are added, changed and filed with their trial and photos', async () 
     expect(kept().at(-1)?.tasks.at(-1)).toMatchObject({ key: 'prove', name: null, minutes: 90 }),
   );
 });
+
+test('the task in which the hole is marked shows where, measured from all four edges', async () => {
+  const mark = {
+    ...TASK,
+    key: 'mark',
+    name: 'Mark the hole',
+    lastLook: null,
+    hole: {
+      fromFrontM: 1.2,
+      fromRearM: 3.8,
+      fromLeftM: 0.45,
+      fromRightM: 1.55,
+      diagonalM: 1.28,
+      insideFrontM: 1.16,
+      insideLeftM: 0.41,
+    },
+  };
+  served({
+    'GET /api/fitout/plans/1/job-sheet': {
+      plan: 1,
+      name: 'Heron as it is',
+      sentence: 'Build in Alder: 1 task.',
+      minutes: 20,
+      problem: null,
+      parts: [],
+      tasks: [mark],
+      next: 'mark',
+    },
+  });
+  show(<FitoutView />, '/build?plan=1&sheet');
+  const drawings = await screen.findAllByRole('img', { name: /Where to drill/ });
+  expect(drawings[0]?.getAttribute('aria-label')).toContain('1.2 m from the front, 3.8 m from the rear');
+  expect(screen.getAllByText('1.55 m from the right')).toHaveLength(2);
+});

@@ -257,6 +257,7 @@ export const TASK = {
   trial: null,
   filed: null,
   photos: [],
+  hole: null as null | object,
 };
 
 let version = 3;

@@ -1,4 +1,5 @@
 import { Link, useSearchParams } from 'react-router';
+import { useAdvice } from '../data/advice';
 import type { Schemas } from '../data/client';
 import { stateOf } from '../data/state';
 import { useDiagnosis } from '../data/why';
@@ -32,7 +33,12 @@ export function WhyView() {
       }
       headline={data?.headline ?? 'Why is it slow?'}
       action={data?.claims[0]?.next}
-      findings={data && <Next found={data} />}
+      findings={
+        <>
+          {data && <Next found={data} />}
+          {asked.stay === undefined && <UseHere />}
+        </>
+      }
     >
       {data ? <Found found={data} /> : <Loaded state={stateOf(diagnosis)}>{() => null}</Loaded>}
     </Sheet>
@@ -52,8 +58,8 @@ function Found({ found }: { found: Diagnosis }) {
       {found.claims.length === 0 && found.about !== '' && (
         <p className="hollow">
           Looked for: no service, a weak place, walls, interference, a busy cell, a cap, a weak upload,
-          another band, lost streams, a fault in the chain, the booster, latency under load, data used up.
-          Each wants its own evidence; a run and a reading give most of it.
+          another band, lost streams, a fault in the chain, the booster, latency under load, data used up,
+          your own Wi-Fi. Each wants its own evidence; a run and a reading give most of it.
         </p>
       )}
       {found.day && <CellDay day={found.day} />}
@@ -74,6 +80,20 @@ function ClaimRow({ claim, first }: { claim: Claim; first: boolean }) {
       </ul>
       {!first && <div className="do">{claim.next}</div>}
     </section>
+  );
+}
+
+/** What Tonight says to use here, word for word: the two never say different things. */
+function UseHere() {
+  const { data } = useAdvice();
+  return (
+    data?.headline && (
+      <Part title="What to use here">
+        <div className="note">
+          {data.headline} <Link to="/tonight">Show all options</Link>
+        </div>
+      </Part>
+    )
   );
 }
 

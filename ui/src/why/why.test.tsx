@@ -63,8 +63,10 @@ test('nothing points to a cause is an answer', async () => {
       telling: null,
       day: null,
     },
+    'GET /api/advice': { headline: 'Use Roof dome on Brissa: it should meet HD film nearly always.' },
   });
   show(<WhyView />, '/why');
+  expect(await screen.findByText(/Use Roof dome on Brissa/)).toBeDefined();
   expect(await screen.findByText(/Looked for: no service/)).toBeDefined();
   expect(screen.queryByText('What would tell')).toBeNull();
 });

@@ -120,7 +120,8 @@ public class RigBench {
                         .toList(),
                 OptionalDouble.of(0),
                 OptionalDouble.of(0.3),
-                false);
+                false,
+                Optional.empty());
         Cable extension = new Cable("Extension " + number, cable, 1 + number, female, male);
         return new Chain(
                 new Vehicle("Heron", Shell.STEEL, 2.86, 4, 200, 12.8),

@@ -18,7 +18,7 @@ import syntoma.app.campsite.StandingService.StandingLine;
 import syntoma.app.campsite.Visit;
 import syntoma.app.campsite.Visits;
 import syntoma.app.gear.Cards;
-import syntoma.app.instrument.FlatRuns;
+import syntoma.app.instrument.LoggedRuns;
 import syntoma.app.instrument.PlanUse;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
@@ -44,6 +44,7 @@ import syntoma.core.diagnosis.Situation;
 import syntoma.core.fit.FitCase;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.Direction;
+import syntoma.core.run.Leg;
 import syntoma.core.trial.Outcome;
 
 /** Puts together what is known where it is slow, and lets the core look for causes. */
@@ -58,7 +59,7 @@ class DiagnosisService {
     private final Measurements measurements;
     private final PhoneLevels phones;
     private final Carriers carriers;
-    private final FlatRuns flatRuns;
+    private final LoggedRuns loggedRuns;
     private final PlanUse plans;
     private final SetupService chains;
     private final FitService fits;
@@ -75,7 +76,7 @@ class DiagnosisService {
             Measurements measurements,
             PhoneLevels phones,
             Carriers carriers,
-            FlatRuns flatRuns,
+            LoggedRuns loggedRuns,
             PlanUse plans,
             SetupService chains,
             FitService fits,
@@ -90,7 +91,7 @@ class DiagnosisService {
         this.measurements = measurements;
         this.phones = phones;
         this.carriers = carriers;
-        this.flatRuns = flatRuns;
+        this.loggedRuns = loggedRuns;
         this.plans = plans;
         this.chains = chains;
         this.fits = fits;
@@ -168,15 +169,21 @@ class DiagnosisService {
 
     /** The latest of the log, in the order of time. */
     private List<Seen> seen() {
-        Set<Long> flatDown = flatRuns.logged(Direction.DOWN);
-        Set<Long> flatUp = flatRuns.logged(Direction.UP);
+        Set<Long> flatDown = loggedRuns.flat(Direction.DOWN);
+        Set<Long> flatUp = loggedRuns.flat(Direction.UP);
+        Map<Long, Leg> legs = loggedRuns.legs();
         Map<String, Long> places = campsites.numbers();
         return measurements
                 .list(new Selection(Optional.empty(), Optional.empty(), Optional.empty(), List.of(), MOST))
                 .stream()
                 .filter(m -> m.carrier() != null)
                 .sorted(Comparator.comparing(m -> m.takenAt().toInstant()))
-                .map(m -> seen(m, places.get(m.campsite()), flatDown, flatUp))
+                .map(m -> seen(
+                        m,
+                        places.get(m.campsite()),
+                        flatDown.contains(m.id()),
+                        flatUp.contains(m.id()),
+                        Optional.ofNullable(legs.get(m.id()))))
                 .toList();
     }
 
@@ -185,7 +192,7 @@ class DiagnosisService {
                 claim.cause().label(), claim.sure().word(), claim.says(), claim.evidence(), claim.next());
     }
 
-    private static Seen seen(LoggedMeasurement m, long campsite, Set<Long> flatDown, Set<Long> flatUp) {
+    private static Seen seen(LoggedMeasurement m, long campsite, boolean flatDown, boolean flatUp, Optional<Leg> leg) {
         return new Seen(
                 m.setup(),
                 Objects.requireNonNull(m.carrier()),
@@ -201,8 +208,9 @@ class DiagnosisService {
                 m.number(Figure.UP_MBPS),
                 m.number(Figure.IDLE_MS),
                 m.loadedMs(),
-                flatDown.contains(m.id()),
-                flatUp.contains(m.id()));
+                flatDown,
+                flatUp,
+                leg);
     }
 
     private OptionalDouble phone(long stay, @Nullable Long carrier, boolean inside) {

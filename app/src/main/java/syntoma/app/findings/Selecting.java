@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.Place;
 import syntoma.app.campsite.StayTime;
-import syntoma.app.instrument.FlatRuns;
+import syntoma.app.instrument.LoggedRuns;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Needs;
 import syntoma.app.platform.NotFound;
@@ -40,15 +40,15 @@ class Selecting {
     private final Carriers carriers;
     private final Campsites campsites;
     private final Needs needs;
-    private final FlatRuns flatRuns;
+    private final LoggedRuns loggedRuns;
 
-    Selecting(TripLog log, Setups setups, Carriers carriers, Campsites campsites, Needs needs, FlatRuns flatRuns) {
+    Selecting(TripLog log, Setups setups, Carriers carriers, Campsites campsites, Needs needs, LoggedRuns loggedRuns) {
         this.log = log;
         this.setups = setups;
         this.carriers = carriers;
         this.campsites = campsites;
         this.needs = needs;
-        this.flatRuns = flatRuns;
+        this.loggedRuns = loggedRuns;
     }
 
     /**
@@ -252,7 +252,7 @@ class Selecting {
                 .map(metric ->
                         metric == Figure.DOWN_MBPS ? Direction.DOWN : metric == Figure.UP_MBPS ? Direction.UP : null)
                 .orElse(null);
-        Set<Long> flat = direction == null ? Set.of() : flatRuns.logged(direction);
+        Set<Long> flat = direction == null ? Set.of() : loggedRuns.flat(direction);
         if (flat.isEmpty()) {
             return List.of();
         }

@@ -5,6 +5,8 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.app.trial.Plans;
+import syntoma.core.jobsheet.Hole;
+import syntoma.core.roof.HoleFinder;
 
 /**
  * A build as a sheet of tasks, in the order in which they are done.
@@ -39,6 +41,7 @@ record JobSheetView(
      * @param begunAt when hands began with it; null where that was not said
      * @param trial whether it is a trial: roof-test before anything is fixed, prove when all is done; null where it is none
      * @param filed the trial that is filed with it
+     * @param hole where to drill, of the task in which that is marked; null of all others, and where the antenna is not placed yet
      */
     record JobTask(
             String key,
@@ -63,5 +66,32 @@ record JobSheetView(
             @Nullable String note,
             @Nullable String trial,
             @Nullable Plans.PlannedTrial filed,
-            List<JobPhotos.JobPhotoView> photos) {}
+            List<JobPhotos.JobPhotoView> photos,
+            @Nullable HolePlace hole) {}
+
+    /**
+     * Where to drill, in m: from the edges of the roof outside, and from the walls inside.
+     *
+     * @param diagonalM from the front left corner of the roof
+     */
+    record HolePlace(
+            double fromFrontM,
+            double fromRearM,
+            double fromLeftM,
+            double fromRightM,
+            double diagonalM,
+            double insideFrontM,
+            double insideLeftM) {
+        static HolePlace of(Hole.Marks marks) {
+            HoleFinder.Outside outside = marks.outside();
+            return new HolePlace(
+                    outside.spot().x(),
+                    outside.fromRearM(),
+                    outside.spot().y(),
+                    outside.fromRightM(),
+                    outside.diagonalM(),
+                    marks.inside().x(),
+                    marks.inside().y());
+        }
+    }
 }

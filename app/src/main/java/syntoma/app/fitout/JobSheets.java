@@ -24,6 +24,7 @@ import syntoma.app.platform.Optionals;
 import syntoma.app.trial.Plans;
 import syntoma.core.caution.Caution;
 import syntoma.core.jobsheet.Build;
+import syntoma.core.jobsheet.Hole;
 import syntoma.core.jobsheet.Hours;
 import syntoma.core.jobsheet.Schedule;
 import syntoma.core.jobsheet.Task;
@@ -193,7 +194,12 @@ class JobSheets {
                 step.map(s -> s.note).orElse(null),
                 List.of(Build.ROOF_TEST, Build.PROVE).contains(task.key()) ? task.key() : null,
                 step.map(s -> s.trialPlanId).map(beside.trials::get).orElse(null),
-                beside.photos.getOrDefault(task.key(), List.of()));
+                beside.photos.getOrDefault(task.key(), List.of()),
+                Optional.of(open.made().build().hole())
+                        .filter(hole -> task.key().equals(Build.MARK))
+                        .flatMap(Hole::marks)
+                        .map(JobSheetView.HolePlace::of)
+                        .orElse(null));
     }
 
     private static LocalDateTime at(LocalDate first, int minute) {

@@ -23,6 +23,7 @@ import syntoma.core.chain.Feature;
 import syntoma.core.chain.Feed;
 import syntoma.core.chain.GainRange;
 import syntoma.core.chain.InternalAntennas;
+import syntoma.core.chain.IpRating;
 import syntoma.core.chain.Lead;
 import syntoma.core.chain.Port;
 import syntoma.core.chain.PowerInput;
@@ -121,7 +122,8 @@ public final class Parts {
                 leads,
                 s.number("groundPlaneCm2"),
                 s.number("heightM"),
-                s.text("mounting").map("magnet"::equals).orElse(false));
+                s.text("mounting").map("magnet"::equals).orElse(false),
+                s.text("weatherRating").map(IpRating::of));
     }
 
     /** The hole that an antenna's maker states, in mm. */

@@ -132,7 +132,8 @@ final class SheetForms {
             number("holeMm", "Hole", "mm", 1, 200),
             number("groundPlaneCm2", "Ground plane needed", "cm²", 0, 20_000),
             number("heightM", "Height", "m", 0, 5),
-            number("clearanceM", "Clearance", "m", 0, 5));
+            number("clearanceM", "Clearance", "m", 0, 5),
+            text("weatherRating", "Weather rating, such as IP67"));
 
     private static final List<SheetField> CABLE = List.of(
             choice("cableClass", "Class", CABLE_CLASSES).first(),

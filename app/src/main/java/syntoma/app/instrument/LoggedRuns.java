@@ -6,11 +6,15 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.Json;
+import syntoma.core.run.Direction;
+import syntoma.core.run.Leg;
 
-/** What is known of runs that stand in the log beside their figures: their samples, and what speaks against them. */
+/** What is known of logged runs beside their figures: their samples, whether they were flat, their Wi-Fi, what speaks against them. */
 @Service
 @Transactional(readOnly = true)
 public class LoggedRuns {
@@ -37,6 +41,26 @@ public class LoggedRuns {
                     .forEach(row -> series.put((Long) row[0], rates((String) row[1])));
         }
         return series;
+    }
+
+    /** The measurements that come from a run that was flat in a direction, by number. */
+    public Set<Long> flat(Direction direction) {
+        String flat = direction == Direction.DOWN ? "r.flatDown" : "r.flatUp";
+        return Set.copyOf(entities.createQuery(
+                        "select r.measurementId from SpeedRun r where r.measurementId is not null and " + flat
+                                + " = true",
+                        Long.class)
+                .getResultList());
+    }
+
+    /** The Wi-Fi between browser and Syntoma of runs that a browser made over it, by the number of the measurement. */
+    public Map<Long, Leg> legs() {
+        return entities.createQuery(
+                        "from SpeedRun r where r.measurementId is not null and r.ownSim = false"
+                                + " and r.legDownMbps is not null and r.legUpMbps is not null",
+                        SpeedRun.class)
+                .getResultStream()
+                .collect(Collectors.toMap(r -> r.measurementId, r -> r.leg().orElseThrow(), (earlier, later) -> later));
     }
 
     /**

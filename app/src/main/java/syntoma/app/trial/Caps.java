@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.springframework.stereotype.Component;
-import syntoma.app.instrument.FlatRuns;
+import syntoma.app.instrument.LoggedRuns;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.Cap;
@@ -18,15 +18,15 @@ import syntoma.core.trial.Outcome;
 /** Whether what is compared was held by a plan or the network, by the curves of its runs. */
 @Component
 class Caps {
-    private final FlatRuns flatRuns;
+    private final LoggedRuns loggedRuns;
 
-    Caps(FlatRuns flatRuns) {
-        this.flatRuns = flatRuns;
+    Caps(LoggedRuns loggedRuns) {
+        this.loggedRuns = loggedRuns;
     }
 
     /** What is known of all runs now. */
     Curves read() {
-        return new Curves(flatRuns.logged(Direction.DOWN), flatRuns.logged(Direction.UP));
+        return new Curves(loggedRuns.flat(Direction.DOWN), loggedRuns.flat(Direction.UP));
     }
 
     /**

@@ -1,6 +1,7 @@
 package syntoma.core.chain;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import syntoma.core.band.Band;
 import syntoma.core.band.LinkShare;
@@ -15,6 +16,7 @@ import syntoma.core.band.Span;
  * @param groundPlaneCm2 area of metal it needs beneath; 0 when it needs none, empty when the sheet does not say
  * @param heightM its own height
  * @param magnetic whether a magnet holds it
+ * @param rating against dust and water; empty when the sheet does not say
  */
 public record Antenna(
         String name,
@@ -24,7 +26,8 @@ public record Antenna(
         List<Lead> leads,
         OptionalDouble groundPlaneCm2,
         OptionalDouble heightM,
-        boolean magnetic) {
+        boolean magnetic,
+        Optional<IpRating> rating) {
 
     private List<GainRange> rangesOf(Lead lead) {
         return lead.ranges().isEmpty() ? ranges : lead.ranges();

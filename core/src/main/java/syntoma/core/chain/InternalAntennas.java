@@ -7,7 +7,9 @@ public enum InternalAntennas {
     NONE("none"),
     STAY_ON("stay on"),
     SWITCH_BY_THEMSELVES("switch by themselves"),
-    SWITCHED_BY_SETTING("switched by a setting");
+    SWITCHED_BY_SETTING("switched by a setting"),
+    /** They are screwed onto the ports, so that a lead can only take the place of one. */
+    SCREWED_ON("screwed onto the ports");
 
     private final String label;
 

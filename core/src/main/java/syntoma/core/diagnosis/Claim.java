@@ -30,7 +30,8 @@ public record Claim(Cause cause, Sure sure, String says, List<String> evidence, 
         BOOSTER_TROUBLE,
         LATENCY_UNDER_LOAD,
         LATE_WHEN_IDLE,
-        ALLOWANCE_USED_UP;
+        ALLOWANCE_USED_UP,
+        OWN_WIFI;
 
         /** The name in the API. */
         public String label() {

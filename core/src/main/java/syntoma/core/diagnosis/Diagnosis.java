@@ -28,7 +28,8 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
             new BoosterTrouble(),
             new LatencyUnderLoad(),
             new LateWhenIdle(),
-            new AllowanceUsedUp());
+            new AllowanceUsedUp(),
+            new OwnWifi());
 
     /** Looks at all causes. */
     public static Diagnosis of(Situation situation) {
@@ -46,8 +47,9 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
             case BUSY_CELL, LATENCY_UNDER_LOAD ->
                 has(all, Cause.NO_SERVICE)
                         || has(all, Cause.ALLOWANCE_USED_UP)
+                        || has(all, Cause.OWN_WIFI)
                         || claim.cause() == Cause.BUSY_CELL && (has(all, Cause.CAPPED) || has(all, Cause.SLOW_ON_TWO));
-            case SLOW_ON_TWO -> has(all, Cause.ALLOWANCE_USED_UP);
+            case SLOW_ON_TWO -> has(all, Cause.ALLOWANCE_USED_UP) || has(all, Cause.OWN_WIFI);
             case NO_DATA -> has(all, Cause.NO_SERVICE) || has(all, Cause.ALLOWANCE_USED_UP);
             // a downlink that is held, busy or disturbed is beneath its uplink
             case UPLOAD_ABOVE_DOWNLOAD ->
@@ -55,7 +57,8 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
                         || has(all, Cause.SLOW_ON_TWO)
                         || has(all, Cause.CAPPED)
                         || has(all, Cause.INTERFERENCE)
-                        || has(all, Cause.ALLOWANCE_USED_UP);
+                        || has(all, Cause.ALLOWANCE_USED_UP)
+                        || has(all, Cause.OWN_WIFI);
             case WEAK_OUTSIDE -> has(all, Cause.NO_SERVICE);
             default -> false;
         };

@@ -1,7 +1,9 @@
 package syntoma.core.diagnosis;
 
 import java.time.OffsetDateTime;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import syntoma.core.run.Leg;
 import syntoma.core.trial.Outcome;
 
 /**
@@ -11,6 +13,7 @@ import syntoma.core.trial.Outcome;
  * @param band empty text where it is not known
  * @param cell its identity; empty text where it is not known
  * @param flatDown whether its curve is flat (methods, section 7); false without a curve
+ * @param leg the vehicle's own Wi-Fi, where a browser made the run over it
  */
 public record Seen(
         String setup,
@@ -28,7 +31,8 @@ public record Seen(
         OptionalDouble idleMs,
         OptionalDouble loadedMs,
         boolean flatDown,
-        boolean flatUp) {
+        boolean flatUp,
+        Optional<Leg> leg) {
 
     boolean ok() {
         return outcome == Outcome.OK;

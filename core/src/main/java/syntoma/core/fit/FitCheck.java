@@ -30,6 +30,7 @@ public final class FitCheck {
             new CableTakesGain(),
             new NoGain(),
             new GroundPlane(),
+            new WeatherRating(),
             new SupplyRange(),
             new MainsOnly(),
             new PlanOfCard(),

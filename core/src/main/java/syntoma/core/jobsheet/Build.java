@@ -42,6 +42,9 @@ public record Build(
     /** The step in which the gain is measured with everything loose. */
     public static final String ROOF_TEST = "roof-test";
 
+    /** The key of the task in which the hole is marked. */
+    public static final String MARK = "mark";
+
     /** The step in which the gain is measured when all is done. */
     public static final String PROVE = "prove";
 

@@ -66,13 +66,13 @@ final class UsualTasks {
     }
 
     private void drill(List<Task> tasks) {
-        tasks.add(step("mark", hole.marking(), 20)
+        tasks.add(step(Build.MARK, hole.marking(), 20)
                 .after(Build.ROOF_TEST)
                 .onRoof(Weather.DRY)
                 .with("tape measure", "pencil", "masking tape")
                 .build());
         tasks.add(step("look", "Look above the ceiling for wiring, gas and rafters", 20)
-                .after("mark")
+                .after(Build.MARK)
                 .with("torch", "screwdriver")
                 .build());
         tasks.add(step("pilot", "Pilot hole of 3 mm, from inside", 10)

@@ -36,10 +36,20 @@ public record Leg(double downMbps, double upMbps) {
         return new Leg(down.mbps(), up.mbps());
     }
 
+    /** Whether a download came so near to what the Wi-Fi carries that it may be what held it. */
+    public boolean limitsDown(double mbps) {
+        return mbps >= AS_FAST * downMbps;
+    }
+
+    /** Whether an upload came so near to what the Wi-Fi carries that it may be what held it. */
+    public boolean limitsUp(double mbps) {
+        return mbps >= AS_FAST * upMbps;
+    }
+
     /** That a run was as fast as the leg is, in words; empty where the leg had room. */
     public Optional<String> limits(RunResult run) {
-        boolean down = run.get(Figure.DOWN_MBPS).orElse(0.0) >= AS_FAST * downMbps;
-        boolean up = run.get(Figure.UP_MBPS).orElse(0.0) >= AS_FAST * upMbps;
+        boolean down = limitsDown(run.get(Figure.DOWN_MBPS).orElse(0.0));
+        boolean up = limitsUp(run.get(Figure.UP_MBPS).orElse(0.0));
         if (!down && !up) {
             return Optional.empty();
         }

@@ -2,6 +2,7 @@ package syntoma.core.sheettext;
 
 import java.util.List;
 import java.util.Map;
+import syntoma.core.chain.IpRating;
 import syntoma.core.sheettext.Amounts.Amount;
 
 /** Pattern, mounting and measures of an antenna, and of what it stands on. */
@@ -47,6 +48,8 @@ final class AntennaFigures {
                 first(line, Amounts.of(line, Amounts.METRES), "heightM", found);
             }
             plane(line, found);
+            IpRating.in(line.text())
+                    .ifPresent(rating -> found.add(Found.sure("weatherRating", rating.code(), line, line.text())));
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 import syntoma.core.chain.Feature;
+import syntoma.core.chain.InternalAntennas;
 import syntoma.core.sheettext.Amounts.Amount;
 
 /** What a router, hotspot or phone can do, beside its bands, sockets and supply. */
@@ -25,6 +26,7 @@ final class DeviceFigures {
             cards(line, found);
             rates(line, found);
             counts(line, found);
+            screwedOn(line, found);
             Set<String> here = features(line);
             if (!here.isEmpty()) {
                 ofFeatures = ofFeatures == null ? line : ofFeatures;
@@ -48,6 +50,16 @@ final class DeviceFigures {
                 found.add(Found.sure("type", type, line, line.text()));
                 return;
             }
+        }
+    }
+
+    /** Antennas for the network that are screwed onto the ports, where a lead takes the place of one. */
+    private static void screwedOn(Line line, List<Found> found) {
+        if (line.says("antenna")
+                && line.says("detachable", "removable", "screw-on", "screw on", "unscrew")
+                && !line.says("non-detachable", "non-removable", "not detachable", "not removable")
+                && !line.ofWifi()) {
+            found.add(Found.sure("internal", InternalAntennas.SCREWED_ON.label(), line, line.text()));
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import syntoma.core.chain.Booster;
 import syntoma.core.chain.Chain;
 import syntoma.core.chain.Device;
+import syntoma.core.chain.InternalAntennas;
 import syntoma.core.chain.RadioMode;
 import syntoma.core.chain.Settings;
 import syntoma.core.chain.Source;
@@ -82,7 +83,11 @@ public record Arrangement(
     private static Holder holder(Device device) {
         OptionalInt cards = device.simSlots();
         int slots = Math.max(1, cards.orElse(1)) + (device.esim().orElse(false) ? 1 : 0);
-        return new Holder(device.name(), slots, device.lockedTo().filter(carrier -> !carrier.isEmpty()));
+        return new Holder(
+                device.name(),
+                slots,
+                device.lockedTo().filter(carrier -> !carrier.isEmpty()),
+                device.internal().filter(InternalAntennas.SCREWED_ON::equals).isPresent());
     }
 
     private static String bands(Settings settings) {

@@ -234,12 +234,22 @@ final class ChangeOver {
         });
         if (!off.isEmpty() || !on.isEmpty()) {
             move(Move.of(
-                    Work.LEADS, new Action.Leads(at, off, on), plugged(at, off, on), Caution.leads(at, on.values())));
+                    Work.LEADS,
+                    new Action.Leads(at, off, on),
+                    plugged(
+                            at,
+                            off,
+                            on,
+                            next.booster().isEmpty() && next.device().screwOn()),
+                    Caution.leads(at, on.values())));
         }
     }
 
-    private static String plugged(String at, SortedSet<String> off, SortedMap<String, String> on) {
+    private String plugged(String at, SortedSet<String> off, SortedMap<String, String> on, boolean screwOn) {
         List<String> says = new ArrayList<>();
+        if (screwOn && !state.leads().containsValue(at)) {
+            says.add("unscrew the antennas that are on " + at);
+        }
         List<String> loose = on.entrySet().stream()
                 .filter(e -> e.getValue().isEmpty())
                 .map(Map.Entry::getKey)
@@ -258,7 +268,10 @@ final class ChangeOver {
         if (!loose.isEmpty()) {
             says.add("plug the leads of " + Text.list(loose) + " into " + at);
         }
-        String own = on.isEmpty() ? "; it then uses its own antennas" : "";
+        if (screwOn && on.isEmpty()) {
+            says.add("screw its own antennas back on");
+        }
+        String own = on.isEmpty() && !screwOn ? "; it then uses its own antennas" : "";
         return Text.capital(String.join(", then ", says)) + own + ".";
     }
 

@@ -86,6 +86,10 @@ public final class Changed {
         return with(a, "groundPlaneCm2", OptionalDouble.of(cm2));
     }
 
+    public static Antenna rated(Antenna a, String rating) {
+        return with(a, "rating", Optional.of(IpRating.of(rating)));
+    }
+
     public static Antenna magnet(Antenna a) {
         return with(a, "magnetic", true);
     }

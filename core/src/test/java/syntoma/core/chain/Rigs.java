@@ -57,7 +57,8 @@ public final class Rigs {
                 List.of(leads),
                 OptionalDouble.of(0),
                 OptionalDouble.of(0.1),
-                false);
+                false,
+                Optional.empty());
     }
 
     /** An antenna for all bands with so many SMA leads. */

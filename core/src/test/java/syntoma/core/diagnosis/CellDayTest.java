@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import syntoma.core.trial.Outcome;
@@ -31,7 +32,8 @@ class CellDayTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 false,
-                false));
+                false,
+                Optional.empty()));
     }
 
     @Test

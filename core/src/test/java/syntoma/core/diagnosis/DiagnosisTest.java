@@ -9,6 +9,7 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -121,6 +122,13 @@ class DiagnosisTest {
         plant("late when nothing is sent", Cause.LATE_WHEN_IDLE).runs(4, FINE.late(210, 280));
         plant("late when nothing is sent, twice", Cause.LATE_WHEN_IDLE).runs(2, FINE.late(160, 250));
         plant("satellite is late by nature").bySatellite().runs(4, FINE.late(600, 700));
+
+        plant("the Wi-Fi ends where the runs do", Cause.OWN_WIFI)
+                .runs(3, FINE.speeds(9, 7), Where.NOW.overWifi(10, 8), 1);
+        plant("the router alone is faster", Cause.OWN_WIFI)
+                .runs(3, FINE, Where.NOW, 2)
+                .runs(1, FINE.speeds(11, 9), Where.NOW.overWifi(12, 11), 1);
+        plant("the Wi-Fi has room").runs(4, FINE, Where.NOW.overWifi(180, 150), 1);
 
         plant("flat runs agree", Cause.CAPPED)
                 .runs(3, FINE.level(-80, 20).speeds(24, 23.9), Where.NOW.asFlat(), 1)
@@ -237,7 +245,7 @@ class DiagnosisTest {
         for (int stay = 0; stay < stays; stay++) {
             long campsite = 40 + stay % 5;
             double place = -92 + 4 * random.nextGaussian();
-            Where there = new Where("Mast panel", "Tarnwave", campsite, 100 + stay, "B3", false);
+            Where there = new Where("Mast panel", "Tarnwave", campsite, 100 + stay, "B3", false, Optional.empty());
             double ago = 24.0 * 4 * (stays - stay);
             planted.runs(12, FINE.level(place + 4 + 4 * random.nextGaussian(), 12), there, ago);
             planted.runs(12, FINE.level(place + 4 * random.nextGaussian(), 12), there.with("Whips"), ago);

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
 import syntoma.core.chain.Source;
+import syntoma.core.run.Leg;
 import syntoma.core.trial.Outcome;
 
 /** A situation that is put together for a test: healthy until something is planted. */
@@ -50,27 +51,31 @@ final class Planted {
     }
 
     /** With what, where and when. */
-    record Where(String setup, String carrier, long campsite, long stay, String band, boolean flat) {
-        static final Where NOW = new Where(SETUP, CARRIER, HERE, HERE, "B3", false);
+    record Where(String setup, String carrier, long campsite, long stay, String band, boolean flat, Optional<Leg> leg) {
+        static final Where NOW = new Where(SETUP, CARRIER, HERE, HERE, "B3", false, Optional.empty());
 
         Where with(String other) {
-            return new Where(other, carrier, campsite, stay, band, flat);
+            return new Where(other, carrier, campsite, stay, band, flat, leg);
         }
 
         Where on(String network) {
-            return new Where(setup, network, campsite, stay, band, flat);
+            return new Where(setup, network, campsite, stay, band, flat, leg);
         }
 
         Where at(long place) {
-            return new Where(setup, carrier, place, place, band, flat);
+            return new Where(setup, carrier, place, place, band, flat, leg);
         }
 
         Where in(String other) {
-            return new Where(setup, carrier, campsite, stay, other, flat);
+            return new Where(setup, carrier, campsite, stay, other, flat, leg);
+        }
+
+        Where overWifi(double downMbps, double upMbps) {
+            return new Where(setup, carrier, campsite, stay, band, flat, Optional.of(new Leg(downMbps, upMbps)));
         }
 
         Where asFlat() {
-            return new Where(setup, carrier, campsite, stay, band, true);
+            return new Where(setup, carrier, campsite, stay, band, true, leg);
         }
     }
 
@@ -98,7 +103,8 @@ final class Planted {
                     of(shows.idle),
                     of(shows.loaded),
                     where.flat,
-                    where.flat));
+                    where.flat,
+                    where.leg));
         }
         return this;
     }
@@ -135,7 +141,8 @@ final class Planted {
                     none,
                     none,
                     false,
-                    false));
+                    false,
+                    Optional.empty()));
         }
         return this;
     }

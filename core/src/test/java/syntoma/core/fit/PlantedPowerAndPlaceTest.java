@@ -7,6 +7,7 @@ import static syntoma.core.chain.Changed.aimed;
 import static syntoma.core.chain.Changed.magnet;
 import static syntoma.core.chain.Changed.plane;
 import static syntoma.core.chain.Changed.power;
+import static syntoma.core.chain.Changed.rated;
 import static syntoma.core.chain.Rigs.antenna;
 import static syntoma.core.chain.Rigs.booster;
 import static syntoma.core.chain.Rigs.chain;
@@ -102,6 +103,11 @@ class PlantedPowerAndPlaceTest {
         Antenna high = Changed.with(wide("Alder", 2), "heightM", OptionalDouble.of(1.3));
         Chain whip = withBooster(chain(router(2), onRoof(wide("Alder", 1))), booster(ALL, ALL));
         return Stream.of(
+                caution(
+                        "an antenna on the roof that keeps out splashes only",
+                        chain(router(2), onRoof(rated(wide("Sorrel", 2), "IP54"))),
+                        "weather-rating",
+                        "Sorrel is rated IP54: that is not enough for driving rain on the roof."),
                 caution("9 V on 12 V", fed(volts(8.5, 9.5)), "supply-range", "takes 8.5 to 9.5 V"),
                 caution("10 to 14.5 V on 12 V", fed(volts(10, 14.5)), "supply-range", "gives up to 14.8 V"),
                 caution("19 V on 12 V", fed(volts(18.5, 19.5)), "supply-range", "a nearly empty battery of 12 V"),
@@ -314,6 +320,11 @@ class PlantedPowerAndPlaceTest {
                         "a magnet on a steel plate",
                         in(chain(router(2), plated(magnet(wide("Sorrel", 2)), 200)), Shell.GRP),
                         "magnet-hold",
+                        ""),
+                note(
+                        "an antenna for the roof",
+                        chain(router(2), onRoof(rated(wide("Sorrel", 2), "IP6X"))),
+                        "weather-rating",
                         ""),
                 note(
                         "a plate that is large enough",

@@ -60,6 +60,23 @@ class ChangeOverTest {
     }
 
     @Test
+    void antennas_that_came_with_a_device_make_room_for_leads_and_go_back_on() {
+        Arrangement bare = Rig.of("Curlew").screwOn().arrangement();
+        Arrangement dome = Rig.of("Curlew").screwOn().antenna("Alder", 0).arrangement();
+        Arrangement panel = Rig.of("Curlew").screwOn().antenna("Sorrel", 0).arrangement();
+        RigState state = RigState.with(bare);
+        assertEquals(
+                List.of("Unscrew the antennas that are on Curlew, then plug the leads of Alder into Curlew."),
+                says(state.movesTo(dome)));
+        assertEquals(
+                List.of("Unplug the leads of Alder from Curlew, then screw its own antennas back on."),
+                says(state.after(dome).movesTo(bare)));
+        assertEquals(
+                List.of("Unplug the leads of Alder from Curlew, then plug the leads of Sorrel into Curlew."),
+                says(state.after(dome).movesTo(panel)));
+    }
+
+    @Test
     void one_antenna_at_two_heights_goes_up_and_down() {
         Arrangement low = Rig.of("Curlew").antenna("Rowan", 0).arrangement();
         RigState state = RigState.with(low);

@@ -19,6 +19,8 @@ public final class Rig {
     private Optional<String> booster = Optional.empty();
     private String bands = "automatic";
 
+    private boolean screwOn;
+
     private Rig(String device) {
         this.device = device;
     }
@@ -58,6 +60,11 @@ public final class Rig {
         return this;
     }
 
+    public Rig screwOn() {
+        screwOn = true;
+        return this;
+    }
+
     /** An antenna on the roof, or so many metres above it. */
     public Rig antenna(String name, double raisedM) {
         antennas.put(name, raisedM == 0 ? Spot.ROOF : Spot.raised(raisedM));
@@ -86,7 +93,7 @@ public final class Rig {
     public Arrangement arrangement() {
         return new Arrangement(
                 Optional.empty(),
-                new Holder(device, slots, lockedTo),
+                new Holder(device, slots, lockedTo, screwOn),
                 carrier,
                 sims,
                 source,

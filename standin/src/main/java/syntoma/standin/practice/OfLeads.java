@@ -51,7 +51,7 @@ public final class OfLeads {
                 name,
                 new Arrangement(
                         Optional.empty(),
-                        new Holder("Curlew", 1, Optional.empty()),
+                        new Holder("Curlew", 1, Optional.empty(), false),
                         "Tarnwave",
                         new TreeMap<>(),
                         Source.CELLULAR,

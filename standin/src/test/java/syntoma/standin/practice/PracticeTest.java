@@ -117,7 +117,7 @@ class PracticeTest {
                         "S" + i,
                         new Arrangement(
                                 Optional.empty(),
-                                new Holder("Curlew", 1, Optional.empty()),
+                                new Holder("Curlew", 1, Optional.empty(), false),
                                 "Tarnwave",
                                 new TreeMap<>(),
                                 Source.CELLULAR,
