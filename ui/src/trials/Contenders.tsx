@@ -5,7 +5,7 @@ import { SetupLabel } from '../draw/Pennant';
 import { Part } from '../parts/Sheet';
 import { asItIs, type Contender } from './planAddress';
 
-const MOST = 8;
+const MOST = 16;
 
 /** What is compared: setups, each on a carrier and perhaps with one thing changed, the first as the baseline. */
 export function Contenders(props: {

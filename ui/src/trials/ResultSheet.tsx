@@ -67,7 +67,7 @@ export function ResultSheet({ of }: { of: ResultOf }) {
       {data.next && isOwn && (
         <Part title="What to try next" small="filled in from this trial">
           <p>{data.next.says}</p>
-          <Link to={planOf(data.next.contenders)}>Plan it: the best bands together</Link>
+          <Link to={planOf(data.next.contenders)}>{data.next.label}</Link>
         </Part>
       )}
       {data.grid && <GridOf grid={data.grid} />}

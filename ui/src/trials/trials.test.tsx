@@ -203,6 +203,7 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
         ],
       },
       next: {
+        label: 'Plan it: the best bands together',
         says: 'Alone, B3 and B20 did best.',
         contenders: [
           { setup: 'Roof dome', carrier: 'Tarnwave', change: null },

@@ -64,10 +64,10 @@ class Entrants {
      */
     List<Entrant> of(DesignRequest asked, StandingLine line) {
         List<DesignRequest.ContenderRequest> contenders = asked.contenders() == null ? List.of() : asked.contenders();
-        if (contenders.size() > Question.MOST_CONTENDERS) {
+        if (contenders.size() > Question.MOST_SCREENED) {
             throw new InvalidInput(
                     "contenders",
-                    "contenders are " + contenders.size() + "; allowed are 2 to " + Question.MOST_CONTENDERS);
+                    "contenders are " + contenders.size() + "; allowed are 2 to " + Question.MOST_SCREENED);
         }
         Known known = known(line);
         return IntStream.range(0, contenders.size())

@@ -6,7 +6,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.app.setup.SetupName;
-import syntoma.core.design.BandStage;
+import syntoma.core.design.FollowingTrial;
 import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
@@ -45,11 +45,12 @@ public record ResultView(
         @Nullable NextTrial next) {
 
     /** A trial that follows on one, filled in, and why it is worth making. */
-    record NextTrial(String says, List<DesignRequest.ContenderRequest> contenders) {
-        static NextTrial of(BandStage stage) {
+    record NextTrial(String says, String label, List<DesignRequest.ContenderRequest> contenders) {
+        static NextTrial of(FollowingTrial trial) {
             return new NextTrial(
-                    stage.says(),
-                    stage.choices().stream()
+                    trial.says(),
+                    trial.label(),
+                    trial.choices().stream()
                             .map(DesignRequest.ContenderRequest::of)
                             .toList());
         }

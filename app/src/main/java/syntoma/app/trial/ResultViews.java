@@ -15,7 +15,9 @@ import syntoma.app.setup.SetupName;
 import syntoma.core.design.Advice;
 import syntoma.core.design.BandStage;
 import syntoma.core.design.Contender;
+import syntoma.core.design.FollowingTrial;
 import syntoma.core.design.Grid;
+import syntoma.core.design.Screening;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Blocks;
@@ -105,11 +107,14 @@ class ResultViews {
     /** The trial that follows; null where none does. */
     @Nullable
     private static ResultView.NextTrial next(Compared compared) {
-        List<BandStage.Tried> tried = compared.cast().plan().stream()
+        List<FollowingTrial.TriedSetup> tried = compared.cast().plan().stream()
                 .flatMap(plan -> plan.contenders.stream())
-                .map(c -> new BandStage.Tried(c.setup, Objects.requireNonNullElse(c.carrier, ""), c.variation()))
+                .map(c -> new FollowingTrial.TriedSetup(
+                        c.setup, Objects.requireNonNullElse(c.carrier, ""), c.variation()))
                 .toList();
-        return BandStage.after(tried, compared.firsts())
+        List<Comparison> against = compared.firsts();
+        return Screening.after(tried, against)
+                .or(() -> BandStage.after(tried, against))
                 .map(ResultView.NextTrial::of)
                 .orElse(null);
     }

@@ -6,6 +6,8 @@ import static org.springframework.test.web.servlet.request.MockMvcRequestBuilder
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -191,6 +193,47 @@ class DesignTest {
         assertTrue(next.get("says").asText().contains("did best against automatic"), next.toString());
         assertTrue(next.at("/contenders/2/change/value").asText().contains(" + "), next.toString());
         assertTrue(next.at("/contenders/0/change").isNull(), next.toString());
+    }
+
+    @Test
+    void more_than_eight_are_screened_and_the_best_go_on() throws Exception {
+        String some = Stream.of("Roof dome", "Mast panel", "Window whips")
+                .flatMap(setup -> Stream.of("", "B3", "B20", "B28")
+                        .map(band -> "{\"setup\":\"" + setup + "\",\"carrier\":\"Tarnwave\""
+                                + (band.isEmpty()
+                                        ? "}"
+                                        : ",\"change\":{\"kind\":\"bands\",\"value\":\"" + band + "\"}}")))
+                .collect(Collectors.joining(","));
+        Requests.Answer kept = send(
+                "/api/trials/designed",
+                "{\"campsite\":\"Quarry Lake\",\"name\":\"Screen\",\"design\":{\"seed\":3,\"contenders\":[" + some
+                        + "]}}");
+        assertEquals(201, kept.status(), kept.text());
+        StringBuilder csv = new StringBuilder("taken_at,campsite,setup,carrier,up_mbps,outcome,trial,round\n");
+        for (int round = 1; round <= 3; round++) {
+            for (int i = 0; i < 12; i++) {
+                csv.append("2026-08-24T1%d:%02d:00+03:00,Quarry Lake,\"%s\",Tarnwave,%d,ok,Screen,%d\n"
+                        .formatted(
+                                round,
+                                2 * i,
+                                kept.json()
+                                        .at("/contenders/" + i + "/setup/name")
+                                        .asText(),
+                                10 + i + round,
+                                round));
+            }
+        }
+        requests.importCsv(csv.toString());
+        JsonNode next = requests.read("/api/results/trial?campsite={place}&trial=Screen", "Quarry Lake")
+                .json()
+                .get("next");
+        assertTrue(next.get("says").asText().startsWith("This trial screens 12 setups."), next.toString());
+        assertEquals(5, next.get("contenders").size(), next.toString());
+        assertEquals("Window whips", next.at("/contenders/1/setup").asText());
+        assertEquals("B28", next.at("/contenders/1/change/value").asText());
+        Requests.Answer decides =
+                send("/api/trials/design", "{\"contenders\":" + next.get("contenders") + ",\"difference\":1.5}");
+        assertTrue(decides.json().get("fits").asBoolean(), decides.text());
     }
 
     private JsonNode template(String key) throws Exception {

@@ -5,40 +5,30 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import syntoma.core.reading.Figure;
+import syntoma.core.design.FollowingTrial.TriedSetup;
 import syntoma.core.verdict.Comparison;
 
 /**
  * What follows on a trial of bands held alone: the best of them together, beside automatic and the best alone. A device that is held
  * to one band cannot add carriers up; whether two together do better than what the network picks is a question of its own, and only
  * worth its time for the bands that did best.
- *
- * @param choices automatic first, as the baseline, then the best alone, then the best together
  */
-public record BandStage(String says, List<Template.Choice> choices) {
+public final class BandStage {
     /** One band, and as many as a device that is held to bands puts together. */
     private static final int MOST_TOGETHER = 3;
 
-    /**
-     * Who was in the trial.
-     *
-     * @param name under which it was measured
-     * @param variation what was changed about it
-     */
-    public record Tried(String name, String carrier, Optional<Variation> variation) {
-        private boolean isAlone() {
-            return variation
-                    .filter(v -> v.kind() == Variation.Kind.BANDS && v.bands().size() == 1)
-                    .isPresent();
-        }
+    private BandStage() {}
 
-        private boolean isOfBands() {
-            return variation.filter(v -> v.kind() == Variation.Kind.BANDS).isPresent();
-        }
+    private static boolean isAlone(TriedSetup tried) {
+        return isOfBands(tried) && tried.variation().orElseThrow().bands().size() == 1;
+    }
 
-        private String band() {
-            return variation.orElseThrow().bands().get(0);
-        }
+    private static boolean isOfBands(TriedSetup tried) {
+        return tried.variation().filter(v -> v.kind() == Variation.Kind.BANDS).isPresent();
+    }
+
+    private static String band(TriedSetup tried) {
+        return tried.variation().orElseThrow().bands().get(0);
     }
 
     private record Alone(String band, Comparison against) {}
@@ -48,36 +38,38 @@ public record BandStage(String says, List<Template.Choice> choices) {
      *
      * @param against automatic, each contender on the figure that matters most
      */
-    public static Optional<BandStage> after(List<Tried> tried, List<Comparison> against) {
-        List<Tried> free = tried.stream().filter(t -> t.variation.isEmpty()).toList();
-        if (free.size() != 1 || tried.stream().filter(Tried::isOfBands).count() != tried.size() - 1L) {
+    public static Optional<FollowingTrial> after(List<TriedSetup> tried, List<Comparison> against) {
+        List<TriedSetup> free =
+                tried.stream().filter(t -> t.variation().isEmpty()).toList();
+        if (free.size() != 1 || tried.stream().filter(BandStage::isOfBands).count() != tried.size() - 1L) {
             return Optional.empty();
         }
-        Tried automatic = free.get(0);
+        TriedSetup automatic = free.get(0);
         List<Alone> best = tried.stream()
-                .filter(Tried::isAlone)
+                .filter(BandStage::isAlone)
                 .flatMap(t -> against.stream()
-                        .filter(c -> c.baseline().equals(automatic.name)
-                                && c.candidate().equals(t.name)
+                        .filter(c -> c.baseline().equals(automatic.name())
+                                && c.candidate().equals(t.name())
                                 && c.estimate().isPresent())
-                        .map(c -> new Alone(t.band(), c)))
+                        .map(c -> new Alone(band(t), c)))
                 .sorted(Comparator.comparingDouble(BandStage::worth).reversed())
                 .toList();
         return best.size() < 2 ? Optional.empty() : Optional.of(of(automatic, best));
     }
 
-    private static BandStage of(Tried automatic, List<Alone> best) {
+    private static FollowingTrial of(TriedSetup automatic, List<Alone> best) {
         List<Template.Choice> choices = new ArrayList<>();
-        choices.add(new Template.Choice(automatic.name, automatic.carrier, Optional.empty()));
+        choices.add(new Template.Choice(automatic.name(), automatic.carrier(), Optional.empty()));
         IntStream.rangeClosed(1, together(best))
                 .mapToObj(n -> String.join(
                         " + ", best.stream().limit(n).map(Alone::band).toList()))
                 .map(bands -> new Variation(Variation.Kind.BANDS, bands))
-                .map(held -> new Template.Choice(automatic.name, automatic.carrier, Optional.of(held)))
+                .map(held -> new Template.Choice(automatic.name(), automatic.carrier(), Optional.of(held)))
                 .forEach(choices::add);
-        return new BandStage(
+        return new FollowingTrial(
                 "Alone, " + said(best.get(0)) + " and " + said(best.get(1))
                         + " did best against automatic. Held together a device may add them up.",
+                "Plan it: the best bands together",
                 choices);
     }
 
@@ -90,11 +82,8 @@ public record BandStage(String says, List<Template.Choice> choices) {
         return worth(best.get(1)) - worth(best.get(2)) < margin ? MOST_TOGETHER : 2;
     }
 
-    /** How it did against automatic on the scale of the figure, more being better. */
     private static double worth(Alone alone) {
-        Figure metric = alone.against.metric();
-        double difference = metric.scale().on(alone.against.estimate().orElseThrow());
-        return metric.comparing().higherIsBetter() ? difference : -difference;
+        return alone.against.advantage().orElseThrow();
     }
 
     private static String said(Alone alone) {

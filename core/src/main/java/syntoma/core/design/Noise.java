@@ -48,8 +48,13 @@ public record Noise(double run, double visit) {
      * @param runs at each visit, 1 to 5
      */
     public double ofRound(int runs) {
+        return Math.sqrt(2) * ofVisit(runs);
+    }
+
+    /** The standard deviation of one setup in a round, counted as the median of its runs. @param runs at each visit, 1 to 5 */
+    double ofVisit(int runs) {
         Values.within("runs", runs, 1, MOST_RUNS, "");
-        return Math.sqrt(2 * (visit * visit + OF_MEDIAN[runs - 1] * run * run));
+        return Math.sqrt(visit * visit + OF_MEDIAN[runs - 1] * run * run);
     }
 
     /**

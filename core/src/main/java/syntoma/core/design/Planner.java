@@ -56,6 +56,13 @@ public final class Planner {
             String runs = effort.runs() == 1
                     ? "one " + question.kind().label() + " run"
                     : effort.runs() + " " + question.kind().label() + " runs";
+            if (question.isScreening()) {
+                return "A first trial of " + effort.rounds() + " rounds with " + runs + " at each visit screens all "
+                        + question.contenders().size() + ": about " + Math.round(effort.minutes()) + " min and "
+                        + gigabytes(effort.gb()) + ". The best " + Screening.KEPT
+                        + " go on to a trial that decides. A setup that is " + size
+                        + " ahead of all others is among them in " + odds + " cases.";
+            }
             String takes = effort.rounds() + " rounds with " + runs + " at each visit: about "
                     + Math.round(effort.minutes()) + " min and " + gigabytes(effort.gb()) + ". ";
             return enough
@@ -105,8 +112,10 @@ public final class Planner {
     }
 
     private Design design(Effort effort, boolean fits, boolean enough, List<String> advice) {
-        double seen = Math.exp(RoundsWanted.seen(
-                sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family()));
+        double seen = question.isScreening()
+                ? question.difference()
+                : Math.exp(RoundsWanted.seen(
+                        sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family()));
         return new Design(effort, chance(effort), seen, fits, enough, advice, Limits.of(question, seen));
     }
 
@@ -115,6 +124,11 @@ public final class Planner {
     }
 
     private double chance(Effort effort) {
+        if (question.isScreening()) {
+            double rounds = effort.rounds() * question.usableRounds(effort.runs());
+            return Screening.chance(
+                    question.contenders().size(), effect, question.noise().ofVisit(effort.runs()) / Math.sqrt(rounds));
+        }
         return RoundsWanted.chance(
                 effect, sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family());
     }
@@ -123,15 +137,23 @@ public final class Planner {
     private static int[] wantedRounds(Question question) {
         return IntStream.rangeClosed(1, Noise.MOST_RUNS)
                 .map(runs -> {
-                    OptionalInt rounds = RoundsWanted.planned(
-                            Math.log(question.difference()),
-                            question.noise().ofRound(runs),
-                            question.usableRounds(runs),
-                            question.family());
+                    OptionalInt rounds = roundsOf(question, runs);
                     int even = Sessions.rounds(rounds.orElse(0), question.sessions());
                     return even > Looks.MOST ? 0 : even;
                 })
                 .toArray();
+    }
+
+    private static OptionalInt roundsOf(Question question, int runs) {
+        double effect = Math.log(question.difference());
+        return question.isScreening()
+                ? Screening.rounds(
+                        question.contenders().size(),
+                        effect,
+                        question.noise().ofVisit(runs),
+                        question.usableRounds(runs))
+                : RoundsWanted.planned(
+                        effect, question.noise().ofRound(runs), question.usableRounds(runs), question.family());
     }
 
     private static List<Effort> efforts(Question question, Course course, int[] rounds) {

@@ -18,7 +18,7 @@ import syntoma.core.unit.Values;
 /**
  * What a trial is to answer, and with what.
  *
- * @param contenders two to eight, the first of them the baseline
+ * @param contenders two to eight, or up to sixteen that are screened; the first of them is the baseline
  * @param difference the ratio that is worth knowing, above 1
  * @param noise as the figure that matters scatters here
  * @param rates what each contender is expected to bring, in their order
@@ -43,8 +43,11 @@ public record Question(
         OptionalDouble gb,
         Saving saving,
         int sessions) {
-    /** More of them no day is long enough for. */
+    /** As many as one trial can tell apart; of more it is a screening. */
     public static final int MOST_CONTENDERS = 8;
+
+    /** More of them no day is long enough for. */
+    public static final int MOST_SCREENED = 16;
 
     private static final double SMALLEST_DIFFERENCE = 1.05;
     private static final double LARGEST_DIFFERENCE = 10;
@@ -96,9 +99,9 @@ public record Question(
     public Question {
         contenders = List.copyOf(contenders);
         rates = List.copyOf(rates);
-        if (contenders.size() < 2 || contenders.size() > MOST_CONTENDERS) {
+        if (contenders.size() < 2 || contenders.size() > MOST_SCREENED) {
             throw new IllegalArgumentException("contenders are " + contenders.size() + "; allowed are 2 to "
-                    + MOST_CONTENDERS + ", to be compared with one another");
+                    + MOST_SCREENED + ", to be compared with one another");
         }
         List<String> names = contenders.stream().map(c -> c.name(true)).toList();
         names.stream()
@@ -157,6 +160,11 @@ public record Question(
                 .sorted(Comparator.reverseOrder())
                 .limit(2)
                 .reduce(1.0, (usable, lost) -> usable * (1 - lost));
+    }
+
+    /** Whether there are too many to tell apart, so that the best go on to a trial of their own. */
+    boolean isScreening() {
+        return contenders.size() > MOST_CONTENDERS;
     }
 
     /** How many pairs are judged together. */

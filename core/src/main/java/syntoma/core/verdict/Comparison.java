@@ -45,6 +45,15 @@ public record Comparison(
         Plain plain,
         OptionalDouble cappedMbps) {
 
+    /** How much better the candidate did, on the scale of the figure, so that more is always better; empty without a round. */
+    public OptionalDouble advantage() {
+        if (estimate.isEmpty()) {
+            return estimate;
+        }
+        double difference = metric.scale().on(estimate.getAsDouble());
+        return OptionalDouble.of(metric.comparing().higherIsBetter() ? difference : -difference);
+    }
+
     /** Rounds of a new trial that would likely settle it; only with {@link Verdict#CANNOT_TELL}, and at most 20. */
     public OptionalInt roundsWanted() {
         return outlook.map(Outlook::newTrial).orElse(OptionalInt.empty());

@@ -19,12 +19,13 @@ import syntoma.core.verdict.Comparison;
 class BandStageTest {
     private static final String FREE = "Dome";
 
-    private static BandStage.Tried held(String bands) {
-        return new BandStage.Tried(
+    private static FollowingTrial.TriedSetup held(String bands) {
+        return new FollowingTrial.TriedSetup(
                 FREE + ", " + bands + " alone", "Tarnwave", Optional.of(new Variation(Variation.Kind.BANDS, bands)));
     }
 
-    private static final BandStage.Tried AUTOMATIC = new BandStage.Tried(FREE, "Tarnwave", Optional.empty());
+    private static final FollowingTrial.TriedSetup AUTOMATIC =
+            new FollowingTrial.TriedSetup(FREE, "Tarnwave", Optional.empty());
 
     /** Three rounds in which each makes so much of what automatic does. */
     private static List<Comparison> measured(Figure metric, Map<String, Double> factors) {
@@ -46,7 +47,7 @@ class BandStageTest {
         return new Sample(at, 1, "Tarnwave", setup, "Bands", OptionalInt.of(round), "", true, OptionalDouble.of(value));
     }
 
-    private static List<String> bands(BandStage stage) {
+    private static List<String> bands(FollowingTrial stage) {
         return stage.choices().stream()
                 .map(c -> c.variation().map(Variation::value).orElse("automatic"))
                 .toList();
@@ -54,7 +55,7 @@ class BandStageTest {
 
     @Test
     void the_two_best_alone_are_tried_together_beside_automatic() {
-        BandStage stage = BandStage.after(
+        FollowingTrial stage = BandStage.after(
                         List.of(AUTOMATIC, held("B3"), held("B20"), held("B28")),
                         measured(Figure.UP_MBPS, Map.of("B3", 0.9, "B20", 1.4, "B28", 0.5)))
                 .orElseThrow();
@@ -64,12 +65,12 @@ class BandStageTest {
 
     @Test
     void a_third_that_is_no_worse_comes_along_and_of_a_latency_the_least_is_best() {
-        BandStage stage = BandStage.after(
+        FollowingTrial stage = BandStage.after(
                         List.of(AUTOMATIC, held("B3"), held("B20"), held("B28")),
                         measured(Figure.IDLE_MS, Map.of("B3", 0.80, "B20", 1.5, "B28", 0.9)))
                 .orElseThrow();
         assertEquals(List.of("automatic", "B3", "B3 + B28"), bands(stage));
-        BandStage alike = BandStage.after(
+        FollowingTrial alike = BandStage.after(
                         List.of(AUTOMATIC, held("B3"), held("B20"), held("B28")),
                         measured(Figure.UP_MBPS, Map.of("B3", 1.3, "B20", 1.25, "B28", 1.2)))
                 .orElseThrow();

@@ -5,10 +5,12 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -219,9 +221,9 @@ class PlannerTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"1, 1.4, contenders", "9, 1.4, contenders", "2, 1, difference", "2, 11, difference"})
+    @CsvSource({"1, 1.4, contenders", "17, 1.4, contenders", "2, 1, difference", "2, 11, difference"})
     void refuses_what_is_no_question(int contenders, double difference, String field) {
-        List<Contender> many = java.util.stream.IntStream.range(0, contenders)
+        List<Contender> many = IntStream.range(0, contenders)
                 .mapToObj(i -> Contender.named("Setup " + i, "Tarnwave"))
                 .toList();
         String said = assertThrows(
@@ -240,5 +242,21 @@ class PlannerTest {
     @Test
     void refuses_the_same_twice() {
         assertThrows(IllegalArgumentException.class, () -> free(2, Noise.USUAL, DOME, DOME));
+    }
+
+    @Test
+    void more_than_eight_are_screened_first() {
+        Contender[] many = IntStream.range(0, 12)
+                .mapToObj(i -> on("Setup " + i, "Alder", 0))
+                .toArray(Contender[]::new);
+        Question question = free(1.5, scatter(0.35), many);
+        Planner.Design design = Planner.design(question);
+        assertTrue(design.enough() && design.chance() >= 0.9, design.sentence(question));
+        assertTrue(design.sentence(question).contains("screens all 12"), design.sentence(question));
+        assertTrue(design.sentence(question).contains("The best 4 go on to a trial that decides."));
+        Planner.Design eight = Planner.design(free(1.5, scatter(0.35), Arrays.copyOf(many, 8)));
+        assertTrue(
+                design.effort().visits().size() < eight.effort().visits().size(),
+                "fewer visits for twelve that are screened than for eight of which every pair is judged");
     }
 }
