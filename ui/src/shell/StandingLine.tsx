@@ -29,15 +29,19 @@ export function StandingLine({ find }: { find: () => void }) {
   const carriers = useCarriers();
   const units = useUnits();
   const needs = useNeeds().data?.needs.filter((n) => n.chosen);
+  const needed = needs ? needs.map((n) => n.name).join(' and ') || 'not said yet' : ON_ITS_WAY;
+  /** On a phone what is rarely changed is folded away. */
+  const [more, setMore] = useState(false);
   return (
     <header className="standing">
       <div className="sentence">
-        Standing at{' '}
+        <span className="wide-only">Standing at </span>
         <Choice part="campsite" title="Where do you stand?" names={campsites.data} value={line?.campsite}>
           {line ? (line.campsite ?? 'no campsite yet') : ON_ITS_WAY}
         </Choice>
         {line?.since && <span className="wide-only"> since {weekdayClock(line.since)}</span>}
-        <span className="dot"> · </span>using{' '}
+        <span className="dot"> · </span>
+        <span className="wide-only">using </span>
         <Choice
           part="setup"
           title="Which setup is in use?"
@@ -45,15 +49,18 @@ export function StandingLine({ find }: { find: () => void }) {
           value={line?.setup?.name}
         >
           {line?.setup ? <SetupLabel setup={line.setup} /> : line ? 'no setup yet' : ON_ITS_WAY}
-        </Choice>{' '}
-        on{' '}
+        </Choice>
+        <span className="wide-only"> on </span>
+        <span className="narrow-only"> · </span>
         <Choice part="carrier" title="Which carrier is in use?" names={carriers.data} value={line?.carrier}>
           {line ? (line.carrier ?? 'no carrier yet') : ON_ITS_WAY}
         </Choice>
-        <span className="dot"> · </span>need{' '}
-        <Link className="bold-part" to="/gear?part=need">
-          {needs ? needs.map((n) => n.name).join(' and ') || 'not said yet' : ON_ITS_WAY}
-        </Link>
+        <span className="wide-only">
+          <span className="dot"> · </span>need{' '}
+          <Link className="bold-part" to="/gear?part=need">
+            {needed}
+          </Link>
+        </span>
         <Left carrier={line?.carrier} />
         {line && (
           <>
@@ -68,9 +75,21 @@ export function StandingLine({ find }: { find: () => void }) {
             )}
           </>
         )}
+        <Button
+          type="link"
+          size="small"
+          className="narrow-only"
+          aria-expanded={more}
+          onClick={() => setMore(!more)}
+        >
+          {more ? 'Less' : 'More'}
+        </Button>
         {line?.elsewhere && <Elsewhere last={line.elsewhere} standing={line.campsite !== null} />}
       </div>
-      <div className="standing-end">
+      <div className={more ? 'standing-end' : 'standing-end closed'}>
+        <Link className="end-link narrow-only" to="/gear?part=need">
+          Need: {needed}
+        </Link>
         {line && <span className="wide-only">{clock(line.now)} · </span>}
         <Button type="link" size="small" onClick={find}>
           Find <kbd aria-hidden="true">/</kbd>

@@ -13,10 +13,16 @@ import syntoma.core.run.RunKind;
 final class Limits {
     private Limits() {}
 
-    static List<String> of(Question question, double seen) {
+    static List<String> of(Question question, double seen, double chance) {
         List<String> cannot = new ArrayList<>();
         cannot.add(
-                "Whether there is a difference under " + Planner.times(seen) + ": one that small may well be missed.");
+                question.isScreening()
+                        ? "Which one is best: that takes the trial of the best " + Screening.KEPT + ". One that is "
+                                + Planner.times(question.difference())
+                                + " ahead of all others is among them with a chance of "
+                                + Math.round(100 * chance) + " %."
+                        : "Whether there is a difference under " + Planner.times(seen)
+                                + ": one that small may well be missed.");
         changesAtOnce(question).ifPresent(cannot::add);
         if (question.kind() == RunKind.LATENCY) {
             cannot.add("Which is faster: runs for the latency alone measure no rate.");

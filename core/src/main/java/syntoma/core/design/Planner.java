@@ -57,11 +57,10 @@ public final class Planner {
                     ? "one " + question.kind().label() + " run"
                     : effort.runs() + " " + question.kind().label() + " runs";
             if (question.isScreening()) {
-                return "A first trial of " + effort.rounds() + " rounds with " + runs + " at each visit screens all "
-                        + question.contenders().size() + ": about " + Math.round(effort.minutes()) + " min and "
-                        + gigabytes(effort.gb()) + ". The best " + Screening.KEPT
-                        + " go on to a trial that decides. A setup that is " + size
-                        + " ahead of all others is among them in " + odds + " cases.";
+                return "Screen all " + question.contenders().size() + " first: " + effort.rounds() + " rounds with "
+                        + runs
+                        + " each, about " + Math.round(effort.minutes()) + " min and " + gigabytes(effort.gb())
+                        + ". Then a trial of the best " + Screening.KEPT + " decides.";
             }
             String takes = effort.rounds() + " rounds with " + runs + " at each visit: about "
                     + Math.round(effort.minutes()) + " min and " + gigabytes(effort.gb()) + ". ";
@@ -116,7 +115,8 @@ public final class Planner {
                 ? question.difference()
                 : Math.exp(RoundsWanted.seen(
                         sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family()));
-        return new Design(effort, chance(effort), seen, fits, enough, advice, Limits.of(question, seen));
+        return new Design(
+                effort, chance(effort), seen, fits, enough, advice, Limits.of(question, seen, chance(effort)));
     }
 
     private double sd(Effort effort) {

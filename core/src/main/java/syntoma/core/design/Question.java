@@ -144,13 +144,20 @@ public record Question(
     /** What is told of failures that were seen and are allowed for; empty where none were. */
     public Optional<String> failures() {
         List<String> failed = IntStream.range(0, rates.size())
-                .filter(i -> rates.get(i).failed > 0)
+                .filter(i -> rates.get(i).failed > 0 && !isVariant(i))
                 .mapToObj(i -> contenders.get(i).name(hasSeveralCarriers()) + " failed in " + rates.get(i).failed
                         + " of " + Text.counted(rates.get(i).tried, "run") + " so far")
                 .toList();
         return failed.isEmpty()
                 ? Optional.empty()
                 : Optional.of(Text.list(failed) + ": rounds that are lost to that are allowed for.");
+    }
+
+    /** Whether it is another contender with something changed: what is known of it is what is known of that one. */
+    private boolean isVariant(int place) {
+        Contender own = contenders.get(place);
+        return contenders.stream()
+                .anyMatch(c -> own.carrier().equals(c.carrier()) && own.setup().startsWith(c.setup() + ", "));
     }
 
     /** The share of rounds that tell something of the pair that fails most, with so many runs at each visit. */
