@@ -35,7 +35,7 @@ export function HolePlace({ hole, system }: { hole: Place; system: System }) {
     <svg
       className="hole-place"
       width={WIDTH}
-      height={bottom + TEXT + 12}
+      height={bottom + 2 * TEXT + 16}
       role="img"
       aria-label={`Where to drill, seen from above: ${said(hole.fromFrontM)} from the front, ${said(hole.fromRearM)} from the rear, ${said(hole.fromLeftM)} from the left, ${said(hole.fromRightM)} from the right`}
     >
@@ -59,6 +59,9 @@ export function HolePlace({ hole, system }: { hole: Place; system: System }) {
       <path d={`M${x - 10} ${y}h20M${x} ${y - 10}v20`} stroke="var(--kelp)" strokeWidth={2} />
       <text x={LEFT} y={bottom + TEXT + 4}>
         front is left; corner to hole {said(hole.diagonalM)}
+      </text>
+      <text x={LEFT} y={bottom + 2 * TEXT + 8}>
+        inside: {said(hole.insideFrontM)} from the front wall, {said(hole.insideLeftM)} from the left
       </text>
     </svg>
   );

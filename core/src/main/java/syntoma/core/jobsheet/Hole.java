@@ -18,9 +18,8 @@ public record Hole(double neededMm, Optional<Marks> marks) {
     /** Where to measure: outside from the edges of the roof, inside from the walls. */
     public record Marks(HoleFinder.Outside outside, Spot inside) {
         private String said() {
-            return "outside " + m(outside.spot().x()) + " from the front, "
-                    + m(outside.spot().y()) + " from the left (check: " + m(outside.fromRearM()) + " from the rear, "
-                    + m(outside.fromRightM()) + " from the right); inside " + m(inside.x()) + " and " + m(inside.y());
+            return m(outside.spot().x()) + " from the front and "
+                    + m(outside.spot().y()) + " from the left";
         }
 
         private static String m(double metres) {
@@ -55,7 +54,7 @@ public record Hole(double neededMm, Optional<Marks> marks) {
 
     /** How it is marked. */
     String marking() {
-        return marks.map(marks -> "Mark the hole: " + marks.said())
-                .orElse("Mark the hole inside and outside, and check it from the other edge");
+        return marks.map(marks -> "Mark the hole " + marks.said())
+                .orElse("Choose the antenna’s place in the roof plan, then mark the hole");
     }
 }
