@@ -9,7 +9,7 @@ export function Certificate({ certificate }: { certificate: Schemas['Certificate
       <p>
         {certificate.owners
           ? 'Devices are shown your own certificate.'
-          : 'A browser warns that it does not know who vouches for this machine: nobody does, it made its certificate itself. Nobody can read along all the same. Go on if the browser shows this fingerprint (SHA-256):'}
+          : 'Your browser will warn once, because this machine made its own certificate. The connection is encrypted all the same. Continue if the browser shows this fingerprint (SHA-256):'}
       </p>
       <p className="fingerprint">{certificate.fingerprint}</p>
       {certificate.authority && (

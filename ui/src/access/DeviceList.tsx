@@ -55,14 +55,14 @@ function List({ rows }: { rows: Device[] }) {
           loading={end.isPending && end.variables === d.id}
           onClick={() => end.mutate(d.id, { onError: (refused) => failed(refused.message) })}
         >
-          {d.page === null ? 'Log it out' : 'Take the link back'}
+          {d.page === null ? 'Log out' : 'Revoke the link'}
         </Button>
       ),
     },
   ];
   return (
     <FindableList
-      title="Who is in"
+      title="Logged in"
       noun="device"
       rows={rows}
       rowKey={(d) => d.id}

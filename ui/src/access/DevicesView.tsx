@@ -31,10 +31,10 @@ export function DevicesView() {
 
 function headline(view: Schemas['NetworkView']) {
   if (view.served) {
-    return 'Phones and tablets on the vehicle’s network can open Syntoma, once they are let in.';
+    return 'Phones and tablets on the vehicle’s network can open Syntoma, once they are paired.';
   }
   return view.phraseSet
-    ? 'Only this machine can open Syntoma. Serve the vehicle’s network to use it from the phone.'
+    ? 'Only this machine can open Syntoma. Open it to the vehicle’s network to use it from your phone.'
     : 'Only this machine can open Syntoma. Set a pass phrase to use it from the phone.';
 }
 
@@ -49,7 +49,7 @@ function Parts({ view }: { view: Schemas['NetworkView'] }) {
       {view.here && <NetworkSwitch view={view} />}
       {view.here && view.phraseSet && <Networks view={view} />}
       {view.served && (
-        <Part title="Let a phone in">
+        <Part title="Pair a phone">
           <Pairing addresses={view.addresses} fingerprint={view.certificate?.fingerprint} />
         </Part>
       )}

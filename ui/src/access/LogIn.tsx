@@ -43,12 +43,12 @@ export function LogIn({ children }: { children?: ReactNode }) {
               onChange={setTyped}
               autoFocus
               problem={logIn.error?.message}
-              hint="On a device that is in: Devices, then “Let a phone in”."
+              hint="On a device that is logged in: Devices, then “Pair a phone”."
             />
           )}
-          <Field name="device" label="This device is called" value={device} onChange={setDevice} />
+          <Field name="device" label="Name of this device" value={device} onChange={setDevice} />
           <Button type="primary" htmlType="submit" disabled={typed.trim() === ''} loading={logIn.isPending}>
-            Come in
+            Log in
           </Button>{' '}
           <Button
             type="link"

@@ -12,8 +12,8 @@ export function NetworkSwitch({ view }: { view: Schemas['NetworkView'] }) {
     <Part title={view.phraseSet ? 'The vehicle’s network' : '2. The vehicle’s network'}>
       <p>
         {view.served
-          ? 'Served until Syntoma is stopped. To have it served from the start:'
-          : 'Not served: nobody else on the network sees Syntoma. To have it served from the start:'}{' '}
+          ? 'Open to your vehicle’s network until Syntoma stops. To open it at every start:'
+          : 'Closed: nobody else on the network can reach Syntoma. To open it at every start:'}{' '}
         <code>./syntoma run --lan</code>
       </p>
       {view.served && view.addresses.length === 0 && (
@@ -35,7 +35,7 @@ export function NetworkSwitch({ view }: { view: Schemas['NetworkView'] }) {
           loading={serve.isPending}
           onClick={() => serve.mutate(!view.served, { onError: (refused) => failed(refused.message) })}
         >
-          {view.served ? 'Serve this machine alone' : 'Serve the vehicle’s network'}
+          {view.served ? 'Close to other devices' : 'Open to the vehicle’s network'}
         </Button>
       </div>
     </Part>

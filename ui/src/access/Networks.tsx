@@ -92,7 +92,7 @@ function OneNetwork({ network, served }: { network: Network; served: boolean }) 
 
 function stateOf(network: Network, served: boolean) {
   if (network.served === null) {
-    return 'New. Is it a network of yours? Until you allow it, nobody on it reaches Syntoma.';
+    return 'New. Is this network yours? Until you allow it, nobody on it can reach Syntoma.';
   }
   if (!network.served) {
     return 'Not allowed.';
@@ -102,5 +102,5 @@ function stateOf(network: Network, served: boolean) {
   }
   return served
     ? 'Allowed: devices on it can log in.'
-    : 'Allowed, as soon as the vehicle’s network is served.';
+    : 'Allowed once Syntoma is open to the vehicle’s network.';
 }

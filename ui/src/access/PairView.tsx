@@ -29,7 +29,7 @@ export function PairView() {
       </LogIn>
     );
   }
-  return logIn.isSuccess ? <In /> : <div className="door">Letting this phone in…</div>;
+  return logIn.isSuccess ? <In /> : <div className="door">Pairing this phone…</div>;
 }
 
 function In() {

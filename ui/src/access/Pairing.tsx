@@ -36,7 +36,7 @@ export function Pairing({
         {over && <p>The code is over. A new one is one tap away.</p>}
         <div className="buttons">
           <Button type="primary" loading={pair.isPending} onClick={make}>
-            {over ? 'Make another code' : 'Show a code for the phone'}
+            {over ? 'New code' : 'Show a code for the phone'}
           </Button>
         </div>
         <Addresses addresses={addresses} />

@@ -42,7 +42,7 @@ export function PhraseForm({ isSet }: { isSet: boolean }) {
         <div className="span2">
           <Field
             name="old"
-            label="The one that is set"
+            label="Current pass phrase"
             type="password"
             value={old}
             onChange={setOld}
@@ -53,12 +53,12 @@ export function PhraseForm({ isSet }: { isSet: boolean }) {
       <div className="span2">
         <Field
           name="phrase"
-          label={isSet ? 'The new one' : 'Pass phrase'}
+          label={isSet ? 'New pass phrase' : 'Pass phrase'}
           type={shown ? 'text' : 'password'}
           value={phrase}
           onChange={setPhrase}
           problem={problem('phrase')}
-          hint="At least 10 characters: several words that do not belong together are easy to type on a phone."
+          hint="At least 10 characters. Several unrelated words are easy to type on a phone."
           suffix={
             <button type="button" className="in-field" onClick={() => setShown(!shown)}>
               {shown ? 'hide' : 'show'}
@@ -73,7 +73,7 @@ export function PhraseForm({ isSet }: { isSet: boolean }) {
           disabled={phrase === '' || (isSet && old === '')}
           loading={set.isPending}
         >
-          {isSet ? 'Change it' : 'Set it'}
+          {isSet ? 'Change' : 'Save'}
         </Button>
       </div>
     </form>

@@ -28,8 +28,8 @@ export function ThisDevice({ served }: { served: boolean }) {
         )}
         <p className="small">
           {atHand
-            ? 'Tonight, the latest stays and trials are at hand without the server too; what you log then waits here.'
-            : 'This browser does not trust the certificate, so the page opens only while Syntoma answers. What you log while it does not waits here all the same.'}
+            ? 'Tonight, your latest stays and trials also work without the server. What you log then is sent later.'
+            : 'This browser does not trust the certificate, so the page opens only while Syntoma is reachable. What you log in between waits here.'}
         </p>
         <p>
           {waiting.length > 0 ? (
@@ -49,7 +49,7 @@ export function ThisDevice({ served }: { served: boolean }) {
                 })
               }
             >
-              Log this device out
+              Log out this device
             </Button>
           </div>
         )}

@@ -52,10 +52,10 @@ test('without a pass phrase it comes first, and says what is wrong with one', as
   show(<DevicesView />);
   expect(await screen.findByText(/Set a pass phrase to use it from the phone/)).toBeDefined();
   expect(
-    screen.getByRole<HTMLButtonElement>('button', { name: 'Serve the vehicle’s network' }).disabled,
+    screen.getByRole<HTMLButtonElement>('button', { name: 'Open to the vehicle’s network' }).disabled,
   ).toBe(true);
   await user.type(screen.getByLabelText('Pass phrase'), 'short');
-  await user.click(screen.getByRole('button', { name: 'Set it' }));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
   expect(await screen.findByText(/5 characters; allowed are 10 to 200/)).toBeDefined();
 });
 
@@ -85,8 +85,8 @@ test('a device is logged out from the list', async () => {
     'DELETE /api/devices/b': {},
   });
   show(<DevicesView />);
-  expect(await screen.findByRole('button', { name: 'Log it out' })).toBeDefined();
-  await user.click(screen.getByRole('button', { name: 'Take the link back' }));
+  expect(await screen.findByRole('button', { name: 'Log out' })).toBeDefined();
+  await user.click(screen.getByRole('button', { name: 'Revoke the link' }));
   await waitFor(() => expect(asked.some((a) => a.call === 'DELETE /api/devices/b')).toBe(true));
 });
 
@@ -94,7 +94,7 @@ test('from another device neither the phrase nor the network is set', async () =
   serve({ 'GET /api/network': { ...SERVED, here: false }, 'GET /api/devices': [DEVICE] });
   show(<DevicesView />);
   expect(await screen.findByText(/are set on the machine that runs Syntoma/)).toBeDefined();
-  expect(screen.queryByRole('button', { name: 'Serve this machine alone' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Close to other devices' })).toBeNull();
 });
 
 test('a phrase that is wrong is said beside its field, and a code can be typed instead', async () => {
@@ -102,12 +102,12 @@ test('a phrase that is wrong is said beside its field, and a code can be typed i
   serve({ 'POST /api/session': () => new Refused(401, { detail: 'the pass phrase is wrong' }) });
   show(<LogIn />);
   await user.type(screen.getByLabelText('Pass phrase'), 'a wrong phrase');
-  await user.click(screen.getByRole('button', { name: 'Come in' }));
+  await user.click(screen.getByRole('button', { name: 'Log in' }));
   expect(await screen.findByText('the pass phrase is wrong')).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'I have a pairing code' }));
   expect(screen.queryByText('the pass phrase is wrong')).toBeNull();
   await user.type(screen.getByLabelText('Pairing code'), 'abcde fghjk');
-  await user.click(screen.getByRole('button', { name: 'Come in' }));
+  await user.click(screen.getByRole('button', { name: 'Log in' }));
   await waitFor(() =>
     expect(bodies('POST /api/session')).toMatchObject([
       { phrase: 'a wrong phrase' },
@@ -166,7 +166,7 @@ test('a new network asks by name, and nobody on it is served before that is answ
     'PUT /api/networks/h': view,
   });
   show(<DevicesView />);
-  expect(await screen.findByText(/Is it a network of yours/)).toBeDefined();
+  expect(await screen.findByText(/Is this network yours/)).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'Allow' }));
   await waitFor(() => expect(bodies('PUT /api/networks/u')).toEqual([{ served: true, name: null }]));
   await user.click(screen.getAllByRole('button', { name: 'Rename' })[0] as HTMLElement);

@@ -37,7 +37,7 @@ function Overview({ aim }: { aim: Aim }) {
     <Sheet
       title="Aim"
       over={<Link to="/tonight">Tonight</Link>}
-      headline="Turn the antenna all the way round once, and know where it is best."
+      headline="Turn the antenna all the way round once to find its best direction."
       margin={<Declination aim={aim} />}
     >
       <p>
@@ -54,7 +54,7 @@ function Overview({ aim }: { aim: Aim }) {
             begin.mutate(undefined, { onSuccess: (sweep) => void navigate(`/aim?sweep=${sweep.id}`) })
           }
         >
-          Begin a sweep
+          Start a sweep
         </Button>
       </div>
       {begin.error && <Failed error={begin.error} />}
@@ -101,7 +101,7 @@ function Crossings({ aim }: { aim: Aim }) {
               within {fixed(c.longM / M_PER_KM, 1)} by {fixed(c.shortM / M_PER_KM, 1)} km, 19 times in 20, the
               longer towards {fixed(c.longDeg, 0)}°. From {c.places.join(' and ')}.{' '}
               <Button loading={keep.isPending} onClick={() => keep.mutate(c.key)}>
-                Keep it as a tower
+                Save as a tower
               </Button>
             </>
           ) : (

@@ -30,7 +30,7 @@ export function Declination({ aim }: { aim: Aim }) {
           value={typed}
           onChange={setTyped}
           problem={problem}
-          hint="By how much the needle points east of true north; west is negative. It stands on charts."
+          hint="How far the needle points east of true north; west is negative. Charts print it."
         />
         <Button htmlType="submit" loading={set.isPending}>
           Keep

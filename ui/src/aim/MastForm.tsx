@@ -67,7 +67,7 @@ export function MastForm() {
           problem={problem('lon')}
         />
         <Button htmlType="submit" loading={keep.isPending}>
-          Keep this tower
+          Save tower
         </Button>
       </form>
       {keep.error && !(keep.error instanceof Refusal) && <Failed error={keep.error} />}

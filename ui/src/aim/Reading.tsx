@@ -69,7 +69,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
             <b>{fixed(level.ladder.value, 1)}</b> {level.ladder.unit}
           </>
         ) : (
-          <span className="hollow">The router says no level now; type the one that it shows.</span>
+          <span className="hollow">The router reports no level now. Type the one it shows.</span>
         )}
       </p>
       {deg === null && <p>All headings are read. Another one may be typed.</p>}
@@ -79,7 +79,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
         </Button>
       ) : deg === null ? null : (
         <Button type="primary" size="large" disabled={!can} onClick={begin}>
-          {typed.trim() === '' ? 'It points there: read it' : 'Take the level that is typed'}{' '}
+          {typed.trim() === '' ? 'It points there: take a reading' : 'Use the typed level'}{' '}
           <kbd aria-hidden="true" className="wide-only">
             Enter
           </kbd>

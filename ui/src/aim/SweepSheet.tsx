@@ -71,7 +71,7 @@ function OfSweep({ sweep, aim }: { sweep: Sweep; aim: Aim | undefined }) {
         />
       </div>
       {fit && (
-        <Part title="What it comes to" small="estimated from the curve">
+        <Part title="Result" small="estimated from the curve">
           <dl className="figures">
             <dt>Best heading</dt>
             <dd>

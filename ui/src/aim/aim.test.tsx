@@ -100,7 +100,7 @@ test('towers stand with their bearings, and where bearings cross is kept', async
   expect(await screen.findByText('41° true, 34° by the compass, 6.0 km')).toBeTruthy();
   expect(screen.getByText(AIM.pointings[0] ?? '')).toBeTruthy();
   expect(screen.getByText(/within 1\.8 by 0\.4 km/)).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Keep it as a tower' }));
+  await user.click(screen.getByRole('button', { name: 'Save as a tower' }));
   expect(await screen.findByText('about here')).toBeTruthy();
   expect(bodies('POST /api/aim/crossings')).toEqual([{ key: 'Tarnwave/7' }]);
   await user.clear(screen.getByLabelText('Declination here'));
@@ -145,11 +145,11 @@ test('a sweep says where to turn, takes a level that is typed, and a wrong one i
   await screen.findByRole('heading', { name: 'Turn to 30°, 23° by the compass.' });
   expect(screen.getByText(/5 to go/)).toBeTruthy();
   await user.type(screen.getByLabelText('Level, typed'), '-20');
-  await user.click(screen.getByRole('button', { name: /Take the level/ }));
+  await user.click(screen.getByRole('button', { name: /Use the typed level/ }));
   await screen.findByText('RSRP is -20 dBm');
   await user.clear(screen.getByLabelText('Level, typed'));
   await user.type(screen.getByLabelText('Level, typed'), '-94');
-  await user.click(screen.getByRole('button', { name: /Take the level/ }));
+  await user.click(screen.getByRole('button', { name: /Use the typed level/ }));
   await screen.findByRole('heading', { name: 'Fix it at 40°, 33° by the compass.' });
   expect(screen.getByText('loses 1.3 dB')).toBeTruthy();
   expect(screen.getByText('another band, not counted')).toBeTruthy();

@@ -149,7 +149,7 @@ export function ArriveView() {
             options={look?.surroundings ?? []}
           />
         </FieldFrame>
-        <Part title="What the phone shows" small="the level in dBm, or “no service”">
+        <Part title="What your phone shows" small="the level in dBm, or “no service”">
           <Phones
             carriers={look?.carriers ?? []}
             shown={draft.phones}
@@ -159,7 +159,7 @@ export function ArriveView() {
         </Part>
         {standsHere && (
           <Checkbox checked={again} onChange={(e) => setAgain(e.target.checked)}>
-            This is another stay here, not the one that goes on
+            I left and came back: start a new stay
           </Checkbox>
         )}
         <div className="buttons">
@@ -169,7 +169,7 @@ export function ArriveView() {
             disabled={draft.campsite.trim() === ''}
             loading={arrive.isPending}
           >
-            {standsHere && !again ? 'Keep this' : 'Arrive'}
+            {standsHere && !again ? 'Save' : 'Arrive'}
           </Button>
           <Button onClick={forget}>Clear</Button>
         </div>
@@ -193,7 +193,7 @@ function FromDevice({ take }: { take: (coordinates: string) => void }) {
   return (
     <>
       <button type="button" className="bold-part" onClick={ask}>
-        Take from this device
+        Use this device’s location
       </button>{' '}
       {problem}
     </>

@@ -19,11 +19,11 @@ export function BenchView() {
     );
   }
   return (
-    <Sheet title="Tools" headline="Calculators, each usable alone, and a place to practise">
+    <Sheet title="Tools" headline="Calculators, and a place to practise">
       <Loaded state={stateOf(calculators)}>{(list) => <List all={list} wide />}</Loaded>
       <Part title="Practice pitch">
         <p>
-          <Link to="/practice">Judge trials whose truth is known</Link>, in two minutes each.
+          <Link to="/practice">Judge trials whose answer is known</Link>, in two minutes each.
         </p>
       </Part>
     </Sheet>

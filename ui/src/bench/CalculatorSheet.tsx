@@ -53,7 +53,7 @@ export function CalculatorSheet({ calculator, others }: { calculator: Calculator
       {other && <p className="notice">{other.message}</p>}
       <div ref={ref} />
       {result && (
-        <Part title="What it comes to" small={calculator.name}>
+        <Part title="Result" small={calculator.name}>
           {result.profile && <ProfileDrawing profile={result.profile} width={width} label={result.says} />}
           <table className="plain">
             <tbody>
@@ -71,7 +71,7 @@ export function CalculatorSheet({ calculator, others }: { calculator: Calculator
           <Keep result={result} calculator={calculator} />
         </Part>
       )}
-      <Part title="How it is reckoned">
+      <Part title="How it is calculated">
         <p className="small formula">{calculator.formula}</p>
         <p className="small">
           <b>Where it stops being true.</b> {calculator.holds}

@@ -6,7 +6,7 @@ import type { Schemas } from '../data/client';
 import { useStanding } from '../data/names';
 import { useFailed } from '../parts/useFailed';
 
-const WORDS: Record<string, string> = { cable: 'Keep the cable in the rig', mast: 'Keep the tower' };
+const WORDS: Record<string, string> = { cable: 'Save the cable to Gear', mast: 'Save the tower' };
 
 /** What can be done with a result: into the rig, among the towers, into the planner, the log, or the note of this stay. */
 export function Keep(props: { result: Schemas['ReckonedView']; calculator: Schemas['CalculatorView'] }) {
@@ -66,7 +66,7 @@ function Named({ keep, word }: { keep: Schemas['KeepView']; word: string }) {
     <span className="named">
       <Input
         size="small"
-        aria-label="What to call it"
+        aria-label="Name"
         placeholder="what to call it"
         value={called}
         maxLength={120}
@@ -80,7 +80,7 @@ function Named({ keep, word }: { keep: Schemas['KeepView']; word: string }) {
           store.mutate(
             { ...keep, name: called.trim() },
             {
-              onSuccess: () => void message.success(`${called.trim()} is kept.`),
+              onSuccess: () => void message.success(`Saved ${called.trim()}.`),
               onError: (error: Error) => failed(error.message),
             },
           )

@@ -51,7 +51,7 @@ test('calculators stand in a list with what each answers', async () => {
   serve(SERVED);
   show(<BenchView />, '/tools');
   expect(await screen.findByText('What a cable loses.')).toBeDefined();
-  expect(screen.getByRole('link', { name: 'Judge trials whose truth is known' })).toBeDefined();
+  expect(screen.getByRole('link', { name: 'Judge trials whose answer is known' })).toBeDefined();
 });
 
 test('what is typed is reckoned, with its formula, and can be kept', async () => {
@@ -62,7 +62,7 @@ test('what is typed is reckoned, with its formula, and can be kept', async () =>
   expect(bodies('POST /api/bench/cable').at(-1)).toEqual({ values: { class: '240-class', length: '7' } });
   expect(screen.getByText('L = a √f')).toBeDefined();
   expect(screen.getByText(/For a sound cable/)).toBeDefined();
-  await user.click(screen.getByText('Keep the cable in the rig'));
+  await user.click(screen.getByText('Save the cable to Gear'));
   await waitFor(() => expect(bodies('POST /api/gear')).toHaveLength(1));
   expect(bodies('POST /api/gear')[0]).toMatchObject({ kind: 'cable', sheet: { lengthM: 5 } });
 });

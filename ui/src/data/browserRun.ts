@@ -19,7 +19,7 @@ async function passed(send: (bytes: number) => Promise<Response>) {
     const answer = await send(size);
     await answer.arrayBuffer();
     if (!answer.ok) {
-      throw new Refusal('The way from this device to Syntoma’s machine could not be looked at.', []);
+      throw new Refusal('The connection from this device to Syntoma could not be tested.', []);
     }
     bytes = size;
     ms = performance.now() - from;

@@ -82,7 +82,7 @@ export function useImport(kept: (report: Report) => void) {
         const message =
           error instanceof Error && error.name !== 'AbortError'
             ? error.message
-            : 'Cancelled; nothing was kept.';
+            : 'Cancelled; nothing was saved.';
         setState({ kind: 'refused', file: chosen.name, message });
       } finally {
         progress.close();

@@ -42,7 +42,7 @@ function StaircaseColumns({ staircase, width }: { staircase: Schemas['StaircaseV
     <svg width={total} height={250} role="img" aria-label={says(staircase)}>
       <line x1={0} x2={total} y1={y(0)} y2={y(0)} stroke="var(--ink2)" />
       <rect x={left(0)} y={y(0) - 2} width={bar} height={4} fill="var(--ink)" />
-      <Foot x={left(0)} first="Own antenna" second="inside, 0 dB" wide={wide} />
+      <Foot x={left(0)} first="Built-in antenna" second="inside, 0 dB" wide={wide} />
       {steps.map((step, i) => (
         <Step
           key={`${step.part}${i}`}

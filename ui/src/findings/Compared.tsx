@@ -47,7 +47,7 @@ export function Compared({ view, query }: { view: View; query: URLSearchParams }
   return (
     <Part
       title={`Against ${view.baseline ?? 'nothing'}`}
-      small="hatched: the interval, within which the true effect lies 19 times in 20 · tick: the estimate · shaded: no difference that matters · each pair on its own"
+      small="hatched: the interval that holds the true effect with 95 % · tick: the estimate · shaded: no difference that matters · each pair by itself"
     >
       {others.map((row, i) => (
         <div className="effect found" key={row.setup}>

@@ -29,7 +29,7 @@ function Rows({ view }: { view: Schemas['WorthView'] }) {
             <th className="num">Costs</th>
             <th className="num">Parts besides {view.baseline}’s</th>
             <th className="num">{times}</th>
-            <th className="num">Price of half as much again</th>
+            <th className="num">Price per +50 %</th>
             <th>Stays that met the need</th>
           </tr>
         </thead>
@@ -52,7 +52,7 @@ function Rows({ view }: { view: Schemas['WorthView'] }) {
               <td className="num" data-label={times}>
                 {row.estimate === null ? '–' : `${told(row) ? '' : 'about '}${asText(row.estimate, 'ratio')}`}
               </td>
-              <td className="num" data-label="Price of half as much again">
+              <td className="num" data-label="Price per +50 %">
                 {money(row.perStep, 0)}
               </td>
               <td data-label="Stays that met the need">

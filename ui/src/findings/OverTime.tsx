@@ -15,8 +15,8 @@ export function OverTime({ asked }: { asked: FindingsAsked }) {
   const drift = useDrift(asked, true);
   return (
     <Part
-      title="Measured less predicted"
-      small="dB of RSRP against what the others say of the same block, less what the chain is predicted to bring · each mark is a stay"
+      title="Measured minus predicted"
+      small="dB of RSRP compared with the other setups at the same place and time, minus the prediction · each mark is a stay"
     >
       <Loaded state={stateOf(drift)}>{(view) => <Drifts view={view} />}</Loaded>
     </Part>
@@ -58,7 +58,7 @@ function Drifts({ view }: { view: Schemas['DriftsView'] }) {
             days={[Math.min(...days), Math.max(...days)]}
             most={most}
             width={width}
-            label={`${s.setup}: measured less predicted. ${s.change?.sentence ?? 'Nothing tells of a change.'}`}
+            label={`${s.setup}: measured less predicted. ${s.change?.sentence ?? 'No sign of a change.'}`}
           />
           {s.change && <p className="note attention">{s.change.sentence}</p>}
           <details className="numbers">

@@ -32,7 +32,7 @@ export function ReportSheet({ questions }: { questions: Schemas['QuestionView'][
       title="Report"
       over={<Link to="/findings">Findings</Link>}
       headline="A page of the trip for others to read"
-      action="Choose what it answers; it opens and prints without Syntoma, and nothing in it is fetched."
+      action="Choose its questions. The page opens and prints without Syntoma and without a network."
       findings={
         <Part title="The page">
           {chosen.length === 0 || none ? (
@@ -41,12 +41,12 @@ export function ReportSheet({ questions }: { questions: Schemas['QuestionView'][
             <>
               <p>
                 <a className="todo" href={`/api/report?${wanted}`} target="_blank" rel="noreferrer">
-                  Look at it and print it
+                  Open and print
                 </a>
               </p>
               <p>
                 <a href={`/api/report?${wanted}&download=true`} download="report.html">
-                  Keep it as a file
+                  Download
                 </a>
               </p>
             </>
@@ -58,7 +58,7 @@ export function ReportSheet({ questions }: { questions: Schemas['QuestionView'][
         </Part>
       }
     >
-      <Part title="What it answers">
+      <Part title="Questions">
         <Checkbox.Group
           className="questions"
           value={chosen}

@@ -66,7 +66,7 @@ export function Wanted({ view }: { view: Schemas['FindingsView'] }) {
       </p>
       <details className="numbers narrowing" open={narrowed.length > 0}>
         <summary>
-          {narrowed.length === 0 ? 'Of the whole log' : `Narrowed by ${count(narrowed.length, 'filter')}`}
+          {narrowed.length === 0 ? 'Whole log' : `Filtered by ${count(narrowed.length, 'filter')}`}
         </summary>
         <FilterFields
           lists={Object.entries(lists).map(([name, values]) => ({
@@ -87,7 +87,7 @@ export function Wanted({ view }: { view: Schemas['FindingsView'] }) {
             size="small"
             onClick={() => change(Object.fromEntries(narrowed.map((name) => [name, undefined])))}
           >
-            Take all of the log again
+            Clear all filters
           </Button>
         )}
       </details>

@@ -170,8 +170,8 @@ test('a report is of the questions that are chosen, and says where only as it is
   const user = userEvent.setup();
   serve(SERVED);
   show(<FindingsView />, '/findings?part=report');
-  const link = () => screen.getByText('Look at it and print it').getAttribute('href');
-  await screen.findByText('Look at it and print it');
+  const link = () => screen.getByText('Open and print').getAttribute('href');
+  await screen.findByText('Open and print');
   await waitFor(() => expect(link()).toBe('/api/report?question=setups&coordinates=none'));
   await user.click(screen.getByLabelText('coordinates to about 10 km'));
   expect(link()).toBe('/api/report?question=setups&coordinates=coarse');

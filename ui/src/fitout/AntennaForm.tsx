@@ -91,7 +91,7 @@ export function AntennaForm(props: {
     />
   );
   return (
-    <Part id="antenna" title="The antenna" small="from your shelf, or any other by its measures">
+    <Part id="antenna" title="The antenna" small="from your gear, or enter its size">
       <div className="form-grid">
         <FieldFrame id="antenna-name" label="Antenna">
           <AutoComplete
@@ -104,7 +104,7 @@ export function AntennaForm(props: {
         </FieldFrame>
         {antenna && (
           <>
-            <FieldFrame id="antenna-fixing" label="Held">
+            <FieldFrame id="antenna-fixing" label="Fixed by">
               <Select
                 id="antenna-fixing"
                 value={antenna.fixing ?? fitout.fixings[0]?.key}
@@ -119,10 +119,10 @@ export function AntennaForm(props: {
             {num('groundPlaneM', 'Ground plane, side', 'm', 0)}
             {num('plateM', 'Steel plate beneath, side', 'm', 0)}
             {num('holeMm', 'Hole beneath', 'mm', 20)}
-            {num('x', 'Stands from the front', 'm')}
-            {num('y', 'Stands from the left', 'm')}
+            {num('x', 'Position from the front', 'm')}
+            {num('y', 'Position from the left', 'm')}
             <div className="beside-field">
-              <Button onClick={() => change({ ...plan, antenna: null }, 'antenna off')}>Take it off</Button>
+              <Button onClick={() => change({ ...plan, antenna: null }, 'antenna off')}>Remove</Button>
             </div>
           </>
         )}
@@ -158,7 +158,7 @@ export function Places(props: {
               plan.antenna && change({ ...plan, antenna: { ...plan.antenna, x: p.x, y: p.y } }, `place ${i}`)
             }
           >
-            Put it here
+            Place it here
             <span className="aloud">
               : {at(p.x)} from the front, {at(p.y)} from the left
             </span>
@@ -167,7 +167,7 @@ export function Places(props: {
       ))}
       {reckoned.here && reckoned.worse !== null && (
         <div className="note">
-          <b>Where it stands now</b>{' '}
+          <b>Where it is now</b>{' '}
           {reckoned.worse === 'as good' ? 'is as good as the best.' : `costs: ${reckoned.worse}.`} About{' '}
           {fixed(reckoned.here.lossDb, 1)} dB in the cable.
         </div>

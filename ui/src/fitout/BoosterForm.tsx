@@ -44,7 +44,7 @@ export function BoosterForm(props: {
     return (
       <Part id="booster" title="A booster" small="two antennas that must not hear each other">
         <div className="buttons">
-          <Button onClick={() => change({ ...plan, booster: first }, 'booster')}>Draw a booster</Button>
+          <Button onClick={() => change({ ...plan, booster: first }, 'booster')}>Add a booster</Button>
         </div>
       </Part>
     );
@@ -134,7 +134,7 @@ export function BoosterForm(props: {
           checked={booster.facing === true}
           onChange={(e) => put({ facing: e.target.checked }, 'facing')}
         >
-          The two look at each other, or lie in one plane
+          The two face each other, or lie in one plane
         </Checkbox>
         <Checkbox
           checked={booster.warns === true}
@@ -164,7 +164,7 @@ export function BoosterForm(props: {
         {num('insideX', 'Inside: from the front', 'm')}
         {num('insideY', 'Inside: from the left', 'm')}
         <div className="beside-field">
-          <Button onClick={() => change({ ...plan, booster: null }, 'booster off')}>Take it off</Button>
+          <Button onClick={() => change({ ...plan, booster: null }, 'booster off')}>Remove</Button>
         </div>
       </div>
       <p className="small">

@@ -42,11 +42,11 @@ export function FileTrial({ plan, task }: { plan: number; task: JobTask }) {
             ...(setup === undefined ? {} : { with: setup }),
           })}`}
         >
-          {task.trial === 'roof-test' ? 'Plan the roof test' : 'Plan the trial: before against now'}
+          {task.trial === 'roof-test' ? 'Plan the roof test' : 'Plan the trial: before and after'}
         </Link>
         {planned.length > 0 && (
           <Select
-            aria-label="Or one that is planned already"
+            aria-label="Or a trial that is planned already"
             placeholder="or one that is planned already"
             value={null}
             popupMatchSelectWidth={false}
@@ -119,12 +119,12 @@ function Came({ task, filed }: { task: JobTask; filed: Filed }) {
             {contrast.headline} {contrast.action}
           </p>
           <OfBands contrast={contrast} />
-          <Link to={resultOf(filed)}>All of the verdict</Link>
+          <Link to={resultOf(filed)}>Full verdict</Link>
         </>
       ) : (
         !result.isLoading && (
           <p>
-            Nothing is measured of it so far. <Link to={sheetOf(filed)}>Its run sheet</Link>
+            Nothing is measured of it so far. <Link to={sheetOf(filed)}>Run sheet</Link>
           </p>
         )
       )}

@@ -91,12 +91,12 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
     <Sheet
       title={`${view.name}, build`}
       over={<PlanChooser fitout={fitout} chosen={view.id} choose={props.choose} />}
-      headline={refused ? 'This cannot be as it is typed.' : (reckoned?.sentence ?? 'Reckoning …')}
+      headline={refused ? 'This cannot be as it is typed.' : (reckoned?.sentence ?? 'Calculating…')}
       findings={
         reckoned && (
           <>
             {(reckoned.misfits.length > 0 || reckoned.notes.length > 0) && (
-              <Part title="To mind">
+              <Part title="Watch out">
                 <Notes notes={[...reckoned.misfits, ...reckoned.notes]} shown={4} more="More" />
               </Part>
             )}
@@ -119,7 +119,7 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
     >
       {refused && (
         <p className="loss" role="alert">
-          {refused} Nothing of it is kept until that is mended.
+          {refused} It is not saved until this is fixed.
         </p>
       )}
       <div className="buttons drawing-tools no-print">
@@ -130,7 +130,7 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
           Redo
         </Button>
         <Checkbox checked={whyNot} onChange={(e) => setWhyNot(e.target.checked)}>
-          Why not elsewhere
+          Show why other places are worse
         </Checkbox>
         <span className="small" role="status">
           {drawing.saved ? 'Kept.' : 'Not kept yet.'}
@@ -152,8 +152,8 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
               settle={settle}
             />
             <p className="small">
-              Drag, or choose and use the arrow keys: a centimetre, with Shift ten. Dashed: hidden under the
-              roof. Hatched: proposed.
+              Drag a part, or select it and use the arrow keys (with Shift, ten times as far). Dashed: hidden
+              under the roof. Hatched: proposed.
               {whyNot &&
                 fitout.whys
                   .filter((w) => PATTERNS.includes(w.key) && said.has(w.key))

@@ -35,7 +35,7 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
       <p className="small">
         about {task.minutes} min
         {task.learned === null ? '' : `, learned from ${count(task.learned, 'time')}`}, {hands(task)}
-        {task.weather === '' ? '' : `; wants ${task.weather}`}
+        {task.weather === '' ? '' : `; needs ${task.weather}`}
         {waits(task)}
       </p>
       {task.hole !== null && <HolePlace hole={task.hole} system={system} />}
@@ -55,7 +55,7 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
           checked={task.lookedAt !== null}
           onChange={(e) => enter(e.target.checked ? 'looked' : 'not-looked')}
         >
-          <b>A last look, it cannot be undone:</b> {task.lastLook}
+          <b>Last check, it cannot be undone:</b> {task.lastLook}
         </Checkbox>
       )}
       {task.trial !== null && <FileTrial plan={plan} task={task} />}
@@ -74,7 +74,7 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
         </Button>
         {task.begunAt === null ? (
           <Button size="large" onClick={() => enter('begun')}>
-            Begin, and take its time
+            Start the clock
           </Button>
         ) : (
           <span className="small">
@@ -101,7 +101,7 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
           onChange={setNote}
           placeholder="the seam is 2 cm further back"
         />
-        <Button htmlType="submit">Note it</Button>
+        <Button htmlType="submit">Save note</Button>
       </form>
     </section>
   );

@@ -40,7 +40,7 @@ export function Shown({ plan, task }: { plan: number; task: JobTask }) {
               })
             }
           >
-            Take it away
+            Delete
           </button>
         </figure>
       ))}

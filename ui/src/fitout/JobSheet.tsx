@@ -41,7 +41,7 @@ export function JobSheet({ plan }: { plan: number }) {
           </Part>
           <Hours />
           <div className="no-print">
-            <Part title="Take it along">
+            <Part title="Take it with you">
               <div className="note">
                 <a
                   href={`/api/fitout/plans/${plan}/job-sheet/calendar?${new URLSearchParams(
@@ -49,12 +49,12 @@ export function JobSheet({ plan }: { plan: number }) {
                   )}`}
                   download="job-sheet.ics"
                 >
-                  Its times for a calendar
+                  Add to calendar
                 </a>
               </div>
               <div className="note">
                 <button type="button" className="link" onClick={() => window.print()}>
-                  Print it
+                  Print
                 </button>
               </div>
             </Part>

@@ -78,7 +78,7 @@ export function Tasks({ plan, sheet }: { plan: number; sheet: JobSheet }) {
                   )}
                   {t.lastLook !== null && (
                     <div className="small print-only">
-                      <b>A last look, it cannot be undone:</b> {t.lastLook}
+                      <b>Last check, it cannot be undone:</b> {t.lastLook}
                     </div>
                   )}
                   {t.tools.length > 0 && (

@@ -71,8 +71,8 @@ export function RunForm(props: {
         {num('deviceY', 'Router, from the left', undefined, true)}
         {cable.entryX !== null && (
           <>
-            {num('entryX', 'Way in, from the front')}
-            {num('entryY', 'Way in, from the left')}
+            {num('entryX', 'Entry, from the front')}
+            {num('entryY', 'Entry, from the left')}
           </>
         )}
         {cable.bends.map((bend, i) => (
@@ -101,7 +101,7 @@ export function RunForm(props: {
         </Button>
         {cable.entryX === null && (
           <Button onClick={() => put({ entryX: cable.deviceX, entryY: cable.deviceY }, 'entry')}>
-            They go in elsewhere
+            Use another entry
           </Button>
         )}
       </div>
@@ -140,7 +140,7 @@ function BendOf(props: {
         onChange={(y) => props.put({ y: y ?? 0 })}
       />
       <div className="beside-field">
-        <Button onClick={props.remove}>Straighten it</Button>
+        <Button onClick={props.remove}>Remove the bend</Button>
       </div>
     </>
   );
@@ -182,7 +182,7 @@ function WaysIn(props: {
                 )
               }
             >
-              {isTaken ? 'They go in here' : 'Take this way'}
+              {isTaken ? 'The cables enter here' : 'Use this entry'}
             </Button>
           </div>
         );
@@ -276,7 +276,7 @@ export function HoleForm(props: {
         {num('count', 'Leads', '', true)}
         {num('cableMm', 'Cable, across', 'mm', true)}
         {num('plugMm', 'Plug, across', 'mm', true)}
-        {num('stemMm', 'The antenna’s own stem', 'mm')}
+        {num('stemMm', 'The antenna’s threaded stud', 'mm')}
         {num('ductMm', 'Duct inside', 'mm')}
         {hole && plan.antenna && (
           <>

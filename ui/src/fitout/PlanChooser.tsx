@@ -32,14 +32,12 @@ export function PlanChooser(props: { fitout: Fitout; chosen: number; choose: (id
             remove.mutate(chosen, {
               onSuccess: () => {
                 choose(null);
-                undoable(`“${name}” is taken away.`, () =>
-                  restore.mutateAsync(chosen).then(() => choose(chosen)),
-                );
+                undoable(`Deleted “${name}”.`, () => restore.mutateAsync(chosen).then(() => choose(chosen)));
               },
             })
           }
         >
-          Take it away
+          Delete
         </Button>
       </div>
       {naming && (

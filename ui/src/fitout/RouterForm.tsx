@@ -51,7 +51,7 @@ export function RouterForm({ plan, reckoned, change }: Props) {
               )
             }
           >
-            Judge its place
+            Check its place
           </Button>
         </div>
       </Part>
@@ -102,8 +102,8 @@ export function RouterForm({ plan, reckoned, change }: Props) {
         </table>
       )}
       <div className="ticks">
-        {tick('closed', 'In a cupboard without air')}
-        {tick('sunny', 'Against a skin that the sun shines on')}
+        {tick('closed', 'In a closed cupboard')}
+        {tick('sunny', 'Against an outer wall in the sun')}
         {tick('simInReach', 'Its SIM can be changed where it stands')}
       </div>
       <div className="form-grid">
@@ -140,7 +140,7 @@ export function RouterForm({ plan, reckoned, change }: Props) {
           </div>
           <div className="beside-field">
             <Button onClick={() => put({ reach: router.reach.filter((_, k) => k !== i) }, `reach ${i} off`)}>
-              Take it off
+              Remove
             </Button>
           </div>
         </div>
@@ -162,7 +162,7 @@ export function RouterForm({ plan, reckoned, change }: Props) {
           Another place
         </Button>
         <Button type="link" onClick={() => change({ ...plan, router: null }, 'router off')}>
-          Do not judge it
+          Stop checking it
         </Button>
       </div>
     </Part>
@@ -191,7 +191,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
               change({ ...plan, cable: plan.cable ?? firstCable(reckoned), power: first }, 'power')
             }
           >
-            Draw the battery
+            Add the battery
           </Button>
         </div>
       </Part>
@@ -207,9 +207,9 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
           {fed.supply}.{' '}
           {fed.wireMm2 === null || fed.awg === null || fed.amps === null ? (
             fed.amps === null ? (
-              'What it draws is not stated: say it here, and wire and fuse follow.'
+              'Its power draw is unknown. Enter it here to get wire and fuse.'
             ) : (
-              `No wire carries ${fixed(fed.amps, 1)} A so far: a shorter way, or a higher voltage.`
+              `No wire carries ${fixed(fed.amps, 1)} A that far. Shorten the run, or use a higher voltage.`
             )
           ) : (
             <>
@@ -224,7 +224,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
         <p key={note}>{note}</p>
       ))}
       <div className="form-grid">
-        <FieldFrame id="power-device" label="What is fed">
+        <FieldFrame id="power-device" label="What it powers">
           <Select
             id="power-device"
             value={power.device}
@@ -234,7 +234,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
         </FieldFrame>
         <Num
           name="power-peak"
-          label="It draws at most"
+          label="Maximum draw"
           unit="W"
           usual={sheet?.mostW ?? undefined}
           value={power.peakW}
@@ -248,7 +248,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
           value={power.wayM}
           onChange={(wayM) => put({ wayM }, 'way')}
         />
-        <FieldFrame id="power-wire" label="Wire that is there">
+        <FieldFrame id="power-wire" label="Existing wire">
           <Select
             id="power-wire"
             allowClear
@@ -275,7 +275,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
           onChange={(sourceY) => put({ sourceY: sourceY ?? 0 }, 'y')}
         />
         <div className="beside-field">
-          <Button onClick={() => change({ ...plan, power: null }, 'power off')}>Take it off</Button>
+          <Button onClick={() => change({ ...plan, power: null }, 'power off')}>Remove</Button>
         </div>
       </div>
       <p className="small">

@@ -80,7 +80,7 @@ export function SideBySide({ fitout }: { fitout: Fitout }) {
         </tbody>
       </table>
       <p className="small">
-        All estimated. Loss: of the leads, with the extension they want, on the band that loses most. Booster:
+        All estimated. Loss: of the leads, with the extension they need, on the band that loses most. Booster:
         the gain it can use on the band that has least.
       </p>
     </Sheet>

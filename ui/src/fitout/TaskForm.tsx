@@ -64,10 +64,10 @@ function ownOf(key: string, typed: Typed, name: string | null): Own | string {
     number,
   ];
   if (name?.trim() === '') {
-    return 'name: what is to be done is missing';
+    return 'Enter what is to be done.';
   }
   if (![minutes, people, waitH].every(Number.isFinite)) {
-    return 'minutes, people and hours are numbers alone';
+    return 'Minutes, people and hours must be numbers.';
   }
   return {
     key,
@@ -114,20 +114,16 @@ export function ChangeTask(props: { plan: number; task: JobTask; tasks: JobTask[
         kept.put([...others, made], null, close);
         return null;
       }}
-      saveLabel="Keep it"
+      saveLabel="Save"
       actions={
         <>
           {own && (
             <Button
               onClick={() =>
-                kept.put(
-                  others,
-                  isOwn ? `“${task.name}” is taken off.` : `“${task.name}” is as usual again.`,
-                  close,
-                )
+                kept.put(others, isOwn ? `Removed “${task.name}”.` : `Reset “${task.name}”.`, close)
               }
             >
-              {isOwn ? 'Take it off' : 'As usual again'}
+              {isOwn ? 'Remove' : 'Reset'}
             </Button>
           )}
           <Button type="text" onClick={close}>
@@ -164,13 +160,13 @@ export function AddTask({ plan, tasks }: { plan: number; tasks: JobTask[] }) {
         if (typeof made === 'string') {
           return made;
         }
-        kept.put([...kept.tasks, made], `“${typed.name.trim()}” is on the sheet.`, () => {
+        kept.put([...kept.tasks, made], `Added “${typed.name.trim()}”.`, () => {
           forget();
           setOpen(false);
         });
         return null;
       }}
-      saveLabel="Put it on the sheet"
+      saveLabel="Add the task"
       actions={
         <Button type="text" onClick={() => setOpen(false)}>
           Close
@@ -232,7 +228,7 @@ function TaskFields(props: {
         {whole && (
           <Field
             name="task-name"
-            label="What is to be done"
+            label="Task"
             value={typed.name}
             onChange={(name) => set({ name })}
             className="wide"
@@ -255,7 +251,7 @@ function TaskFields(props: {
         />
         <Field
           name="task-wait"
-          label="Then waits"
+          label="Wait afterwards"
           unit="h"
           numeric
           value={typed.waitH}

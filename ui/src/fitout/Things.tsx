@@ -149,14 +149,14 @@ export function Things(props: {
                     props.choose(null);
                   }}
                 >
-                  Take it off
+                  Remove
                 </Button>
               </div>
             </div>
           </details>
         );
       })}
-      <FieldFrame id="add-thing" label="Add what stands there, or lies hidden" className="add-thing">
+      <FieldFrame id="add-thing" label="Add what is there, or hidden" className="add-thing">
         <Select
           id="add-thing"
           value={null}

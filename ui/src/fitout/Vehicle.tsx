@@ -69,7 +69,7 @@ export function Vehicle(props: {
         checked={plan.mains === true}
         onChange={(e) => change({ ...plan, mains: e.target.checked }, 'mains')}
       >
-        Something of it is fed through an inverter
+        Some of it runs on the inverter
       </Checkbox>
     </Part>
   );

@@ -29,7 +29,7 @@ export function WindForm(props: {
     return (
       <Part id="mast" title="A mast" small="what the wind does at its clamp">
         <div className="buttons">
-          <Button onClick={() => change({ ...plan, mast: FIRST }, 'mast')}>Reckon a mast</Button>
+          <Button onClick={() => change({ ...plan, mast: FIRST }, 'mast')}>Check a mast</Button>
         </div>
       </Part>
     );
@@ -46,7 +46,7 @@ export function WindForm(props: {
     />
   );
   return (
-    <Part id="mast" title="The mast in the wind" small="an estimate; the maker’s own figure goes before it">
+    <Part id="mast" title="The mast in the wind" small="an estimate; the maker’s own figure takes precedence">
       {wind && (
         <>
           <p className="action">Take it down above {wind.takeDownAboveKmh} km/h, gusts counted.</p>
@@ -76,12 +76,12 @@ export function WindForm(props: {
         {num('areaM2', 'Area of the antenna', 'm²')}
         {num('leverM', 'Clamp to its middle', 'm')}
         {num('clampNm', 'The clamp holds', 'N·m', 50)}
-        {num('raisedM', 'Raised: its top over the ground', 'm', null)}
-        {num('laidM', 'Laid down: over the roof', 'm', null)}
-        {num('weightKg', 'It weighs, antenna and all', 'kg', null)}
-        {num('holdsKg', 'Clamp or ladder carries', 'kg', null)}
+        {num('raisedM', 'Raised: its top above the ground', 'm', null)}
+        {num('laidM', 'Lowered: its height above the roof', 'm', null)}
+        {num('weightKg', 'Weight, antenna included', 'kg', null)}
+        {num('holdsKg', 'Clamp or ladder can carry', 'kg', null)}
         <div className="beside-field">
-          <Button onClick={() => change({ ...plan, mast: null }, 'mast off')}>Take it off</Button>
+          <Button onClick={() => change({ ...plan, mast: null }, 'mast off')}>Remove</Button>
         </div>
       </div>
       <p className="small">Never drive with it up; lay it down before a thunderstorm.</p>

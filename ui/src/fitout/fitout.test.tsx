@@ -86,7 +86,7 @@ test('the antenna is put to a place that is proposed; a number that is none stay
   const user = userEvent.setup();
   served();
   show(<FitoutView />, '/build?plan=1');
-  await user.click(await screen.findByRole('button', { name: /^Put it here/ }));
+  await user.click(await screen.findByRole('button', { name: /^Place it here/ }));
   await waitFor(() => expect(kept().at(-1)?.antenna).toMatchObject({ x: 0.5, y: 0.8 }));
   const height = screen.getByLabelText('Clamp to its middle');
   await user.clear(height);
@@ -144,7 +144,7 @@ test('a way in that is there is taken, and the extension goes into a setup', asy
   await user.click(screen.getByRole('button', { name: 'Put the extension into Roof dome' }));
   expect(await screen.findByText(/Roof dome has Extension 1 m now/)).toBeDefined();
   expect(bodies('POST /api/fitout/plans/1/extension')).toEqual([{ setup: 'Roof dome' }]);
-  const [take] = screen.getAllByRole('button', { name: 'Take this way' });
+  const [take] = screen.getAllByRole('button', { name: 'Use this entry' });
   await user.click(take as HTMLElement);
   await waitFor(() => expect(kept().at(-1)?.cable).toMatchObject({ entryX: 3.2, entryY: 0.2 }));
   expect(screen.getByText('From 12 V as it is.', { exact: false })).toBeDefined();

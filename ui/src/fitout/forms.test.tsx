@@ -101,9 +101,9 @@ describe('a mast', () => {
     await user.clear(screen.getByLabelText('The clamp holds'));
     await user.type(screen.getByLabelText('The clamp holds'), '80');
     expect(last().mast?.clampNm).toBe(80);
-    await user.click(screen.getByRole('button', { name: 'Take it off' }));
+    await user.click(screen.getByRole('button', { name: 'Remove' }));
     expect(last().mast).toBeNull();
-    await user.click(screen.getByRole('button', { name: 'Reckon a mast' }));
+    await user.click(screen.getByRole('button', { name: 'Check a mast' }));
     expect(last().mast).toMatchObject({ areaM2: 0.1, leverM: 1.5 });
   });
 });
@@ -128,7 +128,7 @@ describe('a booster', () => {
   it('is told whether its antennas look at each other and its light is on', async () => {
     const user = userEvent.setup();
     const { last } = held(form);
-    await user.click(screen.getByLabelText(/The two look at each other/));
+    await user.click(screen.getByLabelText(/The two face each other/));
     expect(last().booster?.facing).toBe(false);
     await user.click(screen.getByLabelText('Its warning light is on'));
     expect(last().booster?.warns).toBe(true);
@@ -137,7 +137,7 @@ describe('a booster', () => {
   it('begins where a roof has room for its antennas', async () => {
     const user = userEvent.setup();
     const { last } = held(form, { ...PLAN, booster: null });
-    await user.click(screen.getByRole('button', { name: 'Draw a booster' }));
+    await user.click(screen.getByRole('button', { name: 'Add a booster' }));
     expect(last().booster).toMatchObject({ outsideX: 0.4, outsideY: 0.8, insideX: 3.5, facing: false });
   });
 });
@@ -152,20 +152,20 @@ describe('the router’s place', () => {
     const { last } = held(form);
     expect(screen.getByText(/About 45 °C on a summer’s day/)).toBeDefined();
     expect(screen.getByText('about −20 dBm')).toBeDefined();
-    await user.click(screen.getByLabelText('Against a skin that the sun shines on'));
+    await user.click(screen.getByLabelText('Against an outer wall in the sun'));
     expect(last().router?.sunny).toBe(true);
     await user.click(screen.getByRole('button', { name: 'Another place' }));
     expect(last().router?.reach.map((r) => r.name)).toEqual(['Bunk', 'Place 2']);
-    await user.click(screen.getAllByRole('button', { name: 'Take it off' })[0] as HTMLElement);
+    await user.click(screen.getAllByRole('button', { name: 'Remove' })[0] as HTMLElement);
     expect(last().router?.reach.map((r) => r.name)).toEqual(['Place 2']);
-    await user.click(screen.getByRole('button', { name: 'Do not judge it' }));
+    await user.click(screen.getByRole('button', { name: 'Stop checking it' }));
     expect(last().router).toBeNull();
   });
 
   it('begins with the bunk and the awning, and with a way for the leads', async () => {
     const user = userEvent.setup();
     const { last } = held(form, { ...PLAN, router: null, cable: null });
-    await user.click(screen.getByRole('button', { name: 'Judge its place' }));
+    await user.click(screen.getByRole('button', { name: 'Check its place' }));
     expect(last().router?.reach.map((r) => [r.name, r.outside])).toEqual([
       ['Bunk', false],
       ['Under the awning', true],

@@ -60,7 +60,7 @@ test('the job sheet shows the next task, its cautions, and the last look before 
   ).toBeDefined();
   const done = screen.getByRole('button', { name: /^Done/ });
   expect((done as HTMLButtonElement).disabled).toBe(true);
-  await user.click(screen.getByRole('checkbox', { name: /A last look/ }));
+  await user.click(screen.getByRole('checkbox', { name: /Last check/ }));
   await waitFor(() =>
     expect((screen.getByRole('button', { name: /^Done/ }) as HTMLButtonElement).disabled).toBe(false),
   );
@@ -70,7 +70,7 @@ test('the job sheet shows the next task, its cautions, and the last look before 
   await user.click(screen.getByRole('checkbox', { name: 'Look above the ceiling' }));
   await waitFor(() => expect(steps().at(-1)).toMatchObject({ task: 'look', kind: 'not-done' }));
   await user.type(screen.getByLabelText('Note'), 'by the rail');
-  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  await user.click(screen.getByRole('button', { name: 'Save note' }));
   await waitFor(() => expect(steps().at(-1)).toMatchObject({ kind: 'note', text: 'by the rail' }));
 });
 
@@ -119,7 +119,7 @@ test('tasks are added, changed and filed with their trial and photos', async () 
     new File(['x'], 'hole.jpg', { type: 'image/jpeg' }),
   );
   await waitFor(() => expect(bodies('POST /api/fitout/plans/1/job-sheet/photos')).toHaveLength(1));
-  await user.click(screen.getByRole('button', { name: 'Take it away' }));
+  await user.click(screen.getByRole('button', { name: 'Delete' }));
   expect(await screen.findByText('The photo is taken away.')).toBeDefined();
   await user.click(screen.getByRole('combobox', { name: /planned already/ }));
   await user.click(await screen.findByText('Dome or not, Saltmarsh Jetty'));
@@ -132,17 +132,17 @@ test('tasks are added, changed and filed with their trial and photos', async () 
   );
   expect(await screen.findByText('Before and after', { exact: false })).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'Add a task' }));
-  await user.click(screen.getByRole('button', { name: 'Put it on the sheet' }));
-  expect(screen.getByText('name: what is to be done is missing')).toBeDefined();
-  await user.type(screen.getByLabelText('What is to be done'), 'Paint the plate');
-  await user.click(screen.getByRole('button', { name: 'Put it on the sheet' }));
+  await user.click(screen.getByRole('button', { name: 'Add the task' }));
+  expect(screen.getByText('Enter what is to be done.')).toBeDefined();
+  await user.type(screen.getByLabelText('Task'), 'Paint the plate');
+  await user.click(screen.getByRole('button', { name: 'Add the task' }));
   await waitFor(() =>
     expect(kept().at(-1)?.tasks).toMatchObject([{ key: 'own-1', name: 'Paint the plate', minutes: 30 }]),
   );
   await user.click(screen.getByRole('button', { name: 'Change The trial that proves the gain' }));
   await user.clear(screen.getByLabelText('Takes'));
   await user.type(screen.getByLabelText('Takes'), '90');
-  await user.click(screen.getByRole('button', { name: 'Keep it' }));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(kept().at(-1)?.tasks.at(-1)).toMatchObject({ key: 'prove', name: null, minutes: 90 }),
   );

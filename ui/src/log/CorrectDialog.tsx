@@ -89,19 +89,19 @@ function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; clos
       width={720}
       className="log"
       style={{ top: 16 }}
-      okText="Keep the correction"
+      okText="Save"
       onOk={() => save({ id: view.id, body: request, version })}
       confirmLoading={correct.isPending}
       footer={(_, { OkBtn }) => (
         <div className="log-buttons">
-          <Button onClick={away}>Delete it</Button>
+          <Button onClick={away}>Delete</Button>
           <Button
             onClick={() => {
               forget();
               close();
             }}
           >
-            Leave it
+            Cancel
           </Button>
           <OkBtn />
         </div>

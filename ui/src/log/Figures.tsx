@@ -146,7 +146,7 @@ export function OtherFields({ form, note }: { form: Form; note: boolean }) {
   return (
     <>
       {text('server', 'Test server')}
-      <FieldFrame id="field-rat" label="Carried by" problem={check.problem('rat')}>
+      <FieldFrame id="field-rat" label="Technology" problem={check.problem('rat')}>
         <Select
           id="field-rat"
           value={draft.rat || undefined}
@@ -239,7 +239,7 @@ function ChannelHint(props: {
         options={check.candidates}
         value=""
         onChange={choose}
-        aria-label="Take the band"
+        aria-label="Use this band"
       />{' '}
       {where}
     </>

@@ -158,7 +158,7 @@ function LogForm(props: {
             <div className="span4">
               <Field
                 name="note"
-                label="Why? As far as you can tell"
+                label="Why, as far as you know?"
                 autoFocus
                 value={valueOf(draft, 'note')}
                 onChange={(note) => set({ note })}
@@ -170,7 +170,7 @@ function LogForm(props: {
         <div className="buttons">
           {!asks && (
             <Button type="link" onClick={() => setMeasured(true)}>
-              Something was measured all the same
+              Something was measured anyway
             </Button>
           )}
           {!more && (
@@ -190,7 +190,7 @@ function LogForm(props: {
         <Remarks form={form} shown={more} />
         {differs && (
           <Checkbox checked={tellLine} onChange={(e) => setTellLine(e.target.checked)}>
-            Say on the standing line too: {differs}
+            Also change the standing line: {differs}
           </Checkbox>
         )}
         <input type="submit" hidden />

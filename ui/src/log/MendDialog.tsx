@@ -57,11 +57,11 @@ function MendForm(props: { entry: Waiting; figures: Figure[]; close: () => void 
     <Modal
       open
       onCancel={close}
-      title="Mend what waits"
+      title="Fix this measurement"
       width={720}
       className="log"
       style={{ top: 16 }}
-      okText="Keep it so"
+      okText="Save"
       onOk={() => void save()}
       footer={(_, { OkBtn }) => (
         <div className="log-buttons">
@@ -71,7 +71,7 @@ function MendForm(props: { entry: Waiting; figures: Figure[]; close: () => void 
               close();
             }}
           >
-            Leave it
+            Cancel
           </Button>
           <OkBtn />
         </div>

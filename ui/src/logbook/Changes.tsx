@@ -30,11 +30,11 @@ export function Changes() {
   const ask = (entry: Entry) =>
     entry.kind === 'imported'
       ? modal.confirm({
-          title: 'Undo this import as a whole?',
+          title: 'Undo the whole import?',
           icon: null,
-          content: `${entry.sentence}. All of it goes out of the log, also what was corrected since, and the names that only it has. Importing the file again brings it back as it was in the file.`,
+          content: `${entry.sentence}. All its measurements are deleted, corrections included, and names that nothing else uses. You can import the file again.`,
           okText: 'Undo the import',
-          cancelText: 'Leave it',
+          cancelText: 'Cancel',
           onOk: () => take(entry),
         })
       : take(entry);

@@ -67,7 +67,7 @@ export function Filters({ view }: { view: Schemas['LogbookView'] }) {
           size="small"
           onClick={() => change(Object.fromEntries(narrowed.map((name) => [name, undefined])))}
         >
-          Take all of the log again
+          Clear all filters
         </Button>
       )}
     </details>

@@ -43,10 +43,10 @@ export function ImportPanel({ close }: { close: () => void }) {
         />
       )}
       {state.kind === 'running' && (
-        <Part title={state.dryRun ? 'Reading, nothing is kept yet' : 'Importing'} small={state.file}>
+        <Part title={state.dryRun ? 'Reading; nothing is saved yet' : 'Importing'} small={state.file}>
           <Progress percent={state.share} showInfo={false} status="active" strokeColor="var(--kelp)" />
           <p className="quiet">
-            {state.uploaded ? `${state.rows.toLocaleString('en')} rows read` : 'Taking the file over…'}
+            {state.uploaded ? `${state.rows.toLocaleString('en')} rows read` : 'Saving…'}
           </p>
           <Button onClick={cancel}>Cancel</Button>
         </Part>
@@ -71,7 +71,7 @@ export function ImportPanel({ close }: { close: () => void }) {
               {state.report.accepted === 0
                 ? 'Nothing to import'
                 : asked.length > 0
-                  ? 'Say first which names are new'
+                  ? 'First decide about the names above'
                   : `Import ${count(state.report.accepted, 'measurement')}`}
             </Button>
             <Button onClick={reset}>Choose another file</Button>
@@ -140,7 +140,7 @@ function CloseNames(props: {
       {props.names.length > 1 && (
         <div className="buttons">
           <Button size="small" onClick={props.all}>
-            All of these are others
+            None of them are the same
           </Button>
         </div>
       )}
@@ -155,11 +155,11 @@ function headline(state: ImportState) {
     case 'refused':
       return 'This file cannot be imported.';
     case 'columns':
-      return 'Say which column is which; it is remembered for the next file with these headings.';
+      return 'Check which column is which; this is remembered for the next file with these headings.';
     case 'running':
       return state.dryRun ? 'Judging the rows.' : 'Keeping the good rows.';
     case 'judged':
-      return `${count(state.report.accepted, 'new measurement')}, ${state.report.duplicates} already in the log, ${state.report.rejectedRows} refused. Nothing is kept yet.`;
+      return `${count(state.report.accepted, 'new measurement')}, ${state.report.duplicates} already in the log, ${state.report.rejectedRows} refused. Nothing is saved yet.`;
     case 'kept':
       return `${count(state.report.accepted, 'measurement')} imported.`;
   }
@@ -208,7 +208,7 @@ function Report({ report, file, done }: { report: Schemas['ImportReport']; file:
   ] as const;
   return (
     <>
-      <Part title={done ? 'Kept' : 'What would be kept'} small={file}>
+      <Part title={done ? 'Imported' : 'What would be imported'} small={file}>
         <table className="plain">
           <tbody>
             <tr>

@@ -12,7 +12,7 @@ import { useFailed } from '../parts/useFailed';
 export function InAndOut() {
   const [report, setReport] = useState<Sent | Error>();
   return (
-    <Part title="In and out">
+    <Part title="Import and export">
       <p>
         <Link to="/logbook?import=1">Import measurements</Link>
       </p>
@@ -98,7 +98,7 @@ function TakeIn({ report }: { report: (sent: Sent | Error | undefined) => void }
   return (
     <>
       <Button size="small" loading={busy} onClick={() => input.current?.click()}>
-        Take a file in
+        Import a file
       </Button>
       <input
         ref={input}
@@ -110,8 +110,8 @@ function TakeIn({ report }: { report: (sent: Sent | Error | undefined) => void }
       />
       <Modal
         open={asked !== undefined}
-        title="Take the archive in?"
-        okText="Take it in"
+        title="Restore the archive?"
+        okText="Restore"
         onCancel={() => setAsked(undefined)}
         onOk={() => {
           const file = asked;
@@ -136,12 +136,12 @@ function Told({ sent }: { sent: Sent }) {
       {sent.kind === 'archive' ? (
         <p>
           {count(sent.rows, 'row')} and {count(sent.photos, 'photo')} taken in.
-          {sent.keptAs && ` What was here before is kept as ${sent.keptAs}.`}
+          {sent.keptAs && ` The previous data are saved as ${sent.keptAs}.`}
         </p>
       ) : (
         <>
           <p>
-            {sent.accepted} taken in, {sent.duplicates} were there already
+            {sent.accepted} imported, {sent.duplicates} already there
             {sent.rejected.length > 0 ? `, ${sent.rejected.length} not:` : '.'}
           </p>
           <ul className="small">

@@ -135,7 +135,7 @@ function CardPart({ card, said, today }: { card: Card; said: string; today: stri
       {card.capSays && <p className="note">{card.capSays}</p>}
       {card.shared && (
         <p className="small">
-          Another card is of {card.carrier} too: runs cannot be told apart, so both count them.
+          Another SIM is on {card.carrier} too. Their runs cannot be told apart, so both count them.
         </p>
       )}
       {card.offers.length > 1 && <Offers card={card} />}
@@ -179,7 +179,7 @@ function Counter({ card }: { card: Card }) {
         hint={`used since ${day(card.month.first)}`}
       />
       <Button onClick={keep} loading={enter.isPending} disabled={text.trim() === ''}>
-        Keep it
+        Save
       </Button>
       {card.month.readings.length > 0 && (
         <details className="numbers">
@@ -198,7 +198,7 @@ function Counter({ card }: { card: Card }) {
                     })
                   }
                 >
-                  Take it away
+                  Delete
                 </button>
               </li>
             ))}

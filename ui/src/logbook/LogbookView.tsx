@@ -40,7 +40,7 @@ export function LogbookView() {
       <Sheet
         title="Changes"
         over={<Parts part={part} />}
-        headline="What was changed of the log; each can be undone."
+        headline="Everything that was changed in the log. You can undo each line."
       >
         <Changes />
       </Sheet>
@@ -62,7 +62,7 @@ export function LogbookView() {
       <Sheet
         title="Names"
         over={<Parts part={part} />}
-        headline="A name twice splits what belongs together: rename it, or merge it into the other."
+        headline="The same thing under two names? Rename one, or merge them."
       >
         <Names />
       </Sheet>
@@ -96,7 +96,7 @@ function Book({ part }: { part: string | null }) {
             <>
               <Filters view={view} />
               {part === 'map' ? (
-                <Suspense fallback={<p className="quiet">Reading the coastline…</p>}>
+                <Suspense fallback={<p className="quiet">Loading the map…</p>}>
                   <LazyMap view={view} />
                 </Suspense>
               ) : part === 'calendar' ? (
@@ -118,7 +118,7 @@ function LedgerSheet() {
     <Sheet
       title="SIM ledger"
       over={<Parts part="ledger" />}
-      headline={says ?? 'What the cards allow, and what was used'}
+      headline={says ?? 'What your SIMs allow, and what was used'}
     >
       <Ledger />
     </Sheet>

@@ -36,7 +36,7 @@ export function MergeDialog(props: {
       onCancel={close}
       title={`Merge ${from.name} into another ${kind}`}
       okText={preview.data ? `Merge into ${preview.data.into}` : 'Merge'}
-      cancelText="Leave it"
+      cancelText="Cancel"
       okButtonProps={{ disabled: !preview.data }}
       confirmLoading={merge.isPending}
       onOk={save}
@@ -55,7 +55,7 @@ export function MergeDialog(props: {
         options={others.map((o) => ({ value: o.id, label: o.name }))}
         optionFilterProp="label"
       />
-      {into !== null && preview.isFetching && <p className="quiet">Reckoning what that moves…</p>}
+      {into !== null && preview.isFetching && <p className="quiet">Calculating what that moves…</p>}
       {preview.error && (
         <p className="loss" role="alert">
           {preview.error.message}

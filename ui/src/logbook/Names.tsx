@@ -146,7 +146,7 @@ function RenameForm({ kind, named, done }: { kind: NameKind; named: Named; done:
         Rename
       </Button>
       <Button size="small" onClick={done}>
-        Leave it
+        Cancel
       </Button>
     </form>
   );

@@ -67,7 +67,7 @@ export function StayDatesDialog({ visit, close }: { visit: Visit; close: () => v
   const clash = useClash();
   const same = from === local(visit.arrivedAt) && to === (visit.leftAt ? local(visit.leftAt) : '');
   const save = (change: StayChange) => {
-    const then = mending.then(`The stay at ${visit.campsite} has its dates.`);
+    const then = mending.then(`Saved the dates of the stay at ${visit.campsite}.`);
     dates.mutate(change, {
       ...then,
       onError: (error) =>
@@ -80,9 +80,9 @@ export function StayDatesDialog({ visit, close }: { visit: Visit; close: () => v
     <Modal
       open
       onCancel={close}
-      title={`When did you stand at ${visit.campsite}?`}
-      okText="Keep the dates"
-      cancelText="Leave it"
+      title={`When were you at ${visit.campsite}?`}
+      okText="Save"
+      cancelText="Cancel"
       okButtonProps={{ disabled: same || from === '' }}
       confirmLoading={dates.isPending}
       onOk={() =>
@@ -130,7 +130,7 @@ export function SplitDialog({ visit, close }: { visit: Visit; close: () => void 
   const save = () =>
     split.mutate(
       { id: visit.id, body: { at: moment(at, visit.arrivedAt), campsite: campsite.trim() || null } },
-      mending.then(`The stay at ${visit.campsite} is two.`),
+      mending.then(`The stay at ${visit.campsite} is now two stays.`),
     );
   return (
     <Modal
@@ -138,7 +138,7 @@ export function SplitDialog({ visit, close }: { visit: Visit; close: () => void 
       onCancel={close}
       title={`Split the stay at ${visit.campsite}`}
       okText="Split it"
-      cancelText="Leave it"
+      cancelText="Cancel"
       okButtonProps={{ disabled: at === '' || at === local(visit.arrivedAt) }}
       confirmLoading={split.isPending}
       onOk={save}
@@ -183,7 +183,7 @@ export function MoveDialog(props: { ids: number[]; from: number; close: (moved: 
       onCancel={() => close(false)}
       title={`Move ${count(ids.length, 'measurement')} to another stay`}
       okText="Move"
-      cancelText="Leave them"
+      cancelText="Cancel"
       okButtonProps={{ disabled: stay === null }}
       confirmLoading={move.isPending}
       onOk={save}

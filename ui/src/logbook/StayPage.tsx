@@ -44,7 +44,7 @@ function Note({ stay, note, version }: { stay: number; note: string; version: nu
     <div className="stay-note">
       <Input.TextArea
         aria-label="Note of this stay"
-        placeholder="The pitch by the alder had the mast in sight; the shop has a card of Ostrel…"
+        placeholder="The pitch by the alder could see the tower; the shop sells Ostrel SIMs…"
         rows={3}
         maxLength={5_000}
         value={text}
@@ -58,10 +58,10 @@ function Note({ stay, note, version }: { stay: number; note: string; version: nu
             loading={write.isPending}
             onClick={() => write.mutate({ note: text, version }, { onSuccess: drop })}
           >
-            Keep the note
+            Save
           </Button>
           <Button size="small" onClick={drop}>
-            As it was
+            Discard changes
           </Button>
         </div>
       )}
@@ -122,7 +122,7 @@ function Photos({ stay, photos }: { stay: number; photos: Schemas['StayPhotoView
                 })
               }
             >
-              Take it away
+              Delete
             </button>
           </figcaption>
         </figure>

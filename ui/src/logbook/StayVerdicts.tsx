@@ -13,7 +13,7 @@ export function StayVerdicts({ stay, visit }: { stay: number; visit: Schemas['Vi
     return null;
   }
   return (
-    <Part title="What it told">
+    <Part title="What it showed">
       <Trials rows={rows} visit={visit} />
       <WhyHere rows={rows} stay={stay} />
     </Part>

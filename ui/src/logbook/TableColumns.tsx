@@ -61,14 +61,14 @@ export function TableColumns(props: {
         </Part>
       )}
       <Questions view={view} reading={reading} change={change} level={level} setLevel={setLevel} />
-      <Part title="Columns" small="what each is taken for; correct what is wrong">
+      <Part title="Columns" small="what each is used as; correct what is wrong">
         <div className="table-scroll">
           <table className="plain rows">
             <thead>
               <tr>
                 <th>Your heading</th>
                 <th>First cells</th>
-                <th>Taken for</th>
+                <th>Use as</th>
                 <th>Unit</th>
                 {several && <th>Of</th>}
                 <th>Why</th>
@@ -93,7 +93,7 @@ export function TableColumns(props: {
       {open.length === 0 && <Preview view={view} reading={reading} />}
       <div className="buttons">
         <Button type="primary" disabled={open.length > 0} onClick={use}>
-          {open.length > 0 ? 'Answer what is asked first' : 'Judge the rows'}
+          {open.length > 0 ? 'Answer the questions above first' : 'Check the rows'}
         </Button>
       </div>
     </>
@@ -113,11 +113,11 @@ function ColumnRow(props: { view: View; place: number; column: Use; change: (col
     <tr>
       <td className="name">{column.heading || `column ${place + 1}`}</td>
       <td data-label="First cells">{cells.slice(0, 2).join(' · ')}</td>
-      <td data-label="Taken for">
+      <td data-label="Use as">
         <Select<string>
           size="small"
           showSearch
-          aria-label={`${column.heading}, taken for`}
+          aria-label={`${column.heading}, use as`}
           value={chosen}
           popupMatchSelectWidth={false}
           style={{ minWidth: 150 }}
@@ -174,7 +174,7 @@ function ColumnRow(props: { view: View; place: number; column: Use; change: (col
 const LEVELS = [
   { value: 'rsrp_dbm', label: 'RSRP, of one cell' },
   { value: 'rssi_dbm', label: 'RSSI, of all that is heard' },
-  { value: 'note', label: 'I cannot tell: into the note' },
+  { value: 'note', label: 'Not sure: put it into the note' },
 ];
 
 function Questions(props: {

@@ -34,7 +34,7 @@ export function Waiting() {
               .join(', ')
           : (e.body.outcome ?? '').replace('_', ' '),
     },
-    { label: 'What about it', key: 'state', render: (_, e) => <State entry={e} /> },
+    { label: 'Status', key: 'state', render: (_, e) => <State entry={e} /> },
     { label: '', key: 'do', render: (_, e) => <Actions entry={e} /> },
   ];
   return (
@@ -125,7 +125,7 @@ function Actions({ entry }: { entry: Entry }) {
   return (
     <div className="buttons">
       <Button size="small" onClick={() => log.mend(entry.key)}>
-        Mend it
+        Fix
       </Button>
       <Button
         size="small"
@@ -133,7 +133,7 @@ function Actions({ entry }: { entry: Entry }) {
           void throwAway(entry.key).then(() => undo('Thrown away.', () => putBack(entry)), fails)
         }
       >
-        Throw it away
+        Delete
       </Button>
     </div>
   );

@@ -64,7 +64,7 @@ describe('a file in Syntoma’s own columns', () => {
     show(<ImportPanel close={close} />, '/logbook?import=1');
     choose();
     expect(
-      await screen.findByText('4 new measurements, 2 already in the log, 1 refused. Nothing is kept yet.'),
+      await screen.findByText('4 new measurements, 2 already in the log, 1 refused. Nothing is saved yet.'),
     ).toBeDefined();
     expect(queries(IMPORT).map((q) => q.get('dryRun'))).toEqual(['true']);
     expect(screen.getByText('Pebble Cove')).toBeDefined();
@@ -96,7 +96,7 @@ describe('a file in Syntoma’s own columns', () => {
     });
     show(<ImportPanel close={() => undefined} />);
     choose();
-    expect(await screen.findByText('Taking the file over…')).toBeDefined();
+    expect(await screen.findByText('Saving…')).toBeDefined();
     await waitFor(() => expect(Progress.now?.address).toBe('/api/imports/one'));
     act(() => Progress.now?.onmessage?.({ data: JSON.stringify({ rows: 50, done: false }) }));
     expect(await screen.findByText('50 rows read')).toBeDefined();
@@ -141,7 +141,7 @@ describe('names that are close to known ones', () => {
     });
     show(<ImportPanel close={() => undefined} />);
     choose();
-    const wait = await screen.findByRole('button', { name: 'Say first which names are new' });
+    const wait = await screen.findByRole('button', { name: 'First decide about the names above' });
     expect((wait as HTMLButtonElement).disabled).toBe(true);
     await user.click(screen.getByRole('button', { name: 'It is Amber Spit' }));
     await waitFor(() => expect(bodies('PUT /api/names/campsite/also')).toEqual([{ name: 'Ambre Spit' }]));
@@ -155,7 +155,7 @@ describe('names that are close to known ones', () => {
     serve({ [COLUMNS]: OF_CONTRACT, [IMPORT]: { ...REPORT, close } });
     show(<ImportPanel close={() => undefined} />);
     choose();
-    await user.click(await screen.findByRole('button', { name: 'All of these are others' }));
+    await user.click(await screen.findByRole('button', { name: 'None of them are the same' }));
     const button = await screen.findByRole('button', { name: 'Import 4 measurements' });
     expect((button as HTMLButtonElement).disabled).toBe(false);
   });
@@ -196,8 +196,8 @@ describe('a table of one’s own', () => {
     show(<ImportPanel close={() => undefined} />);
     choose();
     await user.click(await screen.findByRole('button', { name: 'Which column is which' }));
-    expect(await screen.findByText(/Say which column is which/)).toBeDefined();
-    await user.click(screen.getByRole('button', { name: 'Judge the rows' }));
+    expect(await screen.findByText(/Check which column is which/)).toBeDefined();
+    await user.click(screen.getByRole('button', { name: 'Check the rows' }));
     expect(await screen.findByRole('button', { name: 'Import 4 measurements' })).toBeDefined();
     expect(bodies('PUT /api/measurements/import/columns')).toEqual([view(true).reading]);
     expect(queries(IMPORT)).toHaveLength(2);
@@ -214,7 +214,7 @@ describe('a table of one’s own', () => {
     });
     show(<ImportPanel close={() => undefined} />);
     choose();
-    await user.click(await screen.findByRole('button', { name: 'Judge the rows' }));
+    await user.click(await screen.findByRole('button', { name: 'Check the rows' }));
     expect((await screen.findByRole('alert')).textContent).toBe(
       'mine.csv: zone is “moon”; allowed is an offset',
     );

@@ -13,7 +13,7 @@ describe('the stays', () => {
   it('wait without a number, and say what to do first when there are none', async () => {
     serve({ ...NAMES, 'GET /api/logbook': NEVER });
     const page = show(<LogbookView />, '/logbook');
-    expect(screen.getByText('Reading the log…')).toBeDefined();
+    expect(screen.getByText('Loading…')).toBeDefined();
     expect(page.container.querySelector('main')?.textContent).not.toMatch(/0 stays/);
     page.unmount();
     serve({ ...NAMES, 'GET /api/logbook': { ...LOGBOOK, stays: [], all: 0 } });
@@ -39,7 +39,7 @@ describe('the stays', () => {
     expect(asked.at(0)?.query).toContain('strength=fair&strength=none');
     await user.type(screen.getByPlaceholderText(/campsite, carrier/), 'quarry');
     await waitFor(() => expect(asked.at(-1)?.query).toContain('text=quarry'));
-    await user.click(screen.getByText('Take all of the log again'));
+    await user.click(screen.getByText('Clear all filters'));
     await waitFor(() => expect(asked.at(-1)?.query).not.toContain('strength'));
   });
 

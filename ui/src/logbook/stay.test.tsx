@@ -23,7 +23,7 @@ describe('the page of a stay', () => {
     first.unmount();
     show(<StayPage stay={7} />);
     expect(await screen.findByDisplayValue('by the alder, mast in sight')).toBeDefined();
-    await user.click(screen.getByRole('button', { name: 'Keep the note' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() =>
       expect(bodies('PUT /api/stays/7/note')).toEqual([{ note: 'by the alder, mast in sight' }]),
     );
@@ -39,7 +39,7 @@ describe('the page of a stay', () => {
     });
     show(<StayPage stay={7} />);
     await user.type(await screen.findByLabelText('Note of this stay'), '!');
-    await user.click(screen.getByRole('button', { name: 'Keep the note' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByRole('alert')).toBeDefined();
     expect(screen.getByDisplayValue('by the alder!')).toBeDefined();
   });
@@ -61,7 +61,7 @@ describe('the page of a stay', () => {
     await waitFor(() =>
       expect(bodies('PUT /api/stays/7/photos/5/caption')).toEqual([{ caption: 'the mast' }]),
     );
-    await user.click(screen.getByRole('button', { name: 'Take it away' }));
+    await user.click(screen.getByRole('button', { name: 'Delete' }));
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
     await waitFor(() => expect(asked.map((a) => a.call)).toContain('POST /api/stays/7/photos/5/restored'));
   });
@@ -95,7 +95,7 @@ describe('files', () => {
       },
     });
     await upload('trip.GPX', '<gpx/>');
-    expect(await screen.findByText(/2 taken in, 1 were there already, 1 not:/)).toBeDefined();
+    expect(await screen.findByText(/2 imported, 1 already there, 1 not:/)).toBeDefined();
     expect(screen.getByText(/Nowhere: lat is 91/)).toBeDefined();
   });
 
@@ -103,8 +103,8 @@ describe('files', () => {
     serve({ 'POST /api/archive': { rows: 1_200, photos: 1, keptAs: 'before.zip' } });
     const user = await upload('mine.zip', 'PK');
     expect(asked).toHaveLength(0);
-    await user.click(await screen.findByRole('button', { name: 'Take it in' }));
-    expect(await screen.findByText(/kept as before.zip/)).toBeDefined();
+    await user.click(await screen.findByRole('button', { name: 'Restore' }));
+    expect(await screen.findByText(/saved as before.zip/)).toBeDefined();
     expect(asked.find((a) => a.call === 'POST /api/archive')?.query).toBe('?replace=true');
   });
 

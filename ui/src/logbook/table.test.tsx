@@ -63,7 +63,7 @@ test('nothing is judged before what the table does not say is answered', async (
   show(<Host use={use} />, '/logbook');
   expect(screen.getByText('left out: makers draw bars as they like')).toBeDefined();
   expect(
-    (screen.getByRole('button', { name: 'Answer what is asked first' }) as HTMLButtonElement).disabled,
+    (screen.getByRole('button', { name: 'Answer the questions above first' }) as HTMLButtonElement).disabled,
   ).toBe(true);
   await user.click(screen.getByLabelText('Order of the dates'));
   await user.click(await screen.findByTitle('day first, as 14.8.2026'));
@@ -72,7 +72,7 @@ test('nothing is judged before what the table does not say is answered', async (
   expect(screen.queryByText(/as they would be read/)).toBeNull();
   await user.type(screen.getByLabelText('Campsite of all rows'), 'Pine Bend');
   expect(await screen.findByText('2026-08-03T18:05:00+03:00')).toBeDefined();
-  await user.click(screen.getByRole('button', { name: 'Judge the rows' }));
+  await user.click(screen.getByRole('button', { name: 'Check the rows' }));
   expect(use).toHaveBeenCalledOnce();
 });
 

@@ -23,8 +23,8 @@ export function BrowserRun({ run }: { run: Run }) {
     <Part title="A run by a browser" small={`${run.kind} · ${run.setup} on ${run.carrier} · ${sim}`}>
       <p>
         {late
-          ? 'It has waited for more than an hour, and is not begun any more; call it off, and begin another.'
-          : 'A page of the speed server’s makes it and brings what it took, now or later.'}
+          ? 'It has waited for more than an hour and will not start any more. Cancel it and start another.'
+          : 'A page from the speed server runs it and brings back the result, now or later.'}
       </p>
       <div className="buttons">
         {!late && (
@@ -33,7 +33,7 @@ export function BrowserRun({ run }: { run: Run }) {
           </Button>
         )}
         <Button size="large" loading={cancel.isPending} onClick={() => cancel.mutate(run.id)}>
-          Call it off
+          Cancel
         </Button>
       </div>
     </Part>

@@ -98,7 +98,7 @@ function headline(run: Run | undefined, isSet: boolean, known: boolean) {
   if (!run) {
     return isSet || !known
       ? 'Measure what is up now.'
-      : 'Say where the speed server is; from then on a run takes one key.';
+      : 'Enter the speed server’s address once; after that a run takes one key.';
   }
   if (run.sentence !== null) {
     return `${run.setup}: ${run.sentence.charAt(0).toLowerCase()}${run.sentence.slice(1)}`;
@@ -107,7 +107,7 @@ function headline(run: Run | undefined, isSet: boolean, known: boolean) {
     case 'waiting':
       return run.inBrowser
         ? `${run.setup} waits for the browser that measures it.`
-        : `Measuring ${run.setup}: how long an answer takes.`;
+        : `Measuring ${run.setup}: latency.`;
     case 'cancelled':
       return 'Cancelled; nothing was logged.';
     case 'down':
@@ -115,7 +115,7 @@ function headline(run: Run | undefined, isSet: boolean, known: boolean) {
     case 'up':
       return `Measuring ${run.setup}: ${now(run)} Mb/s up.`;
     default:
-      return `Measuring ${run.setup}: how long an answer takes.`;
+      return `Measuring ${run.setup}: latency.`;
   }
 }
 

@@ -103,13 +103,13 @@ export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
         <p className="attention" role="alert">
           {asks}{' '}
           <Button size="small" onClick={() => save(undefined, true)}>
-            Use it
+            Save
           </Button>
         </p>
       )}
       <div className="buttons">
         <Button htmlType="submit" loading={set.isPending}>
-          {none && router.kind !== null ? 'Use none' : 'Use it and try it'}
+          {none && router.kind !== null ? 'Remove' : 'Save and test'}
         </Button>
       </div>
       {set.error && !(set.error instanceof Refusal && set.error.errors.length > 0) && (

@@ -16,7 +16,7 @@ export function RunShown({ run }: { run: Run }) {
   return (
     <Part
       title={goesOn ? 'The run as it comes' : 'The run'}
-      small={`${run.kind} · ${run.setup} on ${run.carrier}${run.campsite === null ? '' : ` at ${run.campsite}`} · line: rate, bar: its median, dots: what an answer took`}
+      small={`${run.kind} · ${run.setup} on ${run.carrier}${run.campsite === null ? '' : ` at ${run.campsite}`} · line: rate, bar: its median, dots: latency`}
     >
       <div ref={ref}>
         <RunCurve points={run.series} downMbps={run.downMbps} upMbps={run.upMbps} width={width} />
@@ -81,4 +81,4 @@ export function RunFigures({ run }: { run: Run }) {
   );
 }
 
-const flat = (is: boolean | null) => (is ? 'hardly varied: held by a plan or the network, perhaps' : '');
+const flat = (is: boolean | null) => (is ? 'hardly varied: maybe limited by the plan or the network' : '');

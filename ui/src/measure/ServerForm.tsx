@@ -46,7 +46,7 @@ export function ServerForm({ server, used }: { server: Schemas['ServerView']; us
         type="password"
         value={key ?? ''}
         onChange={setKey}
-        placeholder={server.hasSecret && !moved ? 'saved; type another to change it' : 'none'}
+        placeholder={server.hasSecret && !moved ? 'saved; type a new one to change it' : 'none'}
         hint={
           moved ? `The saved key belongs to ${server.address}. Another address starts without it.` : undefined
         }
@@ -56,13 +56,13 @@ export function ServerForm({ server, used }: { server: Schemas['ServerView']; us
         <p className="attention" role="alert">
           {asks}{' '}
           <Button size="small" onClick={() => save(true)}>
-            Use it
+            Save
           </Button>
         </p>
       )}
       <div className="buttons">
         <Button htmlType="submit" loading={set.isPending}>
-          {address.trim() === '' && server.address !== null ? 'Use none' : 'Use it and try it'}
+          {address.trim() === '' && server.address !== null ? 'Remove' : 'Save and test'}
         </Button>
       </div>
       {set.error && !known && (
@@ -73,7 +73,7 @@ export function ServerForm({ server, used }: { server: Schemas['ServerView']; us
       {set.data && (
         <p role="status" className={set.data.reached ? 'gain' : 'loss'}>
           {set.data.reached
-            ? `Reached; an answer takes ${short(set.data.answerMs)} ms.`
+            ? `Connected; it answers in ${short(set.data.answerMs)} ms.`
             : `Not reached: ${set.data.problem ?? ''}.`}
         </p>
       )}

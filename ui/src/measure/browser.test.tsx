@@ -89,7 +89,7 @@ test('what comes back is taken, and once more where it was refused', async () =>
   show(<MeasureView />, `/measure?run=7${HASH}`);
   await screen.findByText('not now');
   refuses = false;
-  await user.click(screen.getByRole('button', { name: 'Try again' }));
+  await user.click(screen.getByRole('button', { name: 'Retry' }));
   await screen.findByText('Mast panel: 3.20 Mb/s up.');
   expect(bodies('POST /api/runs/7/brought')).toEqual([BROUGHT, BROUGHT]);
   await waitFor(() => expect(screen.queryByText('not now')).toBeNull());

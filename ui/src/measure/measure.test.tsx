@@ -105,7 +105,7 @@ test('a run is begun with what the line says, followed, and said when it is over
   });
   await screen.findByText('Mast panel: 4.00 Mb/s up, 12.1 Mb/s down.');
   expect(screen.getByText(/it ended because the budget of 3 MB was used up/)).toBeTruthy();
-  expect(screen.getByText(/held by a plan/)).toBeTruthy();
+  expect(screen.getByText(/limited by the plan/)).toBeTruthy();
   expect(screen.getByText(/In the log\./)).toBeTruthy();
 });
 
@@ -152,11 +152,11 @@ test('without a speed server its address comes first, and is tried', async () =>
   show(<MeasureView />, '/measure');
   const address = await screen.findByLabelText('Address');
   await user.type(address, 'here');
-  await user.click(screen.getByRole('button', { name: 'Use it and try it' }));
+  await user.click(screen.getByRole('button', { name: 'Save and test' }));
   await screen.findByText('address is “here”');
   await user.clear(address);
   await user.type(address, 'http://a:1');
-  await user.click(screen.getByRole('button', { name: 'Use it and try it' }));
+  await user.click(screen.getByRole('button', { name: 'Save and test' }));
   await screen.findByText('Not reached: nothing answers.');
   expect(bodies('PUT /api/measure/server')).toEqual([{ address: 'here' }, { address: 'http://a:1' }]);
 });

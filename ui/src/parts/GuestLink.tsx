@@ -22,7 +22,7 @@ export function GuestLink() {
   return (
     <>
       <Button className="no-print" onClick={() => setOpen(true)}>
-        Let somebody read it
+        Share
       </Button>
       {open && <Dialog close={() => setOpen(false)} />}
     </>
@@ -45,8 +45,8 @@ function Dialog({ close }: { close: () => void }) {
     <Modal
       open
       onCancel={close}
-      title="Let somebody read this page"
-      okText={link ? 'Done' : 'Make the link'}
+      title="Share this page"
+      okText={link ? 'Done' : 'Create link'}
       onOk={link ? close : make}
       confirmLoading={invite.isPending}
       footer={(_, { OkBtn, CancelBtn }) => (
@@ -70,11 +70,11 @@ function Dialog({ close }: { close: () => void }) {
               onClick={() =>
                 void navigator.clipboard.writeText(link.url).then(
                   () => message.success('Copied.'),
-                  () => failed('The browser does not let it be copied; select it and copy it by hand.'),
+                  () => failed('The browser blocked copying. Select the link and copy it by hand.'),
                 )
               }
             >
-              Copy it
+              Copy
             </Button>
           </div>
         </>

@@ -24,7 +24,7 @@ test('waiting shows no number, a failure says why and tries again, data are show
     <Loaded state={stateOf(query(undefined, new Error('Syntoma does not answer.'), again))}>{shown}</Loaded>,
   );
   expect(screen.getByRole('alert').textContent).toContain('Syntoma does not answer.');
-  await user.click(screen.getByRole('button', { name: 'Try again' }));
+  await user.click(screen.getByRole('button', { name: 'Retry' }));
   expect(again).toHaveBeenCalledOnce();
   failed.unmount();
 

@@ -7,7 +7,7 @@ export function Loaded<T>(props: { state: State<T>; children: (data: T) => React
   const { state } = props;
   switch (state.is) {
     case 'waiting':
-      return <p className="quiet">Reading the log…</p>;
+      return <p className="quiet">Loading…</p>;
     case 'failed':
       return <Failed error={state.error} again={state.again} />;
     case 'there':
@@ -20,7 +20,7 @@ export function Failed({ error, again }: { error: Error; again?: () => void }) {
   return (
     <div className="notice" role="alert">
       <p>{error.message}</p>
-      {again && <Button onClick={again}>Try again</Button>}
+      {again && <Button onClick={again}>Retry</Button>}
     </div>
   );
 }

@@ -22,8 +22,8 @@ export function useClash() {
       icon: null,
       width: 520,
       content: <Changes changes={refused.changes} />,
-      okText: 'Keep mine all the same',
-      cancelText: 'Look at it again',
+      okText: 'Save mine anyway',
+      cancelText: 'Reload',
       onOk: () => keepMine(refused.version),
     });
   };

@@ -69,8 +69,7 @@ function Said({ live }: { live: Live }) {
     <>
       {reading.problem !== null && (
         <p className={strips.length === 0 ? 'hollow attention' : 'attention'} role="status">
-          {capital(reading.problem)}.{' '}
-          {strips.length === 0 && <Link to="/measure">Look at the connection</Link>}
+          {capital(reading.problem)}. {strips.length === 0 && <Link to="/measure">Check the connection</Link>}
         </p>
       )}
       {strips.length === 0 && reading.problem === null && (

@@ -63,7 +63,7 @@ export function PitchView() {
           <Button type="primary" className="wide-only" onClick={log.open}>
             Log a reading
           </Button>
-          {data.standing.campsite === null && <Link to="/arrive">Say where you have arrived</Link>}
+          {data.standing.campsite === null && <Link to="/arrive">Enter where you have arrived</Link>}
           <Link to="/logbook?import=1">Import a file of measurements</Link>
         </div>
       )}
@@ -83,7 +83,7 @@ function Heard({ heard, now }: { heard: NonNullable<View['heard']>; now: string 
   ];
   return (
     <Part
-      title="Heard last"
+      title="Last reading"
       small={
         <>
           <Pennant number={heard.setup.pennant} /> {heard.setup.name} · {source.filter(Boolean).join(' · ')}
@@ -152,7 +152,8 @@ function Margin({ view, log, paste }: { view: View; log: () => void; paste: () =
           </Link>
         </div>
         <p className="small">
-          Bars on a phone are not asked for: makers draw them as they like, so nothing is computed from them.
+          Syntoma does not use the bars on your phone: every maker draws them differently. Look for the number
+          in dBm.
         </p>
       </Part>
       {newest.length > 0 && (

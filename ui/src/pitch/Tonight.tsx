@@ -47,8 +47,7 @@ export function Tonight({ advice }: { advice: Advice }) {
     follow.mutate(
       { setup: option.setup.name, carrier: option.carrier },
       {
-        onSuccess: () =>
-          void message.success(`The line says ${option.setup?.name} on ${option.carrier ?? ''} now.`),
+        onSuccess: () => void message.success(`Now using ${option.setup?.name} on ${option.carrier ?? ''}.`),
         onError: (refused) => failed(refused.message),
       },
     );
@@ -229,7 +228,7 @@ export function AdviceNotes({ advice }: { advice: Advice }) {
         <div className="note">
           {test.sentence}{' '}
           <Link to={planAddress(test.between)} className="todo">
-            Plan it
+            Plan this test
           </Link>
         </div>
       )}

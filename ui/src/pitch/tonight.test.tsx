@@ -87,7 +87,7 @@ test('a test that would settle it leads to its plan, and the outcome of earlier 
   const user = userEvent.setup();
   serve({ ...NAMES, 'POST /api/advice/followed/4/outcome': { ...ADVICE, asked: null } });
   show(<AdviceNotes advice={ADVICE} />);
-  expect(screen.getByRole('link', { name: 'Plan it' }).getAttribute('href')).toBe(
+  expect(screen.getByRole('link', { name: 'Plan this test' }).getAttribute('href')).toBe(
     '/trials?plan=&setup=Mast+panel&carrier=Ostrel&setup=Roof+dome&carrier=Brissa',
   );
   expect(screen.getByText('6 times it was followed.')).toBeDefined();

@@ -52,7 +52,7 @@ test('plans, sends the hands out, gives a verdict, and sees what is so', async (
     'POST /api/practice/3/verdict': () => (game = { ...GAME, made: MADE, truth: TRUTH }),
   });
   show(<PracticeView />, '/practice');
-  await user.click(await screen.findByRole('button', { name: 'Begin one' }));
+  await user.click(await screen.findByRole('button', { name: 'Start one' }));
   await screen.findByRole('heading', { name: 'Is B’s upload better than A’s? Plan the trial.' });
   await screen.findByText(/about 40 min and 0\.21 GB/);
   await user.click(screen.getByRole('button', { name: /Send the hands out/ }));

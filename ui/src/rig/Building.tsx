@@ -31,7 +31,7 @@ export function Building(props: {
   const frozen = view.revision > 0 && view.measured > 0;
   return (
     <Part
-      title="Put it together"
+      title="Build it"
       small={
         frozen
           ? `${count(view.measured, 'measurement')} keep revision ${view.revision}; keeping a change makes revision ${view.revision + 1}`
@@ -48,7 +48,7 @@ export function Building(props: {
         >
           {frozen ? `Keep as revision ${view.revision + 1}` : 'Keep'}
         </Button>
-        <Button onClick={done}>{changed ? 'Drop the change' : 'Close'}</Button>
+        <Button onClick={done}>{changed ? 'Discard changes' : 'Close'}</Button>
       </div>
     </Part>
   );

@@ -30,7 +30,7 @@ export function CableRun(props: {
   const mastM = whatIf.mastM ?? run.mastM;
   const best = view.cables.find((c) => c.best);
   return (
-    <Part title="Try another run" small="the sheet follows; nothing is kept">
+    <Part title="Try another cable" small="the page follows; nothing is saved">
       <label className="small" htmlFor="try-cable">
         Cable beyond the lead: {length(cableM, system)}
       </label>

@@ -30,7 +30,7 @@ function rows(first: Candidate | undefined, { money, priced }: ReturnType<typeof
   const row = (name: string, cell: (c: Candidate) => ReactNode): Row => ({ name, cell });
   const musts = [...new Set(first?.essentials.map((m) => m.what))];
   return [
-    row('Why there', (c) => c.reason),
+    row('Why this rank', (c) => c.reason),
     ...musts.map((must) => row(must, (c) => <Met met={c.essentials.find((m) => m.what === must)?.met} />)),
     row('Bands that work', (c) => `${c.bandsWorking} of ${c.bands}`),
     row('Streams', (c) => c.streams ?? 'unknown'),
@@ -41,7 +41,7 @@ function rows(first: Candidate | undefined, { money, priced }: ReturnType<typeof
     row('To buy', (c) =>
       c.toBuy.length === 0 ? 'nothing' : c.toBuy.map((b) => <Buy key={b.what} buy={b} />),
     ),
-    row('Price of that', (c) => <b>{priced(c.price)}</b>),
+    row('Total price', (c) => <b>{priced(c.price)}</b>),
     row('Price per dB', (c) => (c.pricePerDb === null ? '–' : money(c.pricePerDb, 1))),
     row('Price per stream', (c) => (c.pricePerStream === null ? '–' : money(c.pricePerStream, 0))),
     row('Energy a day', (c) => (c.whPerDay === null ? 'unknown' : `${fixed(c.whPerDay, 0)} Wh`)),

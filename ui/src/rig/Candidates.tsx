@@ -97,7 +97,7 @@ export function Candidates() {
       margin={
         <>
           {view && (
-            <Part title="Both schools">
+            <Part title="Two ways to choose">
               <div className="note">
                 Cheapest that meets the need: <b>{view.cheapest ?? 'none is known to'}</b>
               </div>
@@ -107,7 +107,7 @@ export function Candidates() {
               <div className="note">{view.nextUnits}</div>
             </Part>
           )}
-          <Part title="What counts how much" small="0 to 10">
+          <Part title="How important is each point?" small="0 to 10">
             {weights &&
               view?.sides.map(({ key, label }) => {
                 const side = key as keyof Weights;

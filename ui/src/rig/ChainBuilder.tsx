@@ -45,7 +45,7 @@ export function ChainBuilder(props: {
           options={of('device')}
           set={(device) => set({ device: device ?? null })}
         />
-        <FieldFrame id="chain-place" label="It stands">
+        <FieldFrame id="chain-place" label="Where it is">
           <Select
             id="chain-place"
             value={plan.devicePlacement}
@@ -53,7 +53,7 @@ export function ChainBuilder(props: {
             onChange={(v) => set({ devicePlacement: v })}
           />
         </FieldFrame>
-        <Several label="Cards" value={plan.sims} options={of('SIM')} set={(sims) => set({ sims })} />
+        <Several label="SIMs" value={plan.sims} options={of('SIM')} set={(sims) => set({ sims })} />
         <One
           label="Booster"
           value={plan.booster}
@@ -109,7 +109,7 @@ export function ChainBuilder(props: {
             />
           </FieldFrame>
         ))}
-        <FieldFrame id="chain-mode" label="Radio set to">
+        <FieldFrame id="chain-mode" label="Mode">
           <Select
             id="chain-mode"
             value={plan.mode}
@@ -117,7 +117,7 @@ export function ChainBuilder(props: {
             onChange={(mode) => set({ mode })}
           />
         </FieldFrame>
-        <FieldFrame id="chain-bands" label="Held to bands">
+        <FieldFrame id="chain-bands" label="Locked bands">
           <Select
             id="chain-bands"
             mode="tags"
@@ -127,7 +127,7 @@ export function ChainBuilder(props: {
             onChange={(lockedBands: string[]) => set({ lockedBands })}
           />
         </FieldFrame>
-        <FieldFrame id="chain-source" label="Draws on">
+        <FieldFrame id="chain-source" label="Source">
           <Select
             id="chain-source"
             value={plan.source}
@@ -175,7 +175,7 @@ function Plugs(props: { view: Schemas['SetupView']; plug: (lead: string, port: s
   return (
     <details className="numbers" open={stated}>
       <summary>How the leads are plugged</summary>
-      <p className="small">Proposed until you say how it is, lead by lead.</p>
+      <p className="small">Proposed until you set it, lead by lead.</p>
       {leads.map((lead) => (
         <div className="plug" key={lead.key}>
           <span>

@@ -78,13 +78,13 @@ export function GearEditor(props: {
       open
       width={860}
       style={{ top: 24 }}
-      title={draft.id === null ? 'Put on the shelf' : draft.name}
+      title={draft.id === null ? 'Add gear' : draft.name}
       onCancel={close}
       footer={
         <div className="buttons">
           {!pasting && <Button onClick={() => setPasting(true)}>Paste a data sheet</Button>}
           {!all && <Button onClick={() => setAll(true)}>The whole data sheet</Button>}
-          <Button onClick={close}>Leave it</Button>
+          <Button onClick={close}>Cancel</Button>
           <Button type="primary" loading={change.isPending} onClick={() => save(draft.version)}>
             Keep
           </Button>
@@ -163,10 +163,10 @@ function Pattern({ draft, set }: { draft: GearDraft; set: (part: Partial<GearDra
     return null;
   }
   return (
-    <FieldFrame id="gear-pattern" label="Begin as" className="span4">
+    <FieldFrame id="gear-pattern" label="Start from" className="span4">
       <Select
         id="gear-pattern"
-        placeholder="an empty sheet, or one of your shelf"
+        placeholder="an empty sheet, or a copy of other gear"
         showSearch={{ optionFilterProp: 'label' }}
         options={like.map((g) => ({ value: g.id, label: g.name }))}
         onChange={(id: number) => set({ sheet: like.find((g) => g.id === id)?.sheet ?? {} })}
@@ -181,7 +181,7 @@ function ask(modal: ReturnType<typeof App.useApp>['modal'], asked: Asked, answer
     title: asked.message,
     icon: null,
     width: 560,
-    okText: 'Leave it',
+    okText: 'Cancel',
     okType: 'default',
     content: asked.choices.map((choice) => (
       <div className="note" key={choice.as}>

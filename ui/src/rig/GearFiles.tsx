@@ -24,7 +24,7 @@ export function GearFiles() {
     }
   };
   return (
-    <Part title="In and out">
+    <Part title="Import and export">
       <div className="buttons">
         <Button onClick={() => input.current?.click()}>Import gear</Button>
         <a href="/api/gear.json" download="gear.json">

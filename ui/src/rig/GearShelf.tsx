@@ -34,20 +34,20 @@ export function GearShelf() {
   const [draft, keep, forget] = useStored<GearDraft | null>('rig.gear', null);
   return (
     <Sheet
-      title="Gear shelf"
+      title="Gear list"
       over={<RigParts here="shelf" />}
-      headline={gear.data ? headline(gear.data) : 'Gear shelf'}
+      headline={gear.data ? headline(gear.data) : 'Gear list'}
       margin={
         <>
-          <Part title="Put something on the shelf">
+          <Part title="Add gear">
             <div className="buttons">
               <Button type="primary" onClick={() => keep(FRESH)}>
                 Add gear
               </Button>
             </div>
             <p className="small">
-              A short form first, the rest of the data sheet when you have it. What is not entered stays
-              unknown and is never guessed.
+              A short form first, the rest of the data sheet later. What is not entered stays unknown and is
+              never guessed.
             </p>
           </Part>
           <GearFiles />
@@ -65,7 +65,7 @@ export function GearShelf() {
 function headline(items: Item[]) {
   const of = (state: string) => items.filter((g) => g.state === state).length;
   return items.length === 0
-    ? 'The shelf is empty. Put your router on it first; a name and its bands are enough.'
+    ? 'No gear yet. Add your router first; a name and its bands are enough.'
     : `${of('owned')} owned, ${of('considered')} considered.`;
 }
 
@@ -74,7 +74,7 @@ function Shelf({ items, edit }: { items: Item[]; edit: (item: Item) => void }) {
   const [kind, setKind] = useState('all');
   return (
     <FindableList
-      title="Gear shelf"
+      title="Gear list"
       noun="item"
       rows={items.filter((g) => kind === 'all' || g.kind === kind)}
       rowKey={(g) => g.id}
@@ -85,7 +85,7 @@ function Shelf({ items, edit }: { items: Item[]; edit: (item: Item) => void }) {
           'Nothing of this on the shelf.'
         ) : (
           <>
-            <p>Nothing on the shelf yet. Begin with the device: enter it, or paste its data sheet.</p>
+            <p>No gear yet. Start with the device: enter it, or paste its data sheet.</p>
             <OfferDemo />
           </>
         )
@@ -172,7 +172,7 @@ function useShelf() {
     remove: (g: Item) =>
       away.mutate(g.id, {
         onSuccess: () =>
-          undoable(`${g.name} is off the shelf.`, () => keep.mutateAsync({ id: null, body: asRequest(g) })),
+          undoable(`Deleted ${g.name}.`, () => keep.mutateAsync({ id: null, body: asRequest(g) })),
         onError,
       }),
     retire: (g: Item) =>

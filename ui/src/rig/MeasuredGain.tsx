@@ -23,11 +23,11 @@ export function MeasuredGain({ setup }: { setup: string }) {
   return (
     <Part
       title="RSRP: predicted and measured"
-      small="hatched: predicted · solid: measured side by side, 19 times in 20 between its ends"
+      small="hatched: predicted · solid: measured side by side, 95 % interval"
       actions={
         <Select
           size="small"
-          aria-label="Held against"
+          aria-label="Compared with"
           popupMatchSelectWidth={false}
           value={data.against.name}
           options={data.others.map((s) => ({ value: s.name, label: `against ${s.name}` }))}

@@ -59,7 +59,7 @@ export function NeedEditor(props: {
           {field('hoursADay', 'Hours a day', 'h')}
         </div>
         {bad && (
-          <p className="small loss">Write numbers alone, or leave a field empty where it does not matter.</p>
+          <p className="small loss">Enter numbers only; leave a field empty where it does not matter.</p>
         )}
         <div className="buttons">
           <Button
@@ -83,7 +83,7 @@ export function NeedEditor(props: {
           >
             Keep
           </Button>
-          <Button onClick={leave}>Leave it</Button>
+          <Button onClick={leave}>Cancel</Button>
         </div>
       </td>
     </tr>

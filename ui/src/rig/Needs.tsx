@@ -22,7 +22,7 @@ export function Needs() {
       headline={data?.requirement.sentence ?? 'Need'}
       margin={data && <Meaning requirement={data.requirement} />}
     >
-      <Part title="What is it for?" small="several at once; needs of the same hours add up">
+      <Part title="What is it for?" small="choose several; needs at the same time add up">
         <Loaded state={stateOf(needs)}>
           {(view) => (
             <div className="table-scroll">
@@ -48,12 +48,15 @@ export function Needs() {
           )}
         </Loaded>
       </Part>
-      <Part title="On which networks, in which vehicle, for how much">
+      <Part title="Your carriers, your vehicle, your budget">
         <Loaded state={stateOf(vehicle)}>
           {(view) => <VehicleForm key={view.version} vehicle={view} regions={regions.data ?? []} />}
         </Loaded>
       </Part>
-      <Part title="Carriers’ bands by region" small="made up in the demo; enter what your carriers publish">
+      <Part
+        title="Your carriers’ bands by region"
+        small="made up in the demo; look yours up on the carrier’s site"
+      >
         <Loaded state={stateOf(regions)}>{(list) => <Regions regions={list} />}</Loaded>
       </Part>
     </Sheet>
@@ -90,7 +93,7 @@ function Meaning({ requirement: r }: { requirement: Schemas['RequirementView'] }
         ))}
         {r.parts.length === 0 && <div className="note">Tick what the connection is for.</div>}
       </Part>
-      <Part title="Beside it">
+      <Part title="Also">
         <div className="note">
           Never rely on cellular as the only way to call for help: far out, carry a second means.
         </div>

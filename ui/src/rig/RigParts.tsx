@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 
 const PARTS = [
   ['need', 'Need'],
-  ['shelf', 'Gear shelf'],
+  ['shelf', 'Gear list'],
   ['setups', 'Setups'],
   ['candidates', 'Candidates'],
 ] as const;

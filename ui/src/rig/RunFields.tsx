@@ -37,7 +37,7 @@ export function RunFields(props: {
         options={props.antennas}
         set={(antenna) => (antenna === undefined ? props.remove() : set({ antenna, leadCables: {} }))}
       />
-      <FieldFrame id={`run-place-${number}`} label="It is put">
+      <FieldFrame id={`run-place-${number}`} label="Placement">
         <Select
           id={`run-place-${number}`}
           value={run.placement}
@@ -56,14 +56,14 @@ export function RunFields(props: {
         />
       </FieldFrame>
       <One
-        label="Stands on"
+        label="Mounted on"
         id={`mount-${number}`}
         value={run.mount}
         options={props.mounts}
         set={(mount) => set({ mount: mount ?? null })}
       />
       <Several
-        label="Lengthened by"
+        label="Extension cables"
         id={`cables-${number}`}
         value={run.cables}
         options={props.cables}

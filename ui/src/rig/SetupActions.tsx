@@ -32,7 +32,7 @@ export function SetupActions({ setup, view }: { setup: Schemas['SetupName']; vie
             <Button type="primary" htmlType="submit" loading={rename.isPending} disabled={!name.trim()}>
               Rename
             </Button>
-            <Button onClick={() => setName(null)}>Leave it</Button>
+            <Button onClick={() => setName(null)}>Cancel</Button>
           </div>
         </form>
       )}
@@ -46,7 +46,7 @@ export function SetupActions({ setup, view }: { setup: Schemas['SetupName']; vie
             loading={retire.isPending}
             onClick={() => retire.mutate({ id: setup.id, retired: !setup.retired }, { onError })}
           >
-            {setup.retired ? 'Offer it again' : 'Retire'}
+            {setup.retired ? 'Restore' : 'Retire'}
           </Button>
           {!measured && (
             <Button size="small" onClick={remove}>
@@ -57,9 +57,9 @@ export function SetupActions({ setup, view }: { setup: Schemas['SetupName']; vie
       )}
       <p className="small">
         {setup.retired
-          ? 'Retired: offered no more; what was measured with it stays.'
+          ? 'Retired: no longer offered. Its measurements stay.'
           : measured
-            ? 'It was measured with, so it can be retired, not deleted. A new name changes nothing else.'
+            ? 'It has measurements, so it can be retired but not deleted. A new name changes nothing else.'
             : 'Nothing was measured with it yet.'}
       </p>
     </Part>

@@ -22,8 +22,8 @@ export function SetupList() {
   const headline = !setups.data
     ? 'Setups'
     : setups.data.length === 0
-      ? 'No setup yet. Say what you need, put your gear on the shelf, then put a chain together.'
-      : `${count(built.length, 'setup')} put together, ${blocked === 0 ? 'none of them blocked' : `${blocked} blocked`}${bare.length > 0 ? `; ${bare.length} to complete` : ''}.`;
+      ? 'No setup yet. Enter your need and your gear, then build a setup.'
+      : `${count(built.length, 'setup')} ready, ${blocked === 0 ? 'none of them blocked' : `${blocked} blocked`}${bare.length > 0 ? `; ${bare.length} without parts` : ''}.`;
   return (
     <Sheet title="Setups" over={<RigParts here="setups" />} headline={headline} margin={<NewSetup />}>
       <Loaded state={stateOf(setups)}>{() => null}</Loaded>
@@ -37,7 +37,7 @@ export function SetupList() {
         </>
       )}
       {bare.length > 0 && (
-        <Part title="To complete" small="known by name from an import or a log; their parts are not said yet">
+        <Part title="Without parts" small="known by name from an import or the log; add their parts">
           {bare.map((s) => (
             <div className="note" key={s.setup.id}>
               <Pennant number={s.setup.pennant} />{' '}
@@ -63,7 +63,7 @@ export function SetupList() {
         </div>
       ))}
       {retired.length > 0 && (
-        <Part title="Retired" small="offered no more; what was measured with them stays">
+        <Part title="Retired" small="no longer offered; their measurements stay">
           {retired.map((s) => (
             <div className="note" key={s.setup.id}>
               <Pennant number={s.setup.pennant} />{' '}
@@ -107,7 +107,7 @@ function NewSetup() {
           onChange={(e) => setName(e.target.value)}
         />
         <Button type="primary" htmlType="submit" disabled={!name.trim()} loading={add.isPending}>
-          Put it together
+          Build it
         </Button>
       </form>
     </Part>

@@ -71,7 +71,7 @@ export function SetupSheet({ id, revision }: { id: number; revision: number | nu
       {tried.error && <Failed error={tried.error} />}
       <Chain plan={plan}>
         {!building && !bare && revision === null && (
-          <Button onClick={() => setBuilding(true)}>Change the chain</Button>
+          <Button onClick={() => setBuilding(true)}>Edit parts</Button>
         )}
       </Chain>
       {revision === null && (building || bare || draft !== null) && (

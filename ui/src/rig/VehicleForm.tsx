@@ -80,7 +80,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
           onChange={(currency) => setDraft({ ...draft, currency })}
         />
         {field('uploadGb', 'Usual upload', 'GB')}
-        <FieldFrame id="vehicle-features" label="Cannot do without" className="span2">
+        <FieldFrame id="vehicle-features" label="Must have" className="span2">
           <Select
             id="vehicle-features"
             mode="multiple"
@@ -89,7 +89,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
             onChange={(features) => setDraft({ ...draft, features })}
           />
         </FieldFrame>
-        <FieldFrame id="vehicle-body" label="Body of the vehicle">
+        <FieldFrame id="vehicle-body" label="Vehicle body">
           <Select
             id="vehicle-body"
             value={draft.body}
@@ -100,8 +100,8 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
         {field('heightM', 'Its height', 'm')}
         {field('limitM', 'Height limit when driving', 'm')}
         {field('batteryAh', 'Battery', 'Ah')}
-        {field('batteryV', 'Its voltage', 'V')}
-        {field('hoursADay', 'The chain runs', 'h a day')}
+        {field('batteryV', 'Voltage', 'V')}
+        {field('hoursADay', 'Equipment is on', 'h a day')}
       </div>
       <Button
         type="primary"
@@ -127,7 +127,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
       </Button>
       {kept && (
         <Button type="link" onClick={forget}>
-          Drop the change
+          Discard changes
         </Button>
       )}
     </>

@@ -60,7 +60,7 @@ export function WiringTable({ view }: { view: Schemas['SetupView'] }) {
                     <b>{lead.label}</b>
                   </td>
                   <td colSpan={3} className="quiet">
-                    no port: leave it capped
+                    no port: leave the cap on
                   </td>
                   <td>
                     <span className="sticker">capped</span>

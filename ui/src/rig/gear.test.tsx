@@ -25,7 +25,7 @@ describe('the gear shelf', () => {
   it('says what to do first when it is empty', async () => {
     serve({ 'GET /api/gear': [], 'GET /api/gear/forms': FORMS });
     show(<GearShelf />);
-    expect(await screen.findByText(/The shelf is empty. Put your router on it first/)).toBeDefined();
+    expect(await screen.findByText(/No gear yet. Add your router first/)).toBeDefined();
   });
 
   it('counts what is owned, and offers to retire what a setup holds and to delete the rest', async () => {

@@ -62,7 +62,7 @@ const SERVED = {
 test('each part waits by itself, and none shows a number before it is there', () => {
   serve({ ...NAMES, 'GET /api/needs': NEVER, 'GET /api/vehicle': NEVER, 'GET /api/carriers/bands': NEVER });
   const page = show(<Needs />);
-  expect(screen.getAllByText('Reading the log…')).toHaveLength(3);
+  expect(screen.getAllByText('Loading…')).toHaveLength(3);
   expect(page.container.querySelector('main')?.textContent).not.toMatch(/\d/);
 });
 
@@ -90,7 +90,7 @@ test('a change that somebody else made first is shown, and one’s own can be ke
   show(<Needs />);
   await user.click(await screen.findByRole('checkbox', { name: 'Video calls' }));
   expect(await screen.findByText('chosen')).toBeDefined();
-  await user.click(screen.getByRole('button', { name: 'Keep mine all the same' }));
+  await user.click(screen.getByRole('button', { name: 'Save mine anyway' }));
   await waitFor(() => expect(bodies('PUT /api/needs')).toHaveLength(2));
 });
 

@@ -120,7 +120,7 @@ describe('WiringTable', () => {
     const html = render(<WiringTable view={setup} />);
     expect(html).toContain('SMA-female to TS9-male, to buy');
     expect(html).toContain('<span class="sticker">1 → 1</span>');
-    expect(html).toContain('no port: leave it capped');
+    expect(html).toContain('no port: leave the cap on');
     expect(html).toContain('Ports that stay empty: 2.');
   });
 });

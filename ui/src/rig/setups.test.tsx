@@ -104,7 +104,7 @@ describe('the list of setups', () => {
     page.unmount();
     serve({ 'GET /api/setups/fit': [] });
     show(<RigView />, '/gear');
-    expect(await screen.findByText(/No setup yet. Say what you need/)).toBeDefined();
+    expect(await screen.findByText(/No setup yet. Enter your need/)).toBeDefined();
   });
 
   it('tells those that are put together from those known by name alone', async () => {
@@ -112,8 +112,8 @@ describe('the list of setups', () => {
       'GET /api/setups/fit': [row({ setup: PANEL, complete: false, revision: 0 }), row({ blockers: 1 })],
     });
     show(<RigView />, '/gear');
-    expect(await screen.findByText('1 setup put together, 1 blocked; 1 to complete.')).toBeDefined();
-    expect(screen.getByText('To complete')).toBeDefined();
+    expect(await screen.findByText('1 setup ready, 1 blocked; 1 without parts.')).toBeDefined();
+    expect(screen.getByText('Without parts')).toBeDefined();
   });
 
   it('says why a name is refused', async () => {
@@ -124,7 +124,7 @@ describe('the list of setups', () => {
     });
     show(<RigView />, '/gear');
     await user.type(await screen.findByLabelText('Name of the new setup'), 'Roof dome');
-    await user.click(screen.getByRole('button', { name: 'Put it together' }));
+    await user.click(screen.getByRole('button', { name: 'Build it' }));
     expect(await screen.findByText('which another setup has')).toBeDefined();
   });
 });
@@ -143,7 +143,7 @@ describe('a setup', () => {
     show(<RigView />, '/gear?setup=1&revision=1');
     expect(await screen.findByText('revision 2')).toBeDefined();
     expect(asked.find((a) => a.call === 'GET /api/setups/1')?.query).toBe('?revision=1');
-    expect(screen.queryByRole('button', { name: 'Change the chain' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Edit parts' })).toBeNull();
   });
 
   it('asks the server what becomes of the wiring when a lead is plugged elsewhere', async () => {
@@ -151,7 +151,7 @@ describe('a setup', () => {
     const plugged = { ...VIEW, plan: { ...PLAN, wiring: { '2/1': 'M2' } } };
     serve({ ...SERVED, 'POST /api/setups/check': plugged, 'PUT /api/setups/1': plugged });
     show(<RigView />, '/gear?setup=1');
-    await user.click(await screen.findByRole('button', { name: 'Change the chain' }));
+    await user.click(await screen.findByRole('button', { name: 'Edit parts' }));
     await user.click(screen.getByText('How the leads are plugged'));
     await user.click(screen.getByLabelText('Port of Alder 1'));
     await user.click(await screen.findByText('M2 · cellular, SMA-female'));

@@ -47,7 +47,7 @@ export function Notices() {
         <p>
           A newer Syntoma is running. What you have typed stays.{' '}
           <Button size="small" onClick={() => window.location.reload()}>
-            Take it
+            Open it
           </Button>
         </p>
       )}

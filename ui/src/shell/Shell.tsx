@@ -67,7 +67,7 @@ export function Shell() {
     <LogContext value={log}>
       <HatchDefs />
       <a className="skip" href="#sheet">
-        Skip to the content
+        Skip to content
       </a>
       <div className="page">
         <nav className="spine" aria-label="Views">

@@ -143,12 +143,12 @@ function PutDemoAway() {
       loading={away.isPending}
       onClick={() =>
         modal.confirm({
-          title: 'Put the demo away?',
+          title: 'Remove the demo?',
           icon: null,
           content:
-            'The log and the rig are empty then, ready for your own. What you added to the demo goes with it; export it first if you want to keep it.',
-          okText: 'Put it away',
-          cancelText: 'Leave it',
+            'Log and gear will be empty, ready for your own. What you added to the demo is removed too; export it first to keep it.',
+          okText: 'Remove',
+          cancelText: 'Cancel',
           onOk: () => away.mutate(undefined, { onError: (refused) => failed(refused.message) }),
         })
       }

@@ -72,7 +72,7 @@ export const FIGURES = [
   figure('downMbps', 'down_mbps', 'Download', 'Mb/s', 'rate'),
   figure('rsrpDbm', 'rsrp_dbm', 'RSRP', 'dBm', 'radio'),
   figure('outcome', 'outcome', 'Outcome', '', 'choice', ['ok', 'no_service', 'failed', 'timed_out']),
-  figure('rat', 'rat', 'Carried by', '', 'choice', ['LTE', 'NR-SA', 'WIFI']),
+  figure('rat', 'rat', 'Technology', '', 'choice', ['LTE', 'NR-SA', 'WIFI']),
 ];
 
 export const measurement = (part: Partial<Schemas['LoggedMeasurement']>): Schemas['LoggedMeasurement'] =>

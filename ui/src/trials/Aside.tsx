@@ -14,7 +14,7 @@ export function Aside({ sheet, enter }: { sheet: RunSheet; enter: ReturnType<typ
   return (
     <Part title="Beside the steps">
       <div className="buttons">
-        {sheet.next !== null && <Button onClick={() => say('skip', sheet.next)}>Leave this visit out</Button>}
+        {sheet.next !== null && <Button onClick={() => say('skip', sheet.next)}>Skip this visit</Button>}
         {lastSkipped !== undefined && (
           <Button onClick={() => say('unskip', lastSkipped)}>Make step {lastSkipped + 1} after all</Button>
         )}
@@ -38,7 +38,7 @@ export function Aside({ sheet, enter }: { sheet: RunSheet; enter: ReturnType<typ
           onChange={setNote}
           placeholder="a lorry parked in front"
         />
-        <Button htmlType="submit">Note it</Button>
+        <Button htmlType="submit">Save note</Button>
       </form>
       {sheet.notes.map((n) => (
         <p className="small" key={n.at}>

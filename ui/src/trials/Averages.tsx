@@ -14,10 +14,7 @@ export function Failed({ contrast }: { contrast: Contrast }) {
     return null;
   }
   return (
-    <Part
-      title="Runs that failed"
-      small="a failed run is a result; in brackets the share to expect, 19 times in 20"
-    >
+    <Part title="Runs that failed" small="a failed run is a result; in brackets its 95 % interval">
       <table className="plain">
         <tbody>
           {[

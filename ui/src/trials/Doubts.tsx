@@ -20,10 +20,10 @@ export function Doubts({ sheet, enter }: { sheet: RunSheet; enter: ReturnType<ty
             enter.mutate({ kind: 'keep', visit: null, measurement: doubt.measurement, text: null })
           }
         >
-          Keep it all the same
+          Keep it anyway
         </Button>
         <Button loading={remove.isPending} onClick={() => remove.mutate(doubt.measurement)}>
-          Take it out, to be measured again
+          Delete it and measure again
         </Button>
       </div>
       {remove.error && <Failed error={remove.error} />}

@@ -52,10 +52,10 @@ export function FailedRun(props: { figures: Record<string, string> }) {
       />
       <div className="buttons">
         <Button htmlType="submit" size="large" loading={log.isPending}>
-          Log it as failed
+          Log as failed
         </Button>
         <Button size="large" type="text" onClick={() => setOpen(false)}>
-          Leave it
+          Cancel
         </Button>
       </div>
       {log.error && <Failed error={log.error} />}

@@ -15,8 +15,8 @@ const ORDER = [
 ];
 
 const ORDER_SAYS: Record<string, string> = {
-  turning: 'A B, then B A: what drifts hits both alike, and at the turn nothing is changed.',
-  drawn: 'A new order each round: more to change, and nothing can keep step with it.',
+  turning: 'A B, then B A: slow changes affect both the same, and you change half as often.',
+  drawn: 'A new order each round: more changes, and no pattern can line up with it.',
 };
 
 /** What the trial is to show, and with what. */
@@ -28,7 +28,7 @@ export function PlanAsked(props: {
   const { asked, problem, change } = props;
   const kinds = useRunKinds().data ?? [];
   return (
-    <Part title="What it is to show">
+    <Part title="Difference that matters">
       <div className="plan-asked">
         <Field
           name="difference"
@@ -38,11 +38,11 @@ export function PlanAsked(props: {
           value={asked.difference}
           onChange={(difference) => change({ difference })}
           problem={problem('difference')}
-          hint="1.5: half as fast again is worth knowing, less is not. The smaller, the more rounds."
+          hint="1.5: you care if one is at least 50 % faster. Smaller differences need more rounds."
         />
         <Field
           name="minutes"
-          label="Time there is"
+          label="Time available"
           unit="min"
           numeric
           value={asked.minutes}
@@ -52,7 +52,7 @@ export function PlanAsked(props: {
         />
         <Field
           name="gb"
-          label="Data it may take"
+          label="Data available"
           unit="GB"
           numeric
           value={asked.gb}
@@ -82,7 +82,7 @@ export function PlanAsked(props: {
           onChange={(spread) => change({ spread })}
           placeholder="all at once"
           problem={[0, 1, 2, 3, 4, 5].map((i) => problem(`spread[${i}]`)).find(Boolean) ?? problem('spread')}
-          hint="08:00, 13:00, 20:00 shares the rounds out over the day, so that it does not tell of one hour alone."
+          hint="08:00, 13:00, 20:00 spreads the rounds over the day, so the result is not about one hour only."
         />
         <FieldFrame id="field-saving" label="Save">
           <Segmented

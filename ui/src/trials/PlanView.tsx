@@ -130,7 +130,7 @@ export function PlanView() {
                 </div>
               ))}
             </Part>
-            <Part title="It cannot answer">
+            <Part title="What it cannot answer">
               <Notes notes={shown.cannot} shown={4} more="More" />
             </Part>
             <Part title="What this rests on">
@@ -155,7 +155,7 @@ export function PlanView() {
       )}
       <PlanAsked asked={asked} problem={problem} change={change} />
       {shown && (
-        <Part title="How it goes" small="minutes: what hands take before a visit">
+        <Part title="How it goes" small="minutes = your work before each measurement">
           <WhenMade sessions={shown.sessions} />
           <Course contenders={shown.contenders} visits={shown.visits} runs={shown.runs} />
         </Part>
@@ -224,7 +224,7 @@ function Keep({ asked, campsite }: { asked: Asked; campsite: string | null }) {
       />
       <div className="buttons">
         <Button type="primary" size="large" htmlType="submit" loading={keep.isPending}>
-          Keep it, and begin
+          Save and start
         </Button>
       </div>
       {keep.error && problem === undefined && <Failed error={keep.error} />}

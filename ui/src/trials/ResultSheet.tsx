@@ -143,7 +143,7 @@ function Over(props: { view: View; contrast: Contrast; of: ResultOf }) {
           <Select
             size="small"
             variant="borderless"
-            aria-label="Baseline: what the others are held against"
+            aria-label="Baseline: what the others are compared with"
             value={view.baseline ?? undefined}
             onChange={(baseline: string) => change({ baseline, candidate: undefined, against: undefined })}
             popupMatchSelectWidth={false}

@@ -98,7 +98,7 @@ function OfSheet({ sheet }: { sheet: RunSheet }) {
         )}
       </div>
       <Aside sheet={sheet} enter={enter} />
-      <Part title="All steps" small="minutes: what hands take before a visit">
+      <Part title="All steps" small="minutes = your work before each measurement">
         <WhenMade sessions={sheet.sessions} />
         {sheet.sessions.length > 0 && (
           <p>
@@ -141,11 +141,11 @@ function headline(sheet: RunSheet, doing: Doing) {
   }
   switch (visit.moves.length) {
     case 0:
-      return `${name} stands already: change nothing.`;
+      return `${name} is already up: change nothing.`;
     case 1:
       return visit.moves[0]?.says;
     default:
-      return `Put up ${name}.`;
+      return `Set up ${name}.`;
   }
 }
 

@@ -7,11 +7,11 @@ export function StartFrom(props: { chosen: string; choose: (template: Template) 
   const templates = useTemplates().data ?? [];
   const chosen = templates.find((t) => t.key === props.chosen);
   return (
-    <Part title="What do you want to know?" small="each is filled in from your rig; change what you like">
+    <Part title="What do you want to know?" small="filled in from your gear; change what you like">
       <Select
         className="start-from"
-        aria-label="Begin with a usual trial"
-        placeholder="Begin with a usual trial, or put your own together below"
+        aria-label="Start from a common trial"
+        placeholder="Start from a common trial, or put your own together below"
         value={chosen?.key}
         onChange={(key: string) => {
           const template = templates.find((t) => t.key === key);

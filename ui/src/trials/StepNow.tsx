@@ -57,10 +57,10 @@ export function StepNow(props: {
           ))}
           <div className="buttons">
             <Button size="large" onClick={measure}>
-              Do not wait
+              Skip the wait
             </Button>
             <Button size="large" type="text" onClick={back}>
-              It does not stand yet
+              Not ready yet
             </Button>
           </div>
         </>
@@ -76,10 +76,10 @@ export function StepNow(props: {
           <p>Nothing was measured yet. As soon as the router says what it should, it goes on by itself.</p>
           <div className="buttons">
             <Button type="primary" size="large" onClick={back}>
-              It does not stand yet
+              Not ready yet
             </Button>
             <Button size="large" onClick={confirm}>
-              It is right, measure it
+              It is right, measure now
             </Button>
           </div>
         </>
@@ -141,7 +141,7 @@ function Again(props: { label: string; measure: () => void; back: () => void }) 
         {props.label}
       </Button>
       <Button size="large" type="text" onClick={props.back}>
-        Back to the change
+        Back to the set-up
       </Button>
     </div>
   );

@@ -33,7 +33,7 @@ export const trialAddress = (trial: Schemas['TrialSpan']) =>
 function OpenSheets() {
   const sheets = useRunSheets().data ?? [];
   return sheets.length === 0 ? null : (
-    <Part title="To be made">
+    <Part title="Planned">
       {sheets.map((s) => (
         <div className="note" key={`${s.campsite} ${s.trial}`}>
           <Link to={`/trials?${new URLSearchParams({ campsite: s.campsite, sheet: s.trial })}`}>

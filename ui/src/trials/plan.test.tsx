@@ -57,10 +57,10 @@ test('begins with what is up, shows what it takes, and is kept with the order th
   expect(screen.getByText(/its lead is too short/)).toBeTruthy();
   expect(screen.getByText(/under ×1\.9/)).toBeTruthy();
   expect(screen.getAllByText('4 min')).toHaveLength(2);
-  await user.click(screen.getByRole('button', { name: 'Keep it, and begin' }));
+  await user.click(screen.getByRole('button', { name: 'Save and start' }));
   await screen.findByText('a trial needs a name');
   await user.type(screen.getByLabelText('Name of the trial'), 'Mast');
-  await user.click(screen.getByRole('button', { name: 'Keep it, and begin' }));
+  await user.click(screen.getByRole('button', { name: 'Save and start' }));
   await waitFor(() => expect(bodies('POST /api/trials/designed')).toHaveLength(1));
   expect(bodies('POST /api/trials/designed')[0]).toMatchObject({
     campsite: 'Lighthouse Meadow',
@@ -81,7 +81,7 @@ test('a usual trial is filled in from the rig, and one that cannot be made says 
   show(<TrialsView />, '/trials?plan');
   await screen.findByText(DESIGN.sentence);
   expect(screen.getByText(/38\.2 GB left of the month/)).toBeTruthy();
-  await user.click(screen.getByRole('combobox', { name: 'Begin with a usual trial' }));
+  await user.click(screen.getByRole('combobox', { name: 'Start from a common trial' }));
   await screen.findByText('No setup in Gear has a booster.');
   await user.click(await screen.findByText('Is any band better held?'));
   await screen.findByText('Give the device its bands back at the end.');
@@ -109,7 +109,7 @@ test('a wrong number is said at its field', async () => {
   });
   show(<TrialsView />, '/trials?plan');
   await screen.findByText(DESIGN.sentence);
-  await user.type(screen.getByLabelText('Time there is'), '0');
+  await user.type(screen.getByLabelText('Time available'), '0');
   await screen.findByText('minutes is 0 min');
   expect(screen.getByText('This cannot be planned as it is.')).toBeTruthy();
 });

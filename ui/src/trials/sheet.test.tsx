@@ -123,7 +123,7 @@ test('says what to change and what to mind, measures by itself, and goes on when
   runs = [{ ...RUN, state: 'done', sentence: 'Done.', measurementId: 9 }];
   sheet = { ...sheet, made: [1, 1, 0, 0], next: 2, stoodAt: null };
   tell(runs[0] ?? {});
-  await screen.findByText('Roof dome stands already: change nothing.');
+  await screen.findByText('Roof dome is already up: change nothing.');
   expect(bodies('POST /api/runs')).toHaveLength(1);
 });
 
@@ -153,7 +153,7 @@ test('waits until it has settled, also after a reload', async () => {
   show(<TrialsView />, ADDRESS);
   await screen.findByText('Roof dome settles: touch nothing.');
   expect(bodies('POST /api/runs')).toHaveLength(0);
-  await user.click(screen.getByRole('button', { name: 'Do not wait' }));
+  await user.click(screen.getByRole('button', { name: 'Skip the wait' }));
   await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
 });
 
@@ -173,7 +173,7 @@ test('a run that failed is logged with why, and an undo deletes what was entered
   show(<TrialsView />, ADDRESS);
   await user.click(await screen.findByRole('button', { name: /Run failed/ }));
   await user.type(screen.getByLabelText('Why it failed'), 'no service');
-  await user.click(screen.getByRole('button', { name: 'Log it as failed' }));
+  await user.click(screen.getByRole('button', { name: 'Log as failed' }));
   await waitFor(() => expect(bodies('POST /api/measurements')).toHaveLength(1));
   expect(bodies('POST /api/measurements')[0]).toMatchObject({
     setup: 'Roof dome',
@@ -216,7 +216,7 @@ test('what the router says is held against what is to be measured, and asked abo
   await screen.findByRole('heading', { name: 'Is this Roof dome?' });
   expect(screen.getByText(/The device is on Ostrel/)).toBeTruthy();
   expect(bodies('POST /api/runs')).toHaveLength(0);
-  await user.click(screen.getByRole('button', { name: 'It is right, measure it' }));
+  await user.click(screen.getByRole('button', { name: 'It is right, measure now' }));
   await waitFor(() => expect(bodies('POST /api/runs')).toHaveLength(1));
 });
 
@@ -240,14 +240,14 @@ test('a visit is left out, a note is kept, it is paused and goes on', async () =
   serve(served());
   show(<TrialsView />, ADDRESS);
   await screen.findByText('The device is on B20.', { exact: false });
-  await user.click(screen.getByRole('button', { name: 'Keep it all the same' }));
+  await user.click(screen.getByRole('button', { name: 'Keep it anyway' }));
   await user.type(screen.getByLabelText('Note'), 'a lorry');
-  await user.click(screen.getByRole('button', { name: 'Note it' }));
+  await user.click(screen.getByRole('button', { name: 'Save note' }));
   await screen.findByText(/step 2: a lorry/);
   await user.click(screen.getByRole('button', { name: 'Pause' }));
   await screen.findByText('Paused since 18:40.');
   await user.click(screen.getByRole('button', { name: 'Go on' }));
-  await user.click(await screen.findByRole('button', { name: 'Leave this visit out' }));
+  await user.click(await screen.findByRole('button', { name: 'Skip this visit' }));
   await screen.findByText(/Step 3 of 4/);
   expect(bodies('POST /api/trials/sheet/entries').map((b) => (b as { kind: string }).kind)).toEqual([
     'keep',

@@ -42,7 +42,7 @@ export function Marking(props: { live: Live | undefined; walk: Walk | undefined;
           <b>–</b>
           <p className="hollow" role="status">
             {live ? said(live, metric) : 'Asking the router.'}{' '}
-            {live?.levels.length === 0 && <Link to="/measure">Look at the connection</Link>}
+            {live?.levels.length === 0 && <Link to="/measure">Check the connection</Link>}
           </p>
         </div>
       )}
@@ -77,10 +77,10 @@ export function Marking(props: { live: Live | undefined; walk: Walk | undefined;
             )
           }
         >
-          {held ? 'Held: let go' : 'Hold the number'}
+          {held ? 'Frozen: release' : 'Freeze the number'}
         </Button>
         <Button aria-pressed={tone.on} type={tone.on ? 'primary' : 'default'} onClick={tone.toggle}>
-          {tone.on ? 'Tone is on: stop' : 'Sound a tone'}
+          {tone.on ? 'Stop the tone' : 'Play a tone'}
         </Button>
       </div>
       <MarkForm

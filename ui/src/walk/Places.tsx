@@ -26,8 +26,8 @@ export function Places({ walk }: { walk: Walk }) {
       )}
       {!over && few.length > 0 && walk.places.length > 0 && (
         <p className="small">
-          A verdict takes {walk.marksForVerdict} marks at each place. Go to and fro: the air changes by
-          itself, and places marked in turn are hit alike.
+          A verdict takes {walk.marksForVerdict} marks at each place. Go to and fro: the signal changes all
+          the time, and marks taken in turn are affected the same.
         </p>
       )}
       {walk.places.length > 0 && <p className="small">Solid: the mean of its marks. Bar: their spread.</p>}
@@ -86,7 +86,7 @@ function Marks({ walk, place }: { walk: Walk; place: Place }) {
               )
             }
           >
-            Take back
+            Delete
           </Button>
         </div>
       ))}

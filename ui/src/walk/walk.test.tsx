@@ -121,7 +121,7 @@ test('a number that is held stands still, and is what is marked', async () => {
   show(<WalkView />);
   await screen.findByText('Asking the router.');
   tell(heard(-91.5));
-  await user.click(screen.getByRole('button', { name: 'Hold the number' }));
+  await user.click(screen.getByRole('button', { name: 'Freeze the number' }));
   tell(heard(-110));
   expect(screen.getByText('−91.5')).toBeTruthy();
   await user.type(screen.getByLabelText('Where is it?'), 'seat{Enter}');
@@ -138,7 +138,7 @@ test('a tone follows the level, with a higher one at a new best; without a level
   show(<WalkView />);
   await screen.findByText('Asking the router.');
   tell(heard(-110, -90));
-  await user.click(screen.getByRole('button', { name: 'Sound a tone' }));
+  await user.click(screen.getByRole('button', { name: 'Play a tone' }));
   tell(heard(-100, -90));
   tell(heard(-85, -85));
   tell({

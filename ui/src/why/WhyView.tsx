@@ -59,7 +59,7 @@ function Found({ found }: { found: Diagnosis }) {
         <p className="hollow">
           Looked for: no service, a weak place, walls, interference, a busy cell, a cap, a weak upload,
           another band, lost streams, a fault in the chain, the booster, latency under load, data used up,
-          your own Wi-Fi. Each wants its own evidence; a run and a reading give most of it.
+          your own Wi-Fi. Each needs its own evidence; a run and a reading give most of it.
         </p>
       )}
       {found.day && <CellDay day={found.day} />}
@@ -100,7 +100,7 @@ function UseHere() {
 const MAKE: Record<string, { to: string; word: string }> = {
   run: { to: '/measure', word: 'Run now' },
   'other-carrier': { to: '/measure', word: 'Run on another carrier' },
-  'other-setup': { to: '/trials?plan', word: 'Plan it' },
+  'other-setup': { to: '/trials?plan', word: 'Plan this test' },
   morning: { to: '/measure', word: 'Run now, and again then' },
   phone: { to: '/arrive', word: 'Note what the phone shows' },
   aim: { to: '/aim', word: 'Turn and read' },
@@ -112,7 +112,7 @@ function Next({ found }: { found: Diagnosis }) {
   return (
     <>
       {telling && (
-        <Part title="What would tell">
+        <Part title="What to measure next">
           <div className="note">
             {telling.says}{' '}
             {make && (
@@ -127,7 +127,7 @@ function Next({ found }: { found: Diagnosis }) {
         <Part title="Upload at night">
           <div className="note">
             {day.upload ??
-              'When to upload at night is said here once a run or two were made between 22:00 and 7:00, and your usual upload stands under Gear.'}
+              'When to upload at night appears here after a run or two between 22:00 and 7:00, and your usual upload is entered under Gear.'}
           </div>
         </Part>
       )}

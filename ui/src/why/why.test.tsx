@@ -68,5 +68,5 @@ test('nothing points to a cause is an answer', async () => {
   show(<WhyView />, '/why');
   expect(await screen.findByText(/Use Roof dome on Brissa/)).toBeDefined();
   expect(await screen.findByText(/Looked for: no service/)).toBeDefined();
-  expect(screen.queryByText('What would tell')).toBeNull();
+  expect(screen.queryByText('What to measure next')).toBeNull();
 });

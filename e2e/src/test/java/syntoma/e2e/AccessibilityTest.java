@@ -152,7 +152,7 @@ class AccessibilityTest {
     private static void goTo(Page page, String view) {
         page.navigate(app.address(view));
         assertThat(page.locator("h1").first()).not().isEmpty();
-        assertThat(page.getByText("Reading the log…")).hasCount(0);
+        assertThat(page.getByText("Loading…")).hasCount(0);
     }
 
     private void check(Page page, String what) throws Exception {

@@ -101,13 +101,13 @@ class MeasureTest {
             desk.locator("details:has(#field-address) > summary").click();
             String server = desk.locator("#field-address").inputValue();
             desk.locator("#field-address").fill("http://127.0.0.1:1");
-            button(desk, "Use it and try it").click();
+            button(desk, "Save and test").click();
             assertThat(desk.getByText("Not reached: nothing answers at http://127.0.0.1:1."))
                     .isVisible();
             button(desk, "Measure now").click();
             assertThat(desk.locator("h1")).containsText("it failed: nothing answers at");
             desk.locator("#field-address").fill(server);
-            button(desk, "Use it and try it").click();
+            button(desk, "Save and test").click();
             assertThat(desk.getByText("Reached; an answer takes ")).isVisible();
             assertEquals(List.of(), chromium.complaints());
         }
@@ -164,11 +164,11 @@ class MeasureTest {
             desk.locator("#field-gb").fill("");
             assertThat(desk.locator("h1")).containsText("A difference of ×3 is seen");
             desk.locator("#field-trial-name").fill("Mast or dome");
-            button(desk, "Keep it, and begin").click();
+            button(desk, "Save and start").click();
             assertThat(desk.getByText("Step 1 of ")).isVisible();
             phone.navigate(desk.url());
             phone.locator(".step .ant-btn-primary").click();
-            Locator settled = button(phone, "Do not wait");
+            Locator settled = button(phone, "Skip the wait");
             Locator measured = phone.getByText(" MB taken.");
             assertThat(settled.or(measured)).isVisible();
             assertThat(desk.locator("h1")).containsText(": touch nothing.");
@@ -204,13 +204,13 @@ class MeasureTest {
             phone.navigate(app.address("/tonight"));
             phone.getByText("Walk with the antenna").click();
             assertThat(phone.locator(".walk-number b")).containsText("−9");
-            button(phone, "Sound a tone").click();
+            button(phone, "Play a tone").click();
             phone.waitForCondition(() -> (int) phone.evaluate("window.tones.length") >= 2);
             phone.locator("#walk-place").fill("window left");
             phone.keyboard().press("Enter");
             assertThat(phone.getByText("Best mark: ")).containsText("window left");
             phone.reload();
-            button(phone, "Hold the number").click();
+            button(phone, "Freeze the number").click();
             String held = phone.locator(".walk-number b").innerText();
             phone.locator("#walk-place").fill("shelf");
             phone.waitForTimeout(2_000);

@@ -58,7 +58,7 @@ class MendingTest {
         page.locator("input[type=file]")
                 .setInputFiles(new FilePayload("mine.csv", "text/csv", LOG.getBytes(StandardCharsets.UTF_8)));
         assertThat(page.getByText("is new, and close to")).isVisible();
-        assertThat(button(page, "Say first which names are new")).isDisabled();
+        assertThat(button(page, "First decide about the names above")).isDisabled();
         button(page, "It is another campsite").click();
         button(page, "Import 3 measurements").click();
         assertThat(page.locator("h1")).hasText("3 measurements imported.");
@@ -92,7 +92,7 @@ class MendingTest {
                 .getByText("Correct")
                 .click();
         assertThat(page.locator(".history")).containsText("Upload from 44 to 4.4 Mb/s");
-        button(page, "Leave it").click();
+        button(page, "Cancel").click();
         page.navigate(app.address("/logbook?part=changes"));
         page.locator("tr", new Page.LocatorOptions().setHasText("upload from 44"))
                 .getByText("Undo")
@@ -115,13 +115,13 @@ class MendingTest {
         }
         for (Page page : List.of(one, other)) {
             page.locator("#field-upMbps").fill(page == one ? "5.2" : "5.3");
-            button(page, "Keep the correction").click();
+            button(page, "Save").click();
             assertThat(page == one ? page.getByText("Corrected Dome.") : page.locator(".ant-modal-confirm-title"))
                     .isVisible();
         }
         assertThat(other.locator(".ant-modal-confirm table")).containsText("5.2");
         assertTrue(export().contains(",5.2,"));
-        button(other, "Keep mine all the same").click();
+        button(other, "Save mine anyway").click();
         assertThat(other.getByText("Corrected Dome.")).isVisible();
         assertTrue(export().contains(",5.3,"));
     }

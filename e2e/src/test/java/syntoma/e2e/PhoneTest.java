@@ -88,9 +88,9 @@ class PhoneTest {
         desk = chromium.openLasting(Chromium.Look.DESK_PAPER);
         desk.navigate(app.address("/devices"));
         desk.locator("#field-phrase").fill(PHRASE);
-        button(desk, "Set it").click();
-        button(desk, "Serve the vehicle’s network").click();
-        assertThat(button(desk, "Serve this machine alone")).isVisible();
+        button(desk, "Save").click();
+        button(desk, "Open to the vehicle’s network").click();
+        assertThat(button(desk, "Close to other devices")).isVisible();
     }
 
     @AfterAll
@@ -174,12 +174,12 @@ class PhoneTest {
         phone.getByText("2 measurements wait to be sent").click();
         assertThat(phone.locator("main")).containsText("13.371");
         Locator second = phone.locator("tr", new Page.LocatorOptions().setHasText("14.483"));
-        second.getByText("Throw it away").click();
+        second.getByText("Delete").click();
         assertThat(second).hasCount(0);
         phone.locator(".ant-notification-notice-close").click();
-        phone.getByText("Mend it").click();
+        phone.getByText("Fix").click();
         phone.locator(".ant-modal #field-upMbps").fill("15.597");
-        button(phone, "Keep it so").click();
+        button(phone, "Save").click();
         assertThat(phone.locator("main")).containsText("15.597");
         for (String view : List.of("/logbook", "/logbook?stay=8", "/trials", "/tonight")) {
             phone.navigate(app.tls(view));
@@ -284,8 +284,8 @@ class PhoneTest {
     @Test
     void a_guest_reads_the_one_verdict_and_nothing_else() {
         desk.navigate(app.address("/trials?campsite=Amber+Spit&trial=Dome+again"));
-        button(desk, "Let somebody read it").click();
-        button(desk, "Make the link").click();
+        button(desk, "Share").click();
+        button(desk, "Create link").click();
         String link = desk.locator(".guest-link input").inputValue();
         Page guest = chromium.openLasting(Chromium.Look.PHONE_PAPER);
         guest.navigate(app.tls(link.substring(link.indexOf("/guest"))));
@@ -307,7 +307,7 @@ class PhoneTest {
         desk.route("**/api/revision", PhoneTest::newer);
         desk.getByText("A newer Syntoma is running").waitFor();
         desk.unroute("**/api/revision");
-        button(desk, "Take it").click();
+        button(desk, "Open it").click();
         assertThat(desk.locator("h1")).containsText("Mast panel");
         desk.keyboard().press("r");
         assertThat(desk.locator("#field-upMbps")).hasValue("31.4");
@@ -326,14 +326,14 @@ class PhoneTest {
         desk.navigate(app.address("/devices"));
         desk.locator("tr", new Page.LocatorOptions().setHasText("Phone"))
                 .first()
-                .getByText("Log it out")
+                .getByText("Log out")
                 .click();
         assertThat(phone.locator("h1")).hasText("This device is not let in yet.");
         phone.locator("#field-phrase").fill("rusty gate by the query");
-        button(phone, "Come in").click();
+        button(phone, "Log in").click();
         assertThat(phone.getByText("the pass phrase is wrong")).isVisible();
         phone.locator("#field-phrase").fill(PHRASE);
-        button(phone, "Come in").click();
+        button(phone, "Log in").click();
         assertThat(phone.locator("h1")).containsText("Mast panel");
     }
 

@@ -119,7 +119,7 @@ class RigTest {
         assertThat(told.locator("tr", new Locator.LocatorOptions().setHasText("price")))
                 .containsText("91");
         look(desk, "clash");
-        button(desk, "Keep mine all the same").click();
+        button(desk, "Save mine anyway").click();
         assertThat(desk.locator("tr", new Page.LocatorOptions().setHasText("Plover")))
                 .containsText("87");
     }
@@ -144,7 +144,7 @@ class RigTest {
     void a_chain_is_put_together_and_its_misfits_are_said_with_their_fix() {
         Page page = open(Chromium.Look.DESK_PAPER, "/gear");
         page.getByLabel("Name of the new setup").fill("Hotspot on the roof");
-        button(page, "Put it together").click();
+        button(page, "Build it").click();
         assertThat(page.locator("h1")).containsText("known by its name alone");
         choose(page, "chain-Device", "Plover");
         button(page, "Add an antenna").click();
@@ -167,7 +167,7 @@ class RigTest {
     void a_measured_setup_gets_its_next_revision() {
         Page page = open(Chromium.Look.DESK_PAPER, "/gear?setup=1");
         assertThat(page.locator("main .over")).containsText("Roof dome, revision 1");
-        button(page, "Change the chain").click();
+        button(page, "Edit parts").click();
         choose(page, "chain-Antenna 1", "Hazel (considered)");
         assertThat(page.locator("h1")).containsText("Four streams");
         button(page, "Keep as revision 2").click();
@@ -259,11 +259,11 @@ class RigTest {
     void a_second_antenna_serves_the_bands_that_the_first_does_not_pass() {
         Page page = open(Chromium.Look.DESK_PAPER, "/gear?setup=3");
         assertThat(page.locator("h1")).containsText("four of five bands");
-        button(page, "Change the chain").click();
+        button(page, "Edit parts").click();
         button(page, "Add an antenna").click();
         choose(page, "chain-Antenna 2", "Alder");
         assertThat(page.locator("main")).containsText("With Rowan and Alder on Tarnwave");
-        button(page, "Drop the change").click();
+        button(page, "Discard changes").click();
         assertThat(page.locator("h1")).containsText("four of five bands");
         assertThat(page.locator("main")).containsText("RSRP: predicted and measured");
         assertThat(page.locator("main")).containsText("as predicted, measured side by side");
@@ -275,7 +275,7 @@ class RigTest {
         Page other = open(Chromium.Look.PHONE_LAMP, "/build");
         assertThat(desk.locator("h1")).containsText("Alder stands best");
         assertThat(other.locator("h1")).containsText("Alder stands best");
-        desk.getByText("Put it here").first().click();
+        desk.getByText("Place it here").first().click();
         Locator alder = desk.locator("g[aria-label^='Alder, ']");
         BoundingBox box = alder.boundingBox();
         desk.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
@@ -294,7 +294,7 @@ class RigTest {
         other.locator("#field-leads-ductMm").fill("40");
         assertThat(other.getByRole(AriaRole.DIALOG)).containsText("Changed meanwhile");
         assertThat(other.getByText("Not kept yet.")).isVisible();
-        button(other, "Keep mine all the same").click();
+        button(other, "Save mine anyway").click();
         assertThat(other.getByText("Kept.")).isVisible();
         desk.locator("#field-leads-ductMm").fill("0");
         assertThat(desk.getByRole(AriaRole.ALERT).first()).containsText("duct is 0 mm; allowed is 4 to 200 mm");
@@ -323,7 +323,7 @@ class RigTest {
     void a_setup_is_renamed_and_a_fresh_one_deleted_and_brought_back() {
         Page page = open(Chromium.Look.DESK_PAPER, "/gear");
         page.getByLabel("Name of the new setup").fill("Spare hotspot");
-        button(page, "Put it together").click();
+        button(page, "Build it").click();
         button(page, "Rename").click();
         page.getByLabel("New name").fill("Spare");
         button(page, "Rename").click();

@@ -89,7 +89,7 @@ class Shots {
 
     private static void practice(Page page, RunningApp app) {
         page.navigate(app.address("/practice"));
-        page.getByText("Begin one").click();
+        page.getByText("Start one").click();
         page.getByText("Send the hands out").click();
         assertThat(page.locator(".practice-verdicts")).isVisible();
         shoot(page, "practice");

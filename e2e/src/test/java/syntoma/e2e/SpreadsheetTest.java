@@ -32,14 +32,14 @@ class SpreadsheetTest {
             page.navigate(app.address("/logbook?import=1"));
             choose(page);
             assertThat(page.getByText("makers draw bars as they like")).isVisible();
-            assertThat(button(page, "Answer what is asked first")).isDisabled();
+            assertThat(button(page, "Answer the questions above first")).isDisabled();
             page.getByLabel("Order of the dates").click();
             page.getByTitle("day first, as 14.8.2026").click();
             page.getByLabel("Time zone").fill("Europe/Helsinki");
             page.getByLabel("What the levels are").click();
             page.getByTitle("RSRP, of one cell").click();
             assertThat(page.getByText("2026-08-03T18:05:00+03:00")).isVisible();
-            button(page, "Judge the rows").click();
+            button(page, "Check the rows").click();
             assertThat(page.locator("h1")).containsText("2 new measurements");
             button(page, "Import 2 measurements").click();
             assertThat(page.locator("h1")).hasText("2 measurements imported.");
@@ -65,7 +65,7 @@ class SpreadsheetTest {
         page.getByLabel("What the measurements of a row are of").click();
         page.getByTitle("setups").click();
         assertThat(page.getByText("2026-08-14T18:00:01+03:00")).isVisible();
-        button(page, "Judge the rows").click();
+        button(page, "Check the rows").click();
         assertThat(page.locator("h1")).containsText("3 new measurements");
     }
 

@@ -28,7 +28,7 @@ class StartAndStopTest {
                                 AriaRole.BUTTON,
                                 new Page.GetByRoleOptions().setName("Demo").setExact(true))
                         .click();
-                page.getByText("Put it away").click();
+                page.getByText("Remove").click();
                 assertThat(page.locator("h1")).containsText("Say where you stand");
                 page.navigate(app.address("/no-such-page"));
                 assertThat(page.locator("h1")).hasText("There is no page at this address.");

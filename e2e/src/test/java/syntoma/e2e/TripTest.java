@@ -51,11 +51,11 @@ class TripTest {
             List<String> asked = new ArrayList<>();
             report.onRequest(request -> asked.add(request.url()));
             report.navigate(
-                    desk.getByText("Look at it and print it")
+                    desk.getByText("Open and print")
                                     .getAttribute("href")
                                     .startsWith("/")
                             ? app.address(
-                                    desk.getByText("Look at it and print it").getAttribute("href"))
+                                    desk.getByText("Open and print").getAttribute("href"))
                             : "");
             assertThat(report.locator("h1")).hasText("What the trip says");
             assertThat(report.locator("h2").first()).hasText("In short");
@@ -85,21 +85,21 @@ class TripTest {
             note.fill("the crane hums at night");
             desk.reload();
             assertThat(note).hasValue("the crane hums at night");
-            desk.getByText("Keep the note").click();
-            assertThat(desk.getByText("Keep the note")).hasCount(0);
+            desk.getByText("Save").click();
+            assertThat(desk.getByText("Save")).hasCount(0);
             desk.navigate(app.address("/logbook?find=crane+hums"));
             assertThat(desk.locator("tr.ant-table-row")).hasCount(1);
 
             desk.navigate(app.address("/logbook?part=ledger"));
             desk.getByLabel("The counter of Ostrel shows now").fill("50");
-            desk.getByText("Keep it").first().click();
+            desk.getByText("Save").first().click();
             assertThat(desk.locator("h1")).containsText("Ostrel card: 50 of 60 GB used; at this rate it is used up");
 
             desk.navigate(app.address("/tools?calculator=cable"));
             assertThat(desk.locator("h1")).containsText("It loses about 1.9 dB");
             desk.getByLabel("Length").fill("10");
             assertThat(desk.locator("h1")).containsText("3.7 dB");
-            desk.getByText("Keep the cable in the rig").click();
+            desk.getByText("Save the cable to Gear").click();
             assertThat(desk.getByText("240-class 10 m is kept.")).isVisible();
             desk.getByLabel("Length").fill("long");
             assertThat(desk.locator(".hint.bad")).containsText("allowed is a number");
@@ -112,7 +112,7 @@ class TripTest {
             byte[] first = Files.readAllBytes(archive.path());
             small.locator("input[accept*='.zip']")
                     .setInputFiles(archive.path().getParent().resolve(named(archive)));
-            small.locator(".ant-modal button", new Page.LocatorOptions().setHasText("Take it in"))
+            small.locator(".ant-modal button", new Page.LocatorOptions().setHasText("Restore"))
                     .click();
             assertThat(small.locator("[role=status]", new Page.LocatorOptions().setHasText("taken in")))
                     .containsText("before-archive-");
