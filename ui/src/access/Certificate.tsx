@@ -15,7 +15,7 @@ export function Certificate({ certificate }: { certificate: Schemas['Certificate
       {certificate.authority && (
         <>
           <p>
-            To be rid of the warning, and to have the page without the server too, trust the machine once:{' '}
+            To stop the warning, and to use the page without the server, trust this machine once:{' '}
             <a href="/syntoma-authority.crt" download>
               fetch its authority
             </a>

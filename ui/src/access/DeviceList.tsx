@@ -26,7 +26,7 @@ function List({ rows }: { rows: Device[] }) {
           {d.device}
           {d.thisOne && <span className="small"> · this one</span>}
           <div className="small">
-            {d.source && `${d.source} · `}in since {here(d.from)}
+            {d.source && `${d.source} · `}logged in since {here(d.from)}
           </div>
         </>
       ),

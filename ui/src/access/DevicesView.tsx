@@ -64,9 +64,7 @@ function Parts({ view }: { view: Schemas['NetworkView'] }) {
         </Part>
       )}
       {!view.here && (
-        <p className="small">
-          The pass phrase and the networks that are served are set on the machine that runs Syntoma.
-        </p>
+        <p className="small">The pass phrase and the networks are set on the machine that runs Syntoma.</p>
       )}
     </>
   );

@@ -14,7 +14,7 @@ export function LogIn({ children }: { children?: ReactNode }) {
   return (
     <div className="door">
       <main>
-        <h1>This device is not let in yet.</h1>
+        <h1>This device is not logged in yet.</h1>
         {children}
         <form
           onSubmit={(e) => {
@@ -62,7 +62,7 @@ export function LogIn({ children }: { children?: ReactNode }) {
           </Button>
         </form>
         <p className="small">
-          What you log here meanwhile waits on this device. Who forgot the phrase sets another on the machine
+          What you log meanwhile waits on this device. Forgot the pass phrase? Set a new one on the machine
           that runs Syntoma, under Devices or with <code>./syntoma phrase</code>.
         </p>
       </main>

@@ -18,8 +18,7 @@ export function NetworkSwitch({ view }: { view: Schemas['NetworkView'] }) {
       </p>
       {view.served && view.addresses.length === 0 && (
         <p className="attention">
-          This machine is on no network that is allowed. Connect it to the router, and allow that network
-          below.
+          This machine is not on an allowed network. Connect it to the router, then allow that network below.
         </p>
       )}
       {!view.served && view.phraseSet && view.networks.every((n) => n.served === null) && (

@@ -12,8 +12,7 @@ export function Networks({ view }: { view: Schemas['NetworkView'] }) {
   return (
     <Part title="Networks">
       <p className="small">
-        Syntoma answers on the networks you allow here, and on no other: not on a campsite’s Wi-Fi, not on the
-        internet.
+        Syntoma answers only on the networks you allow here: not on a campsite’s Wi-Fi, not on the internet.
       </p>
       {view.networks.length === 0 && <p>This machine is on no private network now.</p>}
       {view.networks.map((network) => (

@@ -24,7 +24,7 @@ export function PairView() {
     return (
       <LogIn>
         <p className="loss" role="alert">
-          {logIn.error?.message ?? 'The address has no code in it; scan the QR code again.'}
+          {logIn.error?.message ?? 'This address has no code. Scan the QR code again.'}
         </p>
       </LogIn>
     );

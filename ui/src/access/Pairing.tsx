@@ -48,7 +48,7 @@ export function Pairing({
       <QrCode rows={code.qr} label={`QR code of ${code.url.replace(/#.*/, '')}`} />
       <div>
         <p>
-          Point the phone's camera at it, on the vehicle's network. It lets one phone in, once, for another{' '}
+          Point the phone's camera at it, on the vehicle's network. It pairs one phone, once, for another{' '}
           <b>{countdown(code.expiresAt, now)}</b> min.
         </p>
         <p>
@@ -56,7 +56,7 @@ export function Pairing({
         </p>
         {fingerprint && (
           <p className="small">
-            The phone's browser will warn once. Go on if the certificate has this fingerprint:
+            The phone's browser will warn once. Continue if the certificate has this fingerprint:
             <br />
             <span className="fingerprint">{fingerprint}</span>
           </p>

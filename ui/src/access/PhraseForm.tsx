@@ -26,7 +26,7 @@ export function PhraseForm({ isSet }: { isSet: boolean }) {
             setOld('');
             void message.success(
               isSet
-                ? 'The pass phrase is another. All other devices log in anew.'
+                ? 'Pass phrase changed. All other devices must log in again.'
                 : 'The pass phrase is set.',
             );
           },

@@ -41,7 +41,7 @@ function Overview({ aim }: { aim: Aim }) {
       margin={<Declination aim={aim} />}
     >
       <p>
-        Read a level every 30°: twelve readings, about five minutes. An omnidirectional antenna needs none of
+        Read a level every 30°: twelve readings, about five minutes. An omnidirectional antenna does not need
         it.
       </p>
       <p className="caution">{aim.caution}</p>
@@ -97,9 +97,9 @@ function Crossings({ aim }: { aim: Aim }) {
           {c.lat !== null && c.lon !== null && c.longM !== null && c.shortM !== null ? (
             <>
               The tower of {c.carrier}
-              {c.cellId ? `, cell ${c.cellId},` : ''} stands about {fixed(c.lat, 4)}°, {fixed(c.lon, 4)}°:
-              within {fixed(c.longM / M_PER_KM, 1)} by {fixed(c.shortM / M_PER_KM, 1)} km, 19 times in 20, the
-              longer towards {fixed(c.longDeg, 0)}°. From {c.places.join(' and ')}.{' '}
+              {c.cellId ? `, cell ${c.cellId},` : ''} is at about {fixed(c.lat, 4)}°, {fixed(c.lon, 4)}°:
+              within {fixed(c.longM / M_PER_KM, 1)} by {fixed(c.shortM / M_PER_KM, 1)} km (95 %), the longer
+              towards {fixed(c.longDeg, 0)}°. From {c.places.join(' and ')}.{' '}
               <Button loading={keep.isPending} onClick={() => keep.mutate(c.key)}>
                 Save as a tower
               </Button>
@@ -124,8 +124,8 @@ function Masts({ aim }: { aim: Aim }) {
       {!aim.located && (
         <p>
           {aim.campsite === null
-            ? 'Say where you stand, in the line above, for bearings from here.'
-            : `It is not known where ${aim.campsite} is; its place is written in the logbook.`}
+            ? 'Choose your campsite in the line above to get bearings from here.'
+            : `${aim.campsite} has no coordinates yet. Enter them on Arrive.`}
         </p>
       )}
       {near.map((m) => (
@@ -159,7 +159,7 @@ function Tower({ tower: m }: { tower: Aim['masts'][number] }) {
           ? ''
           : `${fixed(m.trueDeg, 0)}° true, ${fixed(m.magneticDeg, 0)}° by the compass, ${fixed(m.km, 1)} km`}
       </span>
-      <Button type="text" aria-label={`Forget ${m.name}`} onClick={() => forget.mutate(m.id)}>
+      <Button type="text" aria-label={`Delete ${m.name}`} onClick={() => forget.mutate(m.id)}>
         forget
       </Button>
     </div>

@@ -55,7 +55,7 @@ function OfSweep({ sweep, aim }: { sweep: Sweep; aim: Aim | undefined }) {
       <Reading sweep={sweep} />
       {sweep.result === null && (
         <p className="small">
-          From {FEWEST} headings on it says what they come to; {left} to go.
+          The result appears from {FEWEST} headings on; {left} to go.
         </p>
       )}
       <div ref={ref} className="polar-of">

@@ -18,7 +18,7 @@ export function LastTime({ last, campsite }: { last: Schemas['LastView']; campsi
           <SetupLabel setup={did.setup} /> {did.carrier && `on ${did.carrier}`}
           <div className="small">
             {did.up === null && did.down === null
-              ? 'no run came about'
+              ? 'no run worked'
               : `${short(did.up)} Mb/s up, ${short(did.down)} Mb/s down, the median`}{' '}
             of {count(did.runs, 'measurement')}
             {did.failed > 0 && <span className="loss">, {did.failed} failed</span>}

@@ -98,8 +98,8 @@ export function Phones(props: {
         </Button>
       </div>
       <p className="small">
-        The level stands in the phone’s settings, under the SIM or the network. Bars can be noted (“3 bars”);
-        nothing is computed from them, since makers draw them as they like.
+        The level is in the phone’s settings, under the SIM or the network. You can note bars (“3 bars”), but
+        Syntoma does not calculate with them: every maker draws them differently.
       </p>
     </>
   );

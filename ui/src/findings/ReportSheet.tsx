@@ -52,8 +52,7 @@ export function ReportSheet({ questions }: { questions: Schemas['QuestionView'][
             </>
           )}
           <p className="small">
-            Private notes, photos and the identities of cells are never in it; coordinates only as you choose
-            here.
+            Private notes, photos and cell identities are never in it; coordinates only if you choose so here.
           </p>
         </Part>
       }

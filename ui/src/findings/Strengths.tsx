@@ -22,7 +22,7 @@ export function Strengths({ view }: { view: Schemas['FindingsView'] }) {
     >
       {others.length === 0 && (
         <p className="hollow">
-          No block has {view.baseline} with its level beside another. Read the level with each run.
+          No block has the level of {view.baseline} and another setup. Read the level with each run.
         </p>
       )}
       {others.map((row, i) => (

@@ -54,8 +54,8 @@ export function FitoutView() {
   ) : (
     <Sheet title="Build" headline="Draw the roof before you drill it.">
       <p>
-        Say what stands on it and what lies under it. Syntoma then shows where an antenna may go and what each
-        place costs, how long its leads have to be, through which hole they pass, and whether a booster’s two
+        Enter what is on the roof and what is under it. Syntoma then shows where an antenna can go and what
+        each place costs, how long its cables must be, how large the hole is, and whether a booster’s two
         antennas are far enough apart.
       </p>
       <BeginPlan copyOf={null} label="Name of the plan" done={choose} />

@@ -78,9 +78,9 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
           </Button>
         ) : (
           <span className="small">
-            begun at {clock(task.begunAt)}: its minutes are learned when it is done{' '}
+            started at {clock(task.begunAt)}; the time is recorded when you press Done{' '}
             <button type="button" className="link" onClick={() => enter('not-begun')}>
-              not begun
+              undo start{' '}
             </button>
           </span>
         )}

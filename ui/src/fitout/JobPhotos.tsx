@@ -36,7 +36,7 @@ export function Shown({ plan, task }: { plan: number; task: JobTask }) {
             className="link no-print"
             onClick={() =>
               remove.mutate(photo.id, {
-                onSuccess: () => undoable('The photo is taken away.', () => restore.mutateAsync(photo.id)),
+                onSuccess: () => undoable('Photo deleted.', () => restore.mutateAsync(photo.id)),
               })
             }
           >

@@ -72,7 +72,7 @@ export function JobSheet({ plan }: { plan: number }) {
       ) : (
         waiting?.readyAt && (
           <p className="action">
-            Now it waits: {waiting.name} from {weekdayDay(waiting.readyAt)}, {clock(waiting.readyAt)} on.
+            Waiting until {weekdayDay(waiting.readyAt)}, {clock(waiting.readyAt)}: {waiting.name}.
           </p>
         )
       )}

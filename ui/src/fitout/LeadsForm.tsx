@@ -158,8 +158,8 @@ function WaysIn(props: {
   if (reckoned.ways.length < 2 && cable.entryX === null) {
     return (
       <p className="small">
-        A satellite or park cable inlet, a prep plate, a duct that is there: add it to the roof as a way in,
-        and it is offered here as one that needs no hole.
+        You already have an inlet, a prep plate or a duct? Add it to the roof as an existing cable entry, and
+        it is offered here: it needs no hole.
       </p>
     );
   }
@@ -215,7 +215,7 @@ function IntoSetup(props: { plan: RoofPlan; fitout: Fitout; id: number; saved: b
       </div>
       {extend.data && (
         <p role="status">
-          {extend.data.name} has {extend.data.cable} now, to be bought:{' '}
+          {extend.data.name} now has {extend.data.cable}, still to buy:{' '}
           <Link to={`/gear?setup=${extend.data.setup}`}>what its staircase loses</Link>.
         </p>
       )}
@@ -282,7 +282,7 @@ export function HoleForm(props: {
           <>
             <Num
               name="hole-inside-front"
-              label="Measured inside, from the front wall"
+              label="Inside, from the front wall"
               unit="m"
               required
               value={hole.insideFromFrontM}
@@ -290,7 +290,7 @@ export function HoleForm(props: {
             />
             <Num
               name="hole-inside-left"
-              label="Measured inside, from the left wall"
+              label="Inside, from the left wall"
               unit="m"
               required
               value={hole.insideFromLeftM}

@@ -104,7 +104,7 @@ export function RouterForm({ plan, reckoned, change }: Props) {
       <div className="ticks">
         {tick('closed', 'In a closed cupboard')}
         {tick('sunny', 'Against an outer wall in the sun')}
-        {tick('simInReach', 'Its SIM can be changed where it stands')}
+        {tick('simInReach', 'Its SIM can be reached there')}
       </div>
       <div className="form-grid">
         <Num
@@ -215,7 +215,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
             <>
               {wire(fed.wireMm2, fed.awg, system)} over {length(fed.wayM, system)}, fused at{' '}
               {fed.fuseA === null ? '–' : fixed(fed.fuseA, 0)} A at the battery: {fixed(fed.amps, 1)} A at
-              most, {fed.dropV === null ? '–' : fixed(fed.dropV, 2)} V lost on the way.
+              most, {fed.dropV === null ? '–' : fixed(fed.dropV, 2)} V voltage drop.
             </>
           )}
         </p>

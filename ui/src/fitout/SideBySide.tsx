@@ -120,8 +120,8 @@ function Roof(props: { id: number; name: string; fitout: Fitout; width: number; 
             {variant.reckoned.here === null || variant.reckoned.worse === null
               ? variant.reckoned.sentence
               : variant.reckoned.worse === 'as good'
-                ? 'It stands as well as it can.'
-                : `Against the best place: ${variant.reckoned.worse}.`}
+                ? 'This is the best place.'
+                : `Compared with the best place: ${variant.reckoned.worse}.`}
           </p>
           {[...variant.reckoned.misfits, ...variant.reckoned.notes].map((note) => (
             <p className="small" key={note}>

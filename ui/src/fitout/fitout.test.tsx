@@ -134,7 +134,7 @@ test('without a plan it says what it is for, and begins one', async () => {
   expect(await screen.findByRole('heading', { level: 1, name: /Alder stands best/ })).toBeDefined();
 });
 
-test('a way in that is there is taken, and the extension goes into a setup', async () => {
+test('a existing cable entry is taken, and the extension goes into a setup', async () => {
   const user = userEvent.setup();
   served({
     'POST /api/fitout/plans/1/extension': { cable: 'Extension 1 m', setup: 3, name: 'Roof dome' },
@@ -142,7 +142,7 @@ test('a way in that is there is taken, and the extension goes into a setup', asy
   show(<FitoutView />, '/build?plan=1');
   expect(await screen.findByText(/Satellite inlet needs no hole/)).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'Put the extension into Roof dome' }));
-  expect(await screen.findByText(/Roof dome has Extension 1 m now/)).toBeDefined();
+  expect(await screen.findByText(/Roof dome now has Extension 1 m/)).toBeDefined();
   expect(bodies('POST /api/fitout/plans/1/extension')).toEqual([{ setup: 'Roof dome' }]);
   const [take] = screen.getAllByRole('button', { name: 'Use this entry' });
   await user.click(take as HTMLElement);
@@ -151,8 +151,8 @@ test('a way in that is there is taken, and the extension goes into a setup', asy
   expect(screen.getByText('all that the router has')).toBeDefined();
   await user.click(screen.getByRole('button', { name: 'Add a bend' }));
   await waitFor(() => expect(kept().at(-1)?.cable?.bends).toHaveLength(2));
-  await user.clear(screen.getByLabelText(/Measured inside, from the front wall/));
-  await user.type(screen.getByLabelText(/Measured inside, from the front wall/), '1');
+  await user.clear(screen.getByLabelText(/Inside, from the front wall/));
+  await user.type(screen.getByLabelText(/Inside, from the front wall/), '1');
   await waitFor(() => expect(kept().at(-1)?.antenna?.x).toBe(1.025));
 });
 

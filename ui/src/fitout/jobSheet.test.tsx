@@ -120,7 +120,7 @@ test('tasks are added, changed and filed with their trial and photos', async () 
   );
   await waitFor(() => expect(bodies('POST /api/fitout/plans/1/job-sheet/photos')).toHaveLength(1));
   await user.click(screen.getByRole('button', { name: 'Delete' }));
-  expect(await screen.findByText('The photo is taken away.')).toBeDefined();
+  expect(await screen.findByText('Photo deleted.')).toBeDefined();
   await user.click(screen.getByRole('combobox', { name: /planned already/ }));
   await user.click(await screen.findByText('Dome or not, Saltmarsh Jetty'));
   await waitFor(() =>

@@ -111,7 +111,7 @@ export const RECKONED = {
   body: 'steel',
   heightM: 2.86,
   limitM: 4,
-  sentence: 'Alder stands best 0.50 m from the front and 0.80 m from the left edge.',
+  sentence: 'Alder is best placed 0.50 m from the front and 0.80 m from the left edge.',
   misfits: ['Vent and Box overlap.'],
   notes: [],
   best: [PLACE],
@@ -165,7 +165,7 @@ export const RECKONED = {
       extensionM: 1.4,
       lossDb: 1.3,
       passes: true,
-      says: 'Satellite inlet needs no hole: the leads want 1.4 m more; they pass its 28 mm.',
+      says: 'Satellite inlet needs no hole: the leads need 1.4 m more; they pass its 28 mm.',
     },
     {
       inlet: null,
@@ -175,11 +175,11 @@ export const RECKONED = {
       extensionM: 1,
       lossDb: 1.2,
       passes: true,
-      says: 'A hole of 15.0 mm beneath the antenna: the leads want 1.0 m more.',
+      says: 'A hole of 15.0 mm beneath the antenna: the leads need 1.0 m more.',
     },
   ],
   router: {
-    notes: ['About 45 °C on a summer’s day; up to what its maker allows is not stated.'],
+    notes: ['About 45 °C on a summer’s day; its maker’s limit is not known.'],
     reach: [{ name: 'Bunk', awayM: 0.8, lowDbm: -20.3, highDbm: -28.4, good: 'all that the router has' }],
   },
   fed: {

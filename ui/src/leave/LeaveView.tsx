@@ -90,8 +90,8 @@ function Afterwards() {
   return (
     <Part title="Why tick it here">
       <p className="small">
-        At the next campsite Syntoma starts from what you took down: it says what to put up again, and how
-        long that takes.
+        At the next campsite Syntoma starts from what you took down. It says what to set up again and how long
+        that takes.
       </p>
     </Part>
   );

@@ -146,8 +146,8 @@ function LogForm(props: {
       >
         {!lasting && (
           <p className="attention small">
-            This browser saves nothing on this device. Should Syntoma not answer, what you log is lost when
-            you close this page.
+            This browser cannot save on this device. If Syntoma is unreachable, what you log is lost when you
+            close this page.
           </p>
         )}
         <Place form={form} step={kept ? undefined : step.data} />

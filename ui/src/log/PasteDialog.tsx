@@ -62,8 +62,8 @@ export function PasteDialog(props: { pasted: string; close: () => void; edit: ()
       ) : (
         <>
           <label className="small" htmlFor="pasted">
-            Paste a page of the router, the answer of a terminal, a speed test, or all of them at once.
-            Nothing is kept until you log it.
+            Paste a page from your router, a terminal’s answer, a speed test, or all at once. Nothing is saved
+            until you log it.
           </label>
           <Input.TextArea
             id="pasted"

@@ -294,12 +294,12 @@ function Margin() {
   return (
     <Part title="What a file needs">
       <div className="note">
-        Your own spreadsheet as it is, CSV, TSV or .xlsx: you are asked which column is which, once for each
-        kind of table.
+        Your own spreadsheet as it is, CSV, TSV or .xlsx: you are asked once for each kind of table which
+        column is which.
       </div>
       <div className="note">
-        A workbook’s formulas count with their saved results, links to other files are not followed, a merged
-        cell holds for all its rows.
+        Formulas count with their saved results, links to other files are ignored, and a merged cell counts
+        for all its rows.
       </div>
       <div className="note">
         Or the columns of Syntoma itself:{' '}
@@ -314,7 +314,7 @@ function Margin() {
           <summary>Its {columns.length} columns</summary>
           <p className="small">
             Needed: taken_at with its offset (2026-08-14T18:05:00+03:00), campsite, setup, outcome (ok,
-            no_service, failed, timed_out), and one figure at least where it is ok.
+            no_service, failed, timed_out), and at least one figure if it is ok.
           </p>
           <ul className="small">
             {figures.data?.map((f) => (

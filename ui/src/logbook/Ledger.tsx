@@ -48,7 +48,7 @@ export function Ledger() {
               ))}
             <p className="small">
               {view.live} Runs made here are counted byte by byte; of runs that were logged from elsewhere the
-              data is reckoned from their rates over ten seconds each way, so it stands hatched.
+              data is estimated from their rates over ten seconds each way, so it is hatched.
             </p>
           </>
         )
@@ -194,7 +194,7 @@ function Counter({ card }: { card: Card }) {
                   onClick={() =>
                     remove.mutate(r.id, {
                       onSuccess: () =>
-                        undoable('The reading is taken away.', () => restore.mutateAsync(r.id)),
+                        undoable('Reading deleted.', () => restore.mutateAsync(r.id)),
                     })
                   }
                 >

@@ -99,8 +99,8 @@ function Preview({ merge }: { merge: Merge }) {
         </tbody>
       </table>
       <p className="small">
-        Files that say {merge.from} mean {merge.into} from then on. Undo gives{' '}
-        {count(merge.measurements + merge.same, 'measurement')} back as they were, to the digit.
+        From then on, files that say {merge.from} mean {merge.into}. Undo brings{' '}
+        {count(merge.measurements + merge.same, 'measurement')} back exactly as they were.
       </p>
     </>
   );

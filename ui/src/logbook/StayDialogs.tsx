@@ -110,11 +110,11 @@ export function StayDatesDialog({ visit, close }: { visit: Visit; close: () => v
         value={to}
         change={setTo}
         problem={mending.problem('leftAt')}
-        hint="empty while you stand there"
+        hint="empty while you are there"
       />
       {!visit.stated && (
         <p className="small">
-          So far they follow from what was measured; said by you, they stay as they are whatever is logged.
+          So far they follow from the measurements. Once you set them, they stay, whatever you log.
         </p>
       )}
     </Modal>
@@ -144,8 +144,8 @@ export function SplitDialog({ visit, close }: { visit: Visit; close: () => void 
       onOk={save}
     >
       <p className="quiet">
-        {visit.leftAt ? fullSpan(visit.arrivedAt, visit.leftAt) : span(visit.arrivedAt, null)}. What was
-        measured from the moment on belongs to the later part.
+        {visit.leftAt ? fullSpan(visit.arrivedAt, visit.leftAt) : span(visit.arrivedAt, null)}. Everything
+        measured from that moment on belongs to the later part.
       </p>
       <MomentField
         id="field-at"
@@ -203,8 +203,8 @@ export function MoveDialog(props: { ids: number[]; from: number; close: (moved: 
           .map((v) => ({ value: v.id, label: `${v.campsite}, ${span(v.arrivedAt, v.leftAt)}` }))}
       />
       <p className="small">
-        They keep their times and figures, and stand at that campsite; a stay that you stated lasts longer
-        where it has to.
+        They keep their times and figures and move to that campsite. A stay whose dates you set is extended if
+        needed.
       </p>
     </Modal>
   );

@@ -52,8 +52,8 @@ export function StayMap({ view }: { view: Schemas['LogbookView'] }) {
   if (points.length === 0) {
     return (
       <p className="hollow">
-        No campsite here has coordinates yet. Say where it is when you arrive (
-        <Link to="/arrive">Arrive</Link>), or take a file of places in.
+        No campsite here has coordinates yet. Enter them when you arrive (<Link to="/arrive">Arrive</Link>),
+        or take a file of places in.
       </p>
     );
   }
@@ -146,8 +146,8 @@ export function StayMap({ view }: { view: Schemas['LogbookView'] }) {
       </div>
       {view.tiles === null && (
         <p className="small">
-          Coastline of public domain data, shipped with Syntoma; nothing is fetched. Rivers, roads and small
-          islands are not on it.
+          The coastline is public domain and ships with Syntoma; nothing is downloaded. It has no rivers,
+          roads or small islands.
         </p>
       )}
     </Part>

@@ -21,7 +21,7 @@ import type { Schemas } from '../data/client';
 export function StayPage({ stay }: { stay: number }) {
   const page = useStayPage(stay);
   if (page.error && page.data === undefined) {
-    return <p className="hollow">Notes and photos stand here once Syntoma answers again.</p>;
+    return <p className="hollow">Notes and photos appear here once Syntoma answers again.</p>;
   }
   return (
     <Loaded state={stateOf(page)}>
@@ -118,7 +118,7 @@ function Photos({ stay, photos }: { stay: number; photos: Schemas['StayPhotoView
               className="link no-print"
               onClick={() =>
                 remove.mutate(photo.id, {
-                  onSuccess: () => undoable('The photo is taken away.', () => restore.mutateAsync(photo.id)),
+                  onSuccess: () => undoable('Photo deleted.', () => restore.mutateAsync(photo.id)),
                 })
               }
             >

@@ -205,7 +205,7 @@ function Questions(props: {
   return (
     <Part title="What the table does not say">
       {view.asked.includes('date-order') && (
-        <Question label={`Dates such as ${dateOf(view)}: which number stands first?`}>
+        <Question label={`Dates such as ${dateOf(view)}: which number comes first?`}>
           <Select
             aria-label="Order of the dates"
             value={reading.dateOrder || undefined}
@@ -234,7 +234,7 @@ function Questions(props: {
         </Question>
       )}
       {view.asked.includes('year') && (
-        <Question label="In which year? The dates name only day and month, so all of them get one year; of a log over New Year, import each year apart.">
+        <Question label="In which year? The dates have only day and month, so all get one year. If the log spans New Year, import each year separately.">
           <Input
             aria-label="Year of all rows"
             inputMode="numeric"
@@ -246,7 +246,7 @@ function Questions(props: {
         </Question>
       )}
       {view.asked.includes('clock') && !uses(reading, 'clock') && (
-        <Question label="At what time of day? The table names only the day, so all its rows get one time; nothing can then be said of hours.">
+        <Question label="At what time of day? The table has only dates, so all rows get one time, and hours cannot be compared.">
           <Input
             aria-label="Time of day of all rows"
             placeholder="18:00"
@@ -265,13 +265,13 @@ function Questions(props: {
             onChange={(above: boolean) => change({ ...reading, above })}
             options={[
               { value: true, label: 'the same as above' },
-              { value: false, label: 'nothing is known: such rows are refused' },
+              { value: false, label: 'unknown: reject such rows' },
             ]}
           />
         </Question>
       )}
       {labels(reading).length > 0 && (
-        <Question label={`Each row holds several measurements: ${quoted(labels(reading))}. What are these?`}>
+        <Question label={`Each row has several measurements: ${quoted(labels(reading))}. What are these?`}>
           <Select
             aria-label="What the measurements of a row are of"
             value={reading.each ?? undefined}
@@ -283,7 +283,7 @@ function Questions(props: {
         </Question>
       )}
       {view.asked.includes('level') && (
-        <Question label={`What does the column “${levelOf(view)}” hold?`}>
+        <Question label={`What is in the column “${levelOf(view)}”?`}>
           <Select
             aria-label="What the levels are"
             value={level !== null && LEVELS.some((l) => l.value === level) ? level : undefined}
@@ -302,8 +302,8 @@ function Questions(props: {
             key={figure}
             label={
               figure === 'setup'
-                ? 'Which setup was used? Name it for all rows, or say which column it is.'
-                : 'Where was it? Name the campsite for all rows, or say which column it is.'
+                ? 'Which setup was used? Enter it for all rows, or choose its column.'
+                : 'Where was it? Enter the campsite for all rows, or choose its column.'
             }
           >
             <Input
@@ -336,7 +336,7 @@ function Question({ label, children }: { label: string; children: ReactNode }) {
   );
 }
 
-/** The first rows as they would be read. */
+/** Preview of the first rows. */
 function Preview({ view, reading }: { view: View; reading: Reading }) {
   const rows = useTableRows({ reading, rows: view.rows });
   if (rows.error) {
@@ -348,7 +348,7 @@ function Preview({ view, reading }: { view: View; reading: Reading }) {
   }
   const names = [...new Set((rows.data ?? []).flatMap((row) => row.measurements.flatMap(Object.keys)))];
   return (
-    <Part title="The first rows as they would be read" small="above each, your own cells">
+    <Part title="Preview of the first rows" small="above each, your own cells">
       <div className="table-scroll">
         <table className="plain rows preview">
           <thead>

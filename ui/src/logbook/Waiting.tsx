@@ -72,9 +72,9 @@ function State({ entry }: { entry: Entry }) {
   if (entry.failed) {
     return (
       <span className="attention">
-        Syntoma answered, but could not save it: {entry.failed.message}{' '}
+        Syntoma could not save it: {entry.failed.message}{' '}
         {entry.failed.times > 1 && `Tried ${entry.failed.times} times. `}
-        It is tried again at {localClock(Date.parse(entry.failed.again))}; the others are sent meanwhile.
+        Next try at {localClock(Date.parse(entry.failed.again))}; the others are sent meanwhile.
       </span>
     );
   }

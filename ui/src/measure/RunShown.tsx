@@ -22,12 +22,11 @@ export function RunShown({ run }: { run: Run }) {
         <RunCurve points={run.series} downMbps={run.downMbps} upMbps={run.upMbps} width={width} />
       </div>
       <p className="taken-so-far">
-        {fixed(run.bytesUsed / BYTES_PER_MB, 1)} MB taken{goesOn ? ' so far' : ''} in {fixed(run.seconds, 0)}{' '}
-        s
+        {fixed(run.bytesUsed / BYTES_PER_MB, 1)} MB used{goesOn ? ' so far' : ''} in {fixed(run.seconds, 0)} s
         {!goesOn &&
           run.endedBecause !== null &&
           run.state === 'done' &&
-          `; it ended because ${run.endedBecause}`}
+          `; it stopped because ${run.endedBecause}`}
       </p>
       <PlanLeft carrier={run.carrier} />
       {goesOn && (

@@ -147,7 +147,7 @@ export function StartRun({ line, again }: { line: Schemas['StandingLine']; again
               htmlType="submit"
               loading={check.isPending || start.isPending || hand.isPending}
             >
-              {hand.isPending && by === WIFI ? 'Looking at the Wi-Fi first' : 'Measure now'}
+              {hand.isPending && by === WIFI ? 'Testing the Wi-Fi first' : 'Measure now'}
             </Button>
           </div>
         )}

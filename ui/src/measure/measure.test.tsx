@@ -89,7 +89,7 @@ test('a run is begun with what the line says, followed, and said when it is over
     { setup: 'Mast panel', carrier: 'Tarnwave', kind: 'light', budgetMb: 2.5 },
   ]);
   await screen.findByText('Measuring Mast panel: 12.3 Mb/s down.');
-  expect(screen.getByText('2.3 MB taken so far in 3 s')).toBeTruthy();
+  expect(screen.getByText('2.3 MB used so far in 3 s')).toBeTruthy();
   expect(screen.getByText(/0\.25 of the 40 GB/)).toBeTruthy();
   expect(screen.queryByRole('button', { name: 'Measure now' })).toBeNull();
   await waitFor(() => expect(Events.last?.address).toBe('/api/runs/7/events'));
@@ -104,7 +104,7 @@ test('a run is begun with what the line says, followed, and said when it is over
     measurementId: 99,
   });
   await screen.findByText('Mast panel: 4.00 Mb/s up, 12.1 Mb/s down.');
-  expect(screen.getByText(/it ended because the budget of 3 MB was used up/)).toBeTruthy();
+  expect(screen.getByText(/it stopped because the budget of 3 MB was used up/)).toBeTruthy();
   expect(screen.getByText(/limited by the plan/)).toBeTruthy();
   expect(screen.getByText(/In the log\./)).toBeTruthy();
 });

@@ -59,8 +59,8 @@ function Dialog({ close }: { close: () => void }) {
       {link ? (
         <>
           <p>
-            Whoever has this link reads this page and nothing else, on the vehicle’s network, until{' '}
-            {here(link.until)}. It is not shown again; take it back under Devices.
+            Anyone with this link can read this page and nothing else, on the vehicle’s network, until{' '}
+            {here(link.until)}. It is not shown again. You can revoke it under Devices.
           </p>
           <div className="guest-link">
             <Input readOnly aria-label="The link" value={link.url} onFocus={(e) => e.target.select()} />

@@ -26,7 +26,7 @@ export function LiveNow() {
     return (
       <Part title="Live">
         <p className="small">
-          No router is connected. <Link to="/measure">Connect it once</Link>, and what it hears stands here
+          No router is connected. <Link to="/measure">Connect it once</Link>, and its reading appears here
           once a second.
         </p>
       </Part>
@@ -46,7 +46,7 @@ export function LiveNow() {
     >
       {live && <Said live={live} />}
       {line && !(line.campsite && line.setup) && live && live.reading.cells.length > 0 && (
-        <p className="small">To log it, say in the line above where you stand and which setup is up.</p>
+        <p className="small">To log it, choose your campsite and setup in the line above.</p>
       )}
     </Part>
   );

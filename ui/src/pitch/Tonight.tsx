@@ -92,8 +92,8 @@ export function Tonight({ advice }: { advice: Advice }) {
         </details>
       )}
       <p className="small">
-        Hatched: predicted. Solid: measured here. Speeds: eight runs in ten lie between the ends.
-        {advice.more > 0 && ` ${count(advice.more, 'other option')} ranked lower.`}
+        Hatched: predicted. Solid: measured here. 8 of 10 runs are between the two ends.
+        {advice.more > 0 && ` ${count(advice.more, 'more option')}, all ranked lower.`}
       </p>
     </Part>
   );
@@ -243,8 +243,8 @@ function Did({ asked }: { asked: NonNullable<Advice['asked']> }) {
   const say = (met: boolean) => () => outcome.mutate({ id: asked.id, met });
   return (
     <div className="note">
-      {weekdayClock(asked.at)} you put up {asked.setup} on {asked.carrier}, and measured nothing since. Did it
-      do for {asked.need}?{' '}
+      {weekdayClock(asked.at)} you chose {asked.setup} on {asked.carrier} and have measured nothing since. Was
+      it good enough for {asked.need}?{' '}
       <span className="buttons">
         <Button size="small" loading={outcome.isPending} onClick={say(true)}>
           Yes

@@ -94,8 +94,7 @@ function Correction(props: { state: State; close: () => void }) {
       className="whereabouts"
     >
       <p className="small">
-        Advice and run sheets start from this: it follows what you use, what you take down and what you
-        measure.
+        Advice and run sheets start from this. It follows what you use, take down and measure.
         {state.inUse && ` In use: ${state.inUse}.`}
       </p>
       {draft.antennas.map((a, i) => (

@@ -75,7 +75,7 @@ test('each option says its chance, its work and why; what is measured here stand
   expect(screen.getByText('10 of 14 runs here met it', { exact: false })).toBeDefined();
   expect(screen.getByRole('img', { name: 'predicted 68 %, measured 10 of 14' })).toBeDefined();
   expect(screen.getByRole('img', { name: 'predicted 87 %' })).toBeDefined();
-  expect(screen.getByText('7 other options ranked lower', { exact: false })).toBeDefined();
+  expect(screen.getByText('7 more options, all ranked lower', { exact: false })).toBeDefined();
   expect(screen.getByRole('region', { name: 'Move on' })).toBeDefined();
   await user.keyboard('f');
   await waitFor(() =>
@@ -115,7 +115,7 @@ test('where no carrier was heard it says what to try, in order', () => {
 test('why an option is first stands beside it, and without a need it has no percentage', () => {
   serve(NAMES);
   const options = [
-    option({ whyHere: 'About as likely as the next ones, and the least work.', chance: null }),
+    option({ whyHere: 'About as likely as the next ones, and less work.', chance: null }),
     option({ setup: DOME }),
   ];
   show(<Tonight advice={{ ...ADVICE, options }} />);

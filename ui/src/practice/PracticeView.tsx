@@ -37,13 +37,12 @@ function Begin() {
       findings={<Score />}
     >
       <p className="practice-words">
-        In a simulated world two setups, A and B, stand at a campsite. You say how many rounds, simulated
-        hands make them, you give your verdict; then you see what is so, and what three quick runs would have
-        told you.
+        In a simulated world two setups, A and B, are at a campsite. Choose how many rounds; they are
+        simulated; give your verdict. Then you see the truth, and what three quick runs would have shown.
       </p>
       <div className="buttons">
         <Button type="primary" size="large" loading={waits} onClick={begin}>
-          {open === null ? 'Start one' : 'Go on with the one you began'}
+          {open === null ? 'Start one' : 'Continue the one you started'}
         </Button>
       </div>
       {error && <Failed error={error} />}

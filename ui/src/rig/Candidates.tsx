@@ -92,7 +92,7 @@ export function Candidates() {
         view?.sentence ??
         (enough || (what === 'setups' ? !setups : !gear)
           ? 'Candidates'
-          : 'Choose two to six, and they stand side by side on what matters for your need.')
+          : 'Choose two to six to compare them on what matters for your need.')
       }
       margin={
         <>

@@ -17,7 +17,7 @@ export function Fit({ view }: { view: Schemas['SetupView'] }) {
             {f.says} {f.fix && <span className="fix">{f.fix}</span>}
           </div>
         ))}
-        {findings.length === 0 && <div className="note">Nothing stands in the way.</div>}
+        {findings.length === 0 && <div className="note">No problems found.</div>}
       </Part>
     </>
   );

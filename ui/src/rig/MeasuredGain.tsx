@@ -37,8 +37,8 @@ export function MeasuredGain({ setup }: { setup: string }) {
     >
       {!measured && (
         <p className="quiet">
-          Nothing was measured side by side yet. Measure {setup} and {data.against.name} at one stay, on one
-          card, within an hour of each other.
+          Nothing was measured side by side yet. Measure {setup} and {data.against.name} at one stay, with one
+          SIM, within an hour of each other.
         </p>
       )}
       {measured && (
@@ -64,8 +64,8 @@ export function MeasuredGain({ setup }: { setup: string }) {
       )}
       {!data.ownAntenna && (
         <p className="small">
-          Against {data.against.name}, because the device’s own antenna inside was not measured as a setup of
-          its own.
+          Compared with {data.against.name}, because the device’s own antenna inside was not measured as a
+          setup.
         </p>
       )}
     </Part>

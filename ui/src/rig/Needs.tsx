@@ -95,7 +95,7 @@ function Meaning({ requirement: r }: { requirement: Schemas['RequirementView'] }
       </Part>
       <Part title="Also">
         <div className="note">
-          Never rely on cellular as the only way to call for help: far out, carry a second means.
+          Never rely on cellular alone to call for help: far out, carry another way to call.
         </div>
       </Part>
     </>

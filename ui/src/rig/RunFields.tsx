@@ -83,8 +83,8 @@ export function RunFields(props: {
         <details className="numbers span4" open={Object.keys(run.leadCables).length > 0}>
           <summary>A lead with an extension of its own</summary>
           <p className="small">
-            What lengthens the antenna goes on each of its cellular leads; Wi-Fi and GNSS leads only have what
-            is said here.
+            An extension of the antenna goes on each of its cellular leads. Wi-Fi and GNSS leads have only
+            what you enter here.
           </p>
           <div className="form-grid">
             {props.leads.map((lead) => (

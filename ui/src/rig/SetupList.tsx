@@ -97,8 +97,8 @@ function NewSetup() {
         }}
       >
         <p className="small">
-          A setup is a named chain: device, card, antennas, cables, booster if any, and where it is. Its
-          pennant goes wherever the setup appears.
+          A setup is a router with its SIM, antennas and cables under one name. Its pennant marks it
+          everywhere.
         </p>
         <Input
           aria-label="Name of the new setup"

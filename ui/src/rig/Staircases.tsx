@@ -33,8 +33,8 @@ export function Staircases({ view }: { view: Schemas['SetupView'] }) {
       </div>
       <p>
         {shown.deltaDb === null
-          ? 'Against the device’s own antenna inside: unknown, because a sheet does not say.'
-          : `Against the device’s own antenna inside: about ${effect(shown.deltaDb, 'dB')} (${effect(shown.deltaDb - shown.halfWidthDb, 'dB')} to ${effect(shown.deltaDb + shown.halfWidthDb, 'dB')}), predicted.`}
+          ? 'Compared with the device’s own antenna inside: unknown, because a data sheet does not say.'
+          : `Compared with the device’s own antenna inside: about ${effect(shown.deltaDb, 'dB')} (${effect(shown.deltaDb - shown.halfWidthDb, 'dB')} to ${effect(shown.deltaDb + shown.halfWidthDb, 'dB')}), predicted.`}
       </p>
       {view.besideGain && <p className="attention">{view.besideGain}</p>}
       <details className="numbers">

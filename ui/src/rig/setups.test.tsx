@@ -134,7 +134,7 @@ describe('a setup', () => {
     serve(SERVED);
     show(<RigView />, '/gear?setup=1');
     expect(await screen.findByText('It fits. Two streams reach Curlew.')).toBeDefined();
-    expect(screen.getByText('Nothing stands in the way.')).toBeDefined();
+    expect(screen.getByText('No problems found.')).toBeDefined();
     expect(screen.getByText('revision 1').getAttribute('href')).toBe('/gear?setup=1&revision=1');
   });
 

@@ -98,8 +98,7 @@ export function Find({ close }: { close: () => void }) {
       })}
       {settled !== '' && found.data?.since && (
         <p className="quiet">
-          Notes from before {dayMonth(found.data.since)} {found.data.since.slice(0, 4)} were not looked
-          through.
+          Notes from before {dayMonth(found.data.since)} {found.data.since.slice(0, 4)} were not searched.
         </p>
       )}
       {settled === '' && (

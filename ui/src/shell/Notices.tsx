@@ -31,10 +31,10 @@ export function Notices() {
       )}
       {!lasting && (
         <p className="attention">
-          <b>This browser saves nothing on this device</b> (a private window, or its storage is full).{' '}
+          <b>This browser cannot save on this device</b> (a private window, or its storage is full).{' '}
           {reach.is === 'away' || waiting.length > 0
             ? 'What you log now is lost when you close this page. Leave it open until Syntoma answers, or write it down.'
-            : 'While Syntoma answers, everything is saved there. Should it stop answering, what you log is lost when you close this page.'}
+            : 'While Syntoma is reachable, everything is saved there. If it stops answering, what you log is lost when you close this page.'}
         </p>
       )}
       {asking && pathname !== '/devices' && (
@@ -45,7 +45,7 @@ export function Notices() {
       )}
       {newer && (
         <p>
-          A newer Syntoma is running. What you have typed stays.{' '}
+          A newer version of Syntoma is running. What you typed is kept.{' '}
           <Button size="small" onClick={() => window.location.reload()}>
             Open it
           </Button>

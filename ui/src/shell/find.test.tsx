@@ -45,7 +45,7 @@ test('what was found stands by kind, and leads to its place with what was looked
   expect(screen.getByRole('link', { name: 'Evening' }).getAttribute('href')).toBe(
     '/trials?campsite=Quarry+Lake&trial=Evening',
   );
-  expect(screen.queryByText(/were not looked through/)).toBeNull();
+  expect(screen.queryByText(/were not searched/)).toBeNull();
   // one question once the typing has settled, not one for each letter
   expect(asked.filter((a) => a.call === 'GET /api/find')).toHaveLength(1);
 });
@@ -55,7 +55,7 @@ test('of a very long log it is said how far back was looked', async () => {
   serve({ 'GET /api/find': { hits: [], since: '2019-03-04T10:00:00+01:00' } });
   show(<Find close={() => undefined} />);
   await user.type(screen.getByLabelText('Find in everything'), 'heron');
-  expect(await screen.findByText(/Notes from before 4 Mar 2019 were not looked through/)).toBeDefined();
+  expect(await screen.findByText(/Notes from before 4 Mar 2019 were not searched/)).toBeDefined();
   expect(screen.getByText(/Nothing has “heron” in it/)).toBeDefined();
 });
 

@@ -142,9 +142,9 @@ export const DESIGN: Schemas['DesignView'] = {
   enough: true,
   advice: [],
   warnings: ['Roof dome: its lead is too short.'],
-  cannot: ['Whether there is a difference under ×1.9: one that small may well be missed.'],
+  cannot: ['Whether there is a difference under ×1.9: it would probably be missed.'],
   restsOn: [
-    'By your own 30 visits the ratio of two setups’ upload scatters by about 40 % from round to round.',
+    'From your own 30 visits, upload varies by about 40 % between two setups from round to round.',
   ],
   seed: 77,
   left: [{ carrier: 'Tarnwave', gb: 0.1, leftGb: 38.24 }],

@@ -61,8 +61,8 @@ function Without({ effects }: { effects: Effect[] }) {
 function Legend() {
   return (
     <>
-      hatched: the interval, within which the true effect lies as often as is said · tick: the estimate ·
-      shaded: no difference that matters
+      hatched: the interval that holds the true effect as surely as stated · tick: the estimate · shaded: no
+      difference that matters
     </>
   );
 }

@@ -36,7 +36,7 @@ function OneFigure({ grid, figure, open }: { grid: Grid; figure: Figure; open: b
   return (
     <details className="numbers grid-figure" open={open}>
       <summary>
-        {figure.label}: {figure.depends ? `depends on ${grid.across}` : 'one does not depend on the other'}
+        {figure.label}: {figure.depends ? `depends on ${grid.across}` : 'the two do not depend on each other'}
       </summary>
       <p>{figure.sentence}</p>
       <Levels figure={figure} levels={[...figure.main, ...figure.within]} grid={grid} />

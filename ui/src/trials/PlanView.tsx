@@ -188,7 +188,7 @@ function Keep({ asked, campsite }: { asked: Asked; campsite: string | null }) {
       ? (keep.error.errors.find((e) => e.field === 'name')?.message ?? undefined)
       : undefined;
   if (campsite === null) {
-    return <p>Say where you stand, in the line above; a trial is made at a campsite.</p>;
+    return <p>Choose your campsite in the line above; a trial belongs to a campsite.</p>;
   }
   return (
     <form

@@ -73,7 +73,7 @@ export function StepNow(props: {
               {say}
             </p>
           ))}
-          <p>Nothing was measured yet. As soon as the router says what it should, it goes on by itself.</p>
+          <p>Nothing was measured yet. It continues as soon as the router reports what it should.</p>
           <div className="buttons">
             <Button type="primary" size="large" onClick={back}>
               Not ready yet
@@ -87,9 +87,7 @@ export function StepNow(props: {
     case 'waiting-for-another':
       return (
         <>
-          <p>
-            The other device starts each run by itself. If it is no longer here, start them from this one.
-          </p>
+          <p>The other device starts each run automatically. If it is gone, start the runs from this one.</p>
           <Button type="primary" size="large" onClick={measure}>
             Measure from here
           </Button>
@@ -97,9 +95,7 @@ export function StepNow(props: {
       );
     case 'unanswered':
       return (
-        <p role="alert">
-          Syntoma does not answer. The run starts by itself as soon as it does: keep this page open.
-        </p>
+        <p role="alert">Syntoma does not answer. The run starts as soon as it does: keep this page open.</p>
       );
     case 'ready':
       return (

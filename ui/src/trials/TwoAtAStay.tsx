@@ -34,8 +34,8 @@ export function TwoAtAStay() {
     <Part title="Two setups at a stay">
       <div className="chooser">
         <p className="small">
-          Runs of the same SIM within an hour of each other are taken as a round. Where the two were tried in
-          a planned trial there, they are judged by that trial.
+          Runs with the same SIM within an hour count as one round. If the two were in a planned trial there,
+          that trial decides.
         </p>
         <Select
           aria-label="Stay"

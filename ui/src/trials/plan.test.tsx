@@ -13,7 +13,7 @@ const SERVED = {
   'GET /api/measure/kinds': [{ kind: 'light', says: 'Ends early.' }],
   'POST /api/trials/design': DESIGN,
   'GET /api/trials/changes': [
-    { kind: 'bands', label: 'bands held', allowed: 'bands such as B3' },
+    { kind: 'bands', label: 'locked bands', allowed: 'bands such as B3' },
     { kind: 'place', label: 'place', allowed: 'a place such as on the table' },
   ],
   'GET /api/trials/templates': [
@@ -85,7 +85,7 @@ test('a usual trial is filled in from the rig, and one that cannot be made says 
   await screen.findByText('No setup in Gear has a booster.');
   await user.click(await screen.findByText('Is any band better held?'));
   await screen.findByText('Give the device its bands back at the end.');
-  expect(screen.getByLabelText('Setup 2: bands held')).toHaveProperty('value', 'B3');
+  expect(screen.getByLabelText('Setup 2: locked bands')).toHaveProperty('value', 'B3');
   await waitFor(() =>
     expect(bodies('POST /api/trials/design').at(-1)).toMatchObject({
       contenders: [

@@ -209,7 +209,7 @@ test('what this device measured and is deleted can be measured again', async () 
 
 test('what the router says is held against what is to be measured, and asked about', async () => {
   const user = userEvent.setup();
-  check = { heard: true, says: ['The device is on Ostrel; Roof dome is to be measured on Tarnwave.'] };
+  check = { heard: true, says: ['The device is on Ostrel; Roof dome should be measured on Tarnwave.'] };
   serve(served());
   show(<TrialsView />, ADDRESS);
   await user.click(await screen.findByRole('button', { name: /Start the run/ }));
@@ -234,7 +234,7 @@ test('a visit is left out, a note is kept, it is paused and goes on', async () =
   const user = userEvent.setup();
   sheet = {
     ...sheet,
-    goingOn: 'The rounds left take about 12 min.',
+    goingOn: 'The remaining rounds take about 12 min.',
     doubts: [{ measurement: 4, round: 1, setup: 'Mast panel', says: ['The device is on B20.'] }],
   };
   serve(served());

@@ -203,7 +203,7 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
         ],
       },
       next: {
-        label: 'Plan it: the best bands together',
+        label: 'Plan a trial of the best bands together',
         says: 'Alone, B3 and B20 did best.',
         contenders: [
           { setup: 'Roof dome', carrier: 'Tarnwave', change: null },
@@ -242,7 +242,7 @@ test('a verdict keeps its figure in the address, shows what the need asks for an
   expect(await screen.findByText('timed out')).toBeDefined();
   expect(screen.getByText('Alone, B3 and B20 did best.')).toBeDefined();
   const planned = new URL(
-    screen.getByText('Plan it: the best bands together').getAttribute('href') ?? '',
+    screen.getByText('Plan a trial of the best bands together').getAttribute('href') ?? '',
     'http://here',
   ).searchParams;
   expect(planned.getAll('setup')).toEqual(['Roof dome', 'Roof dome']);

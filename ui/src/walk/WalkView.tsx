@@ -73,7 +73,7 @@ export function WalkView() {
       />
       {over ? null : router?.kind === null ? (
         <p className="hollow">
-          No router is connected. <Link to="/measure">Connect it once</Link>, and what it hears stands here.
+          No router is connected. <Link to="/measure">Connect it once</Link>, and its reading appears here.
         </p>
       ) : (
         <Going walk={walk} metric={metric} />

@@ -172,7 +172,7 @@ test('a walk that is over says which places differ, and how sure that is', async
         high: 9,
         level: 0.95,
         verdict: 'better',
-        sentence: '7.0 dB weaker than window left’s: a real difference (from 5.0 to 9.0 dB, 19 times in 20)',
+        sentence: '7.0 dB weaker than window left’s: a real difference (from 5.0 to 9.0 dB, 95 % sure)',
       }),
     ],
   };

@@ -58,7 +58,7 @@ test('nothing points to a cause is an answer', async () => {
   serve({
     'GET /api/diagnosis': {
       ...FOUND,
-      headline: 'Nothing is wrong, as far as the figures tell: this is what this cell gives at this hour.',
+      headline: 'Nothing looks wrong: this is what this cell gives at this hour.',
       claims: [],
       telling: null,
       day: null,

@@ -108,7 +108,7 @@ class MeasureTest {
             assertThat(desk.locator("h1")).containsText("it failed: nothing answers at");
             desk.locator("#field-address").fill(server);
             button(desk, "Save and test").click();
-            assertThat(desk.getByText("Reached; an answer takes ")).isVisible();
+            assertThat(desk.getByText("Reached; latency is ")).isVisible();
             assertEquals(List.of(), chromium.complaints());
         }
     }

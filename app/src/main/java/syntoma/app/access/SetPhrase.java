@@ -34,7 +34,7 @@ public final class SetPhrase {
             new Phrase(secrets).set(phrase);
             Files.deleteIfExists(secrets.at(Sessions.FILE));
             System.out.println("The pass phrase for the data in " + files.dir()
-                    + " is set. Devices that were logged in log in anew.");
+                    + " is set. Devices that were logged in have to log in again.");
             return 0;
         } catch (InvalidInput refused) {
             return refuse(refused.getMessage());

@@ -33,7 +33,7 @@ class Throttle {
     /** Beyond so many sources the one heard of longest ago is forgotten. */
     private static final int MOST_SOURCES = 10_000;
 
-    /** An IPv6 network gives a device as many addresses as it wants within these. */
+    /** An IPv6 network gives a device as many addresses as it needs within these. */
     private static final int IPV6_NETWORK_BYTES = 8;
 
     private static final int IPV4_NETWORK_BYTES = 3;

@@ -103,7 +103,7 @@ class Drifts {
                     isBaseline ? null : Optionals.boxed(measured.effect().high()),
                     measured.effect().blocks(),
                     measured.effect().stays(),
-                    isBaseline ? "what the others are held against" : sentence(drift.unit(), over),
+                    isBaseline ? "what the others are compared with" : sentence(drift.unit(), over),
                     weeks(drift),
                     drift.points().stream()
                             .map(p -> new FindingsView.DriftPoint(
@@ -161,14 +161,14 @@ class Drifts {
         double low = over.low().getAsDouble();
         if (high < -APART_DB) {
             return setup + " brings at least " + Values.rounded(-high, 0)
-                    + " dB less than predicted: something in its chain is not doing its job";
+                    + " dB less than predicted: something in its chain is faulty";
         }
         if (low > APART_DB) {
             return setup + " brings at least " + Values.rounded(low, 0)
                     + " dB more than predicted: look at what its sheets say, or at the baseline’s chain";
         }
         return low <= 0 && high >= 0
-                ? "as predicted, give or take"
+                ? "about as predicted"
                 : Values.rounded(Math.abs(over.estimate().getAsDouble()), 1) + " dB " + (high < 0 ? "less" : "more")
                         + " than predicted";
     }
@@ -220,7 +220,7 @@ class Drifts {
         }
         return views.isEmpty()
                 ? "No level was measured beside another with a chain that is known."
-                : "Nothing tells that any setup changed on the way.";
+                : "No sign that any setup changed during the trip.";
     }
 
     private static double fall(FindingsView.DriftView view) {

@@ -21,7 +21,7 @@ final class Headlines {
             return "Nothing was measured of this yet.";
         }
         if (others.isEmpty()) {
-            return finding.baseline() + " alone was measured here; there is nothing to hold against it.";
+            return finding.baseline() + " alone was measured here; there is nothing to compare it with.";
         }
         boolean higher = finding.criterion().higherIsBetter();
         Comparator<Finding.Unit> best = Comparator.comparingDouble(
@@ -74,12 +74,12 @@ final class Headlines {
                 + String.join(" or ", open.stream().map(Finding.Unit::name).toList())
                 + " from " + finding.baseline() + " on " + finding.criterion().words() + " yet";
         if (first.effect().staysWanted().isEmpty()) {
-            return untold + "; it would take more than twenty further stays. Use the one that is less work.";
+            return untold + "; that would take more than twenty further stays. Use the one that is less work.";
         }
         return untold + "; " + Amount.count(first.effect().staysWanted().getAsInt(), "more stay") + " with "
                 + first.name() + " and " + finding.baseline()
                 + (first.effect().verdict() == Verdict.TOO_FEW
-                        ? " would let something be said of it."
+                        ? " would allow a comparison."
                         : " would likely settle " + first.name() + ".");
     }
 

@@ -42,7 +42,7 @@ final class MixedBands {
                         "bands-differ",
                         "In " + Text.counted(mixed, "block") + " different bands were in use, so that a difference in "
                                 + found.asked().criterion().words()
-                                + " is of the bands too. Choose one band to compare the antennas alone.",
+                                + " is due to the bands too. Choose one band to compare only the antennas.",
                         List.of()));
     }
 }

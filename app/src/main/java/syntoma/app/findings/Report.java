@@ -142,7 +142,7 @@ class Report {
         }
         if (keys.size() > MOST_QUESTIONS) {
             throw new InvalidInput(
-                    "question", "question stands there " + keys.size() + " times; allowed is up to " + MOST_QUESTIONS);
+                    "question", "question appears " + keys.size() + " times; allowed is up to " + MOST_QUESTIONS);
         }
         return keys.stream()
                 .map(key -> all.stream()
@@ -258,7 +258,7 @@ class Report {
                         view.of().substring(0, 1).toUpperCase(Locale.ROOT)
                                 + view.of().substring(1),
                         (ratio ? "Times " : "Against ") + view.baseline(),
-                        "19 times in 20",
+                        "95 % interval",
                         "Said",
                         "Blocks at stays",
                         "Plain average, " + view.unit(),
@@ -304,7 +304,7 @@ class Report {
                 html.element("p", setup.change().sentence());
             }
             html.table(
-                    List.of("Stay", "Measured less predicted, dB"),
+                    List.of("Stay", "Measured minus predicted, dB"),
                     setup.points().stream()
                             .map(p -> List.of(p.campsite() + ", " + DAY.format(p.at()), Values.rounded(p.aboveDb(), 1)))
                             .toList());
@@ -367,15 +367,15 @@ class Report {
                         "p",
                         "Setups are compared only where they were measured at the same stay, on the same SIM, within an hour, or in the"
                                 + " same round of a trial. What one does more than another is averaged over such blocks by one"
-                                + " additive model on the logarithm of the metric; intervals hold 19 times in 20 and allow for what"
-                                + " the blocks of a stay have in common. Each pair stands on its own: with many pairs one interval in"
+                                + " additive model on the logarithm of the metric; intervals hold in 95 % of cases and allow for what"
+                                + " the blocks of a stay have in common. Each pair is judged by itself: with many pairs one interval in"
                                 + " twenty misses. A plain average is over all runs wherever they were made; no answer rests on it.")
                 .element("h2", "What is not known")
                 .raw("<ul>\n")
-                .element("li", "Why a cell was slow at an hour: only that it was, for both setups alike.")
+                .element("li", "Why a cell was slow at some hour; only that it was, for both setups.")
                 .element(
                         "li",
-                        "How it would be at places that are unlike these, or with another setup of the same parts.")
+                        "What happens at different places, or with other setups of the same parts.")
                 .element("li", "What was measured at fewer than four stays is shown and not claimed.")
                 .raw("</ul>\n");
     }

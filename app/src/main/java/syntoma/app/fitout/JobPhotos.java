@@ -64,7 +64,7 @@ class JobPhotos {
             return JobPhotoView.of(same.get());
         }
         if (there.size() >= MOST_OF_A_TASK) {
-            throw new Conflict("there are " + MOST_OF_A_TASK + " photos of this task; take one away first");
+            throw new Conflict("there are " + MOST_OF_A_TASK + " photos of this task; delete one first");
         }
         JobPhoto photo = new JobPhoto(plan, key, kept, OffsetDateTime.now(clock));
         entities.persist(photo);

@@ -193,7 +193,7 @@ public class RoofPlans {
         String name = InvalidInput.naming("name", () -> Text.name("name", String.valueOf(asked.name()), LONGEST_NAME));
         List<KeptPlan> all = kept();
         if (all.size() >= MOST) {
-            throw new Conflict("there are " + MOST + " roof plans; take one away first");
+            throw new Conflict("there are " + MOST + " roof plans; delete one first");
         }
         if (all.stream().anyMatch(p -> p.name.equalsIgnoreCase(name))) {
             throw new Conflict("a roof plan is named " + Text.quoted(name) + " already");

@@ -41,7 +41,7 @@ class RoofReckoning {
             Stream.of("B20", "B3", "B7").map(Bands::named).toList();
 
     private static final String NO_ANTENNA =
-            "Draw what stands on the roof and lies under it; then say which antenna is to go there.";
+            "Add what is on the roof and under it, then choose the antenna.";
 
     private final Vehicles vehicles;
     private final Carriers carriers;

@@ -83,7 +83,7 @@ class RouterPlace {
                 Optionals.optional(router.ratedC()));
         Stream<String> sim = Boolean.FALSE.equals(router.simInReach())
                 ? Stream.of(
-                        "Its SIM is out of reach: every change of SIM takes it off the wall. Turn it, or lead the SIM out.")
+                        "Its SIM is out of reach: you would have to take it off the wall for every change. Turn it around, or use a SIM extension.")
                 : Stream.empty();
         return new RoofRouterJudged(
                 Stream.concat(Stream.of(heat), sim).toList(),

@@ -215,7 +215,7 @@ public class GearService {
         List<String> setups = use.setups().getOrDefault(id, List.of());
         if (!setups.isEmpty()) {
             throw new Conflict(gear.name + " is in " + String.join(", ", setups)
-                    + ", so it stays with what was measured. Retire it, and it is offered no more.");
+                    + ", so it stays with its measurements. Retire it instead: it is then no longer offered.");
         }
         entities.remove(gear);
     }

@@ -63,7 +63,7 @@ final class SheetForms {
             number("highV", "DC input to", "V", 1, 60),
             number("passiveV", "Passive PoE of", "V", 1, 60),
             number("drawW", "Usual draw", "W", 0, 500),
-            number("peakW", "Most it draws", "W", 0, 500));
+            number("peakW", "Maximum draw", "W", 0, 500));
 
     private static final List<SheetField> DEVICE = Stream.concat(
                     Stream.of(

@@ -89,7 +89,7 @@ final class AtRouter implements RouterSource {
             }
             lines.add(line);
         }
-        throw new RouterFailed("the modem talks without an end");
+        throw new RouterFailed("the modem never stops sending");
     }
 
     private String line() throws IOException, RouterFailed {

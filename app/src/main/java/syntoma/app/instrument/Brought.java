@@ -55,12 +55,12 @@ record Brought(
     /** How a run in a browser may end. */
     enum End {
         DONE(RunState.DONE, ""),
-        SPENT(RunState.DONE, "all that it was allowed to take was taken"),
+        SPENT(RunState.DONE, "the data limit was reached"),
         CANCELLED(RunState.CANCELLED, ""),
-        HIDDEN(RunState.FAILED, "the page was put away while it went on"),
+        HIDDEN(RunState.FAILED, "the page was closed during the run"),
         STALLED(RunState.FAILED, "nothing came through for 5 s"),
         REFUSED(RunState.FAILED, "the speed server refused it"),
-        LOST(RunState.FAILED, "the speed server could not be reached any more");
+        LOST(RunState.FAILED, "the speed server became unreachable");
 
         private final RunState state;
         private final String says;

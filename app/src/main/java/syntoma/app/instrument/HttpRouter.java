@@ -158,7 +158,7 @@ final class HttpRouter implements RouterSource {
                     withheld
                             ? "the router sends on to " + at.getScheme() + "://" + at.getRawAuthority()
                                     + ", which is not given the password of another address; set that address instead"
-                            : "the router does not let this in (status " + status
+                            : "the router refused the log-in (status " + status
                                     + "); is the password or the token right?");
         }
         if (status / 100 != 2) {

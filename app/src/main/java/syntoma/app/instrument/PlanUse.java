@@ -89,7 +89,7 @@ public class PlanUse {
         String who = counter.isPresent() ? "Used" : "Runs have taken";
         String sentence = allowance.isEmpty()
                 ? who + " " + taken + " GB on " + carrier + " since " + from
-                        + "; no card in Gear says what its plan allows."
+                        + "; no SIM in Gear states what its plan allows."
                 : who + " " + taken + " of the " + Values.plain(allowance.getAsDouble()) + " GB on " + carrier
                         + " since " + from
                         + (counter.isPresent()

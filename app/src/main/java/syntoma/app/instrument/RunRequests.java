@@ -36,7 +36,7 @@ class RunRequests {
         String place = asked.campsite() == null ? standing.line().campsite() : asked.campsite();
         if (place == null && asked.isLogged()) {
             throw new InvalidInput(
-                    "campsite", "campsite is missing, and the standing line says none; say where you stand");
+                    "campsite", "campsite is missing, and the standing line has none; choose where you are");
         }
         String campsite = place == null
                 ? null

@@ -125,7 +125,7 @@ class Runs {
             // said already; the store must not be written by a thread that is interrupted
         } catch (RuntimeException unexpected) {
             LOG.error("run {}", begun.id(), unexpected);
-            why = Optional.of("it broke off, by a fault of Syntoma’s own");
+            why = Optional.of("it stopped because of an error in Syntoma");
         } finally {
             finish(begun, progress.ended(ended, why).judged(kind));
         }

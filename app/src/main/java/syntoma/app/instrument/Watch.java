@@ -174,7 +174,7 @@ public class Watch {
             return;
         } catch (RuntimeException unexpected) {
             LOG.error("the router's answer", unexpected);
-            pause = fail("the answer could not be read, by a fault of Syntoma’s own", pauseMs);
+            pause = fail("the answer could not be read because of an error in Syntoma", pauseMs);
         }
         count();
         long next = pause;

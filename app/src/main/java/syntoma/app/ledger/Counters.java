@@ -83,7 +83,7 @@ class Counters implements CarrierCounters {
     void remove(long gear, long reading, boolean removed) {
         Optional.ofNullable(entities.find(CounterReading.class, reading))
                         .filter(c -> c.gearId == gear)
-                        .orElseThrow(() -> new NotFound("no reading of this card has the number " + reading))
+                        .orElseThrow(() -> new NotFound("no reading of this SIM has the number " + reading))
                         .removedAt =
                 removed ? OffsetDateTime.now(clock) : null;
         entities.flush();
@@ -91,7 +91,7 @@ class Counters implements CarrierCounters {
 
     private void required(long gear) {
         if (cards.plans().stream().noneMatch(p -> p.gear() == gear)) {
-            throw new NotFound("no card has the number " + gear);
+            throw new NotFound("no SIM has the number " + gear);
         }
     }
 

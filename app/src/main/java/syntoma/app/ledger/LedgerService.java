@@ -91,9 +91,9 @@ class LedgerService {
                     + " this month, and are counted.";
         }
         return count.withinBytes() == 0
-                ? "Live readings ask the router over the vehicle’s own network: they take nothing of any plan."
+                ? "Live readings use the vehicle’s own network: they use no plan data."
                 : "Live readings have moved " + megabytes(count.withinBytes() / BYTES_PER_MB)
-                        + " since the start, within the vehicle’s own network: nothing of any plan.";
+                        + " since the start, within the vehicle’s own network: no plan data.";
     }
 
     private static String megabytes(double amount) {
@@ -231,11 +231,11 @@ class LedgerService {
                         cap))
                 .orElse(new Traffic.Sums(0, 0, 0));
         return runs.runs() == 0
-                ? "The plan holds to " + Values.plain(cap) + " Mb/s; no run was made on it since " + DAY.format(first)
+                ? "The plan limits to " + Values.plain(cap) + " Mb/s; no run was made on it since " + DAY.format(first)
                         + "."
-                : "The plan holds to " + Values.plain(cap) + " Mb/s: " + runs.atCap() + " of "
+                : "The plan limits to " + Values.plain(cap) + " Mb/s: " + runs.atCap() + " of "
                         + Text.counted((int) runs.runs(), "run") + " since " + DAY.format(first)
-                        + " ended within a twentieth of it, so no antenna makes these faster.";
+                        + " reached it within 5 %, so no antenna makes these faster.";
     }
 
     private List<LedgerView.OfferView> offers(Cards.Plan plan, List<Cards.Plan> all, double used) {

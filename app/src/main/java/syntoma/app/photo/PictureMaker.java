@@ -96,7 +96,7 @@ class PictureMaker {
             LOG.warn("a picture ended its process with status {}", status);
             throw new InvalidInput(
                     "photo",
-                    "photo needs more memory or time than a picture may take to be read. Save it anew as JPEG with fewer"
+                    "photo needs more memory or time than a picture may take to be read. Save it again as JPEG with fewer"
                             + " pixels, and send that");
         }
         try (DataInputStream in = new DataInputStream(new ByteArrayInputStream(answer))) {

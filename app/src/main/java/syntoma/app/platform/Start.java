@@ -202,7 +202,7 @@ public final class Start {
         String name = e.getClass().getSimpleName();
         return switch (name) {
             case "AccessDeniedException" -> "access denied";
-            case "FileAlreadyExistsException" -> "a file stands in its place";
+            case "FileAlreadyExistsException" -> "a file is in its place";
             default -> {
                 String message = String.valueOf(e.getMessage());
                 yield message.substring(message.lastIndexOf(':') + 1).strip();

@@ -109,7 +109,7 @@ public record SetupView(
             double diameterMm,
             boolean best) {}
 
-    /** What a part takes, and what it wants of the vehicle's DC side. */
+    /** What a part takes, and what it needs of the vehicle's DC side. */
     public record PowerView(
             String part,
             String supply,

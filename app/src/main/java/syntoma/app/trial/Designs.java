@@ -247,7 +247,7 @@ class Designs {
                 .toList();
         if (!unknown.isEmpty()) {
             said.add("Not measured yet: " + String.join(", ", unknown)
-                    + "; about 20 Mb/s down and 5 Mb/s up are taken for the data.");
+                    + "; the data estimate assumes about 20 Mb/s down and 5 Mb/s up.");
         }
         return said;
     }

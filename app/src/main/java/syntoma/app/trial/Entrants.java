@@ -95,7 +95,7 @@ class Entrants {
     private static Variation variation(String field, DesignRequest.ChangeRequest asked) {
         return InvalidInput.naming(field, () -> {
             if (asked.kind() == null || asked.value() == null) {
-                throw new IllegalArgumentException("change wants a kind and a value");
+                throw new IllegalArgumentException("change needs a kind and a value");
             }
             return new Variation(Variation.Kind.labelled(asked.kind()), asked.value());
         });

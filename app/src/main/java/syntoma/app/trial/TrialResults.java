@@ -65,7 +65,7 @@ class TrialResults {
                     row.trial().campsiteId(),
                     row.trial().name(),
                     compared.setups(),
-                    "One setup alone was measured, so there is nothing to compare.",
+                    "Only one setup was measured, so there is nothing to compare.",
                     null,
                     need,
                     met);

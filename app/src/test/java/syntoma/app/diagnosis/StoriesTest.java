@@ -50,7 +50,7 @@ class StoriesTest {
     void the_cap() throws Exception {
         JsonNode capped = claim(why("Harbour Crane", "Window whips", "Brissa"), "capped");
         assertEquals("surely", capped.get("sure").asText());
-        assertTrue(capped.get("says").asText().startsWith("Held at about 24 Mb/s by the plan"));
+        assertTrue(capped.get("says").asText().startsWith("Limited to about 24 Mb/s by the plan"));
     }
 
     @Test
@@ -76,7 +76,7 @@ class StoriesTest {
     void the_valley_and_the_dead_carrier() throws Exception {
         JsonNode valley = why("Bog Boardwalk", "Bittern booster", "Tarnwave");
         assertEquals(
-                "The booster has nothing to lift here.",
+                "There is no signal here for the booster to amplify.",
                 claim(valley, "booster-trouble").get("says").asText());
         JsonNode dead = why("Juniper Ridge", "Mast panel", "Ostrel");
         assertEquals("surely", claim(dead, "no-service").get("sure").asText());
@@ -88,7 +88,7 @@ class StoriesTest {
         JsonNode fine = why("Saltmarsh Jetty", "Roof dome", "Tarnwave");
         assertEquals(0, fine.get("claims").size());
         assertEquals(
-                "Nothing is wrong, as far as the figures tell: this is what this cell gives at this hour.",
+                "Nothing looks wrong: this is what this cell gives at this hour.",
                 fine.get("headline").asText());
         assertTrue(fine.at("/day/runs").asInt() > 20);
     }

@@ -56,7 +56,7 @@ class DesignTest {
         assertEquals(visits, design.get("visits").size());
         assertTrue(design.toString().contains("plug the leads of Rowan into Curlew"), design.toString());
         assertTrue(design.at("/contenders/0/known").asBoolean(), "the dome was measured on that carrier");
-        assertTrue(design.at("/restsOn/0").asText().startsWith("By your own "), design.toString());
+        assertTrue(design.at("/restsOn/0").asText().startsWith("From your own "), design.toString());
         assertEquals(design, design(",\"difference\":2,\"seed\":3"), "the seed says the order");
         assertEquals(
                 before, requests.read("/api/revision").json().get("revision").asLong());
@@ -378,7 +378,7 @@ class DesignTest {
                         "round", "1"));
         JsonNode sheet = requests.read("/api/trials/sheet?campsite=Quarry Lake&trial=Held")
                 .json();
-        assertTrue(sheet.at("/doubts/0/says/0").asText().contains("on B20; it is to be held to B3"), sheet.toString());
+        assertTrue(sheet.at("/doubts/0/says/0").asText().contains("on B20; it should be locked to B3"), sheet.toString());
         long measurement = sheet.at("/doubts/0/measurement").asLong();
         assertEquals(
                 0,

@@ -95,7 +95,7 @@ class TrialResultsTest {
                 .json();
         assertEquals("Planned", asStay.get("judgedBy").asText());
         assertEquals(asTrial.at("/contrasts/0/effects/0/result"), asStay.at("/contrasts/0/effects/0/result"));
-        assertTrue(asStay.at("/contrasts/0/cautions").toString().contains("7 other measurements stand aside"));
+        assertTrue(asStay.at("/contrasts/0/cautions").toString().contains("7 other measurements are aside"));
         assertEquals(
                 asTrial.at("/contrasts/0/effects/0/result/low"),
                 requests.read("/api/compare?baseline=A&candidate=B&metric=up&campsite=Quarry Lake")
@@ -144,7 +144,7 @@ class TrialResultsTest {
         measure("Imported", 6, 5, 1);
         measure("Third", 8, 3, 1);
         assertFalse(judged("Before 3").contains("steadied"), "two before it are too few");
-        assertTrue(judged("Third").contains("The spread is steadied by three earlier trials."));
+        assertTrue(judged("Third").contains("The run-to-run scatter is estimated with the help of three earlier trials."));
         assertFalse(judged("Imported").contains("steadied"), "what was not planned takes nothing");
     }
 

@@ -119,7 +119,7 @@ public final class CalibrationPage {
         text.append(
                 "\n*Wrong* is a trial in which any look claims a difference where there is none, or claims the worse to be the"
                         + " better. *Hold the truth*: an interval is made for looking after every round, so it is wide enough that all of"
-                        + " a trial’s looks hold the truth 19 times in 20; the last one alone does more often. *Spread borrowed*: five"
+                        + " a trial’s looks hold the truth in 95 % of cases; the last one alone does more often. *Spread borrowed*: five"
                         + " trials of six rounds were over before.\n\n");
         text.append("## Wrong verdicts where nothing is between the setups\n\n![](calibration/wrong.svg)\n\n"
                 + "Hatched: what is promised, at most 5.5 %. Beneath, what is done by hand: three runs with the one, then three"

@@ -88,7 +88,7 @@ public sealed interface Reason {
         @Override
         public String says() {
             return promisedDb.isPresent()
-                    ? "never measured yet; its data sheets let you expect " + level.said() + " here"
+                    ? "never measured yet; its data sheets promise " + level.said() + " here"
                     : "never measured yet, and its data sheets do not say what it gains";
         }
     }

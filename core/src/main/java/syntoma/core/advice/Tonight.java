@@ -54,7 +54,7 @@ public record Tonight(
      */
     public String says(String need) {
         if (ranked.isEmpty()) {
-            return "Measure once with each setup, and what to use is said here.";
+            return "Measure once with each setup to get advice.";
         }
         if (allSilent()) {
             return "No carrier was heard here yet.";
@@ -63,7 +63,7 @@ public record Tonight(
         String needed = first.times().size() > 1 ? first.hours().needs() : need;
         String name = first.option().setup() + " on " + first.option().carrier();
         if (need.isEmpty()) {
-            return "Say what the connection is for, and what to use is said here.";
+            return "Choose what you need the connection for to get advice.";
         }
         if (movesOn()) {
             return "Move on if you can: " + name + " is the best bet here, and should meet " + needed + " "
@@ -104,9 +104,9 @@ public record Tonight(
                 + ranked.get(0).option().setup() + " on "
                 + ranked.get(0).option().carrier() + " has the best chance.");
         tries.add("Walk to higher ground with a phone or an antenna (Walk), and turn a directional antenna all round.");
-        tries.add("Use satellite if you have it, or move on.");
+        tries.add("Use satellite if you have it, or drive on.");
         tries.add(
-                "Until something is heard you cannot call for help over the network: keep a second means at hand, such as a"
+                "Until something is heard you cannot call for help over the network: carry another way to call, such as a"
                         + " satellite messenger or a radio.");
         return List.copyOf(tries);
     }
@@ -137,8 +137,8 @@ public record Tonight(
                             && a.option().minutes() == own.option().minutes()
                             && a.option().pricePerGb().orElse(0)
                                     > own.option().pricePerGb().orElse(0));
-            return Optional.of("About as likely as the next ones, and the least work"
-                    + (dearer ? " with the cheapest data." : "."));
+            return Optional.of(
+                    "About as likely as the next ones, and less work" + (dearer ? " with the cheapest data." : "."));
         }
         if (betterAbove) {
             double more = own.option().minutes() - ranked.get(0).option().minutes();

@@ -47,7 +47,7 @@ public record TrackRecord(int followed, OptionalDouble said, OptionalDouble came
     /** The same in words. */
     public String says() {
         if (followed == 0) {
-            return "No advice was followed yet; what comes of it will be counted here.";
+            return "You have not followed any advice yet. When you do, this shows how often it was right.";
         }
         String count = Text.counted(followed, "time") + " it was followed: it said " + percent(said.orElseThrow())
                 + " on average, and " + percent(came.orElseThrow()) + " came true";

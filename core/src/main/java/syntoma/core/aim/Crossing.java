@@ -55,7 +55,7 @@ public record Crossing(Spot at, double longM, double shortM, double longDeg, dou
      */
     public static Crossing of(List<Line> lines) {
         if (lines.stream().map(Line::from).distinct().count() < 2) {
-            throw new IllegalArgumentException("bearings are from one place; needed are two places or more");
+            throw new IllegalArgumentException("bearings are from one place; at least two places are needed");
         }
         double widest = 0;
         for (Line a : lines) {
@@ -66,7 +66,7 @@ public record Crossing(Spot at, double longM, double shortM, double longDeg, dou
         }
         if (widest < FLATTEST_DEG) {
             throw new IllegalArgumentException("the bearings are nearly parallel, by " + Math.round(widest)
-                    + " degrees; needed is a place further to the side");
+                    + " degrees; choose a place further to the side");
         }
         Spot at = start(lines);
         for (int step = 0; step < MOST_STEPS; step++) {

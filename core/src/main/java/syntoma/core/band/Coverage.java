@@ -106,13 +106,13 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
                         links,
                         Result.UNKNOWN,
                         limitedBy,
-                        "unknown: it has no uplink, and whether a band works both ways beside it is not known")
+                        "unknown: it has no uplink, and no other band is known to work both ways")
                 : new Coverage(
                         band,
                         links,
                         Result.NOT_COVERED,
                         limitedBy,
-                        "carries nothing: it has no uplink, and no band works both ways beside it");
+                        "carries nothing: it has no uplink, and no other band works both ways");
     }
 
     private static Way way(List<LinkShare> links, Function<LinkShare, OptionalDouble> share) {

@@ -5,7 +5,7 @@ import syntoma.core.booster.UsableGain;
 import syntoma.core.caution.Caution;
 import syntoma.core.unit.Values;
 
-/** How much of a booster’s gain can be used with its antennas so far apart. */
+/** How much of a booster’s gain is usable at this distance between its antennas. */
 final class BoosterIsolation implements Calculator {
     @Override
     public String key() {
@@ -19,7 +19,7 @@ final class BoosterIsolation implements Calculator {
 
     @Override
     public String answers() {
-        return "How much of a booster’s gain can be used with its antennas so far apart.";
+        return "How much of a booster’s gain is usable at this distance between its antennas.";
     }
 
     @Override
@@ -32,7 +32,7 @@ final class BoosterIsolation implements Calculator {
                 Input.number("inside", "Inside antenna", "dBi", "3", -10, 30),
                 Input.choice(
                         "facing",
-                        "They point",
+                        "Direction",
                         List.of("away from each other", "toward each other"),
                         "away from each other"),
                 Input.number("rated", "Rated gain", "dB", "65", 0, 120));
@@ -45,7 +45,7 @@ final class BoosterIsolation implements Calculator {
 
     @Override
     public String holds() {
-        return "From 0.3 m on, without reflections from metal near by. A booster near its limit turns itself down or oscillates: believe its own light.";
+        return "From 0.3 m on, without reflections from nearby metal. A booster near its limit turns its gain down or oscillates: trust its warning light.";
     }
 
     @Override
@@ -73,11 +73,11 @@ final class BoosterIsolation implements Calculator {
                         ? "All of its " + Values.rounded(rated, 0) + " dB can be used: about "
                                 + Values.rounded(isolation, 0) + " dB of isolation."
                         : "About " + Values.rounded(usable, 0) + " of its " + Values.rounded(rated, 0)
-                                + " dB can be used. For all of it the antennas want to be about "
+                                + " dB can be used. For all of it, move the antennas about "
                                 + Values.rounded(metres, 0)
                                 + " m apart, or " + Values.rounded(missing, 0) + " dB more between them.",
                 Answer.about("Isolation", Values.rounded(isolation, 1) + " dB"),
                 Answer.about("Usable gain", Values.rounded(usable, 1) + " dB"),
-                Answer.about("Apart for all of it", Values.rounded(metres, 1) + " m"));
+                Answer.about("Distance for full gain", Values.rounded(metres, 1) + " m"));
     }
 }

@@ -6,7 +6,7 @@ import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Staircase;
 import syntoma.core.unit.Values;
 
-/** What a cable of a class and length loses at a frequency. */
+/** The loss of a cable by class, length and frequency. */
 final class CableLoss implements Calculator {
     @Override
     public String key() {
@@ -20,7 +20,7 @@ final class CableLoss implements Calculator {
 
     @Override
     public String answers() {
-        return "What a cable of a class and length loses at a frequency.";
+        return "The loss of a cable by class, length and frequency.";
     }
 
     @Override
@@ -43,7 +43,7 @@ final class CableLoss implements Calculator {
 
     @Override
     public String holds() {
-        return "For a sound cable of that class. Kinked, wet or badly crimped it loses more; between classes makers differ by a tenth.";
+        return "For a cable in good condition. Kinks, water and bad crimps add loss; cables of one class differ by about 10 %.";
     }
 
     @Override
@@ -56,11 +56,11 @@ final class CableLoss implements Calculator {
         double all = cableDb + plugs;
         double left = 100 * Math.pow(10, -all / 10);
         return Answer.of(
-                        "It loses about " + Values.rounded(all, 1) + " dB: of what the antenna hears, "
-                                + Values.rounded(left, 0) + " % reaches the device.",
+                        "It loses about " + Values.rounded(all, 1) + " dB: " + Values.rounded(left, 0)
+                                + " % of the antenna’s power reaches the device.",
                         Answer.about("Cable", Values.rounded(cableDb, 1) + " dB"),
                         Answer.about("Connectors", Values.rounded(plugs, 1) + " dB"),
-                        Answer.about("In all", Values.rounded(all, 1) + " dB"),
+                        Answer.about("Total", Values.rounded(all, 1) + " dB"),
                         Answer.about("Power left", Values.rounded(left, 0) + " %"))
                 .keeping("cable", Map.of("cableClass", cable.name(), "lengthM", Values.plain(metres)));
     }

@@ -10,7 +10,7 @@ import syntoma.core.band.Channel;
 import syntoma.core.band.Channels;
 import syntoma.core.unit.Values;
 
-/** Which band a channel number or a frequency is of. */
+/** The band of a channel number or a frequency. */
 final class ChannelFinder implements Calculator {
     @Override
     public String key() {
@@ -24,7 +24,7 @@ final class ChannelFinder implements Calculator {
 
     @Override
     public String answers() {
-        return "Which band a channel number or a frequency is of.";
+        return "The band of a channel number or a frequency.";
     }
 
     @Override
@@ -35,8 +35,8 @@ final class ChannelFinder implements Calculator {
                         "What is known",
                         List.of("EARFCN (LTE)", "NR-ARFCN (5G)", "a frequency"),
                         "EARFCN (LTE)"),
-                Input.number("number", "Channel number, or MHz", "", "1300", 0, 3_279_165),
-                Input.text("band", "Band, where it is known", "").maybe());
+                Input.number("number", "Channel number or MHz", "", "1300", 0, 3_279_165),
+                Input.text("band", "Band, if known", "").maybe());
     }
 
     @Override

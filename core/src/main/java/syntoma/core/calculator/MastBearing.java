@@ -7,7 +7,7 @@ import syntoma.core.aim.Spot;
 import syntoma.core.place.Coordinates;
 import syntoma.core.unit.Values;
 
-/** Where a tower is from here, true and by the compass. */
+/** The direction of a tower from here, true and magnetic. */
 final class MastBearing implements Calculator {
     @Override
     public String key() {
@@ -21,7 +21,7 @@ final class MastBearing implements Calculator {
 
     @Override
     public String answers() {
-        return "Where a tower is from here, true and by the compass.";
+        return "The direction of a tower from here, true and magnetic.";
     }
 
     @Override
@@ -40,7 +40,7 @@ final class MastBearing implements Calculator {
 
     @Override
     public String holds() {
-        return "To a metre. A compass beside steel is off by far more: stand some metres from the vehicle. Declination changes by some tenths of a degree a year.";
+        return "Exact to a metre. A compass near steel is far less exact: step a few metres away from the vehicle. Declination changes by a few tenths of a degree a year.";
     }
 
     @Override

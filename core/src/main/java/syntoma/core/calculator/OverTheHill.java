@@ -10,7 +10,7 @@ import syntoma.core.propagation.FreeSpace;
 import syntoma.core.propagation.Obstacle;
 import syntoma.core.unit.Values;
 
-/** What the ground between takes, from a sketched profile. */
+/** The loss over a hill, from a sketched profile. */
 final class OverTheHill implements Calculator {
     @Override
     public String key() {
@@ -24,7 +24,7 @@ final class OverTheHill implements Calculator {
 
     @Override
     public String answers() {
-        return "What the ground between takes, from a sketched profile.";
+        return "The loss over a hill, from a sketched profile.";
     }
 
     @Override
@@ -32,8 +32,8 @@ final class OverTheHill implements Calculator {
         return List.of(
                 Input.number("km", "Distance to the tower", "km", "6", 0.05, 200),
                 Input.number("mhz", "Frequency", "MHz", "800", 10, 8000),
-                Input.number("from", "Own antenna over the ground", "m", "4", 0, 500),
-                Input.number("to", "Tower over the ground", "m", "40", 0, 500),
+                Input.number("from", "Your antenna above ground", "m", "4", 0, 500),
+                Input.number("to", "Tower above ground", "m", "40", 0, 500),
                 Input.lines("profile", "The ground: km and height in m, a line each", "0 20\n2 25\n3.5 70\n6 30"));
     }
 
@@ -44,7 +44,7 @@ final class OverTheHill implements Calculator {
 
     @Override
     public String holds() {
-        return "For the one edge that reaches highest. Several ridges, woods and houses take more; a rounded top takes more than an edge; refraction moves it by some dB over long ways.";
+        return "For the highest edge only. Several ridges, woods and houses add loss; a rounded top loses more than an edge; over long distances refraction changes it by a few dB.";
     }
 
     @Override
@@ -83,8 +83,8 @@ final class OverTheHill implements Calculator {
         double free = FreeSpace.lossDb(km, mhz);
         double radius = Obstacle.fresnelM(1, at, km - at, mhz);
         String how = edge == 0
-                ? "The way is free: nothing reaches into the inner part of the first Fresnel zone."
-                : "The ground takes about " + Values.rounded(edge, 1) + " dB more than free space, at "
+                ? "The path is clear: nothing reaches into the inner part of the first Fresnel zone."
+                : "The ground costs about " + Values.rounded(edge, 1) + " dB more than free space, at "
                         + Values.rounded(at, 1) + " km, where it reaches "
                         + (above > 0
                                 ? Values.rounded(above, 0) + " m above the line."
@@ -95,10 +95,11 @@ final class OverTheHill implements Calculator {
                 how,
                 Answer.about("Free space", Values.rounded(free, 1) + " dB"),
                 Answer.about("The ground", Values.rounded(edge, 1) + " dB"),
-                Answer.about("In all", Values.rounded(free + edge, 1) + " dB"),
+                Answer.about("Total", Values.rounded(free + edge, 1) + " dB"),
                 Answer.line("First Fresnel zone there", Values.rounded(radius, 1) + " m"),
                 Answer.line(
-                        "Higher by for a free way", Values.rounded(Math.max(0, above + 0.6 * radius), 0) + " m there"));
+                        "Raise it for a clear path by",
+                        Values.rounded(Math.max(0, above + 0.6 * radius), 0) + " m there"));
         return new Answer(
                 answer.says(),
                 answer.lines(),

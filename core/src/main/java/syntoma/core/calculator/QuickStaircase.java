@@ -6,7 +6,7 @@ import syntoma.core.chain.Staircase;
 import syntoma.core.propagation.HeightGain;
 import syntoma.core.unit.Values;
 
-/** What an antenna brings after its cable, over the device’s own inside. */
+/** What an antenna gains after its cable, compared with the device’s own antenna inside. */
 final class QuickStaircase implements Calculator {
     @Override
     public String key() {
@@ -20,7 +20,7 @@ final class QuickStaircase implements Calculator {
 
     @Override
     public String answers() {
-        return "What an antenna brings after its cable, over the device’s own inside.";
+        return "What an antenna gains after its cable, compared with the device’s own antenna inside.";
     }
 
     @Override
@@ -35,19 +35,19 @@ final class QuickStaircase implements Calculator {
                 Input.number("length", "Length", "m", "5", 0, 200),
                 Input.number("mhz", "Frequency", "MHz", "1800", 10, 8000),
                 Input.number("adapters", "Adapters", "", "0", 0, 10),
-                Input.number("shell", "The walls lose", "dB", "15", 0, 60),
+                Input.number("shell", "Loss of the walls", "dB", "15", 0, 60),
                 Input.number("fromHeight", "Height of the roof", "m", "2.8", 0.5, 10),
                 Input.number("height", "Height of the antenna", "m", "2.8", 0.5, 20));
     }
 
     @Override
     public String formula() {
-        return "Net = gain − cable − 0.15 per connector pair − 0.4 per adapter + 20 log₁₀(h₂ ∕ h₁), at most 12; over the own antenna inside: net + walls.";
+        return "Net = gain − cable − 0.15 per connector pair − 0.4 per adapter + 20 log₁₀(h₂ ∕ h₁), at most 12; compared with the own antenna inside: net + walls.";
     }
 
     @Override
     public String holds() {
-        return "Where gain and walls are as stated. Height brings nothing in woods or behind a ridge; reflections can move all of it by 3 dB. For a whole chain, build it under Gear.";
+        return "If gain and walls are as stated. Height may bring nothing in woods or behind a ridge; reflections change it by up to 3 dB. For a whole chain, build a setup under Gear.";
     }
 
     @Override
@@ -66,6 +66,6 @@ final class QuickStaircase implements Calculator {
                 Answer.about("Connectors and adapters", "−" + Values.rounded(joints, 1) + " dB"),
                 Answer.about("Height", Values.rounded(height, 1) + " dB"),
                 Answer.about("Net", Values.rounded(net, 1) + " dB"),
-                Answer.about("Over the own antenna inside", Values.rounded(over, 1) + " dB"));
+                Answer.about("Compared with the own antenna inside", Values.rounded(over, 1) + " dB"));
     }
 }

@@ -6,7 +6,7 @@ import java.util.OptionalInt;
 import syntoma.core.unit.Values;
 import syntoma.core.verdict.RoundsWanted;
 
-/** How many rounds a trial wants to show a difference. */
+/** How many rounds a trial needs to show a difference. */
 final class RoundsToMake implements Calculator {
     @Override
     public String key() {
@@ -15,30 +15,30 @@ final class RoundsToMake implements Calculator {
 
     @Override
     public String name() {
-        return "Rounds wanted";
+        return "Rounds needed";
     }
 
     @Override
     public String answers() {
-        return "How many rounds a trial wants to show a difference.";
+        return "How many rounds a trial needs to show a difference.";
     }
 
     @Override
     public List<Input> inputs() {
         return List.of(
-                Input.number("times", "To be shown: times", "×", "1.4", 1.02, 20),
-                Input.number("spread", "Spread of a round (SD of ln)", "", "0.35", 0.05, 2),
+                Input.number("times", "Difference to show", "×", "1.4", 1.02, 20),
+                Input.number("spread", "Scatter of a round (SD of ln)", "", "0.35", 0.05, 2),
                 Input.number("setups", "Setups in it", "", "2", 2, 6));
     }
 
     @Override
     public String formula() {
-        return "Smallest number of rounds, 3 to 20, for which an interval beyond no difference comes up at some look in four of five simulated trials.";
+        return "The smallest number of rounds, 3 to 20, with which four of five simulated trials show the difference at some look.";
     }
 
     @Override
     public String holds() {
-        return "For speeds and latencies paired within a round. The spread of your own trials stands under their verdicts; 0.35 is a usual one.";
+        return "For speeds and latencies paired within a round. Your own trials show their scatter below their verdicts; 0.35 is typical.";
     }
 
     @Override
@@ -53,7 +53,7 @@ final class RoundsToMake implements Calculator {
                 rounds.isPresent()
                         ? "To show " + of + " it takes " + rounds.getAsInt() + " rounds."
                         : "To show " + of
-                                + " would take more than 20 rounds: more work than it is worth. With 20 rounds ×"
+                                + " would take more than 20 rounds, which is not worth the work. 20 rounds show ×"
                                 + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 20, family)), 2) + " would be seen.",
                 Answer.line("Rounds", rounds.isPresent() ? Integer.toString(rounds.getAsInt()) : "more than 20"),
                 Answer.about(

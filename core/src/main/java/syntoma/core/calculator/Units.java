@@ -53,7 +53,7 @@ final class Units implements Calculator {
 
     @Override
     public String holds() {
-        return "Exact, but AWG, whose sizes are named whole: never take a thinner one.";
+        return "Exact, except for AWG, which has whole sizes: never use a thinner one.";
     }
 
     @Override

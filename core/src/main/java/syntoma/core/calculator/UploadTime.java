@@ -5,7 +5,7 @@ import java.util.List;
 import syntoma.core.need.Transfer;
 import syntoma.core.unit.Values;
 
-/** How long an upload takes, which rate a night wants, what a run costs in data. */
+/** How long an upload takes, which rate a night needs, how much data a run uses. */
 final class UploadTime implements Calculator {
     @Override
     public String key() {
@@ -19,7 +19,7 @@ final class UploadTime implements Calculator {
 
     @Override
     public String answers() {
-        return "How long an upload takes, which rate a night wants, what a run costs in data.";
+        return "How long an upload takes, which rate a night needs, how much data a run uses.";
     }
 
     @Override
@@ -27,7 +27,7 @@ final class UploadTime implements Calculator {
         return List.of(
                 Input.number("gb", "Data", "GB", "11", 0.001, 100_000),
                 Input.number("mbps", "Rate", "Mb/s", "12.4", 0.001, 100_000),
-                Input.number("hours", "Hours there are", "h", "8", 0.1, 744));
+                Input.number("hours", "Hours available", "h", "8", 0.1, 744));
     }
 
     @Override
@@ -37,7 +37,7 @@ final class UploadTime implements Calculator {
 
     @Override
     public String holds() {
-        return "For a rate that holds. Evenings are slower than nights, and a service may slow uploads itself: measure at the hour of the upload.";
+        return "If the rate stays the same. Evenings are slower than nights, and some services slow uploads: measure at the hour of the upload.";
     }
 
     @Override
@@ -48,9 +48,9 @@ final class UploadTime implements Calculator {
         double wanted = Transfer.mbps(gb, given.number("hours"));
         return Answer.of(
                 Values.plain(gb) + " GB at " + Values.plain(mbps) + " Mb/s takes " + said(time) + ". In "
-                        + Values.plain(given.number("hours")) + " h it wants " + Values.rounded(wanted, 2) + " Mb/s.",
+                        + Values.plain(given.number("hours")) + " h it needs " + Values.rounded(wanted, 2) + " Mb/s.",
                 Answer.line("Time", said(time)),
-                Answer.line("Rate wanted", Values.rounded(wanted, 2) + " Mb/s"),
+                Answer.line("Rate needed", Values.rounded(wanted, 2) + " Mb/s"),
                 Answer.line("A run of 10 s at that rate", Values.rounded(Transfer.gb(mbps, 10) * 1000, 0) + " MB"));
     }
 

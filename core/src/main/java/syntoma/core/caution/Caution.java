@@ -20,19 +20,19 @@ public enum Caution {
     MAINS("Mains and inverters are for a licensed electrician."),
     POWER_OFF(
             "Switch the device off before you put in a SIM or plug a lead, and on only with its antennas plugged in."),
-    TRANSMITTING("Keep clear of an antenna that transmits, as far as its maker states."),
+    TRANSMITTING("Keep the distance from a transmitting antenna that its maker states."),
     BOOSTER("Boosters are registered, licensed or forbidden, depending on the country and the carrier."),
     BOOSTER_ON("Its antenna has to be plugged in first. Stay clear of the antennas while it transmits."),
-    GAIN_LIMIT("Transmit gain has limits: a stronger antenna may be one too strong for where you are."),
+    GAIN_LIMIT("Transmit gain is limited by law: a stronger antenna may exceed the limit where you are."),
     IDENTITY("Changing a device’s identity number is illegal in many places, and is not supported."),
     DRIVING("Never drive with a mast up: it hits bridges, branches and lines."),
     MAST("Not in strong wind or a thunderstorm, and clear of overhead lines. A second person holds the mast."),
     LIGHTNING("Lay the mast down, and unplug its leads, before a thunderstorm."),
     WALKING(
             "Watch your step and the traffic, not the screen. Keep away from overhead lines and out of a thunderstorm."),
-    PASSWORDS("Change every password that is still its maker’s."),
+    PASSWORDS("Change every default password."),
     LOCAL_RULES("Local rules and licensed people come first: for gas, mains, the roof’s structure and transmitters."),
-    HELP("Never rely on cellular alone to call for help: keep a second means.");
+    HELP("Never rely on cellular alone to call for help: carry another way to call.");
 
     private final String says;
 

@@ -47,17 +47,17 @@ public final class Advice {
         }
         return switch (verdict) {
             case CANNOT_TELL, TOO_FEW ->
-                known ? meanwhile(one, other, more) : "Until that is known, use whichever is up.";
+                known ? meanwhile(one, other, more) : "Until that is known, use whichever is already up.";
             default ->
                 known
                         ? less(one, other, more, "gains nothing that matters here")
-                        : "Use whichever is up: neither gains anything that matters here.";
+                        : "Use whichever is already up: neither gains anything that matters here.";
         };
     }
 
     private static String less(String one, String other, double more, String why) {
         if (more == 0) {
-            return "Use whichever is up: neither is more work, and neither gains anything that matters here.";
+            return "Use whichever is already up: both are the same work, and neither gains anything that matters here.";
         }
         String dear = more > 0 ? other : one;
         String easy = more > 0 ? one : other;
@@ -67,9 +67,9 @@ public final class Advice {
 
     private static String meanwhile(String one, String other, double more) {
         if (more == 0) {
-            return "Until that is known use whichever is up: neither is more work.";
+            return "Until that is known, use whichever is already up: both are the same work.";
         }
-        return "Until that is known use " + (more > 0 ? one : other) + ": it is " + said(Math.abs(more))
+        return "Until that is known, use " + (more > 0 ? one : other) + ": it is " + said(Math.abs(more))
                 + " less work a stay.";
     }
 
@@ -104,7 +104,7 @@ public final class Advice {
             return candidate.bands().equals(RadioMode.AUTOMATIC.label())
                     ? "Leave it on automatic here."
                     : "Hold " + device(candidate) + " to " + candidate.bands()
-                            + " here, and give it its bands back when you leave.";
+                            + " here, and unlock the bands when you leave.";
         }
         return free ? "Leave it on automatic here." : "Leave it at " + baseline.bands() + " here.";
     }

@@ -9,7 +9,7 @@ import syntoma.core.design.FollowingTrial.TriedSetup;
 import syntoma.core.verdict.Comparison;
 
 /**
- * What follows on a trial of bands held alone: the best of them together, beside automatic and the best alone. A device that is held
+ * What follows on a trial of locked bands alone: the best of them together, beside automatic and the best alone. A device that is held
  * to one band cannot add carriers up; whether two together do better than what the network picks is a question of its own, and only
  * worth its time for the bands that did best.
  */
@@ -68,8 +68,8 @@ public final class BandStage {
                 .forEach(choices::add);
         return new FollowingTrial(
                 "Alone, " + said(best.get(0)) + " and " + said(best.get(1))
-                        + " did best against automatic. Held together a device may add them up.",
-                "Plan it: the best bands together",
+                        + " did best compared with automatic. Locked together, the device may combine them.",
+                "Plan a trial of the best bands together",
                 choices);
     }
 

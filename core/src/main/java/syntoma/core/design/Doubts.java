@@ -31,19 +31,19 @@ public final class Doubts {
     public static List<String> of(Contender contender, Read read, List<String> cells) {
         List<String> said = new ArrayList<>();
         if (isOther(contender.carrier(), read.carrier)) {
-            said.add("The device is on " + read.carrier + "; " + contender.setup() + " is to be measured on "
+            said.add("The device is on " + read.carrier + "; " + contender.setup() + " should be measured on "
                     + contender.carrier() + ".");
         }
         bandsOf(contender)
                 .filter(held -> !read.band.isEmpty() && !held.contains(read.band))
-                .ifPresent(held -> said.add(
-                        "The device is on " + read.band + "; it is to be held to " + String.join(" + ", held) + "."));
+                .ifPresent(held -> said.add("The device is on " + read.band + "; it should be locked to "
+                        + String.join(" + ", held) + "."));
         boolean nr = read.mode.startsWith("NR");
         if (contender.arrangement().bands().equals(RadioMode.LTE_ONLY.label()) && nr) {
-            said.add("The device uses " + read.mode + "; it is to be held to LTE.");
+            said.add("The device uses " + read.mode + "; it should be locked to LTE.");
         }
         if (contender.arrangement().bands().equals(RadioMode.NR_ONLY.label()) && !read.mode.isEmpty() && !nr) {
-            said.add("The device uses " + read.mode + "; it is to be held to NR.");
+            said.add("The device uses " + read.mode + "; it should be locked to NR.");
         }
         if (!read.cell.isEmpty() && !cells.isEmpty() && !cells.contains(read.cell)) {
             said.add("The device is on another cell than in the rounds of " + contender.setup() + " before: "

@@ -22,15 +22,15 @@ final class Limits {
                                 + " ahead of all others is among them with a chance of "
                                 + Math.round(100 * chance) + " %."
                         : "Whether there is a difference under " + Planner.times(seen)
-                                + ": one that small may well be missed.");
+                                + ": it would probably be missed.");
         changesAtOnce(question).ifPresent(cannot::add);
         if (question.kind() == RunKind.LATENCY) {
-            cannot.add("Which is faster: runs for the latency alone measure no rate.");
+            cannot.add("Which is faster: latency runs do not measure speed.");
         }
         cannot.add(
                 question.sessions() > 1
-                        ? "What it would be at another campsite, which has other cells."
-                        : "What it would be at another hour or another campsite: cells are busier in the evening, and the next place has others.");
+                        ? "What happens at another campsite, which has other cells."
+                        : "What happens at another hour or campsite: cells are busier in the evening, and other places have other cells.");
         return cannot;
     }
 
@@ -50,7 +50,7 @@ final class Limits {
         }
         return together.isEmpty()
                 ? Optional.empty()
-                : Optional.of("Which of the changes does it, where several are made at once: "
+                : Optional.of("Which of several changes made together causes it: "
                         + together.stream().collect(Collectors.joining("; ")) + ".");
     }
 

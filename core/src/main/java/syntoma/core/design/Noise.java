@@ -72,12 +72,11 @@ public record Noise(double run, double visit) {
         public String says(String figure) {
             String share = Values.rounded(100 * (Math.exp(noise.ofRound(1)) - 1), 0);
             String by = visits == 0
-                    ? "By usual values, as you have no visits of your own yet,"
+                    ? "From typical values (you have no visits of your own yet)"
                     : visits < MANY_VISITS
-                            ? "By usual values and your own " + Text.counted(visits, "visit")
-                            : "By your own " + Text.counted(visits, "visit");
-            return by + " the ratio of two setups’ " + figure + " scatters by about " + share
-                    + " % from round to round.";
+                            ? "From typical values and your own " + Text.counted(visits, "visit")
+                            : "From your own " + Text.counted(visits, "visit");
+            return by + ", " + figure + " varies by about " + share + " % between two setups from round to round.";
         }
     }
 

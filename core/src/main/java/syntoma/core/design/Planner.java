@@ -51,7 +51,7 @@ public final class Planner {
             String size = times(question.difference());
             String odds = Math.round(chance * 100) + " in 100";
             if (!fits) {
-                return "There is no room for three rounds, which are the least for a verdict.";
+                return "There is not enough time or data for three rounds, the minimum for a verdict.";
             }
             String runs = effort.runs() == 1
                     ? "one " + question.kind().label() + " run"
@@ -182,11 +182,11 @@ public final class Planner {
     private List<String> advice(Optional<Effort> wanted, int[] rounds, Effort made, boolean hasRoom) {
         List<String> said = new ArrayList<>();
         String size = times(question.difference());
-        said.add(wanted.map(effort -> "To see " + size + " with an 80 % chance it wants " + amount(effort) + ".")
-                .orElse("More than " + Looks.MOST + " rounds would be wanted to see " + size
+        said.add(wanted.map(effort -> "To see " + size + " with an 80 % chance it needs " + amount(effort) + ".")
+                .orElse("More than " + Looks.MOST + " rounds would be needed to see " + size
                         + " here; ask for a larger difference."));
         if (!hasRoom) {
-            said.add("Three rounds are the least for a verdict; they take " + amount(made) + ".");
+            said.add("A verdict needs at least three rounds; they take " + amount(made) + ".");
         }
         if (question.contenders().size() > 2) {
             fewer().ifPresent(said::add);
@@ -210,7 +210,7 @@ public final class Planner {
                 .flatMap(Optional::stream)
                 .min(Comparator.comparing((Without w) -> !w.fits).thenComparing(Without::effort, cheapest()))
                 .map(w -> "Without "
-                        + question.contenders().get(w.place).name(question.hasSeveralCarriers()) + " it wants "
+                        + question.contenders().get(w.place).name(question.hasSeveralCarriers()) + " it needs "
                         + amount(w.effort) + room(w.fits));
     }
 
@@ -220,11 +220,11 @@ public final class Planner {
         Question light = question.with(RunKind.LIGHT);
         return efforts(light, new Course(light), rounds).stream()
                 .min(cheapest())
-                .map(effort -> "With light runs it wants " + amount(effort) + room(effort.fits(light)));
+                .map(effort -> "With light runs it needs " + amount(effort) + room(effort.fits(light)));
     }
 
     private static String room(boolean fits) {
-        return fits ? ", for which there is room." : ".";
+        return fits ? ", which fits." : ".";
     }
 
     private static String amount(Effort effort) {

@@ -150,7 +150,7 @@ public record Question(
                 .toList();
         return failed.isEmpty()
                 ? Optional.empty()
-                : Optional.of(Text.list(failed) + ": rounds that are lost to that are allowed for.");
+                : Optional.of(Text.list(failed) + ": the plan allows for such lost rounds.");
     }
 
     /** Whether it is another contender with something changed: what is known of it is what is known of that one. */

@@ -86,7 +86,7 @@ public final class Screening {
                 .collect(Collectors.joining(", "));
         return Optional.of(new FollowingTrial(
                 "This trial screens " + tried.size() + " setups. Compared with " + baseline + " these did best: " + best
-                        + ". Which of them is really better, a trial of these decides, with new rounds.",
+                        + ". A trial of these, with new rounds, decides which is best.",
                 "Plan the trial of the best",
                 choices));
     }

@@ -25,10 +25,10 @@ public enum Template {
     DEVICES("Devices", "Which device is best with this SIM and antenna?", Template::devices),
     GRID("Antennas × devices", "What does each antenna do on each device?", Template::grid),
     CARRIERS("Carriers", "Which SIM is best here?", Template::carriers),
-    BANDS("Band sweep", "Is any band better held than left on automatic?", Template::bands),
+    BANDS("Band sweep", "Is any locked band better than automatic?", Template::bands),
     PLACES("Placement", "Where in the vehicle is the device best?", Template::places),
     HEIGHTS("Heights", "How high is high enough?", Template::heights),
-    SPACING("Distance to the indoor antenna", "How near does the device have to be?", Template::spacing),
+    SPACING("Distance to the indoor antenna", "How close must the device be?", Template::spacing),
     PLATE("Ground plane", "Does a metal plate under the antenna help?", Template::plate),
     HOURS("Morning, noon, evening", "Does it hold all day?", Template::hours),
     ROOF_TEST("Roof test before drilling", "Is it worth the holes?", Template::roofTest);
@@ -121,7 +121,7 @@ public enum Template {
 
     /** Fills it in from what is on board. */
     public Proposal propose(Board board) {
-        return board.setups.isEmpty() ? Proposal.lacking("Put a setup together in Gear first.") : propose.apply(board);
+        return board.setups.isEmpty() ? Proposal.lacking("Build a setup in Gear first.") : propose.apply(board);
     }
 
     private static Proposal beforeAfter(Board board) {
@@ -131,7 +131,7 @@ public enum Template {
                 .map(before -> Proposal.of(
                         List.of(Choice.of(before), Choice.of(after)),
                         "The first is how it was, the second how it is now."))
-                .orElse(Proposal.lacking("Keep how it was before as a setup of its own in Gear."));
+                .orElse(Proposal.lacking("Save how it was before as its own setup in Gear."));
     }
 
     private static Proposal booster(Board board) {
@@ -193,7 +193,7 @@ public enum Template {
                 .max(Comparator.comparingInt(List::size))
                 .filter(grid -> grid.size() >= 4)
                 .map(grid -> Proposal.of(grid.stream().map(Choice::of).toList()))
-                .orElse(Proposal.lacking("A grid wants each of two antennas on each of two devices as setups in Gear; "
+                .orElse(Proposal.lacking("A grid needs each of two antennas on each of two devices as setups in Gear; "
                         + "bands, places or carriers make a grid as well."));
     }
 
@@ -215,13 +215,13 @@ public enum Template {
                 .map(carrier -> new Choice(base.setup(), carrier, Optional.empty()))
                 .toList();
         if (each.size() > 1) {
-            return Proposal.of(each, "Each SIM has a plan of its own: what a run takes comes off that one.");
+            return Proposal.of(each, "Each SIM has its own plan: its runs use its data.");
         }
         return Proposal.lacking(base.arrangement()
                 .device()
                 .lockedTo()
                 .map(carrier -> base.deviceName() + " takes SIMs of " + carrier + " only.")
-                .orElse("There is a SIM of one carrier only on board; add another under Gear."));
+                .orElse("You have SIMs of one carrier only; add another under Gear."));
     }
 
     private static Proposal bands(Board board) {
@@ -244,12 +244,11 @@ public enum Template {
         if (hasNr) {
             choices.add(Choice.of(base, Variation.Kind.BANDS, RadioMode.LTE_ONLY.label()));
         }
-        List<String> notes = new ArrayList<>(
-                List.of(
-                        "Where two bands do well alone, try both together beside automatic afterwards.",
-                        "Let the device choose its bands again at the end: a band that is held may not work at the next campsite."));
+        List<String> notes = new ArrayList<>(List.of(
+                "Where two bands do well alone, try both together beside automatic afterwards.",
+                "Unlock the bands at the end: a locked band may not work at the next campsite."));
         if (hasNr) {
-            notes.add("Is NR the trouble or the help? Try NSA or NR SA only, or all but one band, as a change too.");
+            notes.add("Does NR help or hurt? Try NSA or NR SA only, or all but one band, as a change too.");
         }
         return Proposal.of(choices, notes.toArray(String[]::new));
     }
@@ -270,7 +269,7 @@ public enum Template {
                         Stream.of("0", "2", "4")
                                 .map(m -> Choice.of(c, Variation.Kind.HEIGHT, m))
                                 .toList(),
-                        "Aim a directional antenna anew at each height."))
+                        "Aim a directional antenna again at each height."))
                 .orElse(Proposal.lacking("No setup in Gear has an antenna to raise."));
     }
 
@@ -311,9 +310,9 @@ public enum Template {
                         Optional.empty(),
                         List.of(
                                 "Nothing is drilled: tape or weights hold the antenna where it is to go, and its leads go through a window.",
-                                "First the device alone, as it is now; that is what the holes are held against."),
+                                "First the device alone, as it is now: the holes have to beat that."),
                         List.of(),
                         true))
-                .orElse(Proposal.lacking("Put the antenna you think of together with the device in Gear first."));
+                .orElse(Proposal.lacking("Build a setup of the new antenna with the device in Gear first."));
     }
 }

@@ -24,7 +24,7 @@ public record Variation(Kind kind, String value) {
 
     /** What is changed. */
     public enum Kind {
-        BANDS("bands held", "bands such as B3 or B3 + B20, all but B3, LTE only, NR SA only, NSA", Work.BANDS),
+        BANDS("locked bands", "bands such as B3 or B3 + B20, all but B3, LTE only, NR SA only, NSA", Work.BANDS),
         BOOSTER("booster", "off", Work.BOOSTER),
         ANTENNAS("antennas", "own, for the device’s own", Work.LEADS),
         PLACE("place", "a place such as on the table", Work.PLACE),

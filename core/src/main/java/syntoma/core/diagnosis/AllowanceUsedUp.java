@@ -17,9 +17,9 @@ final class AllowanceUsedUp implements Rule {
         return Optional.of(new Claim(
                 Cause.ALLOWANCE_USED_UP,
                 Sure.LIKELY,
-                "The data of this month on " + s.carrier() + " is used up.",
+                "This month’s data on " + s.carrier() + " is used up.",
                 List.of(Values.rounded(s.plan().usedGb(), 1) + " of "
                         + Values.plain(s.plan().allowanceGb().getAsDouble()) + " GB were counted"),
-                "Use another SIM until the month begins again, or buy more data."));
+                "Use another SIM until the month starts again, or buy more data."));
     }
 }

@@ -48,7 +48,9 @@ final class BoosterTrouble implements Rule {
         return Optional.of(new Claim(
                 Cause.BOOSTER_TROUBLE,
                 reports || failed >= 2 ? Sure.SURELY : Sure.LIKELY,
-                reports ? "The booster is in trouble with itself." : "The booster has nothing to lift here.",
+                reports
+                        ? "The booster’s antennas disturb each other."
+                        : "There is no signal here for the booster to amplify.",
                 evidence,
                 reports
                         ? "Turn its gain down or move its antennas farther apart, the inside one out of sight of the outside one."

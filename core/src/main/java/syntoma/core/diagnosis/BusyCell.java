@@ -51,7 +51,7 @@ final class BusyCell implements Rule {
                                 : Sure.PERHAPS,
                 "The cell is busy with others" + (evenings.isPresent() ? " in the evenings" : "") + ".",
                 evidence,
-                "Move what can wait to the night or the early morning; try another band or carrier for now."));
+                "Do what can wait at night or early in the morning; for now, try another band or carrier."));
     }
 
     private static boolean isEvening(int hour) {

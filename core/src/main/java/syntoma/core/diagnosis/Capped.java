@@ -61,12 +61,12 @@ final class Capped implements Rule {
         if (s.plan().capMbps().stream().anyMatch(c -> Math.abs(c / rate - 1) < OF_SHEET)) {
             sure = true;
             evidence.add(
-                    "the sheet of the card says " + Said.mbps(s.plan().capMbps().getAsDouble()));
+                    "the SIM’s data sheet says " + Said.mbps(s.plan().capMbps().getAsDouble()));
         }
         return Optional.of(new Claim(
                 Cause.CAPPED,
                 sure ? Sure.SURELY : Sure.LIKELY,
-                "Held at about " + Said.mbps(rate) + " by the plan or the network, not by your antenna.",
+                "Limited to about " + Said.mbps(rate) + " by the plan or the network, not by your antenna.",
                 evidence,
                 "No antenna helps; another SIM or another plan does."));
     }

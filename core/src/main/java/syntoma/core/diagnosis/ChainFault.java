@@ -33,7 +33,7 @@ final class ChainFault implements Rule {
         return Optional.of(new Claim(
                 Cause.CHAIN_FAULT,
                 sure ? Sure.SURELY : Sure.LIKELY,
-                "Something in the chain of " + s.setup() + " is not doing its job.",
+                "Something in " + s.setup() + " is faulty.",
                 evidence,
                 MeasuredGain.USUAL_CAUSES));
     }

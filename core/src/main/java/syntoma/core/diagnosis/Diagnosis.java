@@ -72,7 +72,7 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
     public static String nothing(Situation situation) {
         return situation.lately().isEmpty()
                 ? "Nothing was measured here lately with " + situation.setup() + " on " + situation.carrier()
-                        + "; measure once, and ask again."
-                : "Nothing is wrong, as far as the figures tell: this is what this cell gives at this hour.";
+                        + "; measure once, then ask again."
+                : "Nothing looks wrong: this is what this cell gives at this hour.";
     }
 }

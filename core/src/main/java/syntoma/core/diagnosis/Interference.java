@@ -25,7 +25,7 @@ final class Interference implements Rule {
                 new Claim(
                         Cause.INTERFERENCE,
                         read.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
-                        "It is loud enough and not clean: other towers or something in the vehicle disturb it.",
+                        "The signal is strong but not clean: other towers or something in the vehicle interfere.",
                         List.of("RSRP " + Said.dbm(level.getAsDouble()) + " with SINR " + Said.db(sinr.getAsDouble())
                                 + " " + Said.over(read, "reading")),
                         "Aim away from the other tower or lock another band; switch chargers and inverters off for one reading."));

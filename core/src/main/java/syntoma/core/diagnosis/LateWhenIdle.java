@@ -29,8 +29,8 @@ final class LateWhenIdle implements Rule {
                 new Claim(
                         Cause.LATE_WHEN_IDLE,
                         timed.size() >= SURE ? Sure.LIKELY : Sure.PERHAPS,
-                        "It answers late even when nothing else is sent: the way to the internet is long.",
+                        "Latency is high even when nothing else is sent: the route to the internet is long.",
                         List.of("latency " + Said.ms(idle) + " idle, " + Said.over(timed, "run")),
-                        "Switch a VPN off for one run. Where that changes nothing, it is the carrier’s way, as when roaming: try another."));
+                        "Switch a VPN off for one run. If nothing changes, it is the carrier’s route, as when roaming: try another carrier."));
     }
 }

@@ -25,9 +25,9 @@ final class LatencyUnderLoad implements Rule {
         return Optional.of(new Claim(
                 Cause.LATENCY_UNDER_LOAD,
                 both.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
-                "It answers late while something else is sent: " + rise.says() + ".",
+                "Latency is high while something else is sent: " + rise.says() + ".",
                 List.of("latency " + Said.ms(idle) + " idle and " + Said.ms(loaded) + " under load "
                         + Said.over(both, "run")),
-                "Pause uploads and backups during calls, or limit them in the router to four fifths of the upload."));
+                "Pause uploads and backups during calls, or limit them in the router to 80 % of the upload."));
     }
 }

@@ -30,10 +30,10 @@ final class NoData implements Rule {
                         Cause.NO_DATA,
                         Sure.LIKELY,
                         s.carrier()
-                                + " is heard well, and no data gets through: it is the plan or a setting, not the antenna.",
+                                + " has a good signal but no data gets through: the plan or a setting is the cause, not the antenna.",
                         List.of(none.size() + " of " + last.size() + " runs failed at "
                                 + Said.dbm(Situation.median(none, Seen::rsrpDbm).orElseThrow()) + ", "
                                 + Said.over(last, "run")),
-                        "Look at the plan’s data and end date, then at the access point name (APN) in the router; try the SIM in a phone."));
+                        "Check the plan’s data and end date, then the access point name (APN) in the router. Try the SIM in a phone."));
     }
 }

@@ -36,7 +36,7 @@ final class NoService implements Rule {
                 .limit(3)
                 .toList();
         String next = others.isEmpty()
-                ? "Try the other carriers, then the highest antenna; if all are silent, move on."
+                ? "Try the other carriers, then the highest antenna. If all are silent, drive on."
                 : "Use " + others.stream().collect(Collectors.joining(" or ")) + ", which works here.";
         return Optional.of(new Claim(
                 Cause.NO_SERVICE,

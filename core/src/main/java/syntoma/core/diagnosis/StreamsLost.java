@@ -13,15 +13,13 @@ final class StreamsLost implements Rule {
         if (s.chain().streams().orElse(2) != 1 || s.chain().leads() < 2) {
             return Optional.empty();
         }
-        return Optional.of(
-                new Claim(
-                        Cause.STREAMS_LOST,
-                        Sure.LIKELY,
-                        "Only one stream gets through: about half of what two would carry near a tower.",
-                        List.of(s.setup() + " has " + Text.counted(s.chain().leads(), "lead")
-                                + " connected and 1 stream"),
-                        s.chain().booster()
-                                ? "A booster makes one stream of all; where it is not weak, go past it straight into the device."
-                                : "Look which ports the leads are on: two cellular ports, and on the device the main one first."));
+        return Optional.of(new Claim(
+                Cause.STREAMS_LOST,
+                Sure.LIKELY,
+                "Only one antenna stream works: near a tower two would carry about twice as much.",
+                List.of(s.setup() + " has " + Text.counted(s.chain().leads(), "lead") + " connected and 1 stream"),
+                s.chain().booster()
+                        ? "A booster leaves one stream. Where the signal is not weak, connect the antenna straight to the device."
+                        : "Check which ports the leads are on: two cellular ports, the device’s main one first."));
     }
 }

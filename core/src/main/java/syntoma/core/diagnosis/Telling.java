@@ -48,12 +48,12 @@ public record Telling(Cause one, Cause other, How how, String says) {
                     Cause.WEAK_OUTSIDE,
                     Cause.CHAIN_FAULT,
                     How.OTHER_SETUP,
-                    "Read once with another antenna: if it hears as little, the place is weak; if much more, the chain has a fault."),
+                    "Take a reading with another antenna: if it is as weak, the place is weak; if much stronger, the chain has a fault."),
             new Pair(
                     Cause.BUSY_CELL,
                     Cause.LATENCY_UNDER_LOAD,
                     How.MORNING,
-                    "Run once before seven: if it answers fast then, the cell is busy now; if as late, it is the router’s queue."),
+                    "Run once before seven: if latency is low then, the cell is busy now; if not, it is the router’s queue."),
             new Pair(
                     Cause.INTERFERENCE,
                     Cause.BUSY_CELL,
@@ -63,17 +63,17 @@ public record Telling(Cause one, Cause other, How how, String says) {
                     Cause.WEAK_OUTSIDE,
                     Cause.LOST_IN_SHELL,
                     How.PHONE,
-                    "Look at the phone on the roof and inside again: 8 dB or more between them is the walls."),
+                    "Check the phone on the roof and inside again: a difference of 8 dB or more is the walls."),
             new Pair(
                     Cause.UPLINK_LIMITED,
                     Cause.WEAK_OUTSIDE,
                     How.OTHER_SETUP,
-                    "Run once with more antenna: if the upload follows, gain is what is wanted; if not, the place is too weak."),
+                    "Run once with a stronger antenna: if the upload improves, gain helps; if not, the place is too weak."),
             new Pair(
                     Cause.CAPPED,
                     Cause.ALLOWANCE_USED_UP,
                     How.OTHER_CARRIER,
-                    "Run once on another SIM: if it is fast, it is this plan, whichever of the two."));
+                    "Run once on another SIM: if it is fast, this plan is the cause."));
 
     /** The one that tells most of what is claimed; empty where nothing is open. */
     static Optional<Telling> of(List<Claim> claims, Situation situation) {
@@ -95,18 +95,21 @@ public record Telling(Cause one, Cause other, How how, String says) {
             case CAPPED ->
                 telling(cause, How.RUN, "Make one full run: if its curve is flat at that rate, it is the plan.");
             case WEAK_OUTSIDE, LOST_IN_SHELL ->
-                telling(cause, How.PHONE, "Look at the phone outside and inside: that tells the place from the walls.");
+                telling(
+                        cause,
+                        How.PHONE,
+                        "Check the phone outside and inside: that separates the place from the walls.");
             case CHAIN_FAULT ->
                 telling(
                         cause,
                         How.OTHER_SETUP,
-                        "Read both setups in turn, three times each: that shows what the chain lacks.");
+                        "Read both setups in turn, three times each: that shows what the chain loses.");
             case NO_SERVICE ->
                 telling(cause, How.OTHER_CARRIER, "Run once on another carrier: if it works, it is the network.");
             case INTERFERENCE ->
                 telling(cause, How.AIM, "Turn the antenna and read: if SINR moves, it is another tower.");
             case WRONG_BAND, UPLINK_LIMITED, LATENCY_UNDER_LOAD ->
-                telling(cause, How.RUN, "Run twice more: two runs are easily chance.");
+                telling(cause, How.RUN, "Run twice more: two runs can easily be chance.");
             default -> Optional.empty();
         };
     }

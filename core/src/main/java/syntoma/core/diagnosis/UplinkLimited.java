@@ -30,9 +30,9 @@ final class UplinkLimited implements Rule {
         return Optional.of(new Claim(
                 Cause.UPLINK_LIMITED,
                 both.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
-                "The tower is heard better than it hears: the upload is what suffers.",
+                "You hear the tower better than it hears you: the upload suffers.",
                 List.of("upload " + Said.mbps(up) + " beside download " + Said.mbps(down) + " at "
                         + Said.dbm(level.getAsDouble()) + " " + Said.over(both, "run")),
-                "Gain helps both ways: raise and aim the antenna, or lock a lower band, which carries farther."));
+                "Gain helps both ways: raise and aim the antenna, or lock a lower band, which reaches farther."));
     }
 }

@@ -29,9 +29,9 @@ final class UploadAboveDownload implements Rule {
         return Optional.of(new Claim(
                 Cause.UPLOAD_ABOVE_DOWNLOAD,
                 both.size() >= SURE ? Sure.LIKELY : Sure.PERHAPS,
-                "More goes up than comes down: the downlink of this cell is busy or narrow.",
+                "Upload is faster than download: this cell’s downlink is busy or narrow.",
                 List.of("upload " + Said.mbps(up) + " beside download " + Said.mbps(down) + ", "
                         + Said.over(both, "run")),
-                "Try another band or carrier for downloads; uploads are well served here."));
+                "Try another band or carrier for downloads; uploads work well here."));
     }
 }

@@ -46,7 +46,7 @@ final class WeakOutside implements Rule {
                 new Claim(
                         Cause.WEAK_OUTSIDE,
                         weakPhone && weakHeard ? Sure.SURELY : Sure.LIKELY,
-                        "There is little of " + s.carrier() + " to hear here, even outside.",
+                        "There is little signal of " + s.carrier() + " here, even outside.",
                         evidence,
                         "Raise the antenna, aim it, or try another carrier; a few metres beside trees can be worth more than a cable."));
     }

@@ -60,7 +60,7 @@ final class WrongBand implements Rule {
                                         + Said.day(e.getValue()
                                                 .get(e.getValue().size() - 1)
                                                 .at())),
-                        "Lock " + e.getKey() + " for now, and give the device its bands back when you leave."));
+                        "Lock " + e.getKey() + " for now, and unlock the bands when you leave."));
     }
 
     private static String said(double down, double up) {

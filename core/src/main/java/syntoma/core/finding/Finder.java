@@ -85,7 +85,7 @@ public final class Finder {
                     rank(adjusted[unit]),
                     byStrength,
                     unit == baseline
-                            ? "what the others are held against"
+                            ? "what the others are compared with"
                             : plain.runs(unit) == 0 && plain.failed(unit) > 0
                                     ? Said.neverRan(names.get(unit), plain.failed(unit))
                                     : Said.of(criterion, names.get(baseline), names.get(unit), effect)));

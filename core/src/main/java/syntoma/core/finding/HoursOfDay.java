@@ -113,7 +113,7 @@ public final class HoursOfDay {
             }
         }
         return told.isEmpty()
-                ? "Too little was measured at different hours of the same stays to tell."
+                ? "Too few measurements at different hours of the same stay to tell."
                 : "No hour stands out: where enough was measured, it is much the same all day.";
     }
 

@@ -117,6 +117,6 @@ final class Remarks {
         }
         return plain[unit] < adjusted[unit]
                 ? "others beside it were mostly used at weak sites"
-                : Amount.whose(names.get(unit)) + " average hangs on a few runs, or on where the others were used";
+                : Amount.whose(names.get(unit)) + " average depends on a few runs, or on where the others were used";
     }
 }

@@ -27,7 +27,7 @@ final class Said {
                         + " (" + interval(criterion, c) + ").";
             case CAPPED ->
                 Text.capital(criterion.words()) + " of " + unit + " and " + baseline
-                        + " is held by the plan or the network; it cannot rank them.";
+                        + " is limited by the plan or the network, so it cannot rank them.";
             case LESS_RELIABLE ->
                 unit + " is faster when it works, but it failed where " + baseline
                         + " ran, more often than chance explains.";
@@ -55,12 +55,12 @@ final class Said {
     private static String tooFew(String baseline, String unit, Contrast c) {
         int wanted = c.staysWanted().orElse(1);
         return unit + " stood beside another at " + Text.counted(c.stays(), "stay") + "; "
-                + Amount.count(wanted, "more stay") + " with it and " + baseline + " would let it be said.";
+                + Amount.count(wanted, "more stay") + " with it and " + baseline + " would allow a comparison.";
     }
 
     private static String wanted(String baseline, String unit, Contrast c) {
         if (c.staysWanted().isEmpty()) {
-            return ". Telling them apart would take more than twenty further stays: more work than it is worth. Use the one"
+            return ". Telling them apart would take more than twenty further stays, which is not worth the work. Use the one"
                     + " that is less work.";
         }
         return ". " + Text.capital(Amount.count(c.staysWanted().getAsInt(), "more stay")) + " with " + unit + " and "

@@ -37,7 +37,7 @@ public final class AimingNeeded implements FitRule {
     private static String says(Antenna antenna) {
         String work = " Aim it at each camp, about " + MINUTES + " min.";
         if (antenna.beamDeg().isEmpty()) {
-            return "It is directional; how narrow its beam is, its sheet does not say." + work;
+            return "It is directional; its data sheet does not state the beam width." + work;
         }
         double beam = antenna.beamDeg().getAsDouble();
         return "Its beam is " + Values.plain(beam) + "° wide: " + OFF_DEG + "° off target it loses about "

@@ -25,8 +25,8 @@ final class BandsMissing implements FitRule {
                                         .collect(Collectors.joining(", ")) + " of "
                                 + fit.carrier() + (isHalf(e.getValue()) ? " in both directions." : "."),
                         isDevice(fit, e.getKey())
-                                ? "Nothing to do unless that band is the only one somewhere."
-                                : "Put an antenna beside it that does, or count on the other bands."))
+                                ? "Nothing to do unless this is the only band somewhere."
+                                : "Add an antenna that does, or rely on the other bands."))
                 .toList();
     }
 

@@ -20,14 +20,14 @@ final class BoosterCare implements FitRule {
             findings.add(FitFinding.caution(
                     "booster-licence",
                     b.name(),
-                    "A booster sends. By country and carrier it is free, to be registered, to be licensed or forbidden.",
-                    "Ask your carrier, and look up the rules of each country on the way, before you switch it on."));
+                    "A booster transmits. Depending on country and carrier it is free, registered, licensed or forbidden.",
+                    "Before you switch it on, ask your carrier and check the rules of each country on your way."));
             rings(fit, b, findings);
             findings.add(FitFinding.note(
                     "booster-noise",
                     b.name(),
-                    "It raises the level, not the level above noise: inside, SINR is never better than at its antenna"
-                            + " outside, and where that hears nothing there is nothing to raise.",
+                    "It raises the level, not the quality: inside, SINR is never better than at its outside antenna,"
+                            + " and where that hears nothing, it has nothing to amplify.",
                     ""));
         });
         return findings;
@@ -49,7 +49,7 @@ final class BoosterCare implements FitRule {
                         "Rated " + Values.plain(rated.getAsDouble()) + " dB, stable up to about "
                                 + Values.rounded(stable, 0) + " dB with the antennas "
                                 + Values.plain(Staircase.BOOSTER_APART_M)
-                                + " m apart: beyond that it hears itself, rings and shuts down.",
+                                + " m apart: above that it oscillates and shuts down.",
                         "Set its gain lower, or put " + Values.rounded(metres(rated.getAsDouble() - stable), 1)
                                 + " m or a metal roof between the two antennas.")));
     }

@@ -18,7 +18,7 @@ final class BoosterStreams implements FitRule {
                 .map(b -> FitFinding.note(
                         "booster-streams",
                         b.name(),
-                        "Through a booster there is one stream; the device alone can use " + layers
+                        "A booster gives one stream; the device alone can use " + layers
                                 + ". Where the signal is good, that alone can cost up to " + part(layers)
                                 + " of the speed.",
                         "Measure with and without it at each camp."))

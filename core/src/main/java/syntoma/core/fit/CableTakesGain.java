@@ -66,7 +66,7 @@ final class CableTakesGain implements FitRule {
     /** A lead that is fixed to its antenna keeps its class; the extension can be another. */
     private static String fix(double addedM, double addedLoss, double mhz) {
         if (addedM == 0) {
-            return "Its lead is fixed, so it cannot be of another class: put the device nearer, and do not lengthen it.";
+            return "Its lead is fixed, so choose no other cable: put the device closer and do not extend it.";
         }
         CableChoice best = CableChoice.over(addedM, mhz).stream()
                 .filter(CableChoice::best)

@@ -32,12 +32,12 @@ final class CardCount implements FitRule {
             boolean sure = cards - unsized > slots || d.esim().equals(Optional.of(false));
             return List.of(
                     sure
-                            ? FitFinding.blocker(CODE, d.name(), says + ".", "Leave a card out of this setup.")
+                            ? FitFinding.blocker(CODE, d.name(), says + ".", "Remove a SIM from this setup.")
                             : FitFinding.note(
                                     CODE,
                                     d.name(),
                                     says + ", unless one is an eSIM: a sheet does not say.",
-                                    "Enter the size of each card, and whether the device takes an eSIM."));
+                                    "Enter the size of each SIM, and whether the device takes an eSIM."));
         }
         if (d.modems().isPresent() && all > d.modems().getAsInt()) {
             boolean switches = d.can(Feature.FAILOVER).orElse(false);
@@ -46,8 +46,8 @@ final class CardCount implements FitRule {
                     d.name(),
                     all + " cards and " + Words.count(d.modems().getAsInt()) + " modem"
                             + (d.modems().getAsInt() == 1 ? "" : "s")
-                            + ": one card works at a time, the other is a fall-back"
-                            + (switches ? " that it switches to by itself." : " that you switch to by hand."),
+                            + ": one SIM works at a time, the other is the fallback"
+                            + (switches ? " that it switches to automatically." : " that you switch to by hand."),
                     ""));
         }
         return List.of();

@@ -39,8 +39,8 @@ final class CardSize implements FitRule {
         return Optional.of(FitFinding.note(
                 CODE,
                 sim.name(),
-                Words.capital(slot.get().label()) + "-size card slot: the " + card.label() + " card needs a frame.",
-                "A card frame, a small thing that is easily lost."));
+                Words.capital(slot.get().label()) + "-size card slot: the " + card.label() + " SIM needs an adapter frame.",
+                "A SIM adapter frame."));
     }
 
     private static Optional<FitFinding> profile(Device device, Sim sim) {
@@ -57,7 +57,7 @@ final class CardSize implements FitRule {
                             + device.simSize()
                                     .map(s -> ", only a " + s.label() + " card")
                                     .orElse("") + ".",
-                    "Ask the carrier for a card."));
+                    "Ask the carrier for a physical SIM."));
         }
         return Optional.of(FitFinding.note(
                 CODE,
@@ -66,6 +66,6 @@ final class CardSize implements FitRule {
                         + device.simSize()
                                 .map(s -> " beside its " + s.label() + " card slot")
                                 .orElse("") + ".",
-                "Look for the word eSIM on its sheet, or ask the carrier for a card."));
+                "Look for the word eSIM on its sheet, or ask the carrier for a physical SIM."));
     }
 }

@@ -18,7 +18,7 @@ final class CarrierLock implements FitRule {
                         "carrier-lock",
                         sim.name(),
                         device.name() + " is locked to " + lock + "; " + sim.name() + " is of " + sim.carrier() + ".",
-                        "Ask who sold it, or " + lock + ", to unlock it, or take a card of " + lock + "."))
+                        "Ask who sold it, or " + lock + ", to unlock it, or use a SIM of " + lock + "."))
                 .toList();
     }
 }

@@ -17,7 +17,7 @@ final class CarrierOfCard implements FitRule {
                 ? List.of(FitFinding.note(
                         "carrier-of-card",
                         sims.get(0).name(),
-                        "The bands are looked at for " + fit.carrier() + "; the card is of "
+                        "The bands checked are those of " + fit.carrier() + "; the SIM is from "
                                 + sims.get(0).carrier() + ".",
                         ""))
                 : List.of();

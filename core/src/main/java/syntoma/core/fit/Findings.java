@@ -29,15 +29,15 @@ public record Findings(FitCase fit, List<FitFinding> all) {
     /** What must stand beside a predicted gain so that it is not misread; empty text where nothing must. */
     public String besideGain() {
         return fit.chain().booster().isPresent()
-                ? "That is level alone. Through a booster SINR is no better than at its antenna outside, and one stream"
-                        + " carries at most half of what two would: speed may rise little, or fall where the signal is good."
+                ? "This is the level only. Through a booster SINR is no better than at its outside antenna, and one stream"
+                        + " carries at most half of two: speed may rise little, or fall where the signal is good."
                 : "";
     }
 
     /** What is found, as one sentence or two. */
     public String headline() {
         if (fit.chain().device().isEmpty()) {
-            return "This setup is known by its name alone. Choose its parts, and its fit can be checked.";
+            return "This setup has only a name. Choose its parts to check whether they fit.";
         }
         if (blocked()) {
             return "It does not fit yet. " + blockers().get(0).says();

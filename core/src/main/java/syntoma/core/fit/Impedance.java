@@ -27,7 +27,7 @@ final class Impedance implements FitRule {
                         c.lead().run().antenna().name(),
                         "F connectors and television cable are made for 75 Ω, radio gear for 50 Ω: each change costs"
                                 + " about " + LOSS + ", and filters may shift.",
-                        "Use 50 Ω cable and connectors all the way where you can."));
+                        "Use 50 Ω cable and connectors throughout."));
             }
         }
         return findings.stream().distinct().toList();

@@ -37,7 +37,7 @@ final class LeadReach implements FitRule {
                         : "the roof alone takes " + Values.plain(THROUGH_ROOF_M) + " m")
                 + ".";
         String fix = "An extension of at least " + Values.rounded(wanted - length, 1)
-                + " m, with what the way inside takes on top.";
+                + " m, plus the length inside the vehicle.";
         return Optional.of(
                 length < run.mastM()
                         ? FitFinding.blocker("lead-reach", run.antenna().name(), says, fix)

@@ -17,9 +17,9 @@ final class MagnetHold implements FitRule {
                 .map(run -> FitFinding.blocker(
                                 "magnet-hold",
                                 run.antenna().name(),
-                                run.antenna().name() + " is held by a magnet; a roof of "
-                                        + fit.chain().vehicle().shell().label() + " holds none.",
-                                "A steel plate, glued on, or another mounting.")
+                                run.antenna().name() + " is held by a magnet; a "
+                                        + fit.chain().vehicle().shell().label() + " roof holds no magnet.",
+                                "Glue a steel plate on, or use another mounting.")
                         .with(ToBuy.about("steel plate", ToBuy.STEEL_PLATE)))
                 .toList();
     }

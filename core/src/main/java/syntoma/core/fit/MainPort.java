@@ -21,14 +21,14 @@ final class MainPort implements FitRule {
             return List.of(FitFinding.caution(
                     "main-port",
                     cellular.get(0).lead().label(),
-                    "One lead only, and it is on port " + cellular.get(0).port().label()
-                            + ", which only listens: nothing is sent through the antenna.",
+                    "Only one lead is connected, to port " + cellular.get(0).port().label()
+                            + ", which only receives: nothing is sent through the antenna.",
                     "Use the main port, " + main.get().label() + "."));
         }
         return List.of(FitFinding.note(
                 "main-port",
                 fit.device(),
-                "One lead only: use the main port"
+                "Only one lead: use the main port"
                         + main.map(p -> ", " + p.label()).orElse("") + ".",
                 ""));
     }

@@ -14,7 +14,7 @@ final class MainsOnly implements FitRule {
                 .map(p -> FitFinding.caution(
                         "mains-only",
                         p.name(),
-                        p.name() + " runs on mains only: an inverter and its adapter take about 28 % of the energy.",
+                        p.name() + " runs on mains only: an inverter and its adapter waste about 28 % of the energy.",
                         "Take one with a " + system + " input, or plan for the inverter."))
                 .toList();
     }

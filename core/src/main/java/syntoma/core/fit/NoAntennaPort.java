@@ -19,8 +19,8 @@ final class NoAntennaPort implements FitRule {
                 ? List.of(FitFinding.blocker(
                         "no-antenna-port",
                         device.name(),
-                        device.name() + " has no port for a cellular antenna, so nothing of the antenna arrives.",
-                        "Take another device, or put this one at a window."))
+                        device.name() + " has no port for a cellular antenna, so the antenna does nothing.",
+                        "Use another device, or put this one at a window."))
                 : List.of();
     }
 }

@@ -16,6 +16,6 @@ final class NoBandWorks implements FitRule {
                 "no-band-works",
                 limit,
                 "No band of " + fit.carrier() + " works in both directions through this chain.",
-                "Take another carrier, or another part in place of " + limit + "."));
+                "Use another carrier, or replace " + limit + "."));
     }
 }

@@ -22,7 +22,7 @@ final class NoGain implements FitRule {
                 ? List.of(FitFinding.caution(
                         "no-gain",
                         "chain",
-                        "On every band the chain is predicted to hear no more than the device’s own antenna inside.",
+                        "On every band the prediction is no better than the device’s own antenna inside.",
                         "Put the antenna outside, or shorten the cable."))
                 : List.of();
     }

@@ -19,8 +19,8 @@ final class NoPin implements FitRule {
     private static FitFinding finding(Wiring.Connection connection, Joint joint) {
         Connector outer = joint.outer();
         String how = outer.joins().startsWith("screw")
-                ? "looks alike, screws on, and the pins do not meet."
-                : "looks alike and " + outer.joins() + ", but does not sit: there is no contact to rely on.";
+                ? "looks the same and screws on, but the pins do not touch."
+                : "looks alike and " + outer.joins() + ", but do not fit: the contact is not reliable.";
         return FitFinding.blocker(
                 "no-pin",
                 connection.lead().label(),

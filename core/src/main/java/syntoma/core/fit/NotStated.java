@@ -63,7 +63,7 @@ final class NotStated implements FitRule {
         }
         boolean alone = chain.leads(Use.CELLULAR).isEmpty() && chain.booster().isEmpty();
         if (alone && d.ownAntennas().isEmpty()) {
-            missing(findings, d.name(), "own antennas", "Look whether it has antennas inside.");
+            missing(findings, d.name(), "own antennas", "Check whether it has antennas inside.");
         }
     }
 
@@ -71,7 +71,7 @@ final class NotStated implements FitRule {
         findings.add(FitFinding.note(
                 "not-stated",
                 part,
-                "The sheet of " + part + " does not state its " + what + ": what follows from it is unknown.",
+                "The sheet of " + part + " does not state its " + what + ": what depends on it is unknown.",
                 where));
     }
 }

@@ -33,7 +33,7 @@ final class NothingConnected implements FitRule {
                 ? List.of(FitFinding.blocker(
                         CODE,
                         device.name(),
-                        device.name() + " has no antenna of its own, and none is connected: it hears nothing.",
+                        device.name() + " has no antenna of its own and none is connected: it receives nothing.",
                         "Choose an antenna for it."))
                 : List.of();
     }
@@ -44,7 +44,7 @@ final class NothingConnected implements FitRule {
                 ? List.of(FitFinding.blocker(
                         CODE,
                         at,
-                        "None of the cellular leads is plugged into " + at + ": nothing of the antenna arrives.",
+                        "None of the cellular leads is plugged into " + at + ": the antenna does nothing.",
                         "Plug them as the wiring table says."))
                 : List.of();
     }

@@ -23,12 +23,12 @@ final class OwnAntennas implements FitRule {
                         ? FitFinding.note(
                                 "own-antennas",
                                 fit.device(),
-                                "Its own antennas stay in use until a setting says otherwise.",
+                                "Its own antennas stay in use until you change a setting.",
                                 "Set it to outside antennas once the leads are on.")
                         : FitFinding.note(
                                 "own-antennas",
                                 fit.device(),
-                                "Its own antennas stay on beside the leads; part of the signal is still heard inside.",
+                                "Its own antennas stay on too, so it still hears part of the signal inside.",
                                 ""))
                 .toList();
     }

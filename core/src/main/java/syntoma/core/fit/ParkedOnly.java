@@ -25,7 +25,7 @@ final class ParkedOnly implements FitRule {
                                 ? "Parked only: taller than the vehicle by " + Values.rounded(over, 2) + " m, "
                                         + Values.rounded(top, 2) + " m over ground."
                                 : "Parked only: taller than the vehicle by " + Values.rounded(over, 2)
-                                        + " m and the antenna’s own height, which its sheet does not say.",
+                                        + " m and the antenna’s own height, which its data sheet does not state.",
                         "Take the mast down before you drive; a line at the door handle reminds you."));
             } else if (run.placement() == Placement.ROOF && top > vehicle.limitM()) {
                 String says = "On the roof it makes the vehicle " + Values.rounded(top, 2) + " m high; your limit is "
@@ -33,12 +33,12 @@ final class ParkedOnly implements FitRule {
                 findings.add(
                         run.antenna().magnetic()
                                 ? FitFinding.caution(
-                                        "over-height", run.antenna().name(), says, "Take it off before you drive.")
+                                        "over-height", run.antenna().name(), says, "Remove it before you drive.")
                                 : FitFinding.blocker(
                                         "over-height",
                                         run.antenna().name(),
                                         says,
-                                        "Take a lower antenna, or one that comes off or folds down to drive."));
+                                        "Use a lower antenna, or one that you remove or fold down to drive."));
             }
         }
         return findings;

@@ -19,7 +19,7 @@ final class PlanOfCard implements FitRule {
                             sim.name(),
                             "The plan of " + sim.name() + " holds to " + Values.plain(cap)
                                     + " Mb/s; your need asks for " + amount(asked) + " Mb/s.",
-                            "Take a plan without that cap: no antenna helps against it."));
+                            "Choose a plan without that cap: no antenna helps against it."));
                 }
             });
         }
@@ -36,7 +36,7 @@ final class PlanOfCard implements FitRule {
                     (cards.size() == 1 ? "The plan of " + cards.get(0).name() + " has " : "The plans together have ")
                             + Values.plain(given) + " GB a month; your need takes about " + Values.rounded(wanted, 0)
                             + " GB.",
-                    "Take a larger plan, or move the large transfers to another source."));
+                    "Choose a larger plan, or move large transfers to another source."));
         }
         return findings;
     }

@@ -38,7 +38,7 @@ final class PortsLeftEmpty implements FitRule {
                         + Words.streams(connected) + " of " + could + ".",
                 loose.isEmpty()
                         ? "Take an antenna with " + could + " cellular leads."
-                        : "Plug in what hangs loose first: "
+                        : "First plug in the loose leads: "
                                 + loose.stream()
                                         .limit(empty.size())
                                         .map(Chain.WiredLead::label)

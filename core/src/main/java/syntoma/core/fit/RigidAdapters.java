@@ -29,6 +29,6 @@ final class RigidAdapters implements FitRule {
                         fit.device(),
                         "These ports sit " + Values.plain(spacing.getAsDouble()) + " mm apart: rigid adapters of "
                                 + Values.plain(width) + " mm will not fit side by side.",
-                        "Take pigtails."));
+                        "Use pigtails."));
     }
 }

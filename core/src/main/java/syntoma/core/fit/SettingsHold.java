@@ -28,7 +28,7 @@ final class SettingsHold implements FitRule {
             findings.add(FitFinding.caution(
                     BANDS,
                     device.name(),
-                    "The mode is locked, and no band is named: what the device is held to is not known.",
+                    "The mode is locked but no band is named, so it is unknown what the device is locked to.",
                     "Name the bands, or set the mode to automatic."));
         }
         if (!locked.isEmpty()) {
@@ -106,8 +106,8 @@ final class SettingsHold implements FitRule {
 
     private static FitFinding lock(Device device, boolean all, String says) {
         return all
-                ? FitFinding.blocker(BANDS, device.name(), says, "Lock a band that gets through, or none.")
-                : FitFinding.caution(BANDS, device.name(), says, "Take it out of the lock.");
+                ? FitFinding.blocker(BANDS, device.name(), says, "Lock a band that works, or none.")
+                : FitFinding.caution(BANDS, device.name(), says, "Remove it from the lock.");
     }
 
     private static String names(List<Band> bands) {

@@ -29,6 +29,6 @@ final class SeveralAntennas implements FitRule {
                         "several-antennas",
                         String.join(", ", antennas),
                         "On " + shared + " leads of more than one antenna count as streams.",
-                        "Ten centimetres apart is enough; pointing different ways costs some of it."));
+                        "They count as streams; pointing different ways costs some of the gain."));
     }
 }

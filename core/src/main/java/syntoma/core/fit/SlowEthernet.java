@@ -27,7 +27,7 @@ final class SlowEthernet implements FitRule {
                     slowWifi
                             ? "Its Wi-Fi of at most "
                                     + Values.plain(d.wifiMbps().getAsDouble())
-                                    + " Mb/s is slower too: count on no more than that."
+                                    + " Mb/s is slower too: expect no more than that."
                             : "Use Wi-Fi where speed matters."));
         }
         if (slowWifi && !slowPort) {
@@ -37,7 +37,7 @@ final class SlowEthernet implements FitRule {
                     "Its Wi-Fi of at most " + Values.plain(d.wifiMbps().getAsDouble())
                             + " Mb/s is slower than the modem ("
                             + Values.plain(d.downMaxMbps().getAsDouble())
-                            + " Mb/s), and half of that is what a room leaves.",
+                            + " Mb/s), and in a room about half of it remains.",
                     "Use the Ethernet port where speed matters."));
         }
         return findings;

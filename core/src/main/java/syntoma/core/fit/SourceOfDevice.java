@@ -21,7 +21,7 @@ final class SourceOfDevice implements FitRule {
                     CODE,
                     device.name(),
                     "Whether " + device.name()
-                            + " can draw on campground Wi-Fi is unknown: its sheet names no features.",
+                            + " can use campground Wi-Fi is unknown: its data sheet lists no features.",
                     "Look for client mode, Wi-Fi as WAN or repeater."));
         }
         return device.can(Feature.WIFI_SOURCE).get()
@@ -29,7 +29,7 @@ final class SourceOfDevice implements FitRule {
                 : List.of(FitFinding.blocker(
                         CODE,
                         device.name(),
-                        device.name() + " cannot draw on campground Wi-Fi: its sheet does not name Wi-Fi as source.",
-                        "Take a device that can be a client, or another source."));
+                        device.name() + " cannot use campground Wi-Fi: its data sheet does not list Wi-Fi as a source.",
+                        "Use a device that can be a Wi-Fi client, or another source."));
     }
 }

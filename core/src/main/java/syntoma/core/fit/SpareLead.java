@@ -16,7 +16,7 @@ final class SpareLead implements FitRule {
                         "spare-lead",
                         lead.label(),
                         lead.label() + " is " + use.label() + ": " + fit.device() + " has no free port for it.",
-                        "Leave it capped."));
+                        "Leave its cap on."));
             }
         }
         return findings;

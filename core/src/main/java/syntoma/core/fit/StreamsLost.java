@@ -22,7 +22,7 @@ final class StreamsLost implements FitRule {
                 fit.wiring().leadsOver(Use.CELLULAR).get(0).label(),
                 "Only " + connected + " of " + leads + " cellular leads have a port: " + Words.streams(connected) + ".",
                 fit.chain().booster().isPresent()
-                        ? "A booster carries one; cap the others."
+                        ? "A booster carries one; leave the caps on the others."
                         : "Cap the others, or take a device with " + leads + " cellular ports."));
     }
 }

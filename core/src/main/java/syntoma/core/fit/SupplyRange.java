@@ -114,7 +114,7 @@ final class SupplyRange implements FitRule {
                         found.severity(),
                         found.where(),
                         found.says(),
-                        "Look up the other end of its range: the voltage of the converter follows from it.",
+                        "Look up the other end of its range: it decides the converter’s voltage.",
                         Optional.empty());
         };
     }

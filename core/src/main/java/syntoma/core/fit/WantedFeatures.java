@@ -21,7 +21,7 @@ final class WantedFeatures implements FitRule {
                     CODE,
                     device.name(),
                     "You need " + names(wanted) + "; whether " + device.name()
-                            + " can do that is unknown, because its sheet names no features.",
+                            + " can do that is unknown, because its data sheet lists no features.",
                     "Look it up before you build it in."));
         }
         List<Feature> missing =
@@ -32,7 +32,7 @@ final class WantedFeatures implements FitRule {
                         CODE,
                         device.name(),
                         device.name() + " does not do " + names(missing) + ", which you need.",
-                        "Take another device, or do it on the computer behind it."));
+                        "Use another device, or do it on a computer behind it."));
     }
 
     private static String names(List<Feature> features) {

@@ -46,8 +46,8 @@ final class UsualTasks {
                 .build());
         tasks.add(step(
                         "settings",
-                        "Settings: APN, MTU, IPv4 and IPv6, mode, bands, Wi-Fi name, every password, firmware noted, remote access"
-                                + " off or known",
+                        "Set up the router: APN, MTU, IPv4 and IPv6, mode, bands, Wi-Fi name, new passwords; note the firmware,"
+                                + " turn remote access off",
                         40)
                 .after("table")
                 .minding(Caution.PASSWORDS, Caution.IDENTITY)
@@ -77,7 +77,7 @@ final class UsualTasks {
                 .build());
         tasks.add(step("pilot", "Pilot hole of 3 mm, from inside", 10)
                 .after("look")
-                .last("The check across agrees; nothing is hidden there; both sides are clear.")
+                .last("The distances from all four edges agree; nothing is hidden there; both sides are clear.")
                 .minding(Caution.DRILLING)
                 .with("drill", "bit of 3 mm with a stop", "eye protection")
                 .helped()
@@ -127,7 +127,7 @@ final class UsualTasks {
                     .onRoof(Weather.WARM)
                     .with(build.sealant(), "sealant gun", "gloves")
                     .waiting(Build.SEALANT_CURES_MIN)
-                    .last("It stands where it is to stay: adhesive gives one try.")
+                    .last("It is exactly where it should stay: adhesive gives one try.")
                     .build());
             tasks.add(step("leak-test", "Pour water over it, and look inside", 10)
                     .after("seal")

@@ -9,7 +9,7 @@ import syntoma.core.chain.Vehicle;
 import syntoma.core.unit.Values;
 
 /**
- * What one part of a chain takes a day, and what it wants of the vehicle's DC side. All figures are empty where its sheet
+ * What one part of a chain takes a day, and what it needs of the vehicle's DC side. All figures are empty where its sheet
  * does not state the draw.
  *
  * @param supply how it is fed

@@ -168,7 +168,7 @@ public record BoosterPlan(
     public List<String> held(List<Band> bands, Map<String, Double> reportedDb, boolean warns) {
         List<String> said = new ArrayList<>();
         if (warns) {
-            said.add("Its warning light is on: it hears itself. More distance, another plane, or less gain.");
+            said.add("Its warning light is on: it oscillates. Increase the distance, change the plane, or lower the gain.");
         }
         for (OnBand on : on(bands)) {
             Double reported = reportedDb.get(on.band.name());
@@ -177,10 +177,10 @@ public record BoosterPlan(
                 if (Math.abs(off) > REPORTED_OFF_DB) {
                     said.add("On " + on.band.name() + " it reports " + Values.plain(reported) + " dB, about "
                             + Values.rounded(Math.abs(off), 0) + " dB " + (off > 0 ? "more" : "less")
-                            + " than is reckoned: "
+                            + " than calculated: "
                             + (off > 0
-                                    ? "more stands between the antennas than the drawing has."
-                                    : "look at its leads, or at what reflects near them."));
+                                    ? "there is more between the antennas than in the drawing."
+                                    : "check its leads, and what reflects near them."));
                 }
             }
         }

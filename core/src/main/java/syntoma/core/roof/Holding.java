@@ -17,11 +17,11 @@ public final class Holding {
                     + ": glue a steel plate down, or fix it otherwise.");
         }
         if (foot.fixing() == Foot.Fixing.DRILLED) {
-            said.add("What goes through the roof has to be longer than its " + Values.plain(roof.thicknessMm())
+            said.add("The gland or bolt must be longer than the roof is thick: " + Values.plain(roof.thicknessMm())
                     + " mm.");
             if (roof.doubleSkin()) {
                 said.add(
-                        "Put a sleeve between the two skins, so that what is screwed down does not pull them together.");
+                        "Put a sleeve between the two skins, so that tightening does not crush them.");
             }
         }
         double over = foot.heightM() - roof.headroomM();

@@ -69,7 +69,7 @@ final class Judge {
 
     private Optional<Objection> objection(Spot spot, Rect taken, Optional<Thing> nearest, double clearance) {
         if (!taken.within(roof.outline())) {
-            return objection(Objection.Why.OFF_ROOF, foot.name() + " does not stand on the roof with all of its foot.");
+            return objection(Objection.Why.OFF_ROOF, foot.name() + " does not fit on the roof with its whole foot.");
         }
         for (Thing thing : standing) {
             double free = thing.rect().distanceM(taken);

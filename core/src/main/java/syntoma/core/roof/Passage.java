@@ -120,7 +120,7 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
         public List<String> notes() {
             List<String> said = new ArrayList<>();
             if (makersMm.isPresent() && !passes()) {
-                said.add("The plugs do not pass the maker’s hole of " + mm(makersMm.getAsDouble()) + " mm: they need "
+                said.add("The plugs do not fit through the maker’s hole of " + mm(makersMm.getAsDouble()) + " mm: they need "
                         + mm(oneAtATimeMm)
                         + " mm. Ask the maker before you drill a wider one: the antenna has to cover it.");
             } else if (makersMm.isPresent()) {
@@ -129,10 +129,10 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
             said.add("One after another, or with their plugs staggered, they pass " + mm(oneAtATimeMm)
                     + " mm; with all plugs side by side " + mm(allAtOnceMm) + " mm.");
             if (makersMm.isEmpty() && stemMm > oneAtATimeMm) {
-                said.add("The antenna’s own stem decides: it wants " + mm(stemMm) + " mm.");
+                said.add("The antenna’s own stem decides: it needs " + mm(stemMm) + " mm.");
             }
             said.add(
-                    "Once through, the cables take " + mm(cablesMm) + " mm: that is what a gland has to close around.");
+                    "The cables together are " + mm(cablesMm) + " mm thick: the gland must fit that.");
             return said;
         }
     }
@@ -143,7 +143,7 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
         return fill <= FULLEST
                 ? Optional.empty()
                 : Optional.of("They fill " + Values.rounded(100 * fill, 0) + " % of the duct; over "
-                        + Values.rounded(100 * FULLEST, 0) + " % they do not pull through its bends.");
+                        + Values.rounded(100 * FULLEST, 0) + " % they are hard to pull through bends.");
     }
 
     /** The smallest common hole saw for a hole; empty where none is wide enough. */

@@ -138,7 +138,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
                 .orElse("nothing else on the roof");
         String lead = place.extensionM() == 0
                 ? "the leads reach"
-                : "the leads want " + Values.rounded(place.extensionM(), 1) + " m more";
+                : "the leads need " + Values.rounded(place.extensionM(), 1) + " m more";
         return room + ", " + lead + ", " + Values.rounded(place.lossDb(), 1) + " dB in the cable, "
                 + percent(place.shade()) + " of the horizon hidden.";
     }
@@ -156,10 +156,10 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
             against.add(Values.rounded(loss, 1) + " dB more in the cable");
         }
         if (place.extensionM() > 0 && better.extensionM() == 0) {
-            against.add("the leads want " + Values.rounded(place.extensionM(), 1) + " m more");
+            against.add("the leads need " + Values.rounded(place.extensionM(), 1) + " m more");
         }
         if (place.shade() > better.shade() + NOTHING) {
-            against.add(percent(place.shade()) + " of the horizon hidden against " + percent(better.shade()));
+            against.add(percent(place.shade()) + " of the horizon hidden compared with " + percent(better.shade()));
         }
         return against.isEmpty() ? "as good" : String.join(", ", against);
     }
@@ -174,13 +174,13 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         }
         Place first = best.get(0);
         String where =
-                foot.name() + " stands best " + Values.rounded(first.spot().x(), 2) + " m from the front and "
+                foot.name() + " is best placed " + Values.rounded(first.spot().x(), 2) + " m from the front and "
                         + Values.rounded(first.spot().y(), 2) + " m from the left edge";
         return first.isFree()
                 ? where + "."
                 : where + ", with " + Values.rounded(first.clearanceM(), 2) + " m to "
                         + first.nearest().orElseThrow() + " instead of " + Values.rounded(foot.clearanceM(), 2)
-                        + " m: no place has more.";
+                        + " m: no other place has more.";
     }
 
     /** What speaks against the places that keep most of the rules. */

@@ -18,7 +18,7 @@ public record WayIn(Optional<Thing> inlet, Cabling cabling, Spot antenna, Option
     /**
      * All there are, those that need no hole and let the leads pass first, then by what the cable loses.
      *
-     * @param boreMm that the leads want one at a time; empty where they are not described
+     * @param boreMm that the leads need one at a time; empty where they are not described
      */
     public static List<WayIn> all(Roof roof, Cabling cabling, Spot antenna, OptionalDouble boreMm) {
         Stream<WayIn> there = roof.onRoof().stream()
@@ -53,7 +53,7 @@ public record WayIn(Optional<Thing> inlet, Cabling cabling, Spot antenna, Option
     /** What it means, in a sentence. */
     public String says(OptionalDouble boreMm) {
         String reach =
-                extensionM() == 0 ? "the leads reach" : "the leads want " + Values.rounded(extensionM(), 1) + " m more";
+                extensionM() == 0 ? "the leads reach" : "the leads need " + Values.rounded(extensionM(), 1) + " m more";
         if (inlet.isEmpty()) {
             return "A hole"
                     + (boreMm.isPresent() ? " of " + Values.rounded(boreMm.getAsDouble(), 1) + " mm" : "")

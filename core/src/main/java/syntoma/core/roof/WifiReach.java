@@ -101,14 +101,14 @@ public record WifiReach(Shell shell, double awayM, boolean outside, int walls) {
         double hot = 35 + (closed ? 10 : 0) + (sunny ? 15 : 0);
         String about = "About " + Values.plain(hot) + " °C on a summer’s day";
         if (ratedC.isEmpty()) {
-            return about + "; up to what its maker allows is not stated.";
+            return about + "; its maker’s limit is not known.";
         }
         String allowed = "; its maker allows " + Values.plain(ratedC.getAsDouble()) + " °C";
         return hot <= ratedC.getAsDouble()
                 ? about + allowed + "."
                 : about + allowed + ": "
                         + (closed && sunny
-                                ? "give it air, and keep it off the skin."
-                                : closed ? "give the cupboard a vent above and below." : "keep it off the skin.");
+                                ? "ventilate it, and move it away from the outer wall."
+                                : closed ? "add a vent above and below to the cupboard." : "move it away from the outer wall.");
     }
 }

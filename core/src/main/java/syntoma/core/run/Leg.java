@@ -57,7 +57,7 @@ public record Leg(double downMbps, double upMbps) {
                 ? said(downMbps) + " down and " + said(upMbps) + " up"
                 : down ? said(downMbps) + " down" : said(upMbps) + " up";
         return Optional.of("The Wi-Fi between this device and Syntoma’s machine carries about " + carries
-                + " itself: that may be what limits it, not the air.");
+                + " itself: that may be the limit, not the network.");
     }
 
     private static String said(double mbps) {

@@ -11,14 +11,14 @@ import syntoma.core.unit.Labels;
  * goes on up to 1.5 MB each way. A run for the latency alone loads each direction with one slow stream.
  */
 public enum RunKind {
-    FULL(12_000, 12_000, Long.MAX_VALUE, 4, "12 s each way at full speed: 15 MB each way for every 10 Mb/s of it."),
+    FULL(12_000, 12_000, Long.MAX_VALUE, 4, "12 s each way at full speed: 15 MB each way for every 10 Mb/s."),
     LIGHT(
             3_750,
             12_000,
             1_500_000,
             4,
-            "Ends as soon as the rate is known to a tenth, after 4 s each way at most: a third of the data or less."),
-    LATENCY(4_000, 4_000, Long.MAX_VALUE, 1, "How long answers take, alone and beside one slow stream: under 1 MB.");
+            "Stops once the speed is known to within 10 %, after 4 s each way at most: a third of the data or less."),
+    LATENCY(4_000, 4_000, Long.MAX_VALUE, 1, "Latency, idle and next to one slow stream: under 1 MB.");
 
     /** What the one slow stream of a run for the latency alone is held at: 0.35 MB in each direction's 4 s. */
     public static final double SLOW_STREAM_MBPS = 0.7;

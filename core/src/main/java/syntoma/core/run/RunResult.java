@@ -103,7 +103,7 @@ public record RunResult(Map<Figure, Double> figures, Map<Direction, Boolean> fla
         }
         boolean upIsWorse = up.orElse(0.0) >= down.orElse(0.0);
         Optional<Double> worst = upIsWorse ? up : down;
-        String alone = "an answer takes " + Math.round(idle.get()) + " ms";
+        String alone = "latency is " + Math.round(idle.get()) + " ms";
         return Optional.of(worst.map(ms -> alone + ", " + Math.round(ms) + " ms while "
                         + (upIsWorse ? "uploading" : "downloading") + " ("
                         + LatencyRise.of(idle.get(), ms).says() + ")")

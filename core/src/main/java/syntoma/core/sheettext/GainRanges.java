@@ -117,7 +117,7 @@ final class GainRanges {
                     rows(gained, null),
                     words,
                     first.number(),
-                    "The ranges stand there twice, once with gains. Which is it?",
+                    "The ranges appear twice, once with gains. Which is right?",
                     List.of(rows(bare, null))));
             return;
         }

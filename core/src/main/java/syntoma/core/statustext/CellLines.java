@@ -300,8 +300,8 @@ final class CellLines {
         if (counts.isEmpty() && !there.text().equals(value.text()) && warnings.size() < Warning.MOST) {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
-                    field.label() + " stands there twice, as " + there.text() + " and as " + value.text()
-                            + "; the first is taken",
+                    field.label() + " appears twice, as " + there.text() + " and as " + value.text()
+                            + "; the first is used",
                     value.line(),
                     Optional.of(new Warning.Doubt(field.field(), List.of(plain(there), plain(value))))
                             .filter(doubt -> of.role() == Role.PRIMARY)));

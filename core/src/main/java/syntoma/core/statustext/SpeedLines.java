@@ -269,8 +269,8 @@ final class SpeedLines {
                 && warnings.size() < Warning.MOST) {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
-                    figure.measure().phrase() + " stands there twice, as " + said(before.value) + " and as "
-                            + said(value) + "; the first is taken",
+                    figure.measure().phrase() + " appears twice, as " + said(before.value) + " and as "
+                            + said(value) + "; the first is used",
                     at,
                     Optional.of(new Warning.Doubt(figure.field(), List.of(said(before.value), said(value))))));
         }

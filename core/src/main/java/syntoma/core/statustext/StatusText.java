@@ -119,7 +119,7 @@ public record StatusText(
         if (bars.isPresent() && !levels) {
             warnings.add(new Warning(
                     Warning.Code.BARS_ONLY,
-                    "bars are a picture that each maker draws anew; they are not kept",
+                    "every maker draws bars differently, so they are not used",
                     bars.get()));
         }
         if (!cells.isEmpty() && cells.stream().allMatch(c -> c.role() == Role.NEIGHBOUR)) {

@@ -15,7 +15,7 @@ public final class Median {
      */
     public static double of(double... values) {
         if (values.length == 0) {
-            throw new IllegalArgumentException("a median wants one value at least");
+            throw new IllegalArgumentException("a median needs at least one value");
         }
         double[] sorted = values.clone();
         Arrays.sort(sorted);

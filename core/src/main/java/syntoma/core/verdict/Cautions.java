@@ -26,14 +26,14 @@ public final class Cautions {
         }
         if (under.servers().size() > 1) {
             cautions.add("The runs went to " + under.servers().size()
-                    + " test servers; a change of server can pass for a change of setup.");
+                    + " test servers; a different server can look like a difference between setups.");
         }
         if (under.evening() != under.earlier()) {
             cautions.add(
                     under.evening()
                             ? "All runs were after " + Circumstances.EVENING + ":00; mornings can differ."
                             : "All runs were before " + Circumstances.EVENING
-                                    + ":00; one evening round would tell whether it holds then.");
+                                    + ":00; one evening round would show whether it is true then too.");
         }
         comparisons.forEach(c -> c.apart()
                 .filter(a -> c.estimate().isPresent())
@@ -47,11 +47,11 @@ public final class Cautions {
                     + first.metric().measure().phrase() + " from one of the two and could not be paired.");
         }
         if (!judged.planned()) {
-            cautions.add("Not planned as a trial in Syntoma, so this is taken as a single look.");
+            cautions.add("Not planned as a trial in Syntoma, so this counts as a single look.");
         }
         if (judged.aside() > 0) {
-            cautions.add("Judged by the planned trial that was held here; " + judged.aside()
-                    + (judged.aside() == 1 ? " other measurement stands" : " other measurements stand") + " aside.");
+            cautions.add("Judged by the planned trial made here; " + judged.aside()
+                    + (judged.aside() == 1 ? " other measurement is" : " other measurements are") + " aside.");
         }
         return cautions;
     }

@@ -24,7 +24,7 @@ import syntoma.core.unit.Values;
  *
  * @param across what the columns are levels of, such as “the device”
  * @param down what the rows are levels of
- * @param setups the setup of each row and column; the first row and the first column are what the others are held against
+ * @param setups the setup of each row and column; the first row and the first column are what the others are compared with
  */
 public record Crossed(String across, List<String> columns, String down, List<String> rows, List<List<String>> setups) {
 

@@ -18,13 +18,13 @@ public final class GoingOn {
      * @param gb that it takes of the plan
      */
     public static String said(Comparison leading, double minutes, double gb) {
-        String rest = "The rounds left take about " + Math.max(1, Math.round(minutes)) + " min and "
+        String rest = "The remaining rounds take about " + Math.max(1, Math.round(minutes)) + " min and "
                 + Values.rounded(gb, gb < 1 ? 2 : 1) + " GB";
         if (leading.verdict() == Verdict.CAPPED) {
-            return rest + "; the plan or the network holds both, so they will not tell the two apart. Stop here.";
+            return rest + "; the plan or the network limits both, so they cannot tell the two apart. Stop here.";
         }
         if (leading.verdict() != Verdict.CANNOT_TELL) {
-            return "It is settled. " + rest + " and would only narrow it down: you may stop here.";
+            return "It is settled. " + rest + " and would only make it more precise: you can stop here.";
         }
         OptionalDouble chance = leading.outlook().map(Outlook::chance).orElse(OptionalDouble.empty());
         if (chance.isEmpty()) {

@@ -18,8 +18,7 @@ public record Judged(boolean planned, int pairs, int aside, int others) {
     public List<String> said(Comparison c) {
         List<String> said = new ArrayList<>();
         said.add("Both setups within one round: as ratios for speeds and latencies, as differences for dB and shares.");
-        said.add("The intervals hold " + Sentences.odds(c.level()) + " ("
-                + Values.plain(Math.round(c.level() * 1000) / 10.0) + " %)" + why(c) + ".");
+        said.add("The intervals are " + Values.plain(Math.round(c.level() * 1000) / 10.0) + " % intervals" + why(c) + ".");
         if (pairs > 1) {
             said.add("Adjusted for " + Amount.count(pairs, "pair")
                     + " of setups, because the best is chosen by the data.");
@@ -30,7 +29,7 @@ public record Judged(boolean planned, int pairs, int aside, int others) {
         }
         c.borrowed()
                 .ifPresent(
-                        b -> said.add("The spread is steadied by " + Amount.count(b.trials(), "earlier trial") + "."));
+                        b -> said.add("The run-to-run scatter is estimated with the help of " + Amount.count(b.trials(), "earlier trial") + "."));
         return said;
     }
 

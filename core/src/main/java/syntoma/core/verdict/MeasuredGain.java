@@ -16,9 +16,9 @@ public record MeasuredGain(String band, OptionalDouble predictedDb, double halfW
 
     /** What it then usually is, the commonest first. */
     public static final String USUAL_CAUSES =
-            "Look, in this order, for: a lead on a Wi-Fi or GNSS port; one of two leads off; RP-SMA on SMA, so that no pin"
-                    + " meets; the wrong port where one lead is used; a bad crimp, or water in it; the antenna beside"
-                    + " metal; the setting left on the device’s own antennas.";
+            "Check in this order: a lead on a Wi-Fi or GNSS port; one of two leads off; RP-SMA on SMA, so the pins do not"
+                    + " touch; the wrong port with a single lead; a bad crimp, or water in it; the antenna next to"
+                    + " metal; the device still set to its own antennas.";
 
     /** Whether all of the measured interval lies so far beneath the prediction that something is not doing its job. */
     public boolean fallsShort() {
@@ -40,7 +40,7 @@ public record MeasuredGain(String band, OptionalDouble predictedDb, double halfW
             return "measured side by side " + blocks + "; nothing is predicted";
         }
         if (fallsShort()) {
-            return "something in this chain is not doing its job: at least "
+            return "something in this chain is faulty: at least "
                     + Values.rounded(predictedDb.getAsDouble() - measured.high().getAsDouble(), 0)
                     + " dB less than predicted, measured side by side " + blocks;
         }

@@ -1,7 +1,6 @@
 package syntoma.core.verdict;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Scale;
@@ -13,6 +12,9 @@ import syntoma.core.unit.Values;
  * Every sentence there is stands in {@code docs/sentences.md}.
  */
 final class Sentences {
+    /** Keeps 95 % from becoming 94 % by the way a level is stored. */
+    private static final double TINY = 1e-9;
+
     private static final String LESS_WORK = "use the one that is less work";
 
     /** Under this chance the rounds left of a plan are not worth hoping for. */
@@ -51,7 +53,7 @@ final class Sentences {
                         planned.rounds().stream().noneMatch(r -> r.key().equals(round.key())))
                 .toList();
         if (later.isEmpty()) {
-            return "The rounds since then have it from one of the two alone.";
+            return "In the rounds since then only one of the two has it.";
         }
         Scale scale = c.metric().scale();
         double mean =
@@ -158,15 +160,15 @@ final class Sentences {
         }
         String interval = "from "
                 + c.metric().scale().said(c.low().orElseThrow(), c.high().orElseThrow()) + " over "
-                + Amount.count(c.rounds().size(), "round") + ", " + odds(c.level());
+                + Amount.count(c.rounds().size(), "round") + ", " + sureness(c.level()) + " sure";
         return " (" + sure() + interval + (c.pastPlan() ? "; past the plan, judged more strictly" : "") + ")";
     }
 
     private String sure() {
         return switch (c.verdict()) {
             case BETTER, WORSE, LESS_RELIABLE ->
-                isWhollyBeyondMargin() ? "clearly: " : "surely, but by how much is open: ";
-            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> "surely, but little: ";
+                isWhollyBeyondMargin() ? "clearly: " : "certainly, but the size is open: ";
+            case SLIGHTLY_BETTER, SLIGHTLY_WORSE -> "certainly, but only a little: ";
             default -> "";
         };
     }
@@ -183,10 +185,10 @@ final class Sentences {
         return c.metric().scale() instanceof Scale.Difference ? difference : Math.log(difference);
     }
 
-    /** How often an interval of a level holds: 19 times in 20. */
-    static String odds(double level) {
-        long of = Math.round(1 / (1 - level));
-        return String.format(Locale.ROOT, "%,d times in %,d", of - 1, of);
+    /** How sure an interval of a level is, never more than it is: 95 %, 97 %, 99.9 %. */
+    static String sureness(double level) {
+        double percent = 100 * level + TINY;
+        return (percent < 99 ? Values.plain(Math.floor(percent)) : Values.plain(Math.floor(10 * percent) / 10)) + " %";
     }
 
     /** Whether both are enough for what was asked, and what is not although they are; empty where nothing was asked. */
@@ -269,7 +271,7 @@ final class Sentences {
         return switch (c.metric()) {
             case UP_MBPS -> recommend(setup, "Use " + setup + " for uploads.");
             case DOWN_MBPS -> recommend(setup, "Use " + setup + " for downloads.");
-            case RSRP_DBM, RSRQ_DB, SINR_DB -> "Let the speeds decide: a better signal is no faster by itself.";
+            case RSRP_DBM, RSRQ_DB, SINR_DB -> "Let the speeds decide: a better signal alone is not faster.";
             default -> recommend(setup, "Use " + setup + " for calls.");
         };
     }
@@ -303,7 +305,7 @@ final class Sentences {
             return "A new trial of " + Amount.count(outlook.evenTrial().getAsInt(), "round")
                     + " has about an even chance of settling it" + meanwhile;
         }
-        return "Telling them apart would take more work than it is worth: " + meanwhile() + ".";
+        return "Telling them apart is not worth the work: " + meanwhile() + ".";
     }
 
     private String tooFewDoing() {

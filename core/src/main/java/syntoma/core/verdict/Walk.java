@@ -169,7 +169,7 @@ public record Walk(Figure metric, List<Mark> marks) {
         String best = places.get(0).name();
         List<Against> all = differences();
         if (all.isEmpty()) {
-            return "Only “" + best + "” was marked; a second place would say whether it is a good one.";
+            return "Only “" + best + "” was marked; a second place would show whether it is a good one.";
         }
         List<String> behind = named(all, Verdict.BETTER, Verdict.SLIGHTLY_BETTER);
         List<String> alike = named(all, Verdict.NO_DIFFERENCE);
@@ -177,7 +177,7 @@ public record Walk(Figure metric, List<Mark> marks) {
         List<String> open = named(all, Verdict.CANNOT_TELL, Verdict.TOO_FEW, Verdict.SLIGHTLY_WORSE, Verdict.WORSE);
         if (behind.isEmpty() && open.isEmpty()) {
             return "No difference that matters between " + best + " and " + Text.list(alike)
-                    + ": take the place that is less work.";
+                    + ": use the place that is less work.";
         }
         if (behind.isEmpty()) {
             return "Can’t tell yet which place is better: " + best + " reads best, and can’t be told from "
@@ -189,7 +189,7 @@ public record Walk(Figure metric, List<Mark> marks) {
             parts.add("no different from " + Text.list(alike) + " by anything that matters");
         }
         if (!open.isEmpty()) {
-            parts.add("not yet to be told from " + Text.list(open));
+            parts.add("not yet distinguishable from " + Text.list(open));
         }
         return Text.capital(best) + ": " + String.join("; ", parts) + ".";
     }
@@ -204,7 +204,7 @@ public record Walk(Figure metric, List<Mark> marks) {
     /** A difference in a sentence, with how sure it is and what to do about it. */
     public String sentence(Against against) {
         if (against.estimate().isEmpty()) {
-            return "heard on other bands than " + against.best() + ", so that their levels say nothing of the place";
+            return "heard on different bands from " + against.best() + ", so their levels do not compare the places";
         }
         String by = new Amount(metric, against.best()).of(-against.estimate().getAsDouble());
         if (against.low().isEmpty()) {
@@ -213,7 +213,7 @@ public record Walk(Figure metric, List<Mark> marks) {
         String sure = "from "
                 + metric.scale()
                         .said(against.low().getAsDouble(), against.high().getAsDouble()) + ", "
-                + Sentences.odds(against.level());
+                + Sentences.sureness(against.level()) + " sure";
         return switch (against.verdict()) {
             case BETTER -> by + ": a real difference (" + sure + ")";
             case SLIGHTLY_BETTER -> by + ": a real difference, but a small one (" + sure + ")";
@@ -224,7 +224,7 @@ public record Walk(Figure metric, List<Mark> marks) {
 
     private static String advice(Against against) {
         return against.drifted()
-                ? "they were marked one after the other, and the air changes by itself meanwhile: next time go to and fro"
-                : "more marks at each would tell, or take the place that is less work";
+                ? "they were marked one after the other while the signal changed: next time go back and forth"
+                : "make more marks at each, or use the place that is less work";
     }
 }

@@ -124,7 +124,7 @@ class ExperienceTest {
         log.add(Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
         assertEquals("because at 6 stays with about −84 dBm, as here, all 18 runs met it", reason(options, MAST));
         assertTrue(
-                reason(options, never).startsWith("never measured yet; its data sheets let you expect about −9"),
+                reason(options, never).startsWith("never measured yet; its data sheets promise about −9"),
                 reason(options, never));
         run(MAST, 100, 90, -82, 9);
         assertEquals("because at 1 earlier stay here the one run met it", reason(options, MAST));

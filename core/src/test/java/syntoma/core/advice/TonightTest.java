@@ -104,7 +104,7 @@ class TonightTest {
         Tonight tonight = new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), silence, List.of());
         assertEquals("No carrier was heard here yet.", tonight.says("Messages"));
         assertTrue(tonight.whatToTry().get(0).startsWith("Zero bars inside prove nothing"));
-        assertTrue(tonight.whatToTry().get(4).contains("second means"));
+        assertTrue(tonight.whatToTry().get(4).contains("another way to call"));
         // outside it is something else
         Silence outside = Silence.of(List.of(phone(false, Past.NO_SERVICE_DBM)), HERE, Map.of());
         assertFalse(new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), outside, List.of())
@@ -145,7 +145,7 @@ class TonightTest {
         Advised more = advised("Mast panel", 0.88);
         Tonight tonight = new Tonight(List.of(DOME, more), Optional.empty(), Optional.empty(), NOT_SILENT, List.of());
         assertEquals(
-                "About as likely as the next ones, and the least work.",
+                "About as likely as the next ones, and less work.",
                 tonight.whyHere(0).orElseThrow());
         assertEquals("About as likely as the first.", tonight.whyHere(1).orElseThrow());
         assertTrue(new Tonight(List.of(DOME, MAST), Optional.empty(), Optional.empty(), NOT_SILENT, List.of())
@@ -156,17 +156,17 @@ class TonightTest {
     @Test
     void without_options_or_a_need_it_says_what_to_do_first() {
         assertEquals(
-                "Measure once with each setup, and what to use is said here.",
+                "Measure once with each setup to get advice.",
                 new Tonight(List.of(), Optional.empty(), Optional.empty(), NOT_SILENT, List.of()).says("HD film"));
         assertEquals(
-                "Say what the connection is for, and what to use is said here.",
+                "Choose what you need the connection for to get advice.",
                 new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), NOT_SILENT, List.of()).says(""));
     }
 
     @Test
     void its_record_counts_each_advice_once_and_says_how_far_off_speeds_were() {
         assertEquals(
-                "No advice was followed yet; what comes of it will be counted here.",
+                "You have not followed any advice yet. When you do, this shows how often it was right.",
                 TrackRecord.of(List.of()).says());
         TrackRecord record = TrackRecord.of(List.of(
                 outcome(0.9, 4, 4, 10, 12),

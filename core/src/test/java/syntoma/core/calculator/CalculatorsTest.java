@@ -77,7 +77,7 @@ class CalculatorsTest {
     void elevenGbTakeTheTimeOfTheSource() {
         Answer answer = answer("upload", Map.of());
         assertEquals("1 h 58 min", value(answer, "Time"));
-        assertEquals("3.06 Mb/s", value(answer, "Rate wanted"));
+        assertEquals("3.06 Mb/s", value(answer, "Rate needed"));
     }
 
     @ParameterizedTest
@@ -162,7 +162,7 @@ class CalculatorsTest {
     @Test
     void flatGroundFarBelowTakesNothing() {
         Answer answer = answer("hill", Map.of("km", "2", "from", "60", "to", "60", "profile", "0 0\n2 0"));
-        assertTrue(answer.says().startsWith("The way is free"), answer.says());
+        assertTrue(answer.says().startsWith("The path is clear"), answer.says());
     }
 
     @Test
@@ -170,7 +170,7 @@ class CalculatorsTest {
         // 5 m, 2 A, 1.5 mm², 60 °C: 0.27 V; 22 W at 11 V are 2 A, and 3 % of 12 V are 0.36
         Answer answer = answer("power", Map.of("watts", "22", "way", "5"));
         assertEquals("2.00 A", value(answer, "Current at 11 V"));
-        assertTrue(value(answer, "Lost on the way").startsWith("0.27 V"), value(answer, "Lost on the way"));
+        assertTrue(value(answer, "Voltage drop").startsWith("0.27 V"), value(answer, "Voltage drop"));
     }
 
     @Test

@@ -29,7 +29,7 @@ class AdviceTest {
                 "SLIGHTLY_BETTER|Use Dome and leave Mast: it costs 24 min more a stay and gains nothing that matters here.",
                 "BETTER|Use Mast here: it is worth the extra 24 min at each stay.",
                 "WORSE|Use Dome here.",
-                "CANNOT_TELL|Until that is known use Dome: it is 24 min less work a stay."
+                "CANNOT_TELL|Until that is known, use Dome: it is 24 min less work a stay."
             })
     void says_what_to_do_by_what_it_takes(Verdict verdict, String said) {
         assertEquals(said, Advice.of(DOME, MAST, verdict, side(verdict), Work.usual(), false));
@@ -38,7 +38,7 @@ class AdviceTest {
     @Test
     void a_band_sweep_ends_in_holding_a_band_or_in_automatic() {
         assertEquals(
-                "Hold Curlew to B3 here, and give it its bands back when you leave.",
+                "Hold Curlew to B3 here, and unlock the bands when you leave.",
                 Advice.of(DOME, HELD, Verdict.BETTER, side(Verdict.BETTER), Work.usual(), false));
         assertEquals(
                 "Leave it on automatic here.",

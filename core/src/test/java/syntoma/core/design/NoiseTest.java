@@ -105,12 +105,12 @@ class NoiseTest {
     void it_says_what_it_rests_on() {
         Random random = new Random(7);
         assertEquals(
-                "By usual values, as you have no visits of your own yet, the ratio of two setups’ upload scatters by about"
-                        + " 67 % from round to round.",
+                "From typical values (you have no visits of your own yet), upload varies by about"
+                        + " 67 % between two setups from round to round.",
                 Noise.of(List.of()).says("upload"));
         String few = Noise.of(List.of(rounds(1, 1, 0.3, 0.2, random))).says("upload");
-        assertTrue(few.startsWith("By usual values and your own 2 visits the ratio"), few);
+        assertTrue(few.startsWith("From typical values and your own 2 visits, upload varies"), few);
         String many = Noise.of(List.of(rounds(15, 1, 0.3, 0.2, random))).says("upload");
-        assertTrue(many.startsWith("By your own 30 visits the ratio"), many);
+        assertTrue(many.startsWith("From your own 30 visits, upload varies"), many);
     }
 }

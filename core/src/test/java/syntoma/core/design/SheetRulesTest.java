@@ -30,10 +30,10 @@ class SheetRulesTest {
         assertEquals(
                 List.of(), Doubts.of(held("B3"), read("", "", "", ""), List.of("7")), "what is not said is no doubt");
         assertEquals(
-                List.of("The device is on Ostrel; Dome is to be measured on Tarnwave."),
+                List.of("The device is on Ostrel; Dome should be measured on Tarnwave."),
                 Doubts.of(held("automatic"), read("Ostrel", "LTE", "B3", ""), List.of()));
         assertEquals(
-                List.of("The device is on B20; it is to be held to B3."),
+                List.of("The device is on B20; it should be locked to B3."),
                 Doubts.of(held("B3"), read("Tarnwave", "LTE", "B20", ""), List.of()));
         assertEquals(
                 1,

@@ -266,7 +266,7 @@ class DiagnosisTest {
                         .get(0)
                         .matches("evenings here are slower than mornings by ×[23][.][0-9] at the same level [(]. .*"),
                 claim.evidence().toString());
-        assertTrue(claim.next().contains("the night or the early morning"));
+        assertTrue(claim.next().contains("at night or early in the morning"));
         assertEquals(Telling.How.MORNING, busy.telling().orElseThrow().how());
     }
 
@@ -275,12 +275,10 @@ class DiagnosisTest {
         Situation empty = new Planted(1).situation();
         assertTrue(Diagnosis.of(empty).claims().isEmpty());
         assertEquals(
-                "Nothing was measured here lately with Mast panel on Tarnwave; measure once, and ask again.",
+                "Nothing was measured here lately with Mast panel on Tarnwave; measure once, then ask again.",
                 Diagnosis.nothing(empty));
         Situation fine = new Planted(1).runs(4, FINE).situation();
-        assertEquals(
-                "Nothing is wrong, as far as the figures tell: this is what this cell gives at this hour.",
-                Diagnosis.nothing(fine));
+        assertEquals("Nothing looks wrong: this is what this cell gives at this hour.", Diagnosis.nothing(fine));
         assertFalse(Diagnosis.of(fine).telling().isPresent());
     }
 

@@ -49,7 +49,7 @@ class HoursOfDayTest {
         for (int stay = 0; stay < 5; stay++) {
             trip.run(stay * 24 * 60 + 600, stay, "A", 5);
         }
-        assertEquals("Too little was measured at different hours of the same stays to tell.", slowest(trip));
+        assertEquals("Too few measurements at different hours of the same stay to tell.", slowest(trip));
     }
 
     /** 3 of 3 is less sure than 28 of 30, and is too few anyway; 1 of 12 is surely worse than 2 of 6. */

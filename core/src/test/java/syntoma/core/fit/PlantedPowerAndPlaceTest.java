@@ -418,7 +418,7 @@ class PlantedPowerAndPlaceTest {
                 .filter(f -> f.code().equals("ports-empty"))
                 .findFirst()
                 .orElseThrow();
-        assertEquals("Plug in what hangs loose first: Rowan 3, Rowan 4.", found.fix());
+        assertEquals("First plug in the loose leads: Rowan 3, Rowan 4.", found.fix());
         assertEquals(Optional.empty(), found.toBuy());
     }
 
@@ -427,7 +427,7 @@ class PlantedPowerAndPlaceTest {
         Antenna longLead =
                 antenna("Alder", List.of(range(600, 6000, 3, 3)), lead("1", "SMA-male", 8), lead("2", "SMA-male", 8));
         assertEquals(
-                "Its lead is fixed, so it cannot be of another class: put the device nearer, and do not lengthen it.",
+                "Its lead is fixed, so choose no other cable: put the device closer and do not extend it.",
                 fix(chain(router(2), onRoof(longLead))));
         Chain extended = chain(
                 router(2),

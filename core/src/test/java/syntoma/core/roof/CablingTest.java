@@ -64,7 +64,7 @@ class CablingTest {
         OptionalDouble bore = OptionalDouble.of(15);
         List<WayIn> ways = WayIn.all(roof, cabling(Optional.empty()), ANTENNA, bore);
         assertEquals(
-                List.of("way in that is there", "hole", "way in that is there"),
+                List.of("existing cable entry", "hole", "existing cable entry"),
                 ways.stream()
                         .map(w -> w.inlet().map(Thing::name).orElse("hole"))
                         .toList());
@@ -73,7 +73,7 @@ class CablingTest {
                 ways.get(0).says(bore).endsWith("they pass its 28 mm."),
                 ways.get(0).says(bore));
         assertEquals(
-                "A hole of 15.0 mm beneath the antenna: the leads want 1.0 m more.",
+                "A hole of 15.0 mm beneath the antenna: the leads need 1.0 m more.",
                 ways.get(1).says(bore));
         assertTrue(
                 ways.get(2).says(bore).endsWith("they do not pass its 12 mm, which would have to be 15.0."),
@@ -134,7 +134,7 @@ class CablingTest {
         assertEquals(WifiReach.Good.CALLS, new WifiReach(Shell.STEEL, 12, true, 0).good());
         assertEquals(WifiReach.Good.NOTHING, new WifiReach(Shell.ALUMINIUM, 40, true, 4).good());
         assertEquals(
-                "About 60 °C on a summer’s day; its maker allows 50 °C: give it air, and keep it off the skin.",
+                "About 60 °C on a summer’s day; its maker allows 50 °C: ventilate it, and keep it away from the outer wall.",
                 WifiReach.heat(true, true, OptionalDouble.of(50)));
         assertEquals(
                 "About 35 °C on a summer’s day; its maker allows 50 °C.",

@@ -76,7 +76,7 @@ class PassageTest {
         assertTrue(narrow.bore()
                 .notes()
                 .get(0)
-                .startsWith("The plugs do not pass the maker’s hole of 12.0 mm: they need"));
+                .startsWith("The plugs do not fit through the maker’s hole of 12.0 mm: they need"));
     }
 
     /** A hole of 16.02 mm is shown as 16.0: the saw of 16 mm makes it. */
@@ -92,7 +92,7 @@ class PassageTest {
         assertEquals(4 * 25 / 400.0, FOUR.fill(20), 1e-12);
         assertTrue(FOUR.tooFull(20).isEmpty());
         assertEquals(
-                "They fill 69 % of the duct; over 40 % they do not pull through its bends.",
+                "They fill 69 % of the duct; over 40 % they are hard to pull through bends.",
                 FOUR.tooFull(12).orElseThrow());
     }
 

@@ -130,7 +130,7 @@ class SearchTest {
                 .find();
         Place best = found.places().get(0).place();
         assertEquals(Objection.Why.CLEARANCE, best.objection().orElseThrow().why());
-        assertTrue(found.sentence().endsWith("instead of 2.00 m: no place has more."), found.sentence());
+        assertTrue(found.sentence().endsWith("instead of 2.00 m: no other place has more."), found.sentence());
         assertFalse(found.strips().isEmpty());
     }
 

@@ -205,7 +205,7 @@ class RunTest {
                 .filter(n -> n.name().equals("Video calls"))
                 .toList();
         assertEquals(
-                "12.0 Mb/s up, 31.4 Mb/s down; an answer takes 38 ms, 290 ms while uploading (calls suffer). Not enough for"
+                "12.0 Mb/s up, 31.4 Mb/s down; latency is 38 ms, 290 ms while uploading (calls suffer). Not enough for"
                         + " Video calls: latency while uploading has to be at most 250 ms.",
                 result.sentence(calls));
         assertFalse(result.sentence(List.of()).contains("nough"));

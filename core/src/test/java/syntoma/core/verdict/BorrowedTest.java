@@ -96,7 +96,7 @@ class BorrowedTest {
         samples.addAll(VerdictTest.rounds("B", "", 7.9, 6.1, 9.0));
         Plan plan = new Plan(3, Optional.of(new Borrowed(4, 6, 0.2, Optional.empty())));
         Comparison c = new Comparer(Figure.UP_MBPS, samples, Optional.of(plan), Held.NONE).pair("A", "B");
-        assertTrue(new Judged(true, 1, 0, 0).said(c).contains("The spread is steadied by four earlier trials."));
+        assertTrue(new Judged(true, 1, 0, 0).said(c).contains("The run-to-run scatter is estimated with the help of four earlier trials."));
         assertEquals(
                 Optional.of(2),
                 Comparer.unplanned(Figure.UP_MBPS, samples)

@@ -61,9 +61,9 @@ class CautionsTest {
         assertTrue(said.get(0).startsWith("Several carriers were in use (Ostrel, Tarnwave)"), said.toString());
         assertTrue(said.get(1).startsWith("The runs went to 2 test servers"));
         assertEquals("All runs were after 18:00; mornings can differ.", said.get(2));
-        assertEquals("Not planned as a trial in Syntoma, so this is taken as a single look.", said.get(3));
+        assertEquals("Not planned as a trial in Syntoma, so this counts as a single look.", said.get(3));
         assertEquals(
-                "All runs were before 18:00; one evening round would tell whether it holds then.",
+                "All runs were before 18:00; one evening round would show whether it is true then too.",
                 cautions(CLEAR, true, at(17, "", ""), at(8, "", "")).get(0));
     }
 
@@ -138,6 +138,6 @@ class CautionsTest {
         List<String> said = Cautions.of(
                 List.of(CLEAR), Circumstances.of(List.of(at(9, "", ""), at(20, "", ""))), new Judged(true, 1, 4, 0));
         assertEquals(
-                List.of("Judged by the planned trial that was held here; 4 other measurements stand aside."), said);
+                List.of("Judged by the planned trial made here; 4 other measurements are aside."), said);
     }
 }

@@ -77,7 +77,7 @@ class VerdictTest {
         assertEquals(0.95, plain.level(), 1e-12);
         assertEquals(Verdict.BETTER, plain.verdict());
         assertEquals(
-                "B’s upload is nearly double that of A (clearly: from ×1.63 to ×2.06 over five rounds, 19 times in 20)."
+                "B’s upload is nearly double that of A (clearly: from ×1.63 to ×2.06 over five rounds, 95 % sure)."
                         + " Use B for uploads.",
                 plain.sentence());
         assertEquals(
@@ -202,7 +202,7 @@ class VerdictTest {
         assertEquals(OptionalInt.empty(), c.roundsWanted());
         assertTrue(
                 c.sentence()
-                        .endsWith("Telling them apart would take more work than it is worth: use the one that is less"
+                        .endsWith("Telling them apart is not worth the work: use the one that is less"
                                 + " work."),
                 c.sentence());
     }
@@ -282,7 +282,7 @@ class VerdictTest {
         assertEquals(3.245, c.low().orElseThrow(), 0.001);
         assertEquals(4.355, c.high().orElseThrow(), 0.001);
         assertEquals(
-                "B’s loss is 3.8 points higher than A’s (clearly: from 3.2 to 4.4 points over five rounds, 19 times in 20)."
+                "B’s loss is 3.8 points higher than A’s (clearly: from 3.2 to 4.4 points over five rounds, 95 % sure)."
                         + " Use A for calls.",
                 c.sentence());
     }

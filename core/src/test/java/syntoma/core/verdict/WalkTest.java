@@ -117,7 +117,7 @@ class WalkTest {
                 List.of(0, 1),
                 walk.differences().stream().map(Walk.Against::pairs).toList());
         assertEquals(
-                "heard on other bands than shelf, so that their levels say nothing of the place",
+                "heard on different bands from shelf, so their levels do not compare the places",
                 walk.sentence(walk.differences().get(0)));
         assertEquals("Nothing was marked.", walk().headline());
     }

@@ -31,7 +31,7 @@ public interface Link {
     /** Mb/s from the client to the server. */
     double upMbps();
 
-    /** What an answer takes while nothing else is on the way. */
+    /** What latency is while nothing else is on the way. */
     double idleMs();
 
     /** By how much an answer is later when a direction is full. */

@@ -18,10 +18,10 @@ const ENDS = {
   done: 'Done.',
   spent: 'Done: it took all that it was allowed to.',
   cancelled: 'Cancelled.',
-  hidden: 'It failed: this page was put away while it went on.',
+  hidden: 'It failed: this page was closed during the run.',
   stalled: 'It failed: nothing came through for 5 s.',
   refused: 'It failed: the speed server refused it.',
-  lost: 'It failed: the speed server could not be reached any more.',
+  lost: 'It failed: the speed server became unreachable.',
 };
 
 class Ended extends Error {
