@@ -25,9 +25,7 @@ export function PhraseForm({ isSet }: { isSet: boolean }) {
             setPhrase('');
             setOld('');
             void message.success(
-              isSet
-                ? 'Pass phrase changed. All other devices must log in again.'
-                : 'The pass phrase is set.',
+              isSet ? 'Pass phrase changed. All other devices must log in again.' : 'The pass phrase is set.',
             );
           },
           onError: (refused) => {

@@ -13,7 +13,7 @@ import { Part, Sheet } from '../parts/Sheet';
 import { useNarrow } from '../parts/useNarrow';
 import { useSettled } from '../parts/useSettled';
 import { LastTime } from './LastTime';
-import { Phones, type Shown } from './Phones';
+import { Phones, type ShownLevels } from './Phones';
 import './arrive.css';
 import { useFailed } from '../parts/useFailed';
 
@@ -21,7 +21,7 @@ interface Draft {
   campsite: string;
   coordinates: string;
   surroundings: string[];
-  phones: Record<string, Shown>;
+  phones: Record<string, ShownLevels>;
   mastDown: boolean | null;
 }
 

@@ -2,19 +2,19 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 
 /** What a phone shows of a carrier. */
-export interface Shown {
+export interface ShownLevels {
   outside: string;
   inside: string;
 }
 
-const NOTHING: Shown = { outside: '', inside: '' };
+const NOTHING: ShownLevels = { outside: '', inside: '' };
 const NO_SERVICE = 'no service';
 
 /** Per carrier what a phone shows outside and inside. */
 export function Phones(props: {
   carriers: string[];
-  shown: Record<string, Shown>;
-  set: (shown: Record<string, Shown>) => void;
+  shown: Record<string, ShownLevels>;
+  set: (shown: Record<string, ShownLevels>) => void;
   problems: Record<string, string>;
 }) {
   const { shown, set, problems } = props;
@@ -26,7 +26,7 @@ export function Phones(props: {
     setAdded([...added, name.trim()]);
     setName('');
   };
-  const cell = (carrier: string, where: keyof Shown) => {
+  const cell = (carrier: string, where: keyof ShownLevels) => {
     const value = (shown[carrier] ?? NOTHING)[where];
     const change = (next: string) => {
       const { [carrier]: before = NOTHING, ...others } = shown;

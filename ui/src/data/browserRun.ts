@@ -70,14 +70,14 @@ export async function planOf(id: number) {
 }
 
 /** What a page has brought in the address; null where there is nothing, or nothing that can be read. */
-export function broughtIn(hash: string): Schemas['Brought'] | null {
+export function broughtIn(hash: string): Schemas['BrowserResult'] | null {
   if (!hash.startsWith(BROUGHT)) {
     return null;
   }
   try {
     const code = hash.slice(BROUGHT.length).replaceAll('-', '+').replaceAll('_', '/');
     const bytes = Uint8Array.from(atob(code), (c) => c.charCodeAt(0));
-    return JSON.parse(new TextDecoder().decode(bytes)) as Schemas['Brought'];
+    return JSON.parse(new TextDecoder().decode(bytes)) as Schemas['BrowserResult'];
   } catch {
     return null;
   }
@@ -87,7 +87,7 @@ export function broughtIn(hash: string): Schemas['Brought'] | null {
 export function useBring() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ id, brought }: { id: number; brought: Schemas['Brought'] }) =>
+    mutationFn: ({ id, brought }: { id: number; brought: Schemas['BrowserResult'] }) =>
       unwrap(api.POST('/api/runs/{id}/brought', { params: { path: { id } }, body: brought })),
     onSuccess: (run: Run) => {
       client.setQueryData(keys.run(run.id), run);

@@ -34,7 +34,7 @@ export class Clash extends Refusal {
 }
 
 /** Something that a person must say before it is done. */
-export class Asked extends Refusal {
+export class ChoiceRequired extends Refusal {
   constructor(
     message: string,
     readonly choices: Choice[],
@@ -84,7 +84,7 @@ export function refusal(body: unknown, status: number): Refusal {
   };
   const detail = problem.detail ?? `Syntoma answered with the status ${status}.`;
   if (problem.choices !== undefined) {
-    return new Asked(detail, problem.choices);
+    return new ChoiceRequired(detail, problem.choices);
   }
   return problem.version !== undefined && problem.changes !== undefined
     ? new Clash(detail, problem.version, problem.changes)

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { beforeEach, expect, test } from 'vitest';
-import { type Asked, asked, Cut, Refused, serve } from '../testing/server';
+import { type SeenRequest, asked, Cut, Refused, serve } from '../testing/server';
 import { local } from './local';
 import {
   isLasting,
@@ -25,7 +25,7 @@ class Log {
 
   constructor(readonly cut: () => 'before' | 'after' | 'not') {
     serve({
-      'POST /api/measurements': (body, { headers }: Asked) => {
+      'POST /api/measurements': (body, { headers }: SeenRequest) => {
         const cut = this.cut();
         if (cut === 'before') {
           throw new Cut();

@@ -21,7 +21,7 @@ export interface Waiting {
   thrownAway?: boolean;
   refused?: { message: string; errors: Schemas['FieldProblem'][] };
   failed?: { message: string; times: number; again: string };
-  beside?: { id: number; others: Schemas['Beside'][] };
+  beside?: { id: number; others: Schemas['SameRoundEntry'][] };
 }
 
 /** What became of a measurement that was logged. */

@@ -3,7 +3,7 @@ import { api, unwrap } from './client';
 import { keys } from './keys';
 
 /** Of what it is asked why it is slow; nothing for what the standing line says. */
-export interface Asked {
+export interface DiagnosisQuery {
   stay?: number;
   setup?: string;
   carrier?: string;
@@ -12,7 +12,7 @@ export interface Asked {
 const EVERY_MS = 60_000;
 
 /** What limits it, by all that is known. */
-export const useDiagnosis = (asked: Asked) =>
+export const useDiagnosis = (asked: DiagnosisQuery) =>
   useQuery({
     queryKey: keys.diagnosis(asked),
     queryFn: () => unwrap(api.GET('/api/diagnosis', { params: { query: asked } })),

@@ -2,20 +2,20 @@ import type { Reckoned, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { laid, type Point, spotOf } from './drawn';
 
-interface Drawn {
+interface LineProps {
   plan: RoofPlan;
   reckoned: Reckoned;
   px: (p: Point) => Point;
 }
 
-const line = (points: Point[], px: Drawn['px']) =>
+const line = (points: Point[], px: LineProps['px']) =>
   laid(points)
     .map(px)
     .map((p) => `${p.x},${p.y}`)
     .join(' ');
 
 /** The way of the leads, along the vehicle and across it; what the leads are too short for is dashed. */
-export function Leads({ plan, reckoned, px }: Drawn) {
+export function Leads({ plan, reckoned, px }: LineProps) {
   const from = spotOf(plan, 'antenna') ?? reckoned.best[0];
   const device = spotOf(plan, 'device');
   if (!from || !device || !reckoned.run) {
@@ -33,7 +33,7 @@ export function Leads({ plan, reckoned, px }: Drawn) {
 }
 
 /** The wire from the battery to the router. */
-export function Wire({ plan, reckoned, px }: Drawn) {
+export function Wire({ plan, reckoned, px }: LineProps) {
   const source = spotOf(plan, 'source');
   const device = spotOf(plan, 'device');
   return source && device && reckoned.fed ? (
@@ -50,7 +50,7 @@ export function Wire({ plan, reckoned, px }: Drawn) {
 export function Reach(props: {
   booster: NonNullable<RoofPlan['booster']>;
   boosted: NonNullable<Reckoned['boosted']>;
-  px: Drawn['px'];
+  px: LineProps['px'];
   scale: number;
 }) {
   const least = [...props.boosted.bands].sort((a, b) => a.radiusM - b.radiusM)[0];

@@ -13,7 +13,7 @@ const MISSING: Record<Kind, string> = {
 };
 
 /** With what, on what and where it was measured, as a sentence whose parts can be changed; and the trial it belongs to. */
-export function Place({ form, step }: { form: Form; step: Schemas['Next'] | undefined }) {
+export function Place({ form, step }: { form: Form; step: Schemas['NextMeasurement'] | undefined }) {
   const { draft, set, check } = form;
   const [open, setOpen] = useState<Kind[]>([]);
   const asked = (['setup', 'campsite'] as const).filter((kind) => draft[kind] === '');

@@ -53,7 +53,7 @@ export function draftFor(line: Schemas['StandingLine'], last: Last): Draft {
 }
 
 /** The draft of a trial's next run. */
-export function inTrial(draft: Draft, step: Schemas['Next'] | undefined): Draft {
+export function inTrial(draft: Draft, step: Schemas['NextMeasurement'] | undefined): Draft {
   if (draft.trial === '' || !step) {
     return draft;
   }

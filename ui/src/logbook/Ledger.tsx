@@ -193,8 +193,7 @@ function Counter({ card }: { card: Card }) {
                   className="link"
                   onClick={() =>
                     remove.mutate(r.id, {
-                      onSuccess: () =>
-                        undoable('Reading deleted.', () => restore.mutateAsync(r.id)),
+                      onSuccess: () => undoable('Reading deleted.', () => restore.mutateAsync(r.id)),
                     })
                   }
                 >

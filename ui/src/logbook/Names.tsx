@@ -12,7 +12,7 @@ import { useUndoable } from '../parts/useUndo';
 import { MergeDialog } from './MergeDialog';
 import { useFailed } from '../parts/useFailed';
 
-interface Named {
+interface NameRow {
   id: number;
   name: string;
   pennant?: number;
@@ -30,11 +30,11 @@ export function Names() {
   const kind = KINDS.find((k) => k.value === query.get('kind'))?.value ?? 'campsite';
   const lists = { campsite: useCampsites(), setup: useSetups(), carrier: useCarriers() };
   const stays = useStays();
-  const [renaming, setRenaming] = useState<Named | null>(null);
-  const [merging, setMerging] = useState<Named | null>(null);
+  const [renaming, setRenaming] = useState<NameRow | null>(null);
+  const [merging, setMerging] = useState<NameRow | null>(null);
   const at = (name: string) =>
     stays.data?.filter((v) => (kind === 'campsite' ? v.campsite === name : v.setups.includes(name))).length;
-  const columns: Column<Named>[] = [
+  const columns: Column<NameRow>[] = [
     {
       label: 'Name',
       sorter: (a, b) => a.name.localeCompare(b.name),
@@ -53,8 +53,8 @@ export function Names() {
           {
             label: 'Stays',
             align: 'right' as const,
-            sorter: (a: Named, b: Named) => (at(a.name) ?? 0) - (at(b.name) ?? 0),
-            render: (_: unknown, n: Named) => at(n.name),
+            sorter: (a: NameRow, b: NameRow) => (at(a.name) ?? 0) - (at(b.name) ?? 0),
+            render: (_: unknown, n: NameRow) => at(n.name),
           },
         ]),
     {
@@ -75,7 +75,7 @@ export function Names() {
     <Loaded state={stateOf(lists[kind])}>
       {(all) => (
         <>
-          <FindableList<Named>
+          <FindableList<NameRow>
             title={
               <Segmented
                 options={KINDS}
@@ -107,7 +107,7 @@ export function Names() {
   );
 }
 
-function RenameForm({ kind, named, done }: { kind: NameKind; named: Named; done: () => void }) {
+function RenameForm({ kind, named, done }: { kind: NameKind; named: NameRow; done: () => void }) {
   const [name, setName] = useState(named.name);
   const rename = useRename();
   const undoable = useUndoable();

@@ -24,7 +24,7 @@ function useMending(close: () => void) {
   return {
     problem: (field: string) => problems.find((p) => p.field === field)?.message,
     then: (done: string) => ({
-      onSuccess: ({ change }: Schemas['Mended']) => {
+      onSuccess: ({ change }: Schemas['MendOutcome']) => {
         undoable(done, change);
         close();
       },

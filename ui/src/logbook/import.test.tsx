@@ -3,7 +3,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../data/client';
-import { type Asked, asked, bodies, NEVER, Refused, serve } from '../testing/server';
+import { type SeenRequest, asked, bodies, NEVER, Refused, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { ImportPanel } from './ImportPanel';
 
@@ -111,7 +111,7 @@ describe('a file in Syntoma’s own columns', () => {
 
   it('that cannot be read says why, and another one is chosen at once', async () => {
     serve({
-      [COLUMNS]: (_: unknown, { headers }: Asked) =>
+      [COLUMNS]: (_: unknown, { headers }: SeenRequest) =>
         headers.get('Content-Type') === 'text/csv'
           ? new Refused(400, { detail: 'mine.csv is a zip; allowed are CSV and .xlsx' })
           : OF_CONTRACT,

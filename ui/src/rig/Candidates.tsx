@@ -14,14 +14,14 @@ type What = 'setups' | 'device' | 'antenna';
 type Weights = Schemas['WeightsView'];
 
 /** What is compared; it stands in the address, and the last one is kept for the next time. */
-interface Compared {
+interface Comparison {
   what: What;
   ids: number[] | null;
   base: number | null;
   weights: Weights | null;
 }
 
-function read(query: URLSearchParams, kept: Compared): Compared {
+function read(query: URLSearchParams, kept: Comparison): Comparison {
   const what = query.get('what');
   if (what === null) {
     return kept;
@@ -36,7 +36,7 @@ function read(query: URLSearchParams, kept: Compared): Compared {
   };
 }
 
-function written({ what, ids, base, weights: w }: Compared): Record<string, string> {
+function written({ what, ids, base, weights: w }: Comparison): Record<string, string> {
   return {
     part: 'candidates',
     what,
@@ -49,7 +49,7 @@ function written({ what, ids, base, weights: w }: Compared): Record<string, stri
 /** Two to six devices, antennas or setups side by side. */
 export function Candidates() {
   const [query, setQuery] = useSearchParams();
-  const [kept, keep] = useStored<Compared>('rig.candidates', {
+  const [kept, keep] = useStored<Comparison>('rig.candidates', {
     what: 'device',
     ids: null,
     base: null,
@@ -57,7 +57,7 @@ export function Candidates() {
   });
   const chosen = read(query, kept);
   const { what } = chosen;
-  const set = (part: Partial<Compared>) => {
+  const set = (part: Partial<Comparison>) => {
     const next = { ...chosen, ...part };
     keep(next);
     setQuery(written(next), { replace: true });

@@ -1,6 +1,6 @@
 import { App, Button, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { Asked, Clash, Refusal, type Schemas } from '../data/client';
+import { ChoiceRequired, Clash, Refusal, type Schemas } from '../data/client';
 import { useGear, useGearForms, useKeepGear } from '../data/rig';
 import { useMoney } from '../data/useMoney';
 import { Field, FieldFrame } from '../parts/Field';
@@ -45,7 +45,7 @@ export function GearEditor(props: {
     );
   };
   const refusedWith = (refused: Error, version: number) => {
-    if (refused instanceof Asked) {
+    if (refused instanceof ChoiceRequired) {
       ask(modal, refused, (as) => save(version, as));
       return;
     }
@@ -176,7 +176,11 @@ function Pattern({ draft, set }: { draft: GearDraft; set: (part: Partial<GearDra
 }
 
 /** Asks how a changed sheet is meant; each answer says what it does. */
-function ask(modal: ReturnType<typeof App.useApp>['modal'], asked: Asked, answer: (as: string) => void) {
+function ask(
+  modal: ReturnType<typeof App.useApp>['modal'],
+  asked: ChoiceRequired,
+  answer: (as: string) => void,
+) {
   const dialog = modal.info({
     title: asked.message,
     icon: null,

@@ -1,5 +1,5 @@
 /** What the made-up server answers: data, a refusal, or nothing for now. */
-type Answer = object | typeof NEVER | ((body: unknown, asked: Asked) => object);
+type Answer = object | typeof NEVER | ((body: unknown, asked: SeenRequest) => object);
 
 /** An answer that stays on its way. */
 export const NEVER = Symbol('never');
@@ -16,7 +16,7 @@ export class Refused {
 export class Cut extends TypeError {}
 
 /** What was asked. */
-export interface Asked {
+export interface SeenRequest {
   call: string;
   query: string;
   body: unknown;
@@ -26,7 +26,7 @@ export interface Asked {
 let answers: Record<string, Answer> = {};
 
 /** All that was asked since the server was set up. */
-export const asked: Asked[] = [];
+export const asked: SeenRequest[] = [];
 
 /** Sets up what is answered, by method and path such as `GET /api/gear`. */
 export function serve(wanted: Record<string, Answer>) {

@@ -143,9 +143,7 @@ export const DESIGN: Schemas['DesignView'] = {
   advice: [],
   warnings: ['Roof dome: its lead is too short.'],
   cannot: ['Whether there is a difference under ×1.9: it would probably be missed.'],
-  restsOn: [
-    'From your own 30 visits, upload varies by about 40 % between two setups from round to round.',
-  ],
+  restsOn: ['From your own 30 visits, upload varies by about 40 % between two setups from round to round.'],
   seed: 77,
   left: [{ carrier: 'Tarnwave', gb: 0.1, leftGb: 38.24 }],
   sessions: [],

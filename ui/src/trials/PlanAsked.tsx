@@ -2,7 +2,7 @@ import { Segmented } from 'antd';
 import { useRunKinds } from '../data/measure';
 import { Field, FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
-import type { Asked } from './planAddress';
+import type { PlanInput } from './planAddress';
 
 const SAVING = [
   { value: 'time', label: 'time' },
@@ -21,9 +21,9 @@ const ORDER_SAYS: Record<string, string> = {
 
 /** What the trial is to show, and with what. */
 export function PlanAsked(props: {
-  asked: Asked;
+  asked: PlanInput;
   problem: (field: string) => string | undefined;
-  change: (part: Partial<Asked>) => void;
+  change: (part: Partial<PlanInput>) => void;
 }) {
   const { asked, problem, change } = props;
   const kinds = useRunKinds().data ?? [];

@@ -15,7 +15,7 @@ import { Contenders } from './Contenders';
 import { Course } from './Course';
 import {
   asItIs,
-  type Asked,
+  type PlanInput,
   addressOf,
   askedIn,
   type Contender,
@@ -29,7 +29,7 @@ import { WhenMade } from './WhenMade';
 const MOST_SEED = 1e9;
 
 /** What the address asks for; the order is drawn once, so that the one that is shown is the one that is kept. */
-function begun(query: URLSearchParams): Asked {
+function begun(query: URLSearchParams): PlanInput {
   const asked = askedIn(query);
   return asked.seed === '' ? { ...asked, seed: String(Math.floor(Math.random() * MOST_SEED)) } : asked;
 }
@@ -76,7 +76,7 @@ export function PlanView() {
   const [wanted] = useState(() => query.get('template'));
   const [withSetup] = useState(() => query.get('with'));
   const templates = useTemplates().data;
-  const change = (part: Partial<Asked>) => setTyped({ ...asked, ...part });
+  const change = (part: Partial<PlanInput>) => setTyped({ ...asked, ...part });
   const take = (t: Template) => {
     setTemplate(t.key);
     change({
@@ -177,7 +177,7 @@ function Findings({ design }: { design: Design }) {
 }
 
 /** Keeps the plan under a name, and leads to its run sheet. */
-function Keep({ asked, campsite }: { asked: Asked; campsite: string | null }) {
+function Keep({ asked, campsite }: { asked: PlanInput; campsite: string | null }) {
   const [name, setName, clear] = useStored('trials.name', '');
   const [missing, setMissing] = useState(false);
   const keep = useKeepDesign();

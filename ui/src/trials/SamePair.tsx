@@ -10,14 +10,14 @@ import { type Row, trialAddress } from './TrialList';
 
 type Line = Schemas['Line'];
 
-interface Told {
+interface TrialLine {
   trial: Schemas['TrialSpan'];
   line: Line;
 }
 
 /** Trials of the same two setups on the same figure, in the order of time; two of them at least. */
-export function samePairs(rows: Row[]): Told[][] {
-  const pairs = new Map<string, Told[]>();
+export function samePairs(rows: Row[]): TrialLine[][] {
+  const pairs = new Map<string, TrialLine[]>();
   rows.forEach(({ trial, result }) => {
     const line = result?.line;
     if (line) {
@@ -35,9 +35,9 @@ export function SamePair({ rows }: { rows: Row[] }) {
 }
 
 /** Trials of one pair, a line for each. */
-export function Pair({ told }: { told: Told[] }) {
+export function Pair({ told }: { told: TrialLine[] }) {
   const [ref, width] = useWidth<HTMLDivElement>(440);
-  const first = (told[0] as Told).line;
+  const first = (told[0] as TrialLine).line;
   const intervals = told.map(({ line }) => interval(line));
   const { scale } = first.result;
   const domain = intervalDomain(scale, intervals);

@@ -12,7 +12,7 @@ export interface Contender {
 }
 
 /** What is asked of a trial, as it is typed; it stands in the address. */
-export interface Asked {
+export interface PlanInput {
   contenders: Contender[];
   difference: string;
   kind: string;
@@ -67,7 +67,7 @@ function changeIn(text: string | undefined) {
 }
 
 /** What the address asks for. */
-export function askedIn(query: URLSearchParams): Asked {
+export function askedIn(query: URLSearchParams): PlanInput {
   const [setups, carriers, changes] = [
     query.getAll('setup'),
     query.getAll('carrier'),
@@ -76,7 +76,7 @@ export function askedIn(query: URLSearchParams): Asked {
   return {
     ...USUAL,
     ...(Object.fromEntries(FIELDS.map((f) => [f, query.get(f) ?? (f === 'seed' ? '' : USUAL[f])])) as Omit<
-      Asked,
+      PlanInput,
       'contenders'
     >),
     contenders: setups.map((setup, i) => ({ setup, carrier: carriers[i] ?? '', ...changeIn(changes[i]) })),
@@ -84,7 +84,7 @@ export function askedIn(query: URLSearchParams): Asked {
 }
 
 /** The address that asks for it. */
-export function addressOf(asked: Asked): URLSearchParams {
+export function addressOf(asked: PlanInput): URLSearchParams {
   const query = new URLSearchParams({ plan: '' });
   const changed = asked.contenders.some((c) => c.kind !== '');
   for (const contender of asked.contenders) {
@@ -107,7 +107,7 @@ export const planOf = (contenders: Schemas['ContenderRequest'][]) =>
   `/trials?${addressOf({ ...askedIn(new URLSearchParams()), contenders: contenders.map(contenderOf) })}`;
 
 /** As the server is asked; null while there are not two to compare, a change has no value yet, or a number is none. */
-export function requestOf(asked: Asked): DesignRequest | null {
+export function requestOf(asked: PlanInput): DesignRequest | null {
   const numbers = [asked.difference, asked.minutes, asked.gb].map(typedOrNone);
   const whole =
     asked.contenders.length >= 2 &&

@@ -15,7 +15,7 @@ import { useFailed } from '../parts/useFailed';
 type Level = Schemas['Level'];
 
 /** A number that is held: it stands still, and what is marked is what it was. */
-interface Held {
+interface FrozenLevel {
   level: Level;
   atMs: number;
   agoS: number;
@@ -24,7 +24,7 @@ interface Held {
 /** The one number, its tone, and what marks it. */
 export function Marking(props: { live: Live | undefined; walk: Walk | undefined; metric: WalkMetric }) {
   const { live, walk, metric } = props;
-  const [held, setHeld] = useState<Held | null>(null);
+  const [held, setHeld] = useState<FrozenLevel | null>(null);
   const now = live?.levels.find((l) => l.metric === metric);
   const tone = useTone(now, live);
   const level = held?.level.metric === metric ? held.level : now;

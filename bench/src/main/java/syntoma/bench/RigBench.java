@@ -44,9 +44,9 @@ import syntoma.core.chain.SimSize;
 import syntoma.core.chain.Use;
 import syntoma.core.chain.Vehicle;
 import syntoma.core.choice.Candidate;
+import syntoma.core.choice.ChoiceLimits;
 import syntoma.core.choice.Option;
 import syntoma.core.choice.Ranking;
-import syntoma.core.choice.Wanted;
 import syntoma.core.choice.Weights;
 import syntoma.core.fit.Demand;
 import syntoma.core.fit.Findings;
@@ -143,7 +143,7 @@ public class RigBench {
 
     @Benchmark
     public Ranking candidates() {
-        Wanted wanted = new Wanted(OptionalDouble.of(500), 24);
+        ChoiceLimits wanted = new ChoiceLimits(OptionalDouble.of(500), 24);
         List<Option> options = new ArrayList<>();
         for (Chain chain : chains) {
             FitCase fit = FitCase.of(chain, "Tarnwave", bands, List.of(), DEMAND);

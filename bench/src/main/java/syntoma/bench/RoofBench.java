@@ -71,7 +71,7 @@ public class RoofBench {
     }
 
     @Benchmark
-    public Search.Found placement() {
+    public Search.SearchResult placement() {
         return search.find();
     }
 
@@ -91,6 +91,10 @@ public class RoofBench {
         double late = PlannerBench.late(
                 ASKED, i -> app.call("POST", "/api/fitout/reckoned", String.format(Locale.ROOT, plan, i % 70 * 0.1)));
         Bench.report(
-                "a roof plan calculated while it is dragged, 95th pct.", late, "ms", "under 100 ms", late < PROMISED_MS);
+                "a roof plan calculated while it is dragged, 95th pct.",
+                late,
+                "ms",
+                "under 100 ms",
+                late < PROMISED_MS);
     }
 }

@@ -16,13 +16,13 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import syntoma.core.advice.Advised;
+import syntoma.core.advice.AdvisedOption;
 import syntoma.core.advice.DayPart;
 import syntoma.core.advice.Experience;
-import syntoma.core.advice.Here;
 import syntoma.core.advice.Option;
 import syntoma.core.advice.Outlook;
-import syntoma.core.advice.Past;
+import syntoma.core.advice.PastMeasurement;
+import syntoma.core.advice.StayContext;
 import syntoma.core.statustext.StatusText;
 
 /** What an evening asks: advice over a long log with many setups and SIMs, and a long pasted page. */
@@ -38,8 +38,8 @@ public class TonightBench {
     private static final int STAYS = 2_000;
     private static final int RUNS = 10;
     private static final int TEXT = 1_000_000;
-    private static final Outlook.Asked CALLS =
-            new Outlook.Asked(OptionalDouble.of(3), OptionalDouble.of(3), OptionalDouble.of(250), OptionalDouble.of(2));
+    private static final Outlook.RunRequirement CALLS = new Outlook.RunRequirement(
+            OptionalDouble.of(3), OptionalDouble.of(3), OptionalDouble.of(250), OptionalDouble.of(2));
 
     private final List<Option> options = options();
     private final Experience experience = Experience.of(log(options), options, Optional.empty());
@@ -62,13 +62,13 @@ public class TonightBench {
         return options;
     }
 
-    private static List<Past> log(List<Option> options) {
+    private static List<PastMeasurement> log(List<Option> options) {
         Random random = new Random(4);
-        List<Past> log = new ArrayList<>();
+        List<PastMeasurement> log = new ArrayList<>();
         for (int stay = 0; stay < STAYS; stay++) {
             for (int run = 0; run < RUNS; run++) {
                 Option option = options.get(random.nextInt(options.size()));
-                log.add(new Past(
+                log.add(new PastMeasurement(
                         option.setup(),
                         option.carrier(),
                         stay / 3,
@@ -106,18 +106,19 @@ public class TonightBench {
 
     /** All options here and at a campsite where one has never been, each time at another one. */
     @Benchmark
-    public List<Advised> advice() {
-        Here here = new Here(asked % (STAYS / 3), asked * 3L % STAYS, DayPart.EVENING);
+    public List<AdvisedOption> advice() {
+        StayContext here = new StayContext(asked % (STAYS / 3), asked * 3L % STAYS, DayPart.EVENING);
         asked++;
-        List<Advised> ranked = Advised.ranked(advised(here));
-        List<Advised> elsewhere = Advised.ranked(advised(Here.elsewhere(DayPart.EVENING)));
+        List<AdvisedOption> ranked = AdvisedOption.ranked(advised(here));
+        List<AdvisedOption> elsewhere = AdvisedOption.ranked(advised(StayContext.elsewhere(DayPart.EVENING)));
         return List.of(ranked.get(0), elsewhere.get(0));
     }
 
-    private List<Advised> advised(Here here) {
+    private List<AdvisedOption> advised(StayContext here) {
         List<Outlook> outlooks = experience.outlooks(options, here);
         return IntStream.range(0, options.size())
-                .mapToObj(i -> Advised.of(options.get(i), outlooks.get(i), CALLS, experience.runs(options.get(i))))
+                .mapToObj(
+                        i -> AdvisedOption.of(options.get(i), outlooks.get(i), CALLS, experience.runs(options.get(i))))
                 .toList();
     }
 

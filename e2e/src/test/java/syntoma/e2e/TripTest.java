@@ -51,11 +51,8 @@ class TripTest {
             List<String> asked = new ArrayList<>();
             report.onRequest(request -> asked.add(request.url()));
             report.navigate(
-                    desk.getByText("Open and print")
-                                    .getAttribute("href")
-                                    .startsWith("/")
-                            ? app.address(
-                                    desk.getByText("Open and print").getAttribute("href"))
+                    desk.getByText("Open and print").getAttribute("href").startsWith("/")
+                            ? app.address(desk.getByText("Open and print").getAttribute("href"))
                             : "");
             assertThat(report.locator("h1")).hasText("What the trip says");
             assertThat(report.locator("h2").first()).hasText("In short");

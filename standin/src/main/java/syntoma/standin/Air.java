@@ -5,7 +5,7 @@ import java.util.Random;
 import syntoma.core.reading.Ceiling;
 import syntoma.standin.air.AsBuilt;
 import syntoma.standin.air.Channel;
-import syntoma.standin.air.Heard;
+import syntoma.standin.air.HeardCell;
 
 /**
  * One sample of the air: what a device would report and what a run would bring. All values are deterministic from the random
@@ -14,7 +14,7 @@ import syntoma.standin.air.Heard;
  * @param cells in use, the primary one first
  */
 public record Air(
-        List<Heard> cells,
+        List<HeardCell> cells,
         double downMbps,
         double upMbps,
         double idleMs,
@@ -47,12 +47,12 @@ public record Air(
     private static final double BOOSTER_DB = 2;
 
     /** Takes a sample. */
-    static Air sample(List<Heard> cells, AsBuilt setup, double limitMbps, Random random) {
+    static Air sample(List<HeardCell> cells, AsBuilt setup, double limitMbps, Random random) {
         double down = 0;
-        for (Heard h : cells) {
+        for (HeardCell h : cells) {
             down += down(h, setup);
         }
-        Heard primary = cells.get(0);
+        HeardCell primary = cells.get(0);
         double sinr = sinr(primary, setup);
         double load = primary.load();
         double up = up(primary, setup);
@@ -77,11 +77,11 @@ public record Air(
         return mbps > limitMbps ? limitMbps * (1 + LIMIT_WAVERS * random.nextGaussian()) : mbps;
     }
 
-    private static double sinr(Heard h, AsBuilt setup) {
+    private static double sinr(HeardCell h, AsBuilt setup) {
         return setup.booster() ? h.sinrDb() - BOOSTER_DB : h.sinrDb();
     }
 
-    private static double down(Heard h, AsBuilt setup) {
+    private static double down(HeardCell h, AsBuilt setup) {
         Channel channel = h.cell().channel();
         int first = Math.min(2, setup.streams());
         double further = h.cell().site().sight() ? STREAMS_IN_SIGHT : STREAMS_IN_SCATTER;
@@ -93,7 +93,7 @@ public record Air(
     }
 
     /** A device far out sends on part of the width alone, and so more strongly there. */
-    private static double up(Heard h, AsBuilt setup) {
+    private static double up(HeardCell h, AsBuilt setup) {
         Channel channel = h.cell().channel();
         double best = 0;
         for (double mhz : new double[] {channel.widthMhz(), 5, LEAST_MHZ}) {
@@ -106,7 +106,7 @@ public record Air(
     }
 
     /** The serving cell: the LTE anchor where there is NR. */
-    public Heard primary() {
+    public HeardCell primary() {
         return cells.get(0);
     }
 

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import syntoma.standin.air.Hands;
-import syntoma.standin.air.Heard;
+import syntoma.standin.air.HeardCell;
 
 /**
  * The log of Heron's nine-week loop in late summer, measured in the {@link World}. It holds on purpose: window whips that
@@ -20,7 +20,7 @@ public final class DemoLog {
     public static final long SEED = 20_260_704L;
 
     /** The demo's evening: the last stay, still going on. */
-    public static final Now EVENING = new Now(
+    public static final OngoingStay EVENING = new OngoingStay(
             "Lighthouse Meadow", World.MAST_PANEL, "Tarnwave", OffsetDateTime.parse("2026-09-01T14:20:00+02:00"));
 
     private static final String HEADER = "taken_at,campsite,lat,lon,setup,carrier,rat,band,arfcn,cell_id,rsrp_dbm,"
@@ -48,7 +48,7 @@ public final class DemoLog {
     public record Plan(String campsite, String name, int rounds) {}
 
     /** The last stay, still going on. */
-    public record Now(String campsite, String setup, String carrier, OffsetDateTime since) {}
+    public record OngoingStay(String campsite, String setup, String carrier, OffsetDateTime since) {}
 
     private final List<Job> jobs = new ArrayList<>();
 
@@ -149,7 +149,7 @@ public final class DemoLog {
     }
 
     /** Where the vehicle stands at the end. */
-    public Now now() {
+    public OngoingStay now() {
         return EVENING;
     }
 
@@ -242,7 +242,7 @@ public final class DemoLog {
     }
 
     private static String heard(Air air) {
-        Heard primary = air.primary();
+        HeardCell primary = air.primary();
         return String.format(
                 Locale.ROOT,
                 ",%s,%s,%d,%s,%.0f,%.1f,%.1f",

@@ -12,7 +12,7 @@ import java.util.Random;
 import syntoma.standin.air.AsBuilt;
 import syntoma.standin.air.Cell;
 import syntoma.standin.air.Hands;
-import syntoma.standin.air.Heard;
+import syntoma.standin.air.HeardCell;
 import syntoma.standin.air.Landscape;
 import syntoma.standin.air.Listening;
 import syntoma.standin.air.Plan;
@@ -181,7 +181,7 @@ public final class World {
         for (Cell cell : cells(hands)) {
             levels.add(new Listening.Level(cell, levelDbm(cell, hands, at)));
         }
-        List<Heard> used = listening.hear(levels, setup, hands, at);
+        List<HeardCell> used = listening.hear(levels, setup, hands, at);
         return used.isEmpty()
                 ? Optional.empty()
                 : Optional.of(Air.sample(used, setup, limitMbps(hands.carrier(), at), random));

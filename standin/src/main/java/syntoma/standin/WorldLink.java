@@ -59,7 +59,7 @@ public final class WorldLink implements Link {
 
     /** Takes something else in hand; names that the world does not know stand for those of the demo's evening. */
     public synchronized void hold(Hands wanted) {
-        DemoLog.Now evening = DemoLog.EVENING;
+        DemoLog.OngoingStay evening = DemoLog.EVENING;
         Hands meant = understood(wanted);
         Hands known = world.isPlace(meant.campsite()) ? meant : meant.at(evening.campsite());
         known = world.isSetup(known.setup()) ? known : known.with(evening.setup());

@@ -13,7 +13,7 @@ import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import syntoma.standin.air.Hands;
-import syntoma.standin.air.Heard;
+import syntoma.standin.air.HeardCell;
 
 /** The world does what masts, devices and plans do, and the truth can be asked. */
 class WorldTest {
@@ -30,7 +30,7 @@ class WorldTest {
         return all;
     }
 
-    private static String band(Heard heard) {
+    private static String band(HeardCell heard) {
         return heard.cell().channel().band();
     }
 

@@ -29,8 +29,8 @@ import syntoma.app.access.AccessController.PairingView;
 import syntoma.app.access.AccessController.PhraseRequest;
 import syntoma.app.access.AccessController.SessionView;
 import syntoma.app.platform.Conflict;
-import syntoma.app.platform.Here;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.LocalMachine;
 import syntoma.app.platform.NotFound;
 import syntoma.core.unit.Text;
 
@@ -147,19 +147,19 @@ class AccessService {
     }
 
     private static void onlyHere(HttpServletRequest request, String what) {
-        if (!Here.sent(request)) {
+        if (!LocalMachine.sent(request)) {
             throw Refused.notFromThere(what + " on the machine that runs Syntoma, not from another device");
         }
     }
 
     NetworkView network(HttpServletRequest request) {
-        Certificates.Shown shown = network.certificate();
+        Certificates.ServedCertificate shown = network.certificate();
         List<String> addresses =
                 network.isServed() ? network.hosts().stream().map(this::address).toList() : List.of();
         return new NetworkView(
                 network.isServed(),
                 phrase.isSet(),
-                Here.sent(request),
+                LocalMachine.sent(request),
                 addresses,
                 shown == null ? null : view(shown),
                 networks());
@@ -224,7 +224,7 @@ class AccessService {
         return network(request);
     }
 
-    private static CertificateView view(Certificates.Shown shown) {
+    private static CertificateView view(Certificates.ServedCertificate shown) {
         X509Certificate authority = shown.chain().get(shown.chain().size() - 1);
         return new CertificateView(
                 shown.owners(),

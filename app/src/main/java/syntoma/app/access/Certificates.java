@@ -104,7 +104,7 @@ class Certificates {
      * @param owners whether it is the owner's own
      * @param names that it is for
      */
-    record Shown(List<X509Certificate> chain, PrivateKey key, boolean owners, Set<String> names) {
+    record ServedCertificate(List<X509Certificate> chain, PrivateKey key, boolean owners, Set<String> names) {
         X509Certificate server() {
             return chain.get(0);
         }
@@ -122,7 +122,7 @@ class Certificates {
     }
 
     /** The owner's certificate where there is one, else its own for the addresses that are served now. */
-    Shown current(List<InetAddress> served) {
+    ServedCertificate current(List<InetAddress> served) {
         try {
             boolean owners = files.read(OWN_CERTIFICATE).isPresent()
                     || files.read(OWN_KEY).isPresent();
@@ -152,21 +152,21 @@ class Certificates {
         }
     }
 
-    private Shown owners() throws IOException, GeneralSecurityException {
+    private ServedCertificate owners() throws IOException, GeneralSecurityException {
         List<X509Certificate> chain = chain(files.read(OWN_CERTIFICATE).orElseThrow(() -> missing(OWN_CERTIFICATE)));
         PrivateKey key = key(files.read(OWN_KEY).orElseThrow(() -> missing(OWN_KEY)));
         Instant until = chain.get(0).getNotAfter().toInstant();
         if (!clock.now().isBefore(until)) {
             throw new CertificateException("it ended " + until);
         }
-        return new Shown(chain, key, true, names(chain.get(0)));
+        return new ServedCertificate(chain, key, true, names(chain.get(0)));
     }
 
     private static IOException missing(String file) {
         return new IOException(file + " is missing");
     }
 
-    private Shown own(List<InetAddress> served)
+    private ServedCertificate own(List<InetAddress> served)
             throws IOException, GeneralSecurityException, OperatorCreationException {
         Keys authority = authorityKeys();
         Set<String> wanted = names(served);
@@ -176,14 +176,14 @@ class Certificates {
                     .plus(RENEWED_BEFORE)
                     .isBefore(chain.get(0).getNotAfter().toInstant());
             if (lasts && names(chain.get(0)).equals(wanted)) {
-                return new Shown(chain, key(files.read(SERVER_KEY).orElseThrow()), false, wanted);
+                return new ServedCertificate(chain, key(files.read(SERVER_KEY).orElseThrow()), false, wanted);
             }
         }
         Keys server = server(authority, wanted);
         List<X509Certificate> chain = List.of(server.certificate(), authority.certificate());
         files.write(SERVER_KEY, pem(server.key()));
         files.write(SERVER, pem(chain.toArray()));
-        return new Shown(chain, server.key(), false, wanted);
+        return new ServedCertificate(chain, server.key(), false, wanted);
     }
 
     private record Keys(X509Certificate certificate, PrivateKey key) {}

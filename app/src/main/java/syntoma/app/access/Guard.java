@@ -14,7 +14,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import syntoma.app.platform.Here;
+import syntoma.app.platform.LocalMachine;
 import syntoma.app.platform.Problem;
 import syntoma.app.platform.SafeHeaders;
 import syntoma.app.platform.Tiles;
@@ -55,7 +55,7 @@ class Guard extends OncePerRequestFilter {
             Problem.write(response, MISDIRECTED, "Host is not this machine; allowed are its own addresses and names");
         } else if (request.getMethod().equals("TRACE")) {
             Problem.write(response, HttpServletResponse.SC_METHOD_NOT_ALLOWED, "the method is not allowed here");
-        } else if (!request.isSecure() && !Here.sent(request)) {
+        } else if (!request.isSecure() && !LocalMachine.sent(request)) {
             toTls(request, response, host);
         } else if (!READING.contains(request.getMethod()) && isForeign(request, host)) {
             Problem.write(

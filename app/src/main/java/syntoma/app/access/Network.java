@@ -39,7 +39,7 @@ class Network {
     private volatile boolean served;
 
     @Nullable
-    private volatile Certificates.Shown shown;
+    private volatile Certificates.ServedCertificate shown;
 
     /** This machine's addresses on the networks that are served. */
     private volatile List<InetAddress> own = List.of();
@@ -126,7 +126,7 @@ class Network {
     }
 
     private void follow(List<InetAddress> now) {
-        Certificates.Shown certificate = certificates.current(now);
+        Certificates.ServedCertificate certificate = certificates.current(now);
         try {
             door.show(certificate.keyStore());
         } catch (Exception e) {
@@ -138,7 +138,7 @@ class Network {
 
     /** The certificate that is shown; null while nobody else is served. */
     @Nullable
-    Certificates.Shown certificate() {
+    Certificates.ServedCertificate certificate() {
         return served ? shown : null;
     }
 
@@ -149,7 +149,7 @@ class Network {
     /** What stands in a device's address line: addresses, then names. */
     List<String> hosts() {
         Set<String> hosts = new LinkedHashSet<>();
-        Certificates.Shown certificate = certificate();
+        Certificates.ServedCertificate certificate = certificate();
         if (certificate != null && certificate.owners()) {
             certificate.names().stream().filter(n -> !n.contains("*")).forEach(hosts::add);
         }

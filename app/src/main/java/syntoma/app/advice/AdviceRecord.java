@@ -19,9 +19,9 @@ import syntoma.app.platform.NotFound;
 import syntoma.app.platform.Optionals;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
-import syntoma.core.advice.Advised;
+import syntoma.core.advice.AdvisedOption;
 import syntoma.core.advice.Outlook;
-import syntoma.core.advice.Past;
+import syntoma.core.advice.PastMeasurement;
 import syntoma.core.advice.TrackRecord;
 import syntoma.core.unit.Median;
 
@@ -63,8 +63,8 @@ class AdviceRecord {
     }
 
     /** Keeps what is followed. */
-    void keep(String campsite, SetupName setup, Advised advised, String needs, OffsetDateTime at) {
-        Outlook.Asked asked = advised.hours().asked();
+    void keep(String campsite, SetupName setup, AdvisedOption advised, String needs, OffsetDateTime at) {
+        Outlook.RunRequirement asked = advised.hours().asked();
         FollowedAdvice kept = new FollowedAdvice(
                 at,
                 campsites.of(campsite).id(),
@@ -101,7 +101,7 @@ class AdviceRecord {
 
     /** How often it was right, and what there is to ask. */
     @Transactional(readOnly = true)
-    Told told() {
+    RecordSummary told() {
         OffsetDateTime now = OffsetDateTime.now(clock);
         List<TrackRecord.Outcome> outcomes = new ArrayList<>();
         AdviceView.OutcomeAsked open = null;
@@ -118,11 +118,11 @@ class AdviceRecord {
                         kept.givenAt);
             }
         }
-        return new Told(TrackRecord.of(outcomes), open);
+        return new RecordSummary(TrackRecord.of(outcomes), open);
     }
 
     /** @param open null where nothing is to be asked */
-    record Told(TrackRecord record, @Nullable AdviceView.OutcomeAsked open) {}
+    record RecordSummary(TrackRecord record, @Nullable AdviceView.OutcomeAsked open) {}
 
     private List<FollowedAdvice> latest() {
         return entities.createQuery("from FollowedAdvice f order by f.givenAt desc, f.id desc", FollowedAdvice.class)
@@ -134,12 +134,12 @@ class AdviceRecord {
     private Optional<TrackRecord.Outcome> outcome(FollowedAdvice kept) {
         String setup = setups.of(kept.setupId).name();
         String carrier = carriers.name(kept.carrierId).orElseThrow();
-        Outlook.Asked asked = new Outlook.Asked(
+        Outlook.RunRequirement asked = new Outlook.RunRequirement(
                 Optionals.optional(kept.askedDownMbps),
                 Optionals.optional(kept.askedUpMbps),
                 Optionals.optional(kept.askedLoadedMs),
                 Optionals.optional(kept.askedLossPct));
-        List<Past> made =
+        List<PastMeasurement> made =
                 measurements
                         .bare(kept.campsiteId, kept.setupId, kept.carrierId, kept.givenAt, kept.givenAt.plus(LASTS))
                         .stream()

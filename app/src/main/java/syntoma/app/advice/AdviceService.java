@@ -27,14 +27,14 @@ import syntoma.app.platform.Optionals;
 import syntoma.app.platform.Register;
 import syntoma.app.state.MoveView;
 import syntoma.app.trial.Results;
-import syntoma.core.advice.Advised;
+import syntoma.core.advice.AdvisedOption;
 import syntoma.core.advice.DayPart;
 import syntoma.core.advice.Experience;
-import syntoma.core.advice.Here;
 import syntoma.core.advice.NeededHours;
 import syntoma.core.advice.Option;
 import syntoma.core.advice.Outlook;
 import syntoma.core.advice.QuickTest;
+import syntoma.core.advice.StayContext;
 import syntoma.core.advice.StayVerdict;
 import syntoma.core.advice.Tonight;
 import syntoma.core.need.Need;
@@ -87,18 +87,18 @@ class AdviceService {
     }
 
     /** What is advised, with what it goes by. */
-    private record Given(
+    private record AdviceBasis(
             StandingLine line,
             Map<Option, OnBoard.Choice> choices,
             Experience experience,
-            Here here,
+            StayContext here,
             String need,
             Tonight tonight) {}
 
     @Transactional(readOnly = true)
     AdviceView view() {
         StandingLine line = standing.line();
-        AdviceRecord.Told told = record.told();
+        AdviceRecord.RecordSummary told = record.told();
         AdviceView.RecordView trackRecord = new AdviceView.RecordView(
                 told.record().followed(),
                 Optionals.boxed(told.record().said()),
@@ -108,7 +108,7 @@ class AdviceService {
         if (line.campsite() == null || line.stay() == null) {
             return new AdviceView("", List.of(), "", line.now(), List.of(), 0, null, trackRecord, told.open());
         }
-        Given given = given(line);
+        AdviceBasis given = given(line);
         List<AdviceView.OptionView> shown = shown(given);
         return new AdviceView(
                 given.tonight.says(given.need),
@@ -125,7 +125,7 @@ class AdviceService {
                 told.open());
     }
 
-    private Given given(StandingLine line) {
+    private AdviceBasis given(StandingLine line) {
         List<Need> chosen = needs.chosen();
         Requirement together = Requirement.of(chosen);
         Map<Option, OnBoard.Choice> choices = onBoard.choices().stream()
@@ -134,20 +134,20 @@ class AdviceService {
         List<Option> options = List.copyOf(choices.keySet());
         Experience experience = experiences.of(options);
         DayPart part = DayPart.of(line.now().getHour());
-        Here here = new Here(campsites.of(line.campsite()).id(), line.stay(), part);
+        StayContext here = new StayContext(campsites.of(line.campsite()).id(), line.stay(), part);
         List<NeededHours> hours = NeededHours.of(together, part);
         List<StayVerdict> proven = proven(line);
-        List<Advised> ranked = Advised.ranked(advised(options, experience, here, hours), proven);
-        Optional<Advised> asItIs = ranked.stream()
+        List<AdvisedOption> ranked = AdvisedOption.ranked(advised(options, experience, here, hours), proven);
+        Optional<AdvisedOption> asItIs = ranked.stream()
                 .filter(a -> line.setup() != null
                         && a.option().setup().equals(line.setup().name())
                         && a.option().carrier().equals(Objects.requireNonNullElse(line.carrier(), ""))
                         && choices.get(a.option()).moves().isEmpty())
                 .findFirst();
-        Optional<Advised> elsewhere = advised(options, experience, Here.elsewhere(part), hours).stream()
-                .max(Comparator.comparingDouble(Advised::chance));
+        Optional<AdvisedOption> elsewhere = advised(options, experience, StayContext.elsewhere(part), hours).stream()
+                .max(Comparator.comparingDouble(AdvisedOption::chance));
         String need = chosen.stream().map(Need::name).collect(Collectors.joining(" and "));
-        return new Given(
+        return new AdviceBasis(
                 line,
                 choices,
                 experience,
@@ -168,28 +168,28 @@ class AdviceService {
                 .toList();
     }
 
-    private static List<Advised> advised(
-            List<Option> options, Experience experience, Here here, List<NeededHours> hours) {
+    private static List<AdvisedOption> advised(
+            List<Option> options, Experience experience, StayContext here, List<NeededHours> hours) {
         Map<DayPart, List<Outlook>> outlooks = new EnumMap<>(DayPart.class);
         outlooks.put(here.part(), experience.outlooks(options, here));
         hours.forEach(h -> outlooks.computeIfAbsent(h.part(), p -> experience.outlooks(options, here.in(p))));
-        List<Advised> advised = new ArrayList<>();
+        List<AdvisedOption> advised = new ArrayList<>();
         for (int i = 0; i < options.size(); i++) {
             Option option = options.get(i);
             int place = i;
-            advised.add(Advised.of(
+            advised.add(AdvisedOption.of(
                     option, hours, part -> outlooks.get(part).get(place), here.part(), experience.runs(option)));
         }
         return advised;
     }
 
-    private static List<AdviceView.OptionView> shown(Given given) {
+    private static List<AdviceView.OptionView> shown(AdviceBasis given) {
         Tonight tonight = given.tonight;
-        List<Advised> first =
+        List<AdvisedOption> first =
                 new ArrayList<>(tonight.ranked().stream().limit(SHOWN).toList());
         tonight.asItIs().filter(a -> !first.contains(a)).ifPresent(first::add);
         List<AdviceView.OptionView> shown = new ArrayList<>();
-        for (Advised advised : first) {
+        for (AdvisedOption advised : first) {
             shown.add(option(advised, given));
         }
         // of the next campsite nothing is known: it has no chance of its own, and comes last unless nothing here is
@@ -198,7 +198,7 @@ class AdviceService {
         return shown;
     }
 
-    private static AdviceView.OptionView option(Advised advised, Given given) {
+    private static AdviceView.OptionView option(AdvisedOption advised, AdviceBasis given) {
         OnBoard.Choice choice = given.choices.get(advised.option());
         Outlook outlook = advised.outlook();
         boolean asItIs = given.tonight.asItIs().filter(advised::equals).isPresent();
@@ -226,7 +226,7 @@ class AdviceService {
                 met(given.experience.met(advised.option(), given.here, advised.hours())));
     }
 
-    private static AdviceView.OptionView moveOn(Advised best) {
+    private static AdviceView.OptionView moveOn(AdvisedOption best) {
         return new AdviceView.OptionView(
                 "move-on",
                 null,
@@ -276,14 +276,14 @@ class AdviceService {
         if (line.campsite() == null || line.stay() == null) {
             throw new InvalidInput("setup", "say first where you stand; advice is for a campsite");
         }
-        Given given = given(line);
-        List<Advised> ofSetup = given.tonight.ranked().stream()
+        AdviceBasis given = given(line);
+        List<AdvisedOption> ofSetup = given.tonight.ranked().stream()
                 .filter(a -> a.option().setup().equals(wanted))
                 .toList();
         if (ofSetup.isEmpty()) {
             throw new InvalidInput("setup", "setup is " + Text.quoted(wanted) + ", which is no option here");
         }
-        Advised advised = ofSetup.stream()
+        AdvisedOption advised = ofSetup.stream()
                 .filter(a -> a.option().carrier().equals(network))
                 .findFirst()
                 .orElseThrow(() -> new InvalidInput(

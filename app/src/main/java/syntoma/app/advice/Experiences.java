@@ -22,7 +22,7 @@ import syntoma.app.store.Revision;
 import syntoma.core.advice.DayPart;
 import syntoma.core.advice.Experience;
 import syntoma.core.advice.Option;
-import syntoma.core.advice.Past;
+import syntoma.core.advice.PastMeasurement;
 import syntoma.core.trial.Outcome;
 
 /** What the log tells, kept until it changes. */
@@ -41,7 +41,7 @@ class Experiences {
     /** Given back before memory runs out: they can be read and learned again. */
     private SoftReference<Log> latest = new SoftReference<>(null);
 
-    private SoftReference<Kept> learned = new SoftReference<>(null);
+    private SoftReference<CachedExperience> learned = new SoftReference<>(null);
 
     Experiences(
             Measurements measurements,
@@ -59,18 +59,18 @@ class Experiences {
     }
 
     /** What was read of which state of the store. */
-    private record Log(long revision, List<Past> past, Map<String, Set<String>> carriers) {}
+    private record Log(long revision, List<PastMeasurement> past, Map<String, Set<String>> carriers) {}
 
     /** What was learned from a log for which options. */
-    private record Kept(Log of, List<Option> options, Experience experience) {}
+    private record CachedExperience(Log of, List<Option> options, Experience experience) {}
 
     /** What the log of now tells about options. */
     synchronized Experience of(List<Option> options) {
         Log now = now();
-        Kept kept = learned.get();
+        CachedExperience kept = learned.get();
         if (kept == null || kept.of != now || !kept.options.equals(options)) {
             Optional<Experience.Scatter> before = Optional.ofNullable(kept).map(k -> k.experience.scatter());
-            kept = new Kept(now, options, Experience.of(now.past, options, before));
+            kept = new CachedExperience(now, options, Experience.of(now.past, options, before));
             learned = new SoftReference<>(kept);
         }
         return kept.experience;
@@ -85,9 +85,10 @@ class Experiences {
         long number = revision.number();
         Log log = latest.get();
         if (log == null || log.revision != number) {
-            List<Past> past = past();
+            List<PastMeasurement> past = past();
             Map<String, Set<String>> measured = new HashMap<>();
-            past.stream().filter(Past::isRun).forEach(p -> measured.computeIfAbsent(p.setup(), s -> new TreeSet<>())
+            past.stream().filter(PastMeasurement::isRun).forEach(p -> measured.computeIfAbsent(
+                            p.setup(), s -> new TreeSet<>())
                     .add(p.carrier()));
             log = new Log(number, past, measured);
             latest = new SoftReference<>(log);
@@ -95,13 +96,13 @@ class Experiences {
         return log;
     }
 
-    private List<Past> past() {
+    private List<PastMeasurement> past() {
         Map<Long, String> setupNames = setups.names();
         Map<Long, String> carrierNames = carriers.names();
         Map<Long, List<StayTime>> stays = new HashMap<>();
         visits.times().forEach(s -> stays.computeIfAbsent(s.campsiteId(), c -> new ArrayList<>())
                 .add(s));
-        List<Past> past = new ArrayList<>();
+        List<PastMeasurement> past = new ArrayList<>();
         for (Measurements.Bare m : measurements.bare(MOST)) {
             if (m.carrier() == null) {
                 continue;
@@ -114,20 +115,20 @@ class Experiences {
             past.add(past(m, setupNames.get(m.setup()), carrierNames.get(m.carrier()), stay));
         }
         phones.all()
-                .forEach(p -> past.add(Past.phone(
+                .forEach(p -> past.add(PastMeasurement.phone(
                         p.inside(),
                         carrierNames.get(p.carrierId()),
                         p.campsiteId(),
                         p.stayId(),
                         p.notedAt().toEpochSecond(),
                         DayPart.of(p.notedAt().getHour()),
-                        p.levelDbm() == null ? Past.NO_SERVICE_DBM : p.levelDbm())));
+                        p.levelDbm() == null ? PastMeasurement.NO_SERVICE_DBM : p.levelDbm())));
         return past;
     }
 
     /** A measurement as advice looks at it. */
-    static Past past(Measurements.Bare m, String setup, String carrier, long stay) {
-        return new Past(
+    static PastMeasurement past(Measurements.Bare m, String setup, String carrier, long stay) {
+        return new PastMeasurement(
                 setup,
                 carrier,
                 m.campsite(),

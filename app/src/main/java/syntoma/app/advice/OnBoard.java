@@ -63,7 +63,7 @@ class OnBoard {
      */
     List<Choice> choices() {
         FitService.Ground ground = fits.ground();
-        Map<Long, SetupService.Planned> plans = chains.plans();
+        Map<Long, SetupService.PlannedSetup> plans = chains.plans();
         Map<String, Cards.Card> onBoard = cards.byCarrier();
         Set<String> gone = cards.goneCarriers();
         Map<String, Set<String>> measured = experiences.measuredOn();
@@ -106,7 +106,7 @@ class OnBoard {
     }
 
     private static boolean isReady(
-            Optional<FitCase> chain, @Nullable SetupService.Planned planned, FitService.Ground ground) {
+            Optional<FitCase> chain, @Nullable SetupService.PlannedSetup planned, FitService.Ground ground) {
         return chain.isPresent()
                 && planned != null
                 && FitService.toBuy(planned.plan(), ground.shelf()).isEmpty()
@@ -114,9 +114,9 @@ class OnBoard {
     }
 
     /** Empty where nobody has said what the setup is made of. */
-    private static Optional<FitCase> chain(@Nullable SetupService.Planned planned, FitService.Ground ground) {
+    private static Optional<FitCase> chain(@Nullable SetupService.PlannedSetup planned, FitService.Ground ground) {
         return Optional.ofNullable(planned)
-                .map(SetupService.Planned::plan)
+                .map(SetupService.PlannedSetup::plan)
                 .filter(plan -> plan.device() != null)
                 .map(plan -> FitService.fit(plan, ground));
     }

@@ -117,7 +117,7 @@ class Aims {
             String caution) {}
 
     /** A sweep with its points and what they say. */
-    private record Done(Swept sweep, List<SweepPoint> points, Optional<Sweep.Result> result) {
+    private record SweepWithResult(StoredSweep sweep, List<SweepPoint> points, Optional<Sweep.Result> result) {
         /** The carrier and the cell of its points, with a slash between. */
         String key() {
             String cell = points.stream()
@@ -135,7 +135,7 @@ class Aims {
         Optional<Spot> here =
                 Optional.ofNullable(line.campsite()).map(campsites::of).flatMap(Aims::spot);
         double declination = sweeps.declination();
-        List<Done> done = done();
+        List<SweepWithResult> done = done();
         return new AimView(
                 line.campsite(),
                 here.isPresent(),
@@ -185,17 +185,17 @@ class Aims {
                 bearing.filter(Bearing::isFar).isPresent());
     }
 
-    private List<Done> done() {
+    private List<SweepWithResult> done() {
         return sweeps.latest().stream()
                 .map(sweep -> {
                     List<SweepPoint> points = sweeps.points(sweep.id);
-                    return new Done(sweep, points, SweepView.result(points));
+                    return new SweepWithResult(sweep, points, SweepView.result(points));
                 })
                 .toList();
     }
 
-    private static SweepLine line(Done done) {
-        Swept sweep = done.sweep;
+    private static SweepLine line(SweepWithResult done) {
+        StoredSweep sweep = done.sweep;
         return new SweepLine(
                 sweep.id,
                 sweep.campsite,
@@ -207,8 +207,8 @@ class Aims {
     }
 
     /** The sweeps with a direction that heard one cell, from two places at least; without its identity nobody knows that it is one. */
-    private static Map<String, List<Done>> crossings(List<Done> done) {
-        Map<String, List<Done>> byCell = new LinkedHashMap<>();
+    private static Map<String, List<SweepWithResult>> crossings(List<SweepWithResult> done) {
+        Map<String, List<SweepWithResult>> byCell = new LinkedHashMap<>();
         done.stream()
                 .filter(d -> d.sweep.spot().isPresent()
                         && !d.key().endsWith("/")
@@ -221,7 +221,7 @@ class Aims {
         return byCell;
     }
 
-    private static Crossing crossed(List<Done> same) {
+    private static Crossing crossed(List<SweepWithResult> same) {
         return Crossing.of(same.stream()
                 .map(d -> {
                     Sweep.Fit fit = d.result.flatMap(Sweep.Result::fit).orElseThrow();
@@ -230,8 +230,8 @@ class Aims {
                 .toList());
     }
 
-    private static CrossingView crossing(String key, List<Done> same) {
-        Done first = same.get(0);
+    private static CrossingView crossing(String key, List<SweepWithResult> same) {
+        SweepWithResult first = same.get(0);
         String cell = key.substring(key.lastIndexOf('/') + 1);
         List<String> places = same.stream()
                 .map(d -> d.sweep.campsite == null ? "" : d.sweep.campsite)
@@ -258,14 +258,14 @@ class Aims {
     }
 
     /** Antennas that were swept at one place on one carrier, the latest sweep of each, two and two. */
-    private static List<String> pointings(List<Done> done) {
+    private static List<String> pointings(List<SweepWithResult> done) {
         List<String> said = new ArrayList<>();
-        Map<String, Map<String, Done>> there = new LinkedHashMap<>();
+        Map<String, Map<String, SweepWithResult>> there = new LinkedHashMap<>();
         done.stream().filter(d -> d.result.isPresent() && d.sweep.setup != null).forEach(d -> there.computeIfAbsent(
                         d.sweep.campsite + "/" + d.sweep.carrier, k -> new LinkedHashMap<>())
                 .putIfAbsent(d.sweep.setup, d));
         there.values().forEach(bySetup -> {
-            List<Done> all = List.copyOf(bySetup.values());
+            List<SweepWithResult> all = List.copyOf(bySetup.values());
             for (int i = 0; i < all.size(); i++) {
                 for (int j = i + 1; j < all.size(); j++) {
                     said.add(all.get(i).sweep.campsite + ": " + pointing(all.get(i), all.get(j)));
@@ -275,7 +275,7 @@ class Aims {
         return said;
     }
 
-    private static String pointing(Done one, Done other) {
+    private static String pointing(SweepWithResult one, SweepWithResult other) {
         return Pointing.of(one.sweep.setup, one.result.orElseThrow(), other.sweep.setup, other.result.orElseThrow())
                 .sentence();
     }
@@ -289,7 +289,7 @@ class Aims {
         if (key == null) {
             throw new InvalidInput("key", "key is missing");
         }
-        List<Done> same = crossings(done()).get(key);
+        List<SweepWithResult> same = crossings(done()).get(key);
         if (same == null) {
             throw new NotFound("no cell " + Text.quoted(key) + " was swept from two places");
         }

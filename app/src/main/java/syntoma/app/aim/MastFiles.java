@@ -133,7 +133,7 @@ public class MastFiles {
      *
      * @param problem why none can be read; empty where one can
      */
-    private record Entry(Masts.Listed listed, String problem) {}
+    private record Entry(Masts.ListedMast listed, String problem) {}
 
     private static Entry entry(List<String> row, MastColumns columns) {
         Optional<Coordinates> place = Optional.empty();
@@ -156,9 +156,9 @@ public class MastFiles {
                 problem);
     }
 
-    private static Masts.Listed listed(
+    private static Masts.ListedMast listed(
             Masts.MastRequest mast, @Nullable String estimated, UnaryOperator<String> measure) {
-        return new Masts.Listed(
+        return new Masts.ListedMast(
                 mast,
                 estimated == null || NOT.contains(estimated.toLowerCase(Locale.ROOT))
                         ? Optional.empty()
@@ -195,10 +195,10 @@ public class MastFiles {
         if (list.size() > MOST_MASTS) {
             throw new InvalidInput("masts", "the list has " + list.size() + " places; allowed are up to " + MOST_MASTS);
         }
-        List<Masts.Listed> allowed = new ArrayList<>();
+        List<Masts.ListedMast> allowed = new ArrayList<>();
         List<RejectedMast> rejected = new ArrayList<>();
         for (int i = 0; i < list.size(); i++) {
-            Masts.Listed listed = list.get(i).listed;
+            Masts.ListedMast listed = list.get(i).listed;
             Optional<String> refusal =
                     list.get(i).problem.isEmpty() ? Masts.refusal(listed) : Optional.of(list.get(i).problem);
             if (refusal.isPresent()) {

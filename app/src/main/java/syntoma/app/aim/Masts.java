@@ -64,7 +64,7 @@ class Masts {
     }
 
     /** A mast of a list; {@code estimated} is empty for one that is known. */
-    record Listed(MastRequest mast, Optional<Ellipse> estimated) {}
+    record ListedMast(MastRequest mast, Optional<Ellipse> estimated) {}
 
     /** All of them, the first first. */
     @Transactional(readOnly = true)
@@ -85,7 +85,7 @@ class Masts {
     }
 
     /** Why a mast of a list cannot be kept; empty where it can. */
-    static Optional<String> refusal(Listed asked) {
+    static Optional<String> refusal(ListedMast asked) {
         try {
             mast(asked.mast());
             asked.estimated().ifPresent(Ellipse::check);
@@ -96,10 +96,10 @@ class Masts {
     }
 
     /** Keeps those of a list that do not stand there under their name yet; how many were kept. */
-    int keepNew(List<Listed> list) {
+    int keepNew(List<ListedMast> list) {
         Set<Object> there = all().stream().map(Masts::key).collect(Collectors.toSet());
         int kept = 0;
-        for (Listed asked : list) {
+        for (ListedMast asked : list) {
             Mast mast = mast(asked.mast());
             if (there.add(key(mast))) {
                 asked.estimated().ifPresent(mast::estimate);

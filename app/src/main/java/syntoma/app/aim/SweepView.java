@@ -68,7 +68,7 @@ record SweepView(
             double lossDb,
             double scatterDb) {}
 
-    static SweepView of(Swept sweep, List<SweepPoint> points, double declination) {
+    static SweepView of(StoredSweep sweep, List<SweepPoint> points, double declination) {
         Optional<Double> next = IntStream.iterate(0, deg -> deg < 360, deg -> deg + EVERY_DEG)
                 .mapToObj(deg -> (double) deg)
                 .filter(deg -> points.stream()

@@ -73,8 +73,8 @@ class Sweeps {
 
     /** The latest, the last first. */
     @Transactional(readOnly = true)
-    List<Swept> latest() {
-        return entities.createQuery("from Swept s order by s.id desc", Swept.class)
+    List<StoredSweep> latest() {
+        return entities.createQuery("from StoredSweep s order by s.id desc", StoredSweep.class)
                 .setMaxResults(LISTED)
                 .getResultList();
     }
@@ -82,7 +82,7 @@ class Sweeps {
     /** Begins one with what the standing line says. */
     SweepView begin() {
         StandingService.StandingLine line = standing.line();
-        Swept sweep = new Swept(now());
+        StoredSweep sweep = new StoredSweep(now());
         sweep.campsite = line.campsite();
         sweep.setup = line.setup() == null ? null : line.setup().name();
         sweep.carrier = line.carrier();
@@ -104,7 +104,7 @@ class Sweeps {
     void turn(long id, TurnRequest asked) {
         found(id);
         watch.heard();
-        events.publishEvent(new Turned(trueDeg(asked.headingDeg(), asked.magnetic())));
+        events.publishEvent(new AntennaTurnedEvent(trueDeg(asked.headingDeg(), asked.magnetic())));
     }
 
     private double trueDeg(@Nullable Double headingDeg, @Nullable Boolean magnetic) {
@@ -118,7 +118,7 @@ class Sweeps {
 
     /** Reads a level at a heading. */
     SweepView read(long id, PointRequest asked) {
-        Swept sweep = found(id);
+        StoredSweep sweep = found(id);
         double trueDeg = trueDeg(asked.headingDeg(), asked.magnetic());
         if (points(id).size() >= MOST_POINTS) {
             throw new Conflict("the sweep has " + MOST_POINTS + " levels already; begin another");
@@ -153,7 +153,7 @@ class Sweeps {
 
     /** Takes a level back, or puts it back. */
     SweepView remove(long id, long point, boolean removed) {
-        Swept sweep = found(id);
+        StoredSweep sweep = found(id);
         SweepPoint found = Optional.ofNullable(entities.find(SweepPoint.class, point))
                 .filter(p -> p.sweepId == id)
                 .orElseThrow(() -> new NotFound("no level of this sweep has the number " + point));
@@ -195,8 +195,8 @@ class Sweeps {
         return Optional.ofNullable(entities.find(Compass.class, Compass.ONLY));
     }
 
-    private Swept found(long id) {
-        return Optional.ofNullable(entities.find(Swept.class, id))
+    private StoredSweep found(long id) {
+        return Optional.ofNullable(entities.find(StoredSweep.class, id))
                 .orElseThrow(() -> new NotFound("no sweep has the number " + id));
     }
 

@@ -10,13 +10,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import syntoma.app.platform.CompleteCollections;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
-import syntoma.app.platform.Whole;
 import syntoma.core.calculator.Answer;
 import syntoma.core.calculator.Calculator;
 import syntoma.core.calculator.Calculators;
-import syntoma.core.calculator.Given;
+import syntoma.core.calculator.GivenValues;
 import syntoma.core.calculator.Input;
 import syntoma.core.unit.Text;
 
@@ -117,7 +117,7 @@ class BenchController {
     @PostMapping("/{calculator}")
     ReckonedView reckon(@PathVariable String calculator, @RequestBody ReckonRequest asked) {
         Calculator found = found(calculator);
-        Map<String, String> values = Whole.map("values", asked.values());
+        Map<String, String> values = CompleteCollections.map("values", asked.values());
         values.keySet().stream()
                 .filter(name -> found.inputs().stream().noneMatch(i -> i.name().equals(name)))
                 .findFirst()
@@ -135,8 +135,8 @@ class BenchController {
         found.inputs().forEach(i -> texts.put(i.name(), i.usual()));
         texts.putAll(values);
         try {
-            return ReckonedView.of(found.of(new Given(found.inputs(), texts)));
-        } catch (Given.Refused refused) {
+            return ReckonedView.of(found.of(new GivenValues(found.inputs(), texts)));
+        } catch (GivenValues.Refused refused) {
             throw new InvalidInput("values." + refused.field(), refused.getMessage());
         } catch (IllegalArgumentException refused) {
             throw new InvalidInput("values", refused.getMessage());

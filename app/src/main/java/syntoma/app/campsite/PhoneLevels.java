@@ -19,7 +19,7 @@ public class PhoneLevels {
     }
 
     /** One of them; the level is null for no service. */
-    public record Noted(
+    public record NotedLevel(
             long stayId,
             long campsiteId,
             long carrierId,
@@ -29,11 +29,11 @@ public class PhoneLevels {
 
     /** All levels in the order in which they were noted; bars are none. */
     @Transactional(readOnly = true)
-    public List<Noted> all() {
+    public List<NotedLevel> all() {
         return entities.createQuery(
                         "select new syntoma.app.campsite.PhoneLevels$Noted(p.stayId, s.campsiteId, p.carrierId, p.inside,"
                                 + " p.levelDbm, p.notedAt) from PhoneLevel p join Stay s on s.id = p.stayId where p.bars is null order by p.id",
-                        Noted.class)
+                        NotedLevel.class)
                 .getResultList();
     }
 

@@ -70,7 +70,7 @@ public class StandingService {
     /** The line as it is. */
     @Transactional(readOnly = true)
     public StandingLine line() {
-        Standing standing = standing();
+        StandingRow standing = standing();
         Optional<Stay> stay = stay(standing);
         OffsetDateTime now = OffsetDateTime.now(clock);
         return new StandingLine(
@@ -94,11 +94,11 @@ public class StandingService {
                 .orElse(null);
     }
 
-    private Standing standing() {
-        return entities.find(Standing.class, Standing.ONLY);
+    private StandingRow standing() {
+        return entities.find(StandingRow.class, StandingRow.ONLY);
     }
 
-    private Optional<Stay> stay(Standing standing) {
+    private Optional<Stay> stay(StandingRow standing) {
         return Optional.ofNullable(standing.stayId).map(id -> entities.find(Stay.class, id));
     }
 
@@ -109,7 +109,7 @@ public class StandingService {
 
     /** Begins a stay, also at the campsite where the last one was. */
     public StandingLine arrive(String campsite) {
-        Standing standing = standing();
+        StandingRow standing = standing();
         standing.stayId =
                 stays.arrive(campsites.number(Register.name("campsite", campsite)), OffsetDateTime.now(clock));
         return changed(false);
@@ -121,7 +121,7 @@ public class StandingService {
         String place = campsite == null ? null : Register.name("campsite", campsite);
         String used = setup == null ? null : Register.name("setup", setup);
         String network = carrier == null ? null : Register.name("carrier", carrier);
-        Standing standing = standing();
+        StandingRow standing = standing();
         if (place != null) {
             Long id = campsites.number(place);
             Long present = stay(standing).map(s -> s.campsiteId).orElse(null);
@@ -162,7 +162,7 @@ public class StandingService {
     /** A setup that is taken away is in use no more. */
     @EventListener
     public void lets(SetupDeleted gone) {
-        Standing standing = standing();
+        StandingRow standing = standing();
         if (standing.setupId != null && standing.setupId == gone.setup()) {
             standing.setupId = null;
             entities.flush();

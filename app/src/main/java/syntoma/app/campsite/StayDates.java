@@ -147,12 +147,12 @@ public class StayDates {
     /** The stay that the standing line names stands on; empty when it names none. */
     @Transactional(readOnly = true)
     public Optional<Long> standing() {
-        return Optional.ofNullable(entities.find(Standing.class, Standing.ONLY).stayId);
+        return Optional.ofNullable(entities.find(StandingRow.class, StandingRow.ONLY).stayId);
     }
 
     /** Lets the standing line name another stay. */
     public void stand(long id) {
-        entities.find(Standing.class, Standing.ONLY).stayId = id;
+        entities.find(StandingRow.class, StandingRow.ONLY).stayId = id;
         entities.flush();
     }
 }

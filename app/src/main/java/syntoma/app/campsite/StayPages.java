@@ -149,7 +149,7 @@ public class StayPages {
      *
      * @throws NotFound when there is no such stay
      */
-    public StayPhotoView add(long id, Photos.Kept kept) {
+    public StayPhotoView add(long id, Photos.StoredPicture kept) {
         Stay stay = required(id);
         List<StayPhoto> there = photos(stay);
         Optional<StayPhoto> same =

@@ -31,7 +31,7 @@ class StayPhoto {
 
     protected StayPhoto() {}
 
-    StayPhoto(long campsiteId, OffsetDateTime at, Photos.Kept kept, OffsetDateTime addedAt) {
+    StayPhoto(long campsiteId, OffsetDateTime at, Photos.StoredPicture kept, OffsetDateTime addedAt) {
         this.campsiteId = campsiteId;
         this.at = at;
         hash = kept.hash();

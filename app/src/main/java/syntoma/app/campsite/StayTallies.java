@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import syntoma.app.campsite.Moments.Taken;
+import syntoma.app.campsite.Moments.MeasuredMoment;
 
 /** Keeps count of what was measured during each stay, so that the list of stays need not read the log. */
 @Component
@@ -20,7 +20,7 @@ class StayTallies {
     }
 
     /** A measurement came into the log, or went out of it. */
-    void count(Taken taken, boolean came) {
+    void count(MeasuredMoment taken, boolean came) {
         int step = came ? 1 : -1;
         for (Long stay : covering(taken)) {
             StayTally tally = entities.find(StayTally.class, new StayTally.Key(stay, taken.setup()));
@@ -36,7 +36,7 @@ class StayTallies {
         }
     }
 
-    private List<Long> covering(Taken taken) {
+    private List<Long> covering(MeasuredMoment taken) {
         return entities.createQuery(
                         "select s.id from Stay s where s.campsiteId = :campsite and s.arrivedAt <= :at"
                                 + " and (s.leftAt is null or s.leftAt >= :at)",

@@ -13,8 +13,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
+import syntoma.app.campsite.Moments.MeasuredMoment;
 import syntoma.app.campsite.Moments.Moment;
-import syntoma.app.campsite.Moments.Taken;
 import syntoma.core.trial.StaySpans;
 
 /** Stays: those a person stated, and those derived from the times of the measurements in between. */
@@ -73,7 +73,7 @@ public class Stays {
 
     /** Brings the stays in line after a measurement was logged. */
     @Transactional
-    public void logged(Taken taken) {
+    public void logged(MeasuredMoment taken) {
         Long campsite = taken.campsite();
         OffsetDateTime at = taken.at();
         if (isStated(campsite, at) || inside(campsite, at).isPresent() || isAppended(campsite, at)) {
@@ -85,7 +85,7 @@ public class Stays {
 
     /** Brings the stays in line after a measurement was taken out of the log. */
     @Transactional
-    public void removed(Taken taken) {
+    public void removed(MeasuredMoment taken) {
         if (isStated(taken.campsite(), taken.at())
                 || inside(taken.campsite(), taken.at())
                         .filter(stay -> holdsWithout(stay, taken.at()))

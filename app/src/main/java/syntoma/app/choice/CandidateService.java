@@ -16,18 +16,18 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.gear.GearItem;
 import syntoma.app.gear.GearKind;
 import syntoma.app.need.Vehicles;
+import syntoma.app.platform.CompleteCollections;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.platform.NotFound;
-import syntoma.app.platform.Whole;
 import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupService;
 import syntoma.app.setup.SetupView;
 import syntoma.core.choice.Candidate;
+import syntoma.core.choice.ChoiceLimits;
 import syntoma.core.choice.Option;
 import syntoma.core.choice.Ranking;
 import syntoma.core.choice.Side;
-import syntoma.core.choice.Wanted;
 import syntoma.core.choice.Weights;
 import syntoma.core.fit.AimingNeeded;
 import syntoma.core.fit.FitCase;
@@ -108,7 +108,7 @@ class CandidateService {
             String sentence) {}
 
     CandidatesView compare(CandidatesRequest request) {
-        List<Long> ids = checked(Whole.list("ids", request.ids()));
+        List<Long> ids = checked(CompleteCollections.list("ids", request.ids()));
         WeightsView w = request.weights();
         Weights weights = w == null
                 ? Weights.USUAL
@@ -145,12 +145,12 @@ class CandidateService {
         InvalidInput.naming(
                 "what", () -> Labels.find("what", Objects.requireNonNullElse(request.what(), ""), KINDS, kind -> kind));
         FitService.Ground ground = fits.ground();
-        Map<Long, SetupService.Planned> plans = setups.plans();
-        Wanted wanted = new Wanted(budget, ground.hoursADay());
+        Map<Long, SetupService.PlannedSetup> plans = setups.plans();
+        ChoiceLimits wanted = new ChoiceLimits(budget, ground.hoursADay());
         return ids.stream()
                 .map(id -> {
-                    Named named = SETUPS.equals(request.what())
-                            ? Named.of(planned(plans, id))
+                    NamedPlan named = SETUPS.equals(request.what())
+                            ? NamedPlan.of(planned(plans, id))
                             : exchanged(request, id, plans, ground.shelf());
                     FitCase fit = FitService.fit(named.plan(), ground);
                     return Candidate.of(named.name(), fit, FitService.toBuy(named.plan(), ground.shelf()), wanted);
@@ -158,18 +158,18 @@ class CandidateService {
                 .toList();
     }
 
-    private record Named(String name, ChainPlan plan) {
-        static Named of(SetupService.Planned setup) {
-            return new Named(setup.setup().name(), setup.plan());
+    private record NamedPlan(String name, ChainPlan plan) {
+        static NamedPlan of(SetupService.PlannedSetup setup) {
+            return new NamedPlan(setup.setup().name(), setup.plan());
         }
     }
 
-    private static SetupService.Planned planned(Map<Long, SetupService.Planned> plans, long id) {
+    private static SetupService.PlannedSetup planned(Map<Long, SetupService.PlannedSetup> plans, long id) {
         return Optional.ofNullable(plans.get(id)).orElseThrow(() -> new NotFound("no setup has the number " + id));
     }
 
-    private static Named exchanged(
-            CandidatesRequest request, long id, Map<Long, SetupService.Planned> plans, Map<Long, GearItem> shelf) {
+    private static NamedPlan exchanged(
+            CandidatesRequest request, long id, Map<Long, SetupService.PlannedSetup> plans, Map<Long, GearItem> shelf) {
         GearItem item = shelf.get(id);
         if (item == null || !item.kind().equals(request.what())) {
             throw new InvalidInput(
@@ -178,7 +178,7 @@ class CandidateService {
         ChainPlan base = request.base() == null
                 ? ChainPlan.EMPTY
                 : planned(plans, request.base()).plan();
-        return new Named(item.name(), item.is() == GearKind.DEVICE ? base.withDevice(id) : base.withAntenna(id));
+        return new NamedPlan(item.name(), item.is() == GearKind.DEVICE ? base.withDevice(id) : base.withAntenna(id));
     }
 
     private static CandidateView view(long id, Candidate candidate, Ranking ranking, int number) {

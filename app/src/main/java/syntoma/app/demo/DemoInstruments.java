@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
-import syntoma.app.aim.Turned;
+import syntoma.app.aim.AntennaTurnedEvent;
 import syntoma.app.campsite.StandingChanged;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.instrument.Routers;
@@ -50,7 +50,7 @@ class DemoInstruments {
     /** Sets them up, and has runs use them. */
     synchronized void setUp() {
         putAway();
-        DemoLog.Now evening = DemoLog.EVENING;
+        DemoLog.OngoingStay evening = DemoLog.EVENING;
         link = new WorldLink(clock, Hands.of(evening.campsite(), evening.setup(), evening.carrier()));
         try {
             server = SpeedServer.start(HERE, 0, "", Limits.USUAL, link);
@@ -95,7 +95,7 @@ class DemoInstruments {
 
     /** Points the antenna where a sweep says that it points. */
     @EventListener
-    public synchronized void turned(Turned to) {
+    public synchronized void turned(AntennaTurnedEvent to) {
         if (link != null) {
             link.hold(link.hands().aimed(to.trueDeg()));
         }

@@ -132,7 +132,7 @@ class DemoService {
             log.plans().forEach(p -> plans.plan(p.campsite(), p.name(), p.rounds()));
         });
         imports.importAll(new ByteArrayInputStream(log.csv().getBytes(StandardCharsets.UTF_8)));
-        DemoLog.Now now = log.now();
+        DemoLog.OngoingStay now = log.now();
         rig.load();
         standing.change(now.campsite(), now.setup(), now.carrier(), now.since());
         masts.takeCsv(DemoMasts.csv().getBytes(StandardCharsets.UTF_8));

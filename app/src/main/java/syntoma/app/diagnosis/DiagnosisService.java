@@ -33,13 +33,13 @@ import syntoma.app.setup.SetupService;
 import syntoma.app.setup.Setups;
 import syntoma.app.trial.Gains;
 import syntoma.app.trial.KnownFaults;
-import syntoma.core.advice.Past;
+import syntoma.core.advice.PastMeasurement;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Use;
 import syntoma.core.diagnosis.CellDay;
 import syntoma.core.diagnosis.Claim;
 import syntoma.core.diagnosis.Diagnosis;
-import syntoma.core.diagnosis.Seen;
+import syntoma.core.diagnosis.ObservedRun;
 import syntoma.core.diagnosis.Situation;
 import syntoma.core.fit.FitCase;
 import syntoma.core.reading.Figure;
@@ -104,7 +104,8 @@ class DiagnosisService {
     }
 
     /** What is asked about, and the moment as of which. */
-    private record Asked(SetupName setup, String carrier, long campsite, String place, long stay, OffsetDateTime at) {}
+    private record DiagnosisQuery(
+            SetupName setup, String carrier, long campsite, String place, long stay, OffsetDateTime at) {}
 
     /**
      * Of the setup and carrier in use where the vehicle stands; or of others, at another stay.
@@ -125,20 +126,20 @@ class DiagnosisService {
                     null);
         }
         Visit visit = visits.of(of);
-        List<Seen> seen = seen();
+        List<ObservedRun> seen = seen();
         OffsetDateTime at = stay == null || stay.equals(line.stay())
                 ? line.now()
                 : seen.stream()
                         .filter(s -> s.stay() == of
                                 && s.setup().equals(used.name())
                                 && s.carrier().equals(network))
-                        .map(Seen::at)
+                        .map(ObservedRun::at)
                         .reduce((earlier, later) -> later)
                         .orElse(visit.leftAt() == null ? line.now() : visit.leftAt());
-        return view(new Asked(used, network, visit.campsiteId(), visit.campsite(), of, at), seen);
+        return view(new DiagnosisQuery(used, network, visit.campsiteId(), visit.campsite(), of, at), seen);
     }
 
-    private DiagnosisView view(Asked asked, List<Seen> seen) {
+    private DiagnosisView view(DiagnosisQuery asked, List<ObservedRun> seen) {
         Long carrier = carriers.numbers().get(asked.carrier);
         Situation situation = new Situation(
                 asked.setup.name(),
@@ -168,7 +169,7 @@ class DiagnosisService {
     }
 
     /** The latest of the log, in the order of time. */
-    private List<Seen> seen() {
+    private List<ObservedRun> seen() {
         Set<Long> flatDown = loggedRuns.flat(Direction.DOWN);
         Set<Long> flatUp = loggedRuns.flat(Direction.UP);
         Map<Long, Leg> legs = loggedRuns.legs();
@@ -192,8 +193,9 @@ class DiagnosisService {
                 claim.cause().label(), claim.sure().word(), claim.says(), claim.evidence(), claim.next());
     }
 
-    private static Seen seen(LoggedMeasurement m, long campsite, boolean flatDown, boolean flatUp, Optional<Leg> leg) {
-        return new Seen(
+    private static ObservedRun seen(
+            LoggedMeasurement m, long campsite, boolean flatDown, boolean flatUp, Optional<Leg> leg) {
+        return new ObservedRun(
                 m.setup(),
                 Objects.requireNonNull(m.carrier()),
                 campsite,
@@ -216,12 +218,12 @@ class DiagnosisService {
     private OptionalDouble phone(long stay, @Nullable Long carrier, boolean inside) {
         return phones.all().stream()
                 .filter(p -> p.stayId() == stay && carrier != null && p.carrierId() == carrier && p.inside() == inside)
-                .mapToDouble(p -> p.levelDbm() == null ? Past.NO_SERVICE_DBM : p.levelDbm())
+                .mapToDouble(p -> p.levelDbm() == null ? PastMeasurement.NO_SERVICE_DBM : p.levelDbm())
                 .findFirst();
     }
 
     private Situation.OfChain chain(SetupName setup) {
-        SetupService.Planned planned = chains.plans().get(setup.id());
+        SetupService.PlannedSetup planned = chains.plans().get(setup.id());
         ChainPlan plan = planned == null ? ChainPlan.EMPTY : planned.plan();
         if (plan.device() == null) {
             return Situation.OfChain.UNKNOWN;
@@ -250,13 +252,13 @@ class DiagnosisService {
 
     /** The day of the cell that was used last here, from all stays; where no cell is known, of the carrier at the campsite. */
     @Nullable
-    private DiagnosisView.DayView day(List<Seen> seen, Asked asked) {
+    private DiagnosisView.DayView day(List<ObservedRun> seen, DiagnosisQuery asked) {
         Optional<String> cell = seen.stream()
                 .filter(s -> s.campsite() == asked.campsite && s.carrier().equals(asked.carrier))
-                .map(Seen::cell)
+                .map(ObservedRun::cell)
                 .filter(id -> !id.isEmpty())
                 .reduce((earlier, later) -> later);
-        List<Seen> runs = seen.stream()
+        List<ObservedRun> runs = seen.stream()
                 .filter(s -> s.carrier().equals(asked.carrier)
                         && cell.map(s.cell()::equals).orElse(s.campsite() == asked.campsite))
                 .toList();

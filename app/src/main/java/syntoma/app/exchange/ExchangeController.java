@@ -79,7 +79,10 @@ class ExchangeController {
             throws IOException {
         try (ImportProgress.Run run = progress.begin(named("progress", name), CallerPresence.hasLeft(request))) {
             return imports.run(
-                    request.getInputStream(), new ImportService.Wanted(named("file", fileName), sheet), dryRun, run);
+                    request.getInputStream(),
+                    new ImportService.FileSelection(named("file", fileName), sheet),
+                    dryRun,
+                    run);
         }
     }
 

@@ -59,7 +59,7 @@ public class ImportService {
      * @throws InvalidInput when it is no file of measurements; nothing was kept
      * @throws Cancelled when told to stop; nothing was kept
      */
-    ImportReport run(InputStream file, Wanted wanted, boolean dryRun, ImportProgress.Run progress) {
+    ImportReport run(InputStream file, FileSelection wanted, boolean dryRun, ImportProgress.Run progress) {
         takeTurn(progress);
         boolean kept = false;
         try (FileRows rows = new FileRows(file, wanted.sheet, progress, names.open(!dryRun), mappings::of)) {
@@ -89,7 +89,7 @@ public class ImportService {
 
     /** Imports a file that is known to be sound, and says how many rows were taken. */
     public int importAll(InputStream file) {
-        return run(file, Wanted.ALL, false, ImportProgress.unwatched()).accepted();
+        return run(file, FileSelection.ALL, false, ImportProgress.unwatched()).accepted();
     }
 
     /**
@@ -98,8 +98,8 @@ public class ImportService {
      * @param name of the file, for a person; empty where it has none
      * @param sheet of a workbook; empty for its first
      */
-    record Wanted(String name, String sheet) {
-        static final Wanted ALL = new Wanted("", "");
+    record FileSelection(String name, String sheet) {
+        static final FileSelection ALL = new FileSelection("", "");
     }
 
     /** Writes an import into the journal, in its transaction; one that keeps nothing leaves no entry. */
@@ -158,7 +158,7 @@ public class ImportService {
      *
      * @param last of its row, which may hold several
      */
-    private record Judged(
+    private record CheckedRow(
             @Nullable Intake.Ready measurement, @Nullable ImportReport.Rejection rejection, boolean last) {}
 
     /** The rows of one file on their way into the log. */
@@ -206,8 +206,8 @@ public class ImportService {
 
         void read(Intake.Rows into) {
             MeasurementReader reader = new MeasurementReader(table.decimalComma());
-            try (ReadAhead<Judged> rows = new ReadAhead<>(() -> next(reader, into))) {
-                for (Judged row = rows.next(); row != null; row = rows.next()) {
+            try (ReadAhead<CheckedRow> rows = new ReadAhead<>(() -> next(reader, into))) {
+                for (CheckedRow row = rows.next(); row != null; row = rows.next()) {
                     if (row.last) {
                         progress.row();
                     }
@@ -227,18 +227,18 @@ public class ImportService {
         }
 
         /** The next row of the file, read and judged; null at the end. */
-        private @Nullable Judged next(MeasurementReader reader, Intake.Rows into) {
+        private @Nullable CheckedRow next(MeasurementReader reader, Intake.Rows into) {
             Cells.Row row = table.next();
             if (row == null) {
                 return null;
             }
             if (!row.fault().isEmpty()) {
-                return new Judged(null, new ImportReport.Rejection(row.line(), "", row.fault()), true);
+                return new CheckedRow(null, new ImportReport.Rejection(row.line(), "", row.fault()), true);
             }
             boolean last = !table.hasBeside();
             return reader.read(column -> table.text(row, column))
-                    .map(read -> new Judged(into.ready(read), null, last))
-                    .orElseGet(() -> new Judged(null, rejection(row, reader.problems()), last));
+                    .map(read -> new CheckedRow(into.ready(read), null, last))
+                    .orElseGet(() -> new CheckedRow(null, rejection(row, reader.problems()), last));
         }
 
         private void take(Intake.Ready ready, Intake.Rows into) {

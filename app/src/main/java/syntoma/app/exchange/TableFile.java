@@ -23,7 +23,7 @@ import syntoma.core.reading.Figure;
 import syntoma.core.tabletext.Header;
 import syntoma.core.tabletext.Joined;
 import syntoma.core.tabletext.Mapping;
-import syntoma.core.tabletext.Turned;
+import syntoma.core.tabletext.TransposedTable;
 
 /**
  * A table of measurements, opened: its header is found and understood, by the names of the contract or as its owner said. Rows
@@ -198,7 +198,7 @@ final class TableFile implements AutoCloseable {
         for (Row row = cells.next(); row != null; row = looked.size() < Header.LOOKED_AT ? cells.next() : null) {
             looked.add(row);
         }
-        if (Turned.isOne(whole(looked))) {
+        if (TransposedTable.isOne(whole(looked))) {
             turn(looked);
             return;
         }
@@ -220,8 +220,8 @@ final class TableFile implements AutoCloseable {
         for (Row row = cells.next(); row != null && rows.size() < MOST_TURNED; row = cells.next()) {
             rows.add(row);
         }
-        List<List<String>> turned =
-                Turned.of(whole(rows).stream().filter(row -> !isBlank(row)).toList());
+        List<List<String>> turned = TransposedTable.of(
+                whole(rows).stream().filter(row -> !isBlank(row)).toList());
         take(turned.get(0));
         for (int column = 1; column < turned.size(); column++) {
             ahead.add(new Row(column + 1, turned.get(column), ""));

@@ -40,10 +40,10 @@ final class WorkbookFile implements Cells {
     private final Stream<org.dhatim.fastexcel.reader.Row> stream;
     private final Iterator<org.dhatim.fastexcel.reader.Row> rows;
     private final CellText texts;
-    private final Map<Integer, Held> held = new TreeMap<>();
+    private final Map<Integer, MergedCell> held = new TreeMap<>();
 
     /** What a merged cell holds, down to its last row. */
-    private record Held(String text, int lastRow) {}
+    private record MergedCell(String text, int lastRow) {}
 
     private WorkbookFile(Path file, ReadableWorkbook workbook, List<String> sheets, SheetShape shape, Sheet sheet)
             throws IOException {
@@ -163,7 +163,7 @@ final class WorkbookFile implements Cells {
         });
         for (SheetShape.Merge merge : shape.merges().getOrDefault(row, List.of())) {
             String text = merge.column() < cells.size() ? cells.get(merge.column()) : "";
-            held.put(merge.column(), new Held(text, merge.lastRow()));
+            held.put(merge.column(), new MergedCell(text, merge.lastRow()));
         }
     }
 

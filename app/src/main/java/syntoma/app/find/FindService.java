@@ -104,9 +104,9 @@ class FindService {
     }
 
     /** Notes, bands and cells, counted by the stay that they were written at. */
-    private static Stream<Hit> written(Map<Long, LogSearch.Found> found, List<Visit> all) {
+    private static Stream<Hit> written(Map<Long, LogSearch.LogHits> found, List<Visit> all) {
         return all.stream().filter(v -> found.containsKey(v.id())).map(v -> {
-            LogSearch.Found f = found.get(v.id());
+            LogSearch.LogHits f = found.get(v.id());
             String count = f.count() + (f.count() == 1 ? " measurement" : " measurements");
             return new Hit("measurements", v.campsite(), count + ": " + f.example(), v.id(), null, null, v);
         });

@@ -57,11 +57,11 @@ class Drifts {
     }
 
     FindingsView.DriftsView view(FindingsRequest request) {
-        return view(findings.found(Compared.SETUPS, LEVEL, request.baseline(), request.wanted()));
+        return view(findings.found(ComparedKind.SETUPS, LEVEL, request.baseline(), request.wanted()));
     }
 
     /** By what was found of the level. */
-    FindingsView.DriftsView view(FindingsService.Found found) {
+    FindingsView.DriftsView view(FindingsService.FindingsAnswer found) {
         Selecting.Selection selection = found.selection();
         int baseline = selection.names().indexOf(found.asked().baseline());
         if (baseline < 0 || found.finding().isEmpty()) {
@@ -71,7 +71,7 @@ class Drifts {
         double[] levels = log.figure(Figure.RSRP_DBM);
         double[] above = above(log, levels);
         Selecting.Selection less =
-                selecting.select(log, Compared.SETUPS, found.asked().wanted(), above, levels);
+                selecting.select(log, ComparedKind.SETUPS, found.asked().wanted(), above, levels);
         Map<String, Contrast> effects = new HashMap<>();
         List<Drift> drifts = List.of();
         int lessBaseline = less.names().indexOf(found.asked().baseline());
@@ -120,7 +120,7 @@ class Drifts {
     /** RSRP less the gain of the chain on the band in use; NaN where either is not known. */
     private double[] above(TripLog.Snapshot log, double[] levels) {
         FitService.Ground ground = fits.ground();
-        Map<Long, SetupService.Planned> plans = chains.plans();
+        Map<Long, SetupService.PlannedSetup> plans = chains.plans();
         Map<Integer, double[]> gains = new HashMap<>();
         plans.forEach((id, planned) -> {
             if (planned.plan().device() != null) {
@@ -136,7 +136,7 @@ class Drifts {
         return above;
     }
 
-    private static double[] gains(SetupService.Planned planned, FitService.Ground ground, List<String> bands) {
+    private static double[] gains(SetupService.PlannedSetup planned, FitService.Ground ground, List<String> bands) {
         var fit = FitService.fit(planned.plan(), ground);
         return bands.stream()
                 .mapToDouble(name -> Bands.all().stream()

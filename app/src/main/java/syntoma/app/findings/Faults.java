@@ -38,7 +38,8 @@ class Faults implements KnownFaults {
         if (before != null && before.revision == now) {
             return before.faults;
         }
-        FindingsService.Found levels = findings.found(Compared.SETUPS, Criterion.of(Figure.RSRP_DBM), null, Wanted.ALL);
+        FindingsService.FindingsAnswer levels =
+                findings.found(ComparedKind.SETUPS, Criterion.of(Figure.RSRP_DBM), null, FindingsFilter.ALL);
         List<Fault> faults = levels.finding().isEmpty() ? List.of() : of(drifts.view(levels));
         kept.set(new KnownOf(now, faults));
         return faults;
@@ -61,7 +62,7 @@ class Faults implements KnownFaults {
 
     /** A comparison with the faults of what it compares. */
     FindingsView noted(FindingsView view) {
-        if (!view.of().equals(Compared.SETUPS.key())) {
+        if (!view.of().equals(ComparedKind.SETUPS.key())) {
             return view;
         }
         List<String> compared =

@@ -31,17 +31,17 @@ record FindingsRequest(
         @Nullable String to,
         @Nullable String area) {
 
-    Wanted wanted() {
-        return new Wanted(
+    FindingsFilter wanted() {
+        return new FindingsFilter(
                 listed(stay).stream().map(FindingsRequest::stay).toList(),
                 listed(campsite),
                 listed(setup),
                 listed(carrier),
                 listed(band),
-                Wanted.parts(listed(when)),
-                Wanted.day("from", from),
-                Wanted.day("to", to),
-                Optional.ofNullable(area).filter(a -> !a.isBlank()).map(Wanted.Area::of));
+                FindingsFilter.parts(listed(when)),
+                FindingsFilter.day("from", from),
+                FindingsFilter.day("to", to),
+                Optional.ofNullable(area).filter(a -> !a.isBlank()).map(FindingsFilter.Area::of));
     }
 
     private static long stay(String number) {

@@ -49,21 +49,21 @@ class FindingsService {
     }
 
     /** What is asked, what of the log that takes, and what the trip says; the finding is empty where nothing was measured. */
-    record Found(Asked asked, Selecting.Selection selection, Optional<Finding> finding) {}
+    record FindingsAnswer(FindingsQuery asked, Selecting.Selection selection, Optional<Finding> finding) {}
 
     /** What the trip says, with what else can be asked. */
     FindingsView view(FindingsRequest request) {
         return view(found(request));
     }
 
-    FindingsView view(Found found) {
-        Asked asked = found.asked;
+    FindingsView view(FindingsAnswer found) {
+        FindingsQuery asked = found.asked;
         Finding finding = found.finding.orElseGet(
                 () -> new Finding(asked.criterion(), asked.baseline(), 0, 0, 0, List.of(), List.of()));
         return FindingsView.of(
                 asked,
                 finding,
-                asked.of() == Compared.SETUPS ? pennants() : Map.of(),
+                asked.of() == ComparedKind.SETUPS ? pennants() : Map.of(),
                 Headlines.of(finding, asked.of()),
                 found.selection.trip().size(),
                 MixedBands.remark(found).stream().toList(),
@@ -71,22 +71,22 @@ class FindingsService {
     }
 
     /** What the trip says to what the address asks. */
-    Found found(FindingsRequest request) {
-        Compared of = request.of() == null || request.of().isBlank()
-                ? Compared.SETUPS
-                : InvalidInput.naming("of", () -> Compared.of(request.of()));
+    FindingsAnswer found(FindingsRequest request) {
+        ComparedKind of = request.of() == null || request.of().isBlank()
+                ? ComparedKind.SETUPS
+                : InvalidInput.naming("of", () -> ComparedKind.of(request.of()));
         return found(of, criterion(request.metric()), request.baseline(), request.wanted());
     }
 
     /** The same; without a baseline what has the most runs is it. */
-    Found found(Compared of, Criterion criterion, @Nullable String baseline, Wanted wanted) {
+    FindingsAnswer found(ComparedKind of, Criterion criterion, @Nullable String baseline, FindingsFilter wanted) {
         Selecting.Selection selection = selecting.select(of, criterion, wanted);
         String against = baseline == null || baseline.isBlank() ? mostRuns(selection) : known(of, baseline, selection);
-        Asked asked = new Asked(of, criterion, against, wanted);
+        FindingsQuery asked = new FindingsQuery(of, criterion, against, wanted);
         if (!selection.names().contains(against)) {
-            return new Found(asked, selection, Optional.empty());
+            return new FindingsAnswer(asked, selection, Optional.empty());
         }
-        return new Found(
+        return new FindingsAnswer(
                 asked,
                 selection,
                 Optional.of(new Finder(
@@ -99,7 +99,7 @@ class FindingsService {
     }
 
     /** A name that there is, as it is called now. */
-    private String known(Compared of, String name, Selecting.Selection selection) {
+    private String known(ComparedKind of, String name, Selecting.Selection selection) {
         return switch (of) {
             case SETUPS -> setups.of(name).name();
             case CARRIERS ->
@@ -151,7 +151,7 @@ class FindingsService {
         return setups.all().stream().collect(Collectors.toMap(SetupName::name, SetupName::pennant, (a, b) -> a));
     }
 
-    private FindingsView.ChoicesView choices(Found found) {
+    private FindingsView.ChoicesView choices(FindingsAnswer found) {
         List<FindingsView.MetricView> metrics = new ArrayList<>();
         if (!needs.chosen().isEmpty()) {
             metrics.add(new FindingsView.MetricView(
@@ -178,7 +178,7 @@ class FindingsService {
 
     /** The stays behind what is said of one unit, the latest first. */
     List<FindingsView.BehindView> behind(FindingsRequest request, String unit) {
-        Found found = found(request);
+        FindingsAnswer found = found(request);
         int baseline = found.selection.names().indexOf(found.asked.baseline());
         if (baseline < 0) {
             return List.of();

@@ -249,7 +249,7 @@ record FindingsView(
     }
 
     static FindingsView of(
-            Asked asked,
+            FindingsQuery asked,
             Finding finding,
             Map<String, Integer> pennants,
             String headline,

@@ -13,7 +13,7 @@ import syntoma.core.verdict.Verdict;
 final class Headlines {
     private Headlines() {}
 
-    static String of(Finding finding, Compared of) {
+    static String of(Finding finding, ComparedKind of) {
         List<Finding.Unit> others = finding.units().stream()
                 .filter(u -> !u.name().equals(finding.baseline()))
                 .toList();
@@ -57,7 +57,7 @@ final class Headlines {
     }
 
     /** What a little more would settle, of the unit that wants least. */
-    private static String open(Finding finding, List<Finding.Unit> others, Compared of) {
+    private static String open(Finding finding, List<Finding.Unit> others, ComparedKind of) {
         if (others.stream().allMatch(u -> u.effect().estimate().isEmpty())) {
             return "No two " + of.key().toLowerCase(Locale.ROOT)
                     + " were measured at the same place within an hour; one such stay begins it.";

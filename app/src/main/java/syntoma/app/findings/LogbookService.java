@@ -51,9 +51,9 @@ class LogbookService {
     private final Tiles tiles;
 
     /** What all of the log has at each stay; of the log as it was when it was last looked at whole. */
-    private volatile Whole whole = new Whole(new WeakReference<>(null), Map.of());
+    private volatile WholeLogTallies whole = new WholeLogTallies(new WeakReference<>(null), Map.of());
 
-    private record Whole(WeakReference<TripLog.Snapshot> log, Map<Integer, Tally> tallies) {}
+    private record WholeLogTallies(WeakReference<TripLog.Snapshot> log, Map<Integer, Tally> tallies) {}
 
     LogbookService(
             Selecting selecting,
@@ -90,8 +90,8 @@ class LogbookService {
         Map<Long, Integer> photos = pages.photoCounts();
         double[] levels = log.figure(Figure.RSRP_DBM);
         double[] met = selecting.met(log);
-        Wanted wanted = request.wanted();
-        boolean narrowed = !wanted.equals(Wanted.ALL) || more.strength() != null || more.need() != null;
+        FindingsFilter wanted = request.wanted();
+        boolean narrowed = !wanted.equals(FindingsFilter.ALL) || more.strength() != null || more.need() != null;
         IntPredicate kept = selecting
                 .filter(log, wanted)
                 .and(strength(more.strength(), levels))
@@ -127,9 +127,9 @@ class LogbookService {
 
     /** Of a whole log that has not changed what its stays have is known already. */
     private Map<Integer, Tally> whole(TripLog.Snapshot log, double[] levels) {
-        Whole known = whole;
+        WholeLogTallies known = whole;
         if (known.log().get() != log) {
-            known = new Whole(new WeakReference<>(log), tallied(log, place -> true, levels));
+            known = new WholeLogTallies(new WeakReference<>(log), tallied(log, place -> true, levels));
             whole = known;
         }
         return known.tallies();

@@ -14,12 +14,12 @@ import syntoma.core.unit.Text;
 final class MixedBands {
     private MixedBands() {}
 
-    static Optional<Finding.Remark> remark(FindingsService.Found found) {
+    static Optional<Finding.Remark> remark(FindingsService.FindingsAnswer found) {
         Optional<Figure> radio = found.asked().criterion().metric().filter(m -> m.measure()
                 .radio()
                 .isPresent());
         if (radio.isEmpty()
-                || found.asked().of() == Compared.BANDS
+                || found.asked().of() == ComparedKind.BANDS
                 || found.finding().isEmpty()) {
             return Optional.empty();
         }

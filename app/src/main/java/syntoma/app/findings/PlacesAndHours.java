@@ -48,14 +48,14 @@ class PlacesAndHours {
 
     /** The slowest hours, in a sentence. */
     String slowest(Criterion rate) {
-        Selecting.Selection all = selecting.select(Compared.SETUPS, rate, Wanted.ALL);
+        Selecting.Selection all = selecting.select(ComparedKind.SETUPS, rate, FindingsFilter.ALL);
         return HoursOfDay.slowest(
                 all.trip(), rate, i -> all.log().columns().hour(all.trip().places()[i]));
     }
 
     /** How a setup that never got through did, and what others did at the same places. */
     String whereItFailed(String setup, int failed) {
-        Selecting.Selection all = selecting.select(Compared.SETUPS, findings.criterion(null), Wanted.ALL);
+        Selecting.Selection all = selecting.select(ComparedKind.SETUPS, findings.criterion(null), FindingsFilter.ALL);
         int unit = all.names().indexOf(setup);
         Selected trip = all.trip();
         double[] met = selecting.met(all.log());

@@ -44,7 +44,7 @@ class Questions {
     private final SetupService chains;
     private final Campsites campsites;
     private final Revision revision;
-    private final AtomicReference<Kept> kept = new AtomicReference<>();
+    private final AtomicReference<CachedQuestions> kept = new AtomicReference<>();
 
     Questions(
             FindingsService findings,
@@ -68,17 +68,17 @@ class Questions {
     }
 
     /** What was asked of which state of the store. */
-    private record Kept(long revision, List<FindingsView.QuestionView> questions) {}
+    private record CachedQuestions(long revision, List<FindingsView.QuestionView> questions) {}
 
     /** All questions, those first that most travellers ask; kept until anything changes. */
     List<FindingsView.QuestionView> all() {
         long now = revision.number();
-        Kept before = kept.get();
+        CachedQuestions before = kept.get();
         if (before != null && before.revision == now) {
             return before.questions;
         }
         List<FindingsView.QuestionView> asked = ask();
-        kept.set(new Kept(now, asked));
+        kept.set(new CachedQuestions(now, asked));
         return asked;
     }
 
@@ -86,7 +86,7 @@ class Questions {
     private record OverallVerdict(Finding finding, Map<String, String> at, FindingsView.WorthView worth) {}
 
     private Optional<OverallVerdict> overall(Criterion rate) {
-        FindingsService.Found setups = findings.found(Compared.SETUPS, rate, null, Wanted.ALL);
+        FindingsService.FindingsAnswer setups = findings.found(ComparedKind.SETUPS, rate, null, FindingsFilter.ALL);
         return setups.finding().map(finding -> new OverallVerdict(finding, address(setups), worths.view(setups)));
     }
 
@@ -103,7 +103,7 @@ class Questions {
         questions.add(question(
                 "setups",
                 "Which setup earned its place?",
-                Headlines.of(finding, Compared.SETUPS),
+                Headlines.of(finding, ComparedKind.SETUPS),
                 "see",
                 "setups",
                 at));
@@ -123,8 +123,8 @@ class Questions {
                 .ifPresent(left -> questions.add(
                         question("data", "How much data is left, and until when?", left, "see", "cost", at)));
         boosters(finding, at, questions);
-        FindingsView.DriftsView drift = drifts.view(
-                findings.found(Compared.SETUPS, Criterion.of(Figure.RSRP_DBM), finding.baseline(), Wanted.ALL));
+        FindingsView.DriftsView drift = drifts.view(findings.found(
+                ComparedKind.SETUPS, Criterion.of(Figure.RSRP_DBM), finding.baseline(), FindingsFilter.ALL));
         if (!drift.setups().isEmpty()) {
             questions.add(question("changed", "Did something change on the way?", drift.headline(), "see", "time", at));
             questions.add(question("predicted", "Was it as predicted?", predicted(drift), "see", "time", at));
@@ -140,7 +140,7 @@ class Questions {
         return questions;
     }
 
-    private static Map<String, String> address(FindingsService.Found found) {
+    private static Map<String, String> address(FindingsService.FindingsAnswer found) {
         Map<String, String> address = new LinkedHashMap<>();
         address.put("of", found.asked().of().key());
         address.put("metric", found.asked().criterion().key());
@@ -210,27 +210,27 @@ class Questions {
     }
 
     private void carriers(Criterion rate, List<FindingsView.QuestionView> questions) {
-        FindingsService.Found all = findings.found(Compared.CARRIERS, rate, null, Wanted.ALL);
+        FindingsService.FindingsAnswer all = findings.found(ComparedKind.CARRIERS, rate, null, FindingsFilter.ALL);
         if (all.finding().isEmpty() || all.finding().get().units().size() < 2) {
             return;
         }
         questions.add(question(
                 "carriers",
                 "Which carrier?",
-                Headlines.of(all.finding().get(), Compared.CARRIERS),
+                Headlines.of(all.finding().get(), ComparedKind.CARRIERS),
                 "see",
                 "setups",
                 address(all)));
         for (Shore shore : Shore.of(campsites.all())) {
-            FindingsService.Found there =
-                    findings.found(Compared.CARRIERS, rate, all.asked().baseline(), shore.wanted());
+            FindingsService.FindingsAnswer there =
+                    findings.found(ComparedKind.CARRIERS, rate, all.asked().baseline(), shore.wanted());
             if (there.finding().isPresent() && there.finding().get().blocks() > 0) {
                 Map<String, String> at = address(there);
                 at.put("area", shore.area());
                 questions.add(question(
                         "carriers-" + shore.side,
                         "Which carrier in the " + shore.side + "?",
-                        Headlines.of(there.finding().get(), Compared.CARRIERS),
+                        Headlines.of(there.finding().get(), ComparedKind.CARRIERS),
                         "see",
                         "setups",
                         at));
@@ -239,7 +239,7 @@ class Questions {
     }
 
     /** The half of a trip that lies to one side of the middle of its campsites. */
-    private record Shore(String side, Wanted.Area edges) {
+    private record Shore(String side, FindingsFilter.Area edges) {
         static List<Shore> of(List<Place> places) {
             List<Place> known = places.stream()
                     .filter(p -> p.lat() != null && p.lon() != null)
@@ -257,11 +257,11 @@ class Questions {
             boolean wide = (max(lons) - min(lons)) * Math.cos(Math.toRadians(lat)) > max(lats) - min(lats);
             return wide
                     ? List.of(
-                            new Shore("west", new Wanted.Area(edges[0], edges[1], edges[2], lon)),
-                            new Shore("east", new Wanted.Area(edges[0], lon, edges[2], edges[3])))
+                            new Shore("west", new FindingsFilter.Area(edges[0], edges[1], edges[2], lon)),
+                            new Shore("east", new FindingsFilter.Area(edges[0], lon, edges[2], edges[3])))
                     : List.of(
-                            new Shore("north", new Wanted.Area(lat, edges[1], edges[2], edges[3])),
-                            new Shore("south", new Wanted.Area(edges[0], edges[1], lat, edges[3])));
+                            new Shore("north", new FindingsFilter.Area(lat, edges[1], edges[2], edges[3])),
+                            new Shore("south", new FindingsFilter.Area(edges[0], edges[1], lat, edges[3])));
         }
 
         private static double rounded(double degrees) {
@@ -280,14 +280,14 @@ class Questions {
             return edges.south() + "," + edges.west() + "," + edges.north() + "," + edges.east();
         }
 
-        Wanted wanted() {
-            return Wanted.ALL.in(edges);
+        FindingsFilter wanted() {
+            return FindingsFilter.ALL.in(edges);
         }
     }
 
     /** What setups with a booster did by strength, each against what it was measured beside most. */
     private void boosters(Finding finding, Map<String, String> at, List<FindingsView.QuestionView> questions) {
-        for (SetupService.Planned planned : chains.plans().values()) {
+        for (SetupService.PlannedSetup planned : chains.plans().values()) {
             String name = planned.setup().name();
             if (planned.plan().booster() == null
                     || finding.units().stream().noneMatch(u -> u.name().equals(name))) {
@@ -296,9 +296,9 @@ class Questions {
             Finding against = finding.units().stream()
                     .filter(u -> !u.name().equals(name))
                     .limit(MOST_SETUPS)
-                    .flatMap(u ->
-                            findings
-                                    .found(Compared.SETUPS, finding.criterion(), u.name(), Wanted.ALL)
+                    .flatMap(
+                            u -> findings
+                                    .found(ComparedKind.SETUPS, finding.criterion(), u.name(), FindingsFilter.ALL)
                                     .finding()
                                     .stream())
                     .max(Comparator.comparingInt(f -> atKnownLevel(f.unit(name))))

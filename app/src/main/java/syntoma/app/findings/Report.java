@@ -373,9 +373,7 @@ class Report {
                 .element("h2", "What is not known")
                 .raw("<ul>\n")
                 .element("li", "Why a cell was slow at some hour; only that it was, for both setups.")
-                .element(
-                        "li",
-                        "What happens at different places, or with other setups of the same parts.")
+                .element("li", "What happens at different places, or with other setups of the same parts.")
                 .element("li", "What was measured at fewer than four stays is shown and not claimed.")
                 .raw("</ul>\n");
     }

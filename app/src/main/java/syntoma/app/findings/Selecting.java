@@ -29,8 +29,8 @@ import syntoma.core.need.Need;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.Cap;
+import syntoma.core.run.CappedSetups;
 import syntoma.core.run.Direction;
-import syntoma.core.run.Held;
 
 /** Takes from the log what is compared. */
 @Component
@@ -64,7 +64,7 @@ class Selecting {
     }
 
     /** What of the log is asked for, with its values on a criterion. */
-    Selection select(Compared of, Criterion criterion, Wanted wanted) {
+    Selection select(ComparedKind of, Criterion criterion, FindingsFilter wanted) {
         TripLog.Snapshot now = log.now();
         double[] levels = now.figure(Figure.RSRP_DBM);
         double[] values = values(criterion, now);
@@ -72,7 +72,7 @@ class Selecting {
     }
 
     /** The same with values of one’s own, by place. */
-    Selection select(TripLog.Snapshot now, Compared of, Wanted wanted, double[] values, double[] levels) {
+    Selection select(TripLog.Snapshot now, ComparedKind of, FindingsFilter wanted, double[] values, double[] levels) {
         Columns columns = now.columns();
         IntPredicate kept = filter(now, wanted);
         Map<Integer, String> known = names(of, now);
@@ -108,7 +108,7 @@ class Selecting {
                 new Selected(now, Arrays.copyOf(places, count), units, sims, values, levels), names, own, now);
     }
 
-    private static int unit(Compared of, Columns columns, int place) {
+    private static int unit(ComparedKind of, Columns columns, int place) {
         return switch (of) {
             case SETUPS -> columns.setup(place);
             case CARRIERS -> columns.carrier(place);
@@ -116,7 +116,7 @@ class Selecting {
         };
     }
 
-    private static long same(Compared of, Columns columns, int place) {
+    private static long same(ComparedKind of, Columns columns, int place) {
         return switch (of) {
             case SETUPS -> columns.carrier(place);
             case CARRIERS -> columns.setup(place);
@@ -124,7 +124,7 @@ class Selecting {
         };
     }
 
-    private Map<Integer, String> names(Compared of, TripLog.Snapshot now) {
+    private Map<Integer, String> names(ComparedKind of, TripLog.Snapshot now) {
         Map<Integer, String> names = new HashMap<>();
         switch (of) {
             case SETUPS -> setups.names().forEach((id, name) -> names.put(id.intValue(), name));
@@ -169,7 +169,7 @@ class Selecting {
     }
 
     /** Which places of a log are asked for. */
-    IntPredicate filter(TripLog.Snapshot now, Wanted wanted) {
+    IntPredicate filter(TripLog.Snapshot now, FindingsFilter wanted) {
         Columns columns = now.columns();
         IntPredicate kept = place -> true;
         if (!wanted.stays().isEmpty()) {
@@ -201,7 +201,7 @@ class Selecting {
         return during(now, wanted, kept);
     }
 
-    private static IntPredicate during(TripLog.Snapshot now, Wanted wanted, IntPredicate kept) {
+    private static IntPredicate during(TripLog.Snapshot now, FindingsFilter wanted, IntPredicate kept) {
         if (wanted.from().isEmpty() && wanted.to().isEmpty()) {
             return kept;
         }
@@ -218,7 +218,7 @@ class Selecting {
         });
     }
 
-    private Set<Integer> placesOf(Wanted wanted) {
+    private Set<Integer> placesOf(FindingsFilter wanted) {
         Set<Integer> ids =
                 numbered(wanted.campsites(), name -> (int) campsites.of(name).id());
         if (wanted.area().isPresent()) {
@@ -279,8 +279,9 @@ class Selecting {
         }
         Set<String> held = new HashSet<>(selection.names());
         runs.forEach((sim, counts) -> {
-            Set<String> here =
-                    Held.of(perSim.getOrDefault(sim, List.of()), counts).mbps().keySet();
+            Set<String> here = CappedSetups.of(perSim.getOrDefault(sim, List.of()), counts)
+                    .mbps()
+                    .keySet();
             held.removeIf(unit -> counts.containsKey(unit) && !here.contains(unit));
         });
         return List.copyOf(held);

@@ -50,11 +50,14 @@ class Worths {
                 .filter(m -> m == Figure.UP_MBPS || m == Figure.DOWN_MBPS)
                 .isPresent();
         return view(findings.found(
-                Compared.SETUPS, isRate ? asked : Criterion.of(Figure.UP_MBPS), request.baseline(), request.wanted()));
+                ComparedKind.SETUPS,
+                isRate ? asked : Criterion.of(Figure.UP_MBPS),
+                request.baseline(),
+                request.wanted()));
     }
 
     /** By what was found of a rate. */
-    FindingsView.WorthView view(FindingsService.Found found) {
+    FindingsView.WorthView view(FindingsService.FindingsAnswer found) {
         Criterion rate = found.asked().criterion();
         String need = findings.needName();
         String currency = vehicles.currency().orElse(null);
@@ -67,12 +70,12 @@ class Worths {
         Map<String, List<Long>> parts = parts();
         Map<Long, GearItem> shelf = gear.byNumber();
         List<Long> base = parts.getOrDefault(finding.baseline(), List.of());
-        List<Worth.Known> known = new ArrayList<>();
+        List<Worth.SetupRecord> known = new ArrayList<>();
         for (Finding.Unit unit : finding.units()) {
             List<Long> own = parts.getOrDefault(unit.name(), List.of());
             List<Long> more = new ArrayList<>(own);
             base.forEach(more::remove);
-            known.add(new Worth.Known(
+            known.add(new Worth.SetupRecord(
                     unit.name(),
                     price(own, shelf),
                     price(more, shelf),
@@ -93,7 +96,7 @@ class Worths {
     }
 
     private static FindingsView.WorthRow row(Worth.Row row, Map<String, Integer> pennants) {
-        Worth.Known k = row.known();
+        Worth.SetupRecord k = row.known();
         return new FindingsView.WorthRow(
                 k.setup(),
                 pennants.get(k.setup()),
@@ -174,7 +177,7 @@ class Worths {
     }
 
     private static String cheapest(Worth worth, String name, String need, @Nullable String currency) {
-        Worth.Known known = worth.rows().stream()
+        Worth.SetupRecord known = worth.rows().stream()
                 .map(Worth.Row::known)
                 .filter(k -> k.setup().equals(name))
                 .findFirst()

@@ -53,7 +53,7 @@ class Extensions {
         if (plan.antenna() == null || run == null || run.extensionM() == 0) {
             throw new Conflict("the leads reach as they are; nothing is lengthened");
         }
-        SetupService.Planned setup = setups.plans().values().stream()
+        SetupService.PlannedSetup setup = setups.plans().values().stream()
                 .filter(s -> s.setup().name().equals(asked.setup()))
                 .findFirst()
                 .orElseThrow(() -> new InvalidInput(
@@ -70,7 +70,7 @@ class Extensions {
                         setup.setup().name() + " does not have "
                                 + Text.quoted(plan.antenna().name())));
         double lengthM = STEP_M * Math.ceil(run.extensionM() / STEP_M - 1e-9);
-        GearItem cable = cable(antenna, lengthM, Drawn.cableClass(plan));
+        GearItem cable = cable(antenna, lengthM, ParsedRoofPlan.cableClass(plan));
         setups.put(setup.setup().id(), setup.plan().lengthened(antenna.id(), cable.id()), null);
         return new ExtensionPut(cable.name(), setup.setup().id(), setup.setup().name());
     }

@@ -65,7 +65,7 @@ class JobBuilds {
         if (plan.antenna() == null) {
             throw new InvalidInput("antenna", "antenna is missing; say in the plan which one is built in");
         }
-        Build build = build(plan, Drawn.of(plan, vehicles.vehicle()));
+        Build build = build(plan, ParsedRoofPlan.of(plan, vehicles.vehicle()));
         Map<String, List<Integer>> took = took();
         Map<String, Integer> learned = new HashMap<>();
         Map<String, Integer> minutes = new HashMap<>();
@@ -101,7 +101,7 @@ class JobBuilds {
         return took;
     }
 
-    private static Build build(RoofPlan plan, Drawn drawn) {
+    private static Build build(RoofPlan plan, ParsedRoofPlan drawn) {
         Foot foot = drawn.search().orElseThrow().foot();
         return new Build(
                 foot.name(),
@@ -119,7 +119,7 @@ class JobBuilds {
      *
      * @throws InvalidInput naming those that wait for each other, or one that is named and missing
      */
-    static void check(RoofPlan plan, Drawn drawn) {
+    static void check(RoofPlan plan, ParsedRoofPlan drawn) {
         List<Build.Added> added = added(plan);
         if (plan.antenna() != null && !added.isEmpty()) {
             InvalidInput.naming("tasks", () -> build(plan, drawn).tasks(added, Map.of()));

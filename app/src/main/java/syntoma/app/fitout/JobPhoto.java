@@ -27,7 +27,7 @@ class JobPhoto {
 
     protected JobPhoto() {}
 
-    JobPhoto(long planId, String task, Photos.Kept kept, OffsetDateTime addedAt) {
+    JobPhoto(long planId, String task, Photos.StoredPicture kept, OffsetDateTime addedAt) {
         this.planId = planId;
         this.task = task;
         hash = kept.hash();

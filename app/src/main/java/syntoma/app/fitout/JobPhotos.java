@@ -54,7 +54,7 @@ class JobPhotos {
      *
      * @throws syntoma.app.platform.InvalidInput when the task is not on the sheet
      */
-    JobPhotoView add(long plan, @Nullable String task, Photos.Kept kept) {
+    JobPhotoView add(long plan, @Nullable String task, Photos.StoredPicture kept) {
         String key = builds.of(plan).task(task).key();
         List<JobPhoto> there =
                 all(plan).stream().filter(p -> p.task.equals(key)).toList();

@@ -50,9 +50,9 @@ class JobSheets {
     private final Clock clock;
 
     /** The latest: a sheet is looked at every few seconds from every device, and its schedule is always the same. */
-    private final Map<Asked, Planned> schedules = Collections.synchronizedMap(new LinkedHashMap<>() {
+    private final Map<ScheduleRequest, ScheduleOutcome> schedules = Collections.synchronizedMap(new LinkedHashMap<>() {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Asked, Planned> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<ScheduleRequest, ScheduleOutcome> eldest) {
             return size() > MOST_SCHEDULES;
         }
     });
@@ -66,10 +66,10 @@ class JobSheets {
     }
 
     /** What a schedule follows from. */
-    private record Asked(List<Task> tasks, Hours hours) {}
+    private record ScheduleRequest(List<Task> tasks, Hours hours) {}
 
     /** A schedule, or why there is none. */
-    private record Planned(Optional<Schedule> schedule, @Nullable String problem) {}
+    private record ScheduleOutcome(Optional<Schedule> schedule, @Nullable String problem) {}
 
     /** The hours in which it is done; what is missing is tomorrow, three days, 09:00 to 18:00, one person. */
     record JobHours(
@@ -92,14 +92,14 @@ class JobSheets {
     private JobSheetView view(OpenSheet open, JobHours asked) {
         JobBuilds.JobBuild made = open.made();
         LocalDate first = asked.start() == null ? today().plusDays(1) : date(asked.start());
-        Planned planned = planned(made.tasks(), hours(asked));
+        ScheduleOutcome planned = planned(made.tasks(), hours(asked));
         Map<String, Schedule.Slot> slots = new HashMap<>();
         planned.schedule.ifPresent(
                 s -> s.slots().forEach(slot -> slots.put(slot.task().key(), slot)));
         List<Task> tasks = planned.schedule
                 .map(s -> s.slots().stream().map(Schedule.Slot::task).toList())
                 .orElseGet(() -> made.tasks().inOrder());
-        Beside beside = beside(open);
+        TaskAttachments beside = beside(open);
         OffsetDateTime now = OffsetDateTime.now(clock);
         return new JobSheetView(
                 made.plan().id(),
@@ -118,12 +118,12 @@ class JobSheets {
                         .orElse(null));
     }
 
-    private Build.Wanted wanted(RoofPlan plan) {
+    private Build.CableNeeds wanted(RoofPlan plan) {
         RoofReckoned reckoned = reckoning.of(plan);
         RouterPlace.RoofFed fed = reckoned.fed();
-        return new Build.Wanted(
+        return new Build.CableNeeds(
                 reckoned.run() == null ? 0 : reckoned.run().extensionM(),
-                Drawn.cableClass(plan),
+                ParsedRoofPlan.cableClass(plan),
                 reckoned.passage() == null
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(reckoned.passage().cablesMm()),
@@ -133,24 +133,25 @@ class JobSheets {
     }
 
     /** What stands with tasks beside their steps. */
-    private record Beside(Map<String, List<JobPhotos.JobPhotoView>> photos, Map<Long, Plans.PlannedTrial> trials) {}
+    private record TaskAttachments(
+            Map<String, List<JobPhotos.JobPhotoView>> photos, Map<Long, Plans.PlannedTrial> trials) {}
 
-    private Beside beside(OpenSheet open) {
+    private TaskAttachments beside(OpenSheet open) {
         List<Long> filed = open.steps().values().stream()
                 .map(s -> s.trialPlanId)
                 .filter(Objects::nonNull)
                 .toList();
-        return new Beside(
+        return new TaskAttachments(
                 photos.of(open.made().plan().id()),
                 trials.planned(filed).stream().collect(Collectors.toMap(Plans.PlannedTrial::id, Function.identity())));
     }
 
-    private Planned planned(TaskList tasks, Hours hours) {
-        return schedules.computeIfAbsent(new Asked(tasks.inOrder(), hours), asked -> {
+    private ScheduleOutcome planned(TaskList tasks, Hours hours) {
+        return schedules.computeIfAbsent(new ScheduleRequest(tasks.inOrder(), hours), asked -> {
             try {
-                return new Planned(Optional.of(Schedule.of(tasks, hours)), null);
+                return new ScheduleOutcome(Optional.of(Schedule.of(tasks, hours)), null);
             } catch (IllegalArgumentException tooFew) {
-                return new Planned(Optional.empty(), Text.capital(tooFew.getMessage()) + ".");
+                return new ScheduleOutcome(Optional.empty(), Text.capital(tooFew.getMessage()) + ".");
             }
         });
     }
@@ -168,7 +169,7 @@ class JobSheets {
     }
 
     private static JobSheetView.JobTask task(
-            Task task, OpenSheet open, Beside beside, Optional<Schedule.Slot> slot, LocalDate first) {
+            Task task, OpenSheet open, TaskAttachments beside, Optional<Schedule.Slot> slot, LocalDate first) {
         Optional<JobStep> step = Optional.ofNullable(open.steps().get(task.key()));
         RoofPlan plan = open.made().plan().plan();
         return new JobSheetView.JobTask(

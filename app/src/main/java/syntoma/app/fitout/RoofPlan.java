@@ -2,7 +2,7 @@ package syntoma.app.fitout;
 
 import java.util.List;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.Whole;
+import syntoma.app.platform.CompleteCollections;
 
 /**
  * A build as it is drawn. Lengths are in m unless the name says otherwise; x runs from the front of the roof to its rear, y from its
@@ -36,8 +36,8 @@ public record RoofPlan(
             null, null, null, null, null, null, List.of(), null, null, null, null, null, null, null, null, List.of());
 
     public RoofPlan {
-        things = Whole.list("things", things);
-        tasks = Whole.list("tasks", tasks);
+        things = CompleteCollections.list("things", things);
+        tasks = CompleteCollections.list("tasks", tasks);
     }
 
     /**
@@ -101,7 +101,7 @@ public record RoofPlan(
             double deviceX,
             double deviceY) {
         public RoofCable {
-            bends = Whole.list("cable.bends", bends);
+            bends = CompleteCollections.list("cable.bends", bends);
         }
     }
 
@@ -146,7 +146,7 @@ public record RoofPlan(
             @Nullable Double ratedC,
             List<RoofReach> reach) {
         public RoofRouter {
-            reach = Whole.list("router.reach", reach);
+            reach = CompleteCollections.list("router.reach", reach);
         }
     }
 
@@ -190,8 +190,8 @@ public record RoofPlan(
             List<String> after,
             List<String> before) {
         public RoofTask {
-            after = Whole.list("after", after);
-            before = Whole.list("before", before);
+            after = CompleteCollections.list("after", after);
+            before = CompleteCollections.list("before", before);
         }
     }
 
@@ -215,7 +215,7 @@ public record RoofPlan(
             List<Reported> reported,
             @Nullable Boolean warns) {
         public RoofBooster {
-            reported = Whole.list("booster.reported", reported);
+            reported = CompleteCollections.list("booster.reported", reported);
         }
     }
 

@@ -211,7 +211,7 @@ record RoofReckoned(
         }
     }
 
-    static List<RoofStrip> strips(Search.Found found) {
+    static List<RoofStrip> strips(Search.SearchResult found) {
         return found.strips().stream()
                 .filter(s -> s.why().isPresent())
                 .map(s -> new RoofStrip(

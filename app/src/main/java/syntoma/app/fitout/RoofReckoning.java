@@ -40,8 +40,7 @@ class RoofReckoning {
     private static final List<Band> USUAL_BANDS =
             Stream.of("B20", "B3", "B7").map(Bands::named).toList();
 
-    private static final String NO_ANTENNA =
-            "Add what is on the roof and under it, then choose the antenna.";
+    private static final String NO_ANTENNA = "Add what is on the roof and under it, then choose the antenna.";
 
     private final Vehicles vehicles;
     private final Carriers carriers;
@@ -63,10 +62,10 @@ class RoofReckoning {
      */
     RoofReckoned of(RoofPlan plan) {
         Vehicle vehicle = vehicles.vehicle();
-        Drawn drawn = Drawn.of(plan, vehicle);
+        ParsedRoofPlan drawn = ParsedRoofPlan.of(plan, vehicle);
         JobBuilds.check(plan, drawn);
         Roof roof = drawn.roof();
-        Optional<Search.Found> found = drawn.search().map(Search::find);
+        Optional<Search.SearchResult> found = drawn.search().map(Search::find);
         Optional<Place> here = drawn.chosen().flatMap(spot -> drawn.search().map(s -> s.at(spot)));
         Optional<Place> best =
                 found.flatMap(f -> f.places().stream().findFirst()).map(Search.Ranked::place);
@@ -113,7 +112,7 @@ class RoofReckoning {
     }
 
     /** What is to be minded wherever the antenna stands, and where it does. */
-    private static List<String> notes(Drawn drawn, Optional<Place> at) {
+    private static List<String> notes(ParsedRoofPlan drawn, Optional<Place> at) {
         Roof roof = drawn.roof();
         Stream<String> antenna = drawn.search().stream().flatMap(s -> Holding.of(roof, s.foot()).stream());
         Stream<String> place = at.stream().flatMap(p -> drawn.search().stream()
@@ -123,7 +122,7 @@ class RoofReckoning {
         return Stream.of(antenna, place, mast).flatMap(s -> s).toList();
     }
 
-    private static List<RoofWay> ways(Drawn drawn, Spot antenna) {
+    private static List<RoofWay> ways(ParsedRoofPlan drawn, Spot antenna) {
         return WayIn.all(drawn.roof(), drawn.search().orElseThrow().cabling(), antenna, drawn.leadsMm()).stream()
                 .map(way -> RoofWay.of(way, way.inlet().isPresent() ? drawn.leadsMm() : drawn.holeMm()))
                 .toList();
@@ -137,21 +136,21 @@ class RoofReckoning {
         return own.isEmpty() ? USUAL_BANDS : own;
     }
 
-    private static String sentence(Optional<Search.Found> found, Optional<Place> here) {
+    private static String sentence(Optional<Search.SearchResult> found, Optional<Place> here) {
         return here.flatMap(Place::objection)
                 .map(o -> "Not there: " + o.says())
-                .or(() -> found.map(Search.Found::sentence))
+                .or(() -> found.map(Search.SearchResult::sentence))
                 .orElse(NO_ANTENNA);
     }
 
     @Nullable
-    private static String worse(Drawn drawn, Optional<Place> best, Optional<Place> here) {
+    private static String worse(ParsedRoofPlan drawn, Optional<Place> best, Optional<Place> here) {
         return here.isEmpty() || best.isEmpty()
                 ? null
                 : drawn.search().orElseThrow().after(best.get(), here.get());
     }
 
-    private static RoofRun run(Drawn drawn, Place place, List<Band> bands) {
+    private static RoofRun run(ParsedRoofPlan drawn, Place place, List<Band> bands) {
         Spot spot = place.spot();
         return new RoofRun(
                 drawn.search().orElseThrow().cabling().leadM(),
@@ -180,7 +179,7 @@ class RoofReckoning {
     }
 
     @Nullable
-    private static RoofBoosted boosted(RoofPlan plan, Drawn drawn, List<Band> bands) {
+    private static RoofBoosted boosted(RoofPlan plan, ParsedRoofPlan drawn, List<Band> bands) {
         if (drawn.booster().isEmpty()) {
             return null;
         }

@@ -46,7 +46,7 @@ final class SpooledResponse extends HttpServletResponseWrapper {
             return super.getOutputStream();
         }
         if (stream == null) {
-            stream = new Kept(body);
+            stream = new SpoolStream(body);
         }
         return stream;
     }
@@ -111,10 +111,10 @@ final class SpooledResponse extends HttpServletResponseWrapper {
     }
 
     /** Keeps what is written. */
-    private static final class Kept extends ServletOutputStream {
+    private static final class SpoolStream extends ServletOutputStream {
         private final Spool body;
 
-        private Kept(Spool body) {
+        private SpoolStream(Spool body) {
             this.body = body;
         }
 

@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.platform.InvalidInput;
-import syntoma.core.sheettext.Found;
+import syntoma.core.sheettext.FoundField;
 import syntoma.core.sheettext.SheetText;
 import syntoma.core.unit.Values;
 
@@ -47,16 +47,16 @@ class SheetTexts {
     SheetTextView read(SheetTextRequest request) {
         SheetText.Kind kind = InvalidInput.naming(
                 "kind", () -> SheetText.Kind.labelled(Objects.requireNonNullElse(request.kind(), "")));
-        List<Found> found =
+        List<FoundField> found =
                 InvalidInput.naming("text", () -> SheetText.read(kind, Objects.requireNonNullElse(request.text(), "")));
         List<SheetField> form = SheetForms.of(GearKind.valueOf(kind.name()));
         List<FoundView> views = new ArrayList<>();
-        found.stream().filter(Found::sure).forEach(f -> views.add(view(f, form)));
+        found.stream().filter(FoundField::sure).forEach(f -> views.add(view(f, form)));
         found.stream().filter(f -> !f.sure()).forEach(f -> views.add(view(f, form)));
         return new SheetTextView(views);
     }
 
-    private static FoundView view(Found f, List<SheetField> form) {
+    private static FoundView view(FoundField f, List<SheetField> form) {
         SheetField field = form.stream()
                 .filter(one -> one.key().equals(f.field()))
                 .findFirst()

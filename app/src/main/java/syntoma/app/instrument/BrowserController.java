@@ -13,8 +13,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import syntoma.app.platform.Here;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.LocalMachine;
 import syntoma.core.unit.Values;
 
 /** Runs that a browser makes, and its way to this machine. */
@@ -39,7 +39,7 @@ class BrowserController {
     @PostMapping("/runs/by-browser")
     @ResponseStatus(HttpStatus.CREATED)
     RunView begin(@RequestBody BrowserRequest asked, HttpServletRequest request) {
-        return runs.begin(asked, Here.sent(request));
+        return runs.begin(asked, LocalMachine.sent(request));
     }
 
     /** What a page of the speed server's needs to make the run. */
@@ -50,7 +50,7 @@ class BrowserController {
 
     /** Takes the samples of a run that a browser has made; the second time it changes nothing. */
     @PostMapping("/runs/{id}/brought")
-    RunView bring(@PathVariable long id, @RequestBody Brought brought) {
+    RunView bring(@PathVariable long id, @RequestBody BrowserResult brought) {
         return runs.bring(id, brought);
     }
 

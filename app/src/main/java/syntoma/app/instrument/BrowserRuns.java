@@ -11,8 +11,8 @@ import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import syntoma.app.platform.Conflict;
-import syntoma.app.platform.Here;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.LocalMachine;
 import syntoma.core.run.Pace;
 import syntoma.core.run.RunKind;
 import syntoma.standin.speed.Ticket;
@@ -67,7 +67,7 @@ class BrowserRuns {
         }
         RunRequest checked = requests.checked(asked.run());
         URI server = servers.one().address();
-        if (!fromHere && Here.is(server.getHost())) {
+        if (!fromHere && LocalMachine.is(server.getHost())) {
             throw new Conflict("the speed server is " + server
                     + ", which only Syntoma’s own machine reaches; set one that this device reaches too");
         }
@@ -118,7 +118,7 @@ class BrowserRuns {
      * @throws InvalidInput naming what cannot be
      * @throws Conflict when the run is none of a browser's
      */
-    RunView bring(long id, Brought brought) {
+    RunView bring(long id, BrowserResult brought) {
         RunKind kind = RunKind.labelled(view(id).kind());
         Ended ended = brought.read(kind);
         Duration later = Duration.ofMillis(Math.round(brought.laterMs()));

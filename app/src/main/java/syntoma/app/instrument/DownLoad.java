@@ -36,7 +36,7 @@ final class DownLoad implements Load {
                     .sendAsync(
                             request,
                             answer -> answer.statusCode() == 200
-                                    ? HttpResponse.BodySubscribers.fromSubscriber(new Counted(count))
+                                    ? HttpResponse.BodySubscribers.fromSubscriber(new ByteCounter(count))
                                     : HttpResponse.BodySubscribers.discarding()));
         }
     }

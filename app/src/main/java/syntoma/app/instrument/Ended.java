@@ -12,7 +12,12 @@ import syntoma.core.run.RunResult;
  * @param bytes that it took, both ways
  */
 record Ended(
-        RunState state, Optional<String> why, RunResult result, long bytes, double seconds, List<Taken.Point> series) {
+        RunState state,
+        Optional<String> why,
+        RunResult result,
+        long bytes,
+        double seconds,
+        List<RunSamples.Point> series) {
 
     /** The same, as failed where it ended in good order but has not what its kind is made for. */
     Ended judged(RunKind kind) {

@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import syntoma.app.platform.Here;
+import syntoma.app.platform.LocalMachine;
 
 /** The router: how it is asked, and what it says. */
 @RestController
@@ -33,7 +33,7 @@ class LiveController {
 
     @PutMapping("/measure/router")
     Routers.RouterView setRouter(@RequestBody Routers.RouterRequest asked, HttpServletRequest request) {
-        return routers.set(asked, Here.sent(request));
+        return routers.set(asked, LocalMachine.sent(request));
     }
 
     /**
@@ -42,7 +42,7 @@ class LiveController {
      */
     @PostMapping("/measure/router/probe")
     RouterProbe.Probed tryRouter(HttpServletRequest request) {
-        return probe.probe(Here.sent(request));
+        return probe.probe(LocalMachine.sent(request));
     }
 
     /** Whether the router is on the carrier that a run is to be logged on. */

@@ -108,7 +108,7 @@ public class LoggedRuns {
     }
 
     private List<Rate> rates(String series) {
-        return Arrays.stream(json.read(series, Taken.Point[].class))
+        return Arrays.stream(json.read(series, RunSamples.Point[].class))
                 .filter(point -> point.mbps() != null)
                 .map(point -> new Rate(point.atMs(), point.phase(), point.mbps()))
                 .toList();

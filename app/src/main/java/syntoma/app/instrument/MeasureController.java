@@ -17,8 +17,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import syntoma.app.platform.Here;
 import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.LocalMachine;
 import syntoma.core.run.RunKind;
 
 /** The speed server, and runs. */
@@ -65,7 +65,7 @@ class MeasureController {
 
     @PutMapping("/measure/server")
     SpeedServers.ServerView setServer(@RequestBody SpeedServers.ServerRequest asked, HttpServletRequest request) {
-        return servers.set(asked, Here.sent(request));
+        return servers.set(asked, LocalMachine.sent(request));
     }
 
     /** Tries the speed server that is set. */

@@ -112,19 +112,19 @@ public class PlanUse {
      *
      * @param runs of the carrier in the log, made here or elsewhere
      */
-    public record Used(Usage usage, long runs) {}
+    public record MonthlyUse(Usage usage, long runs) {}
 
     /**
      * What was used of a carrier's plan in a month of it, or until now.
      *
      * @param counter the last reading of the carrier’s own counter in that month
      */
-    public Used of(String carrier, Period month, Optional<CarrierCounters.Counter> counter) {
+    public MonthlyUse of(String carrier, Period month, Optional<CarrierCounters.Counter> counter) {
         OffsetDateTime now = OffsetDateTime.now(clock);
         OffsetDateTime from = month.first().atStartOfDay().atOffset(now.getOffset());
         OffsetDateTime end = month.next().atStartOfDay().atOffset(now.getOffset());
         OffsetDateTime until = end.isAfter(now) ? now : end;
-        Measured whole = measured(carrier, from, end);
+        MeasuredUse whole = measured(carrier, from, end);
         Usage usage = new Usage(
                 whole.runsGb(),
                 whole.loggedGb(),
@@ -133,7 +133,7 @@ public class PlanUse {
                         c.usedGb(), measured(carrier, from, c.readAt()).gb(), days(from, c.readAt()))),
                 days(from, until),
                 month.days());
-        return new Used(usage, whole.runs());
+        return new MonthlyUse(usage, whole.runs());
     }
 
     private static double days(OffsetDateTime from, OffsetDateTime until) {
@@ -144,19 +144,19 @@ public class PlanUse {
      * What measuring took: runs that were made here, those that were logged from elsewhere, live readings; and how many runs the log
      * has.
      */
-    private record Measured(double runsGb, double loggedGb, double liveGb, long runs) {
+    private record MeasuredUse(double runsGb, double loggedGb, double liveGb, long runs) {
         double gb() {
             return runsGb + loggedGb + liveGb;
         }
     }
 
-    private Measured measured(String carrier, OffsetDateTime from, OffsetDateTime before) {
-        Taken runs = taken(carrier, from, before);
+    private MeasuredUse measured(String carrier, OffsetDateTime from, OffsetDateTime before) {
+        RunUse runs = taken(carrier, from, before);
         Traffic.Sums logged = carriers.find(carrier)
                 .map(network -> traffic.of(network, from, before, 0))
                 .orElse(new Traffic.Sums(0, 0, 0));
         // runs that were made here are in the log too
-        return new Measured(
+        return new MeasuredUse(
                 runs.gb(),
                 Transfer.gb(Math.max(0, logged.mbps() - runs.loggedMbps()), Usage.RUN_S),
                 live.bytes(carrier, from, before) / BYTES_PER_GB,
@@ -169,10 +169,10 @@ public class PlanUse {
      * @param gb of all of them
      * @param loggedMbps the rates of those that are in the log, down and up together
      */
-    private record Taken(double gb, double loggedMbps) {}
+    private record RunUse(double gb, double loggedMbps) {}
 
     /** What runs of a carrier took from a moment on until before another. */
-    private Taken taken(String carrier, OffsetDateTime from, OffsetDateTime before) {
+    private RunUse taken(String carrier, OffsetDateTime from, OffsetDateTime before) {
         return entities.createQuery(
                         "select sum(r.bytesUsed), sum(case when r.measurementId is null then 0.0 else coalesce(r.downMbps, 0.0)"
                                 + " + coalesce(r.upMbps, 0.0) end) from SpeedRun r where r.carrier = :carrier and"
@@ -182,7 +182,7 @@ public class PlanUse {
                 .setParameter("from", from)
                 .setParameter("before", before)
                 .getResultStream()
-                .map(row -> new Taken(
+                .map(row -> new RunUse(
                         row[0] == null ? 0 : ((Number) row[0]).doubleValue() / BYTES_PER_GB,
                         row[1] == null ? 0 : ((Number) row[1]).doubleValue()))
                 .findFirst()

@@ -12,13 +12,13 @@ import syntoma.core.run.RunResult;
 
 /** What a run that goes on has found so far; written by the run, read by those who look. */
 final class Progress {
-    private final Taken taken;
+    private final RunSamples taken;
     private final long startNs = System.nanoTime();
     private final CountDownLatch cancelled = new CountDownLatch(1);
     private RunState state = RunState.WAITING;
 
     Progress(RunKind kind) {
-        this.taken = new Taken(kind);
+        this.taken = new RunSamples(kind);
     }
 
     /** Since it was begun. */
@@ -68,7 +68,7 @@ final class Progress {
     }
 
     /** The curve so far. */
-    synchronized List<Taken.Point> series() {
+    synchronized List<RunSamples.Point> series() {
         return taken.series();
     }
 

@@ -243,8 +243,8 @@ class RunBook {
     private RunView view(SpeedRun run, Optional<Progress> progress, boolean curve) {
         if (progress.isEmpty()) {
             boolean over = run.state.equals(RunState.DONE.label()) || run.state.equals(RunState.FAILED.label());
-            List<Taken.Point> series =
-                    !curve || run.series == null ? List.of() : List.of(json.read(run.series, Taken.Point[].class));
+            List<RunSamples.Point> series =
+                    !curve || run.series == null ? List.of() : List.of(json.read(run.series, RunSamples.Point[].class));
             return view(run, run.state, kept(run), run.bytesUsed, run.seconds, over ? said(run) : null, series);
         }
         Progress now = progress.get();
@@ -298,7 +298,7 @@ class RunBook {
             long bytes,
             double seconds,
             @Nullable String sentence,
-            List<Taken.Point> series) {
+            List<RunSamples.Point> series) {
         return new RunView(
                 run.id,
                 run.kind,

@@ -34,7 +34,7 @@ record RunView(
         double seconds,
         @Nullable String endedBecause,
         @Nullable String sentence,
-        List<Taken.Point> series,
+        List<RunSamples.Point> series,
         @Nullable Long measurementId,
         boolean inBrowser,
         boolean ownSim) {

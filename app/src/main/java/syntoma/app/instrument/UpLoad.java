@@ -35,7 +35,7 @@ final class UpLoad implements Load {
                 .sendAsync(
                         client.toRun("/received", "").build(),
                         answer -> answer.statusCode() == 200
-                                ? HttpResponse.BodySubscribers.fromLineSubscriber(new Told())
+                                ? HttpResponse.BodySubscribers.fromLineSubscriber(new ProgressReader())
                                 : HttpResponse.BodySubscribers.discarding());
         for (int i = 0; i < streams; i++) {
             Outflow source = new Outflow(left, slowMbps);
@@ -48,7 +48,7 @@ final class UpLoad implements Load {
     }
 
     /** Reads what the server tells: microseconds, a space, bytes. */
-    private final class Told implements Flow.Subscriber<String> {
+    private final class ProgressReader implements Flow.Subscriber<String> {
         @Override
         public void onSubscribe(Flow.Subscription subscription) {
             subscription.request(Long.MAX_VALUE);

@@ -45,7 +45,7 @@ public class Watch {
     private final LongSupplier nanos;
     private final ScheduledExecutorService worker = Daemons.ticking("router");
 
-    private final Deque<Kept> kept = new ArrayDeque<>();
+    private final Deque<TimedReading> kept = new ArrayDeque<>();
     private boolean watching;
     private int generation;
     private long lookedNs;
@@ -66,7 +66,7 @@ public class Watch {
     private Optional<Routers.Reached> asked = Optional.empty();
 
     /** A reading, and when it was taken. */
-    private record Kept(long atNs, RouterReading reading) {}
+    private record TimedReading(long atNs, RouterReading reading) {}
 
     @Autowired
     Watch(Routers routers, LiveCount count, Clock clock) {
@@ -125,17 +125,17 @@ public class Watch {
     }
 
     /** What the router says of where it is; what it does not say is empty text. */
-    public record Heard(String carrier, String mode, String band, String cell) {}
+    public record ServingNetwork(String carrier, String mode, String band, String cell) {}
 
     /** Where the device is, as long as that is fresh; whoever asks keeps it watched for a few seconds. */
-    public synchronized Optional<Heard> heard() {
+    public synchronized Optional<ServingNetwork> heard() {
         LiveReading now = look();
         if (now.cells().isEmpty()) {
             return Optional.empty();
         }
         LiveReading.CellView primary = now.cells().get(0);
-        return Optional.of(
-                new Heard(said(now.carrier()), said(now.mode()), said(primary.band()), said(primary.cellId())));
+        return Optional.of(new ServingNetwork(
+                said(now.carrier()), said(now.mode()), said(primary.band()), said(primary.cellId())));
     }
 
     private static String said(@Nullable String text) {
@@ -146,7 +146,7 @@ public class Watch {
     public synchronized Recent recent() {
         long now = nanos.getAsLong();
         return new Recent(kept.stream()
-                .map(k -> new Recent.Heard((now - k.atNs()) / 1e9, k.reading()))
+                .map(k -> new Recent.AgedReading((now - k.atNs()) / 1e9, k.reading()))
                 .toList());
     }
 
@@ -205,7 +205,7 @@ public class Watch {
             takenAt = OffsetDateTime.now(clock).truncatedTo(ChronoUnit.MILLIS);
             takenNs = nanos.getAsLong();
             problem = null;
-            kept.add(new Kept(takenNs, reading));
+            kept.add(new TimedReading(takenNs, reading));
             while (takenNs - kept.peek().atNs() > Recent.KEPT_S * 1e9) {
                 kept.remove();
             }

@@ -37,7 +37,8 @@ class LedgerService {
     private static final int EARLIER = 6;
     private static final double BYTES_PER_MB = 1e6;
     private static final double MB_PER_GB = 1000;
-    private static final PlanUse.Used NOT_USED = new PlanUse.Used(new Usage(0, 0, 0, Optional.empty(), 0, 30), 0);
+    private static final PlanUse.MonthlyUse NOT_USED =
+            new PlanUse.MonthlyUse(new Usage(0, 0, 0, Optional.empty(), 0, 30), 0);
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
     private final Cards cards;
@@ -159,7 +160,7 @@ class LedgerService {
         List<CounterReading> readings = counters.of(plan.gear(), from, end);
         Optional<CounterReading> last =
                 readings.isEmpty() ? Optional.empty() : Optional.of(readings.get(readings.size() - 1));
-        PlanUse.Used used = plan.owned()
+        PlanUse.MonthlyUse used = plan.owned()
                 ? plans.of(carrier, period, last.map(r -> new CarrierCounters.Counter(r.readAt, r.usedGb)))
                 : NOT_USED;
         Usage usage = used.usage();

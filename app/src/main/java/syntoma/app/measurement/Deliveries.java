@@ -42,10 +42,10 @@ class Deliveries {
     }
 
     /** What is being delivered: under which key, and what. */
-    record Sent(String key, String print) {
+    record DeliveryKey(String key, String print) {
         /** Reads a key as it was sent along; null stands for none. */
         @Nullable
-        static Sent of(@Nullable String key, Object request) {
+        static DeliveryKey of(@Nullable String key, Object request) {
             if (key == null) {
                 return null;
             }
@@ -57,7 +57,7 @@ class Deliveries {
             try {
                 byte[] hash = MessageDigest.getInstance("SHA-256")
                         .digest(JSON.writeValueAsString(request).getBytes(StandardCharsets.UTF_8));
-                return new Sent(key, HexFormat.of().formatHex(hash));
+                return new DeliveryKey(key, HexFormat.of().formatHex(hash));
             } catch (NoSuchAlgorithmException | JsonProcessingException impossible) {
                 throw new IllegalStateException(impossible);
             }
@@ -70,7 +70,7 @@ class Deliveries {
      * @throws Conflict when the key came with another measurement
      */
     @Transactional(readOnly = true)
-    public OptionalLong stored(Sent sent) {
+    public OptionalLong stored(DeliveryKey sent) {
         Delivery known = entities.find(Delivery.class, sent.key());
         if (known == null) {
             return OptionalLong.empty();
@@ -83,7 +83,7 @@ class Deliveries {
     }
 
     /** Notes a measurement as stored, in the transaction that stores it. */
-    public void note(Sent sent, long measurement) {
+    public void note(DeliveryKey sent, long measurement) {
         OffsetDateTime now = OffsetDateTime.now(clock);
         entities.createQuery("delete from Delivery d where d.at < :then")
                 .setParameter("then", now.minus(KEPT))

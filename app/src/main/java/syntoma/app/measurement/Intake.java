@@ -148,7 +148,7 @@ public class Intake {
         private final StatelessSession batch;
         private final @Nullable Long entry;
         private final FingerprintSet known = new FingerprintSet();
-        private final KnownTrials.Seen seen = new KnownTrials.Seen();
+        private final KnownTrials.ImportedTrials seen = new KnownTrials.ImportedTrials();
         private final Fingerprint.Names firstNames = names.first();
         private int accepted;
         private int duplicates;

@@ -20,7 +20,7 @@ class KnownTrials {
     }
 
     /** The trials of one import while it is read. */
-    static final class Seen {
+    static final class ImportedTrials {
         private final Map<KnownTrial.Key, KnownTrial> trials = new HashMap<>();
 
         void add(Measurement m) {
@@ -32,12 +32,12 @@ class KnownTrials {
     }
 
     void add(Measurement m) {
-        Seen one = new Seen();
+        ImportedTrials one = new ImportedTrials();
         one.add(m);
         add(one);
     }
 
-    void add(Seen seen) {
+    void add(ImportedTrials seen) {
         seen.trials.forEach((key, trial) -> {
             KnownTrial known = entities.find(KnownTrial.class, key);
             if (known == null) {

@@ -13,13 +13,13 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Moments;
-import syntoma.app.setup.Measured;
+import syntoma.app.setup.SetupMeasurements;
 import syntoma.core.trial.Outcome;
 
 /** What campsites and setups ask of the log. */
 @Component
 @Transactional(readOnly = true)
-class LogMoments implements Moments, Measured {
+class LogMoments implements Moments, SetupMeasurements {
     private final EntityManager entities;
 
     LogMoments(EntityManager entities) {

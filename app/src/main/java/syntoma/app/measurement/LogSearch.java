@@ -40,7 +40,7 @@ public class LogSearch {
     }
 
     /** How many were found at a stay, and what one of them says. */
-    public record Found(int count, String example) {}
+    public record LogHits(int count, String example) {}
 
     /**
      * What was found.
@@ -48,7 +48,7 @@ public class LogSearch {
      * @param byStay by the number of the stay
      * @param since what was measured before that was not looked through; empty where all was
      */
-    public record Search(Map<Long, Found> byStay, Optional<OffsetDateTime> since) {}
+    public record Search(Map<Long, LogHits> byStay, Optional<OffsetDateTime> since) {}
 
     /**
      * The stays at which something was measured that has a text in it, the latest first.
@@ -64,7 +64,7 @@ public class LogSearch {
                 .min(Comparator.naturalOrder())
                 .orElse(BEFORE_ALL);
         long began = System.nanoTime();
-        Map<Long, Found> found = new LinkedHashMap<>();
+        Map<Long, LogHits> found = new LinkedHashMap<>();
         OffsetDateTime before = AFTER_ALL;
         for (int latest : LATEST) {
             OffsetDateTime from =
@@ -81,7 +81,7 @@ public class LogSearch {
     }
 
     private void look(
-            String wanted, OffsetDateTime from, OffsetDateTime before, List<StayTime> stays, Map<Long, Found> found) {
+            String wanted, OffsetDateTime from, OffsetDateTime before, List<StayTime> stays, Map<Long, LogHits> found) {
         String like = "%" + wanted.replace("!", "!!").replace("%", "!%").replace("_", "!_") + "%";
         entities.createQuery(
                         "select m.campsiteId, m.takenAt, m.note, m.band, m.cellId from Measurement m"
@@ -101,8 +101,8 @@ public class LogSearch {
                         .findFirst()
                         .ifPresent(s -> found.merge(
                                 s.id(),
-                                new Found(1, example(row, wanted)),
-                                (a, b) -> new Found(a.count + 1, a.example))));
+                                new LogHits(1, example(row, wanted)),
+                                (a, b) -> new LogHits(a.count + 1, a.example))));
     }
 
     private static String example(Object[] row, String wanted) {

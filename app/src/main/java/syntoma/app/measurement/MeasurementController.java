@@ -48,7 +48,7 @@ class MeasurementController {
     }
 
     /** The number of a change, by which it can be undone; null where nothing was changed. */
-    record Done(@Nullable Long change) {}
+    record ChangeNumber(@Nullable Long change) {}
 
     @GetMapping("/measurements")
     List<LoggedMeasurement> measurements(
@@ -71,7 +71,7 @@ class MeasurementController {
     MeasurementLog.Stored store(
             @RequestBody MeasurementForm.Request request,
             @RequestHeader(name = "Idempotency-Key", required = false) @Nullable String key) {
-        Deliveries.Sent sent = Deliveries.Sent.of(key, request);
+        Deliveries.DeliveryKey sent = Deliveries.DeliveryKey.of(key, request);
         OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.stored(sent);
         if (before.isPresent()) {
             return log.stored(before.getAsLong());
@@ -92,15 +92,15 @@ class MeasurementController {
 
     /** Corrects a measurement; says under which number that can be undone. */
     @PutMapping("/measurements/{id}")
-    Done edit(
+    ChangeNumber edit(
             @PathVariable long id,
             @RequestBody MeasurementForm.Request request,
             @RequestParam(required = false) Integer version) {
-        return new Done(edits.edit(id, request, version));
+        return new ChangeNumber(edits.edit(id, request, version));
     }
 
     @DeleteMapping("/measurements/{id}")
-    Done delete(@PathVariable long id) {
-        return new Done(log.delete(id));
+    ChangeNumber delete(@PathVariable long id) {
+        return new ChangeNumber(log.delete(id));
     }
 }

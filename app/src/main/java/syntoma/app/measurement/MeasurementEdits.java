@@ -117,7 +117,7 @@ class MeasurementEdits implements Undoing {
     private Map<String, String> change(
             Measurement row, NewMeasurement m, Map<String, String> before, @Nullable Integer seen) {
         Fingerprint wasPrint = row.print();
-        Moments.Taken was = row.taken();
+        Moments.MeasuredMoment was = row.taken();
         LogNames.Place place = names.place(m);
         row.place(place.campsite(), place.setup(), place.carrier());
         row.fill(m);

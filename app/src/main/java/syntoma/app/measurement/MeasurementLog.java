@@ -10,7 +10,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Stays;
 import syntoma.app.history.Journal;
-import syntoma.app.measurement.Deliveries.Sent;
+import syntoma.app.measurement.Deliveries.DeliveryKey;
 import syntoma.app.platform.Conflict;
 import syntoma.app.platform.NotFound;
 
@@ -51,10 +51,10 @@ class MeasurementLog {
      *
      * @param beside what others logged for the same setup in the same round of the same trial; all of it is kept
      */
-    record Stored(long id, List<Beside> beside) {}
+    record Stored(long id, List<SameRoundEntry> beside) {}
 
     /** Another measurement, and what it is in a few words. */
-    record Beside(long id, String sentence) {}
+    record SameRoundEntry(long id, String sentence) {}
 
     /** What undoing a deletion needs. */
     record Deletion(long measurement) {}
@@ -64,7 +64,7 @@ class MeasurementLog {
      *
      * @throws Conflict when the same measurement is there already
      */
-    public Stored store(NewMeasurement m, @Nullable Sent sent) {
+    public Stored store(NewMeasurement m, @Nullable DeliveryKey sent) {
         OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.stored(sent);
         if (before.isPresent()) {
             return stored(before.getAsLong());
@@ -91,8 +91,8 @@ class MeasurementLog {
         if (row == null || row.trial == null || row.round == null) {
             return new Stored(id, List.of());
         }
-        List<Beside> beside = trials.sameRun(row).stream()
-                .map(other -> new Beside(other.id, names.said(other) + ": " + RowTexts.measured(other)))
+        List<SameRoundEntry> beside = trials.sameRun(row).stream()
+                .map(other -> new SameRoundEntry(other.id, names.said(other) + ": " + RowTexts.measured(other)))
                 .toList();
         return new Stored(id, beside);
     }

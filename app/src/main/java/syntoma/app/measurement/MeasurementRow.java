@@ -137,8 +137,8 @@ abstract class MeasurementRow {
     }
 
     /** What stays need to know of it. */
-    Moments.Taken taken() {
-        return new Moments.Taken(campsiteId, takenAt, setupId, ok());
+    Moments.MeasuredMoment taken() {
+        return new Moments.MeasuredMoment(campsiteId, takenAt, setupId, ok());
     }
 
     boolean ok() {

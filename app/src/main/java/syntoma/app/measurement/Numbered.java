@@ -19,12 +19,12 @@ import org.hibernate.service.ServiceRegistry;
 import org.hibernate.type.Type;
 
 /** A number that is kept where there is one, as of a measurement that is put back, and else is the next of the sequence. */
-@IdGeneratorType(Numbered.Next.class)
+@IdGeneratorType(Numbered.NumberGenerator.class)
 @Retention(RetentionPolicy.RUNTIME)
 @Target(ElementType.FIELD)
 @interface Numbered {
     /** Takes the numbers in lots, so that an import asks the store once for a thousand rows. */
-    class Next extends SequenceStyleGenerator {
+    class NumberGenerator extends SequenceStyleGenerator {
         private static final String SEQUENCE = "measurement_seq";
         private static final int LOT = 1000;
 

@@ -18,7 +18,7 @@ class Renumbering {
     @EventListener(Restored.class)
     @Transactional(readOnly = true)
     public void restored() {
-        Numbered.Next.taken(Math.max(
+        Numbered.NumberGenerator.taken(Math.max(
                 entities.createQuery("select coalesce(max(m.id), 0L) from Measurement m", Long.class)
                         .getSingleResult(),
                 entities.createQuery("select coalesce(max(d.id), 0L) from DeletedMeasurement d", Long.class)

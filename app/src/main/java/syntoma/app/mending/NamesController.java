@@ -23,7 +23,7 @@ class NamesController {
 
     /** Another name. */
     @Schema(name = "NameRequest")
-    record Named(String name) {}
+    record NewName(String name) {}
 
     /** Which one is to stand for this. */
     @Schema(name = "MergeRequest")
@@ -33,7 +33,7 @@ class NamesController {
     record Close(@Nullable String name) {}
 
     @PutMapping("/{id}")
-    NamesService.Done rename(@PathVariable String kind, @PathVariable long id, @RequestBody Named request) {
+    NamesService.ChangeNumber rename(@PathVariable String kind, @PathVariable long id, @RequestBody NewName request) {
         return names.rename(NameKind.of(kind), id, request.name());
     }
 
@@ -50,7 +50,8 @@ class NamesController {
 
     /** A name that is not known is another one of a thing that is. */
     @PutMapping("/also")
-    NamesService.Done also(@PathVariable String kind, @RequestParam String known, @RequestBody Named request) {
+    NamesService.ChangeNumber also(
+            @PathVariable String kind, @RequestParam String known, @RequestBody NewName request) {
         return names.also(NameKind.of(kind), known, request.name());
     }
 

@@ -64,7 +64,7 @@ class NamesService implements Undoing {
     }
 
     /** The number of a change, by which it can be undone; null where nothing was changed. */
-    record Done(@Nullable Long change) {}
+    record ChangeNumber(@Nullable Long change) {}
 
     /**
      * What a merge moves, or would move.
@@ -107,11 +107,11 @@ class NamesService implements Undoing {
 
     /** Gives a thing another name. */
     @Transactional
-    public Done rename(NameKind kind, long id, String wanted) {
+    public ChangeNumber rename(NameKind kind, long id, String wanted) {
         String was = name(kind, id);
         register(kind).rename(id, wanted);
         String now = name(kind, id);
-        return new Done(
+        return new ChangeNumber(
                 was.equals(now)
                         ? null
                         : journal.write(
@@ -122,14 +122,14 @@ class NamesService implements Undoing {
 
     /** Lets a name that is not known lead to a thing of another; that one is made where it is new too. */
     @Transactional
-    public Done also(NameKind kind, String known, String wanted) {
+    public ChangeNumber also(NameKind kind, String known, String wanted) {
         Long id = register(kind).number(Register.name("known", known));
         String name = Register.name("name", wanted);
         if (register(kind).find(name).filter(id::equals).isPresent()) {
-            return new Done(null);
+            return new ChangeNumber(null);
         }
         register(kind).alsoNamed(id, name);
-        return new Done(journal.write(
+        return new ChangeNumber(journal.write(
                 Journal.Kind.ALSO_NAMED,
                 Text.quoted(name) + " in a file means the " + kind.word() + " " + name(kind, id),
                 new Alias(kind.word(), name)));

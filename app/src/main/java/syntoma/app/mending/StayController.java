@@ -35,18 +35,18 @@ class StayController {
     record MoveRequest(List<Long> measurements, long stay) {}
 
     @PutMapping("/stays/{id}")
-    StayMending.Mended dates(
+    StayMending.MendOutcome dates(
             @PathVariable long id, @RequestBody DatesRequest request, @RequestParam(required = false) Integer version) {
         return mending.dates(id, request.arrivedAt(), request.leftAt(), version);
     }
 
     @PostMapping("/stays/{id}/split")
-    StayMending.Mended split(@PathVariable long id, @RequestBody SplitRequest request) {
+    StayMending.MendOutcome split(@PathVariable long id, @RequestBody SplitRequest request) {
         return mending.split(id, request.at(), request.campsite());
     }
 
     @PostMapping("/measurements/move")
-    StayMending.Mended move(@RequestBody MoveRequest request) {
+    StayMending.MendOutcome move(@RequestBody MoveRequest request) {
         return mending.move(request.measurements(), request.stay());
     }
 }

@@ -53,7 +53,7 @@ class StayMending implements Undoing {
      * @param moved measurements that stand elsewhere now
      * @param change by which it can be undone; null where nothing was changed
      */
-    record Mended(int moved, @Nullable Long change) {}
+    record MendOutcome(int moved, @Nullable Long change) {}
 
     /** What a stay was, for undoing. */
     record Was(long id, long campsite, String arrivedAt, @Nullable String leftAt, boolean stated) {
@@ -83,23 +83,24 @@ class StayMending implements Undoing {
      * @param movedTo the campsite that measurements were moved to; null where none were
      * @param stood whether the standing line was led to the stay that was added
      */
-    record Made(@Nullable Was was, int version, @Nullable Long added, @Nullable Long movedTo, boolean stood) {}
+    record StayChange(@Nullable Was was, int version, @Nullable Long added, @Nullable Long movedTo, boolean stood) {}
 
     /** Sets when a stay began and ended. */
-    public Mended dates(long id, OffsetDateTime arrivedAt, @Nullable OffsetDateTime leftAt, @Nullable Integer seen) {
+    public MendOutcome dates(
+            long id, OffsetDateTime arrivedAt, @Nullable OffsetDateTime leftAt, @Nullable Integer seen) {
         Dates before = stays.of(id);
         Dates wanted = checked(id, new Dates(before.campsite(), arrivedAt, leftAt, true));
         if (before.arrivedAt().isEqual(wanted.arrivedAt()) && before.end().isEqual(wanted.end())) {
-            return new Mended(0, null);
+            return new MendOutcome(0, null);
         }
         edits.change(Edits.Kind.STAY, id, "This stay", seen, said(before), said(wanted));
         stays.set(id, wanted);
-        return new Mended(
+        return new MendOutcome(
                 0,
                 journal.write(
                         Journal.Kind.STAY_CHANGED,
                         "Changed the stay at " + stays.place(before) + " from " + span(before) + " to " + span(wanted),
-                        new Made(Was.of(id, before), edits.version(Edits.Kind.STAY, id), null, null, false)));
+                        new StayChange(Was.of(id, before), edits.version(Edits.Kind.STAY, id), null, null, false)));
     }
 
     private Dates checked(long id, Dates wanted) {
@@ -152,7 +153,7 @@ class StayMending implements Undoing {
     }
 
     /** Makes two stays of one; what was measured from a moment on belongs to the later. */
-    public Mended split(long id, OffsetDateTime at, @Nullable String place) {
+    public MendOutcome split(long id, OffsetDateTime at, @Nullable String place) {
         Dates before = stays.of(id);
         String name = place == null || place.isBlank() ? "" : Register.name("campsite", place);
         if (at == null || !at.isAfter(before.arrivedAt()) || !at.isBefore(before.end())) {
@@ -186,13 +187,13 @@ class StayMending implements Undoing {
                                 ? ""
                                 : "; the later part was at "
                                         + campsites.name(campsite).orElseThrow()),
-                new Made(
+                new StayChange(
                         Was.of(id, before),
                         edits.version(Edits.Kind.STAY, id),
                         added,
                         later.isEmpty() ? null : campsite,
                         stood));
-        return new Mended(moved, entry);
+        return new MendOutcome(moved, entry);
     }
 
     private static Dates part(Dates whole, OffsetDateTime from, @Nullable OffsetDateTime until) {
@@ -200,7 +201,7 @@ class StayMending implements Undoing {
     }
 
     /** Lets measurements belong to another stay: they stand at its campsite, and it lasts long enough to hold them. */
-    public Mended move(List<Long> wanted, long stay) {
+    public MendOutcome move(List<Long> wanted, long stay) {
         if (wanted == null
                 || wanted.isEmpty()
                 || wanted.size() > MOST_MOVED
@@ -234,13 +235,13 @@ class StayMending implements Undoing {
                 entry,
                 "Moved " + count + (count == 1 ? " measurement" : " measurements") + " to the stay at "
                         + stays.place(before) + ", " + span(after),
-                new Made(
+                new StayChange(
                         holds ? null : Was.of(stay, before),
                         edits.version(Edits.Kind.STAY, stay),
                         null,
                         before.campsite(),
                         false));
-        return new Mended(count, entry);
+        return new MendOutcome(count, entry);
     }
 
     private static Dates widened(Dates dates, Refiling.Span span) {
@@ -256,7 +257,7 @@ class StayMending implements Undoing {
 
     @Override
     public void undo(long entry, Journal.Kind kind, String detail) {
-        Made made = Journal.read(detail, Made.class);
+        StayChange made = Journal.read(detail, StayChange.class);
         if (made.was() != null && !edits.stands(Edits.Kind.STAY, made.was().id(), made.version())) {
             throw new Conflict("this stay was changed again since; undo the later change first");
         }

@@ -32,14 +32,14 @@ public class Photos {
     }
 
     /** A picture as it is kept; {@code hash} is the SHA-256 of its file. */
-    public record Kept(String hash, int widthPx, int heightPx) {}
+    public record StoredPicture(String hash, int widthPx, int heightPx) {}
 
     /**
      * Keeps a picture. Reading it takes its time: never to be called in a transaction.
      *
      * @throws syntoma.app.platform.InvalidInput when it is none that can be read
      */
-    public Kept keep(byte[] sent) {
+    public StoredPicture keep(byte[] sent) {
         Picture picture = maker.make(sent);
         String hash = hash(picture.jpeg());
         try {
@@ -51,7 +51,7 @@ public class Photos {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return new Kept(hash, picture.widthPx(), picture.heightPx());
+        return new StoredPicture(hash, picture.widthPx(), picture.heightPx());
     }
 
     /** The files of all pictures, by name. */

@@ -123,7 +123,7 @@ class PitchService {
         return option.up() == null ? 0 : option.up().median();
     }
 
-    private static PitchView.Heard heard(
+    private static PitchView.LatestReading heard(
             List<LoggedMeasurement> stay, List<LoggedMeasurement> everHere, Map<String, SetupName> setups) {
         List<LoggedMeasurement> readings =
                 stay.stream().filter(m -> m.value(Figure.RSRP_DBM) != null).toList();
@@ -146,7 +146,7 @@ class PitchService {
                 strips.add(Ladder.of(metric, value, spread(recent, figure), usual == null ? null : usual.median()));
             }
         }
-        return new PitchView.Heard(last, setups.get(last.setup()), strips);
+        return new PitchView.LatestReading(last, setups.get(last.setup()), strips);
     }
 
     private static boolean isLike(LoggedMeasurement m, LoggedMeasurement last) {

@@ -21,7 +21,7 @@ record PitchView(
         String headline,
         int hours,
         List<Option> options,
-        @Nullable Heard heard,
+        @Nullable LatestReading heard,
         List<LoggedMeasurement> runs,
         List<String> metrics,
         @Nullable ResultView tonight) {
@@ -38,5 +38,5 @@ record PitchView(
             @Nullable Ladder.Spread down) {}
 
     /** The last reading. */
-    record Heard(LoggedMeasurement measurement, SetupName setup, List<Ladder> strips) {}
+    record LatestReading(LoggedMeasurement measurement, SetupName setup, List<Ladder> strips) {}
 }

@@ -65,11 +65,11 @@ class Interface implements WebMvcConfigurer {
 
     /** What a page asks again and again, to know whether what it shows is of now. */
     @RestController
-    static class Now {
+    static class InterfaceVersion {
         private final Revision revision;
         private final Page page;
 
-        Now(Revision revision, Page page) {
+        InterfaceVersion(Revision revision, Page page) {
             this.revision = revision;
             this.page = page;
         }

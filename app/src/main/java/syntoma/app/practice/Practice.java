@@ -18,12 +18,12 @@ import syntoma.app.platform.NotFound;
 import syntoma.core.design.Effort;
 import syntoma.core.design.Noise;
 import syntoma.core.reading.Figure;
-import syntoma.core.run.Held;
+import syntoma.core.run.CappedSetups;
 import syntoma.core.unit.Values;
 import syntoma.core.verdict.Claim;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
-import syntoma.core.verdict.Looks;
+import syntoma.core.verdict.InterimLooks;
 import syntoma.core.verdict.Plan;
 import syntoma.standin.practice.PracticeGame;
 import syntoma.standin.practice.Run;
@@ -154,7 +154,7 @@ class Practice {
     }
 
     private static int rounds(PracticePlan plan) {
-        return whole("rounds", plan.rounds(), Looks.FEWEST, Looks.MOST);
+        return whole("rounds", plan.rounds(), InterimLooks.FEWEST, InterimLooks.MOST);
     }
 
     private static int runs(PracticePlan plan) {
@@ -204,7 +204,7 @@ class Practice {
                         figure,
                         runs.stream().map(r -> r.sample(figure)).toList(),
                         Optional.of(new Plan(practised.rounds, Optional.empty())),
-                        Held.NONE)
+                        CappedSetups.NONE)
                 .pair("A", "B");
     }
 

@@ -9,8 +9,8 @@ import java.util.function.ToIntFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
+import syntoma.app.platform.CompleteCollections;
 import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.Whole;
 import syntoma.core.band.Bands;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Plugging;
@@ -62,8 +62,8 @@ public record ChainPlan(
             double mastM,
             @Nullable Double plateCm2) {
         public Run {
-            cables = Whole.list("cables", cables);
-            leadCables = Whole.map("leadCables", leadCables);
+            cables = CompleteCollections.list("cables", cables);
+            leadCables = CompleteCollections.map("leadCables", leadCables);
             placement = Objects.requireNonNullElse(placement, Placement.ROOF.label());
         }
 
@@ -105,12 +105,12 @@ public record ChainPlan(
 
     public ChainPlan {
         devicePlacement = Objects.requireNonNullElse(devicePlacement, Placement.INSIDE.label());
-        runs = Whole.list("runs", runs);
-        adapters = Whole.list("adapters", adapters);
-        sims = Whole.list("sims", sims);
-        wiring = Whole.map("wiring", wiring);
+        runs = CompleteCollections.list("runs", runs);
+        adapters = CompleteCollections.list("adapters", adapters);
+        sims = CompleteCollections.list("sims", sims);
+        wiring = CompleteCollections.map("wiring", wiring);
         mode = Objects.requireNonNullElse(mode, RadioMode.AUTOMATIC.label());
-        lockedBands = Whole.list("lockedBands", lockedBands);
+        lockedBands = CompleteCollections.list("lockedBands", lockedBands);
         source = Objects.requireNonNullElse(source, Source.CELLULAR.label());
     }
 

@@ -30,11 +30,11 @@ class Revisions implements GearUse {
 
     private final EntityManager entities;
     private final Setups setups;
-    private final Measured measured;
+    private final SetupMeasurements measured;
     private final Json json;
     private final Clock clock;
 
-    Revisions(EntityManager entities, Setups setups, Measured measured, Json json, Clock clock) {
+    Revisions(EntityManager entities, Setups setups, SetupMeasurements measured, Json json, Clock clock) {
         this.entities = entities;
         this.setups = setups;
         this.measured = measured;

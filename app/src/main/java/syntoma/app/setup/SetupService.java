@@ -28,7 +28,7 @@ public class SetupService {
 
     private final Setups setups;
     private final Revisions revisions;
-    private final Measured measured;
+    private final SetupMeasurements measured;
     private final FitService fits;
     private final Edits edits;
     private final Json json;
@@ -37,7 +37,7 @@ public class SetupService {
     SetupService(
             Setups setups,
             Revisions revisions,
-            Measured measured,
+            SetupMeasurements measured,
             FitService fits,
             Edits edits,
             Json json,
@@ -91,7 +91,7 @@ public class SetupService {
     }
 
     /** A setup with its chain as it is now; empty where it has none. */
-    public record Planned(SetupName setup, ChainPlan plan) {}
+    public record PlannedSetup(SetupName setup, ChainPlan plan) {}
 
     /** Whether anything is known of a setup but its name. */
     @Transactional(readOnly = true)
@@ -101,10 +101,10 @@ public class SetupService {
 
     /** The chains of all setups, by the setups' numbers. */
     @Transactional(readOnly = true)
-    public Map<Long, Planned> plans() {
+    public Map<Long, PlannedSetup> plans() {
         Map<Long, SetupRevision> latest = revisions.latest();
         return setups.all().stream()
-                .collect(Collectors.toMap(SetupName::id, s -> new Planned(s, revisions.plan(latest.get(s.id())))));
+                .collect(Collectors.toMap(SetupName::id, s -> new PlannedSetup(s, revisions.plan(latest.get(s.id())))));
     }
 
     /**
@@ -130,7 +130,7 @@ public class SetupService {
         if (shown != null) {
             ground = ground.with(revisions.shelf(shown, ground.shelf()));
         }
-        SetupView.Of of = new SetupView.Of(
+        SetupView.SetupReference of = new SetupView.SetupReference(
                 setup,
                 shown == null ? 0 : shown.revision,
                 shown == null
@@ -159,7 +159,7 @@ public class SetupService {
                         Optional.ofNullable(p.port()),
                         ground))
                 .orElse(plan);
-        return SetupViews.of(SetupView.Of.DRAFT, plugged, FitService.fit(plugged, whatIf, ground), ground);
+        return SetupViews.of(SetupView.SetupReference.DRAFT, plugged, FitService.fit(plugged, whatIf, ground), ground);
     }
 
     /**

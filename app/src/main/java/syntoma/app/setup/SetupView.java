@@ -33,8 +33,9 @@ public record SetupView(
         List<PowerView> power) {
 
     /** Which setup a chain is of, in which revision and version, where it is of one. */
-    record Of(@Nullable SetupName setup, int revision, long measured, int version, List<RevisionView> revisions) {
-        static final Of DRAFT = new Of(null, 0, 0, 0, List.of());
+    record SetupReference(
+            @Nullable SetupName setup, int revision, long measured, int version, List<RevisionView> revisions) {
+        static final SetupReference DRAFT = new SetupReference(null, 0, 0, 0, List.of());
     }
 
     /** A revision: from when on it holds, and how many measurements were made with it. */

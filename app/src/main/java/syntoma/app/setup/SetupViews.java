@@ -33,7 +33,7 @@ import syntoma.core.power.Wire;
 final class SetupViews {
     private SetupViews() {}
 
-    static SetupView of(SetupView.Of of, ChainPlan plan, FitCase fit, Ground ground) {
+    static SetupView of(SetupView.SetupReference of, ChainPlan plan, FitCase fit, Ground ground) {
         Findings findings = FitCheck.of(fit);
         List<Purchase> toBuy = Purchase.of(FitService.toBuy(plan, ground.shelf()), findings);
         double cableM = fit.chain().antennas().stream()

@@ -21,8 +21,8 @@ class Arrangements {
 
     Arrangement of(SetupName setup, @Nullable String carrier) {
         String on = carrier == null ? "" : carrier;
-        Map<Long, SetupService.Planned> plans = setups.plans();
-        SetupService.Planned planned = plans.get(setup.id());
+        Map<Long, SetupService.PlannedSetup> plans = setups.plans();
+        SetupService.PlannedSetup planned = plans.get(setup.id());
         return planned == null || planned.plan().device() == null
                 ? Arrangement.unknown(setup.name(), on)
                 : Arrangement.of(

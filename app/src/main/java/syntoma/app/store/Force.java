@@ -130,8 +130,8 @@ public final class Force implements AutoCloseable {
                 .getStore()
                 .getMvStore();
         if (store.isPersistent()) {
-            turn = Noted.read(files.noted()).map(Noted::turn).orElse(0L);
-            notes = Noted.channel(files.noted());
+            turn = StoreMark.read(files.noted()).map(StoreMark::turn).orElse(0L);
+            notes = StoreMark.channel(files.noted());
             StoreFiles.restrictFile(files.store());
             fileKey = keyOf(files.store());
         }
@@ -142,7 +142,7 @@ public final class Force implements AutoCloseable {
         long version = store.getCurrentVersion();
         LastChunk chunk = address.lastChunk();
         store.sync();
-        new Noted(++turn, StoreCheck.created(store), version, chunk, Noted.OPEN, 0).write(notes);
+        new StoreMark(++turn, StoreCheck.created(store), version, chunk, StoreMark.OPEN, 0).write(notes);
         if (turn % TIDY_AFTER == 0) {
             store.compact(TIDY_FILL_PERCENT, TIDY_BYTES);
         }

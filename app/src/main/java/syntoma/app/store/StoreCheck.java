@@ -29,7 +29,7 @@ final class StoreCheck {
      * @throws CannotStart when it is damaged; says what is lost and the way back
      */
     void beforeOpening() throws IOException {
-        Optional<Noted> noted = Noted.read(files.noted());
+        Optional<StoreMark> noted = StoreMark.read(files.noted());
         if (!Files.exists(files.store())) {
             if (noted.isPresent()) {
                 throw new CannotStart("the log " + files.store() + " is gone, though there was one; put it back, or"
@@ -50,12 +50,12 @@ final class StoreCheck {
 
     /** Notes the store as it is after it was closed in order. */
     static void closed(StoreFiles files) throws IOException {
-        Optional<Noted> last = Noted.read(files.noted());
+        Optional<StoreMark> last = StoreMark.read(files.noted());
         if (last.isEmpty() || !Files.exists(files.store())) {
             return;
         }
         try (MVStore store = open(files.store())) {
-            new Noted(
+            new StoreMark(
                             last.get().turn() + 1,
                             created(store),
                             store.getCurrentVersion(),
@@ -86,7 +86,7 @@ final class StoreCheck {
                 .open();
     }
 
-    private Optional<String> damage(Noted noted) throws IOException {
+    private Optional<String> damage(StoreMark noted) throws IOException {
         long size = Files.size(files.store());
         try (MVStore store = open(files.store())) {
             if (created(store) != noted.created()) {

@@ -11,8 +11,8 @@ import syntoma.app.instrument.LoggedRuns;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.Cap;
+import syntoma.core.run.CappedSetups;
 import syntoma.core.run.Direction;
-import syntoma.core.run.Held;
 import syntoma.core.trial.Outcome;
 
 /** Whether what is compared was held by a plan or the network, by the curves of its runs. */
@@ -37,7 +37,7 @@ class Caps {
      */
     record Curves(Set<Long> down, Set<Long> up) {
         /** The setups that are held on a metric; none where several SIMs were used, or where it is no rate. */
-        Held held(List<LoggedMeasurement> made, Figure metric) {
+        CappedSetups held(List<LoggedMeasurement> made, Figure metric) {
             Optional<Direction> direction =
                     switch (metric) {
                         case DOWN_MBPS -> Optional.of(Direction.DOWN);
@@ -50,12 +50,12 @@ class Caps {
             boolean oneSim =
                     measured.stream().map(LoggedMeasurement::carrier).distinct().count() == 1;
             if (direction.isEmpty() || !oneSim) {
-                return Held.NONE;
+                return CappedSetups.NONE;
             }
             Set<Long> flat = direction.get() == Direction.DOWN ? down : up;
             Map<String, Integer> runs = new HashMap<>();
             measured.forEach(m -> runs.merge(m.setup(), 1, Integer::sum));
-            return Held.of(
+            return CappedSetups.of(
                     measured.stream()
                             .filter(m -> flat.contains(m.id()))
                             .map(m -> new Cap.Flat(

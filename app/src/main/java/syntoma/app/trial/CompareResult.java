@@ -36,16 +36,16 @@ public record CompareResult(
                 String verdict,
         String sentence,
         @Nullable Integer roundsWanted,
-        List<Wild> wild,
+        List<WildRound> wild,
         @Nullable Rests restsOn,
         @Nullable PlannedLook planned,
         BothFailures failures,
         Averages plain) {
 
     /** A round that stands out; {@code ratio} is a difference, in dB or points, for metrics that are not compared as ratios. */
-    public record Wild(int round, String setup, double ratio, Without without) {
-        static Wild of(WildRun wild) {
-            return new Wild(
+    public record WildRound(int round, String setup, double ratio, Without without) {
+        static WildRound of(WildRun wild) {
+            return new WildRound(
                     wild.round().key().round(),
                     wild.setup(),
                     wild.ratio(),
@@ -118,7 +118,7 @@ public record CompareResult(
                 c.verdict().key(),
                 c.sentence(overall),
                 boxed(c.roundsWanted()),
-                c.wild().stream().map(Wild::of).toList(),
+                c.wild().stream().map(WildRound::of).toList(),
                 c.restsOn().map(Rests::of).orElse(null),
                 c.planned().map(PlannedLook::of).orElse(null),
                 new BothFailures(

@@ -81,13 +81,13 @@ class Designs {
      * @throws InvalidInput naming what is wrong with what was asked
      */
     DesignView design(DesignRequest asked) {
-        Asked question = asked(asked);
+        DesignBasis question = asked(asked);
         Planner.Design design = Planner.design(question.question);
         return view(question, design);
     }
 
     /** A question with what it was made of. */
-    private record Asked(
+    private record DesignBasis(
             Question question,
             List<Entrant> named,
             int seed,
@@ -96,14 +96,14 @@ class Designs {
             LocalDateTime now) {}
 
     /** A trial that was designed before, with its visits. */
-    record Made(List<DesignView.ContenderView> contenders, Question question, List<Visit> visits) {
+    record DesignedTrial(List<DesignView.ContenderView> contenders, Question question, List<Visit> visits) {
         List<Contender> entrants() {
             return question.contenders();
         }
 
         /** With what hands do for the visits that are still to be made, from what is where now. */
-        Made onFrom(RigState now, Remaining remaining) {
-            return new Made(contenders, question, Planner.onFrom(now, question, remaining));
+        DesignedTrial onFrom(RigState now, Remaining remaining) {
+            return new DesignedTrial(contenders, question, Planner.onFrom(now, question, remaining));
         }
 
         List<DesignView.VisitView> views() {
@@ -128,22 +128,22 @@ class Designs {
     }
 
     /** A designed trial once more: its order is that of its seed. */
-    Made again(TrialPlan kept) {
+    DesignedTrial again(TrialPlan kept) {
         StandingLine line = standing.line();
         RigState start = kept.startState == null ? states.now() : states.read(kept.startState);
-        Asked question = asked(kept.request(), entrants.of(kept, line), line, Optional.of(UNASKED), start);
-        return new Made(
+        DesignBasis question = asked(kept.request(), entrants.of(kept, line), line, Optional.of(UNASKED), start);
+        return new DesignedTrial(
                 contenders(question),
                 question.question,
                 Planner.effort(question.question, kept.plannedRounds, kept.runs).visits());
     }
 
-    private Asked asked(DesignRequest asked) {
+    private DesignBasis asked(DesignRequest asked) {
         StandingLine line = standing.line();
         return asked(asked, entrants.of(asked, line), line, Optional.empty(), states.now());
     }
 
-    private Asked asked(
+    private DesignBasis asked(
             DesignRequest asked,
             List<Entrant> named,
             StandingLine line,
@@ -161,7 +161,8 @@ class Designs {
         List<String> rests = restsOn(metric, scatter, rates, named);
         question.unknownParts().ifPresent(rests::add);
         question.failures().ifPresent(rests::add);
-        return new Asked(question, named, seed, rests, times(asked), line.now().toLocalDateTime());
+        return new DesignBasis(
+                question, named, seed, rests, times(asked), line.now().toLocalDateTime());
     }
 
     /** The speed that the need asks for first. */
@@ -252,7 +253,7 @@ class Designs {
         return said;
     }
 
-    private DesignView view(Asked asked, Planner.Design design) {
+    private DesignView view(DesignBasis asked, Planner.Design design) {
         Question question = asked.question;
         Effort effort = design.effort();
         List<DesignView.PlanLeft> left = question.contenders().stream()
@@ -311,7 +312,7 @@ class Designs {
         return entrants.settled(entrants.of(asked, standing.line()));
     }
 
-    private static List<DesignView.ContenderView> contenders(Asked asked) {
+    private static List<DesignView.ContenderView> contenders(DesignBasis asked) {
         return IntStream.range(0, asked.named.size())
                 .mapToObj(i ->
                         contender(asked.named.get(i), asked.question.rates().get(i)))

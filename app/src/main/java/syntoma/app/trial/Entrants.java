@@ -55,7 +55,8 @@ class Entrants {
             ChainPlan plan) {}
 
     /** What is known of all setups at one moment. */
-    private record Known(Map<Long, SetupService.Planned> plans, FitService.Ground ground, @Nullable String carrier) {}
+    private record KnownSetups(
+            Map<Long, SetupService.PlannedSetup> plans, FitService.Ground ground, @Nullable String carrier) {}
 
     /**
      * Those that a design asks for.
@@ -69,17 +70,17 @@ class Entrants {
                     "contenders",
                     "contenders are " + contenders.size() + "; allowed are 2 to " + Question.MOST_SCREENED);
         }
-        Known known = known(line);
+        KnownSetups known = known(line);
         return IntStream.range(0, contenders.size())
                 .mapToObj(i -> entrant("contenders[" + i + "]", contenders.get(i), known))
                 .toList();
     }
 
-    private Known known(StandingLine line) {
-        return new Known(chains.plans(), fits.ground(), line.carrier());
+    private KnownSetups known(StandingLine line) {
+        return new KnownSetups(chains.plans(), fits.ground(), line.carrier());
     }
 
-    private Entrant entrant(String field, @Nullable DesignRequest.ContenderRequest asked, Known known) {
+    private Entrant entrant(String field, @Nullable DesignRequest.ContenderRequest asked, KnownSetups known) {
         if (asked == null || asked.setup() == null) {
             throw new InvalidInput(field + ".setup", field + ".setup is missing");
         }
@@ -102,9 +103,9 @@ class Entrants {
     }
 
     private static Entrant entrant(
-            SetupName setup, @Nullable String carrier, @Nullable Variation variation, Known known) {
+            SetupName setup, @Nullable String carrier, @Nullable Variation variation, KnownSetups known) {
         String name = variation == null ? setup.name() : setup.name() + ", " + variation.phrase();
-        SetupService.Planned planned = known.plans.get(setup.id());
+        SetupService.PlannedSetup planned = known.plans.get(setup.id());
         ChainPlan base = planned == null ? ChainPlan.EMPTY : planned.plan();
         ChainPlan plan = variation == null ? base : base.varied(variation);
         SetupName called = new SetupName(setup.id(), name, setup.pennant(), setup.retired());
@@ -136,16 +137,16 @@ class Entrants {
     }
 
     /** The setups of a comparison by the names under which they stand in it. */
-    Map<String, Contender> of(Compared compared) {
-        Known known = new Known(chains.plans(), fits.ground(), null);
+    Map<String, Contender> of(SetupComparison compared) {
+        KnownSetups known = new KnownSetups(chains.plans(), fits.ground(), null);
         return compared.setups().stream()
                 .collect(Collectors.toMap(
                         SetupName::name, s -> contender(s, carrier(s, compared), variation(s, compared), known)));
     }
 
     private static Contender contender(
-            SetupName setup, @Nullable String carrier, Optional<Variation> variation, Known known) {
-        SetupService.Planned planned = known.plans.get(setup.id());
+            SetupName setup, @Nullable String carrier, Optional<Variation> variation, KnownSetups known) {
+        SetupService.PlannedSetup planned = known.plans.get(setup.id());
         ChainPlan plan = planned == null ? ChainPlan.EMPTY : planned.plan();
         String name = planned == null ? setup.name() : planned.setup().name();
         SetupName own = new SetupName(setup.id(), name, setup.pennant(), setup.retired());
@@ -153,7 +154,7 @@ class Entrants {
     }
 
     /** What hands arrange for a setup, where the trial was designed so. */
-    private static Optional<Variation> variation(SetupName setup, Compared compared) {
+    private static Optional<Variation> variation(SetupName setup, SetupComparison compared) {
         return compared.cast().plan().stream()
                 .flatMap(plan -> plan.contenders.stream())
                 .filter(c -> setup.name().equals(c.setup) || setup.name().equals(c.setup + " on " + c.carrier))
@@ -162,7 +163,7 @@ class Entrants {
     }
 
     @Nullable
-    private static String carrier(SetupName setup, Compared compared) {
+    private static String carrier(SetupName setup, SetupComparison compared) {
         return compared.made().stream()
                 .filter(m -> m.setup().equals(setup.name()))
                 .map(LoggedMeasurement::carrier)
@@ -173,11 +174,11 @@ class Entrants {
 
     /** Those of a trial that was designed: a change stands in the chain of its setup by now, or is arranged. */
     List<Entrant> of(TrialPlan kept, StandingLine line) {
-        Known known = known(line);
+        KnownSetups known = known(line);
         return kept.contenders.stream()
                 .map(c -> {
                     SetupName setup = setups.of(c.setup);
-                    SetupService.Planned planned = known.plans.get(setup.id());
+                    SetupService.PlannedSetup planned = known.plans.get(setup.id());
                     return entrant(
                             setup,
                             setup.name(),

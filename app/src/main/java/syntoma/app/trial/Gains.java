@@ -16,10 +16,10 @@ import syntoma.app.measurement.Selection;
 import syntoma.app.platform.NotFound;
 import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.FitService;
-import syntoma.app.setup.Measured;
+import syntoma.app.setup.SetupMeasurements;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.SetupService;
-import syntoma.app.setup.SetupService.Planned;
+import syntoma.app.setup.SetupService.PlannedSetup;
 import syntoma.app.setup.Setups;
 import syntoma.core.chain.Staircase;
 import syntoma.core.fit.FitCase;
@@ -38,10 +38,10 @@ public class Gains {
     private final Setups setups;
     private final SetupService chains;
     private final FitService fits;
-    private final Measured measured;
+    private final SetupMeasurements measured;
     private final Measurements measurements;
 
-    Gains(Setups setups, SetupService chains, FitService fits, Measured measured, Measurements measurements) {
+    Gains(Setups setups, SetupService chains, FitService fits, SetupMeasurements measured, Measurements measurements) {
         this.setups = setups;
         this.chains = chains;
         this.fits = fits;
@@ -84,7 +84,7 @@ public class Gains {
     GainsView of(String name, Optional<String> wanted) {
         SetupName setup = setups.of(name);
         wanted.ifPresent(other -> Comparisons.refuseOne(name, other));
-        Map<Long, Planned> plans = chains.plans();
+        Map<Long, PlannedSetup> plans = chains.plans();
         ChainPlan own = plans.get(setup.id()).plan();
         Map<Long, Long> counts = measured.perSetup();
         List<SetupName> others = setups.all().stream()
@@ -125,7 +125,7 @@ public class Gains {
 
     /** The bands on which two setups were measured side by side in a trial; none where a chain is not known. */
     List<MeasuredGain> inTrial(SetupName setup, SetupName against, List<Sample> samples) {
-        Map<Long, Planned> plans = chains.plans();
+        Map<Long, PlannedSetup> plans = chains.plans();
         if (!plans.containsKey(setup.id()) || !plans.containsKey(against.id())) {
             // made or deleted by somebody else between two looks
             return List.of();

@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.core.unit.Text;
-import syntoma.core.verdict.Crossed;
+import syntoma.core.verdict.FactorialComparison;
 
 /**
  * What each of two factors does, and whether that depends on the other.
@@ -43,7 +43,7 @@ record GridView(
             String sentence,
             List<LevelView> main,
             List<LevelView> within) {
-        static Figure of(Crossed.Said said) {
+        static Figure of(FactorialComparison.FigureEffects said) {
             return new Figure(
                     said.metric().comparing().key(),
                     Text.capital(said.metric().measure().phrase()),
@@ -57,7 +57,7 @@ record GridView(
                     said.within().stream().map(Figure::level).toList());
         }
 
-        private static LevelView level(Crossed.LevelEffect e) {
+        private static LevelView level(FactorialComparison.LevelEffect e) {
             return new LevelView(
                     e.factor(),
                     e.level(),

@@ -6,7 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
-import syntoma.core.design.Learned;
+import syntoma.core.design.LearnedMinutes;
 import syntoma.core.state.Move;
 import syntoma.core.state.Work;
 
@@ -29,14 +29,14 @@ public class Pace {
                                     "select c.minutes from ChangeOver c where c.work = :work order by c.madeAt desc, c.id desc",
                                     Double.class)
                             .setParameter("work", work)
-                            .setMaxResults(Learned.LAST)
+                            .setMaxResults(LearnedMinutes.LAST)
                             .getResultList());
         }
-        return Learned.minutes(last);
+        return LearnedMinutes.minutes(last);
     }
 
     /** Keeps what a change-over took. */
     void keep(List<Move> moves, double minutes, OffsetDateTime at) {
-        Learned.shared(moves, minutes).forEach((work, took) -> entities.persist(new ChangeOver(at, work, took)));
+        LearnedMinutes.shared(moves, minutes).forEach((work, took) -> entities.persist(new ChangeOver(at, work, took)));
     }
 }

@@ -16,9 +16,9 @@ import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
 import syntoma.app.measurement.TrialSpan;
 import syntoma.core.reading.Figure;
-import syntoma.core.run.Held;
-import syntoma.core.verdict.Borrowed;
+import syntoma.core.run.CappedSetups;
 import syntoma.core.verdict.Comparer;
+import syntoma.core.verdict.ModeratedVariance;
 import syntoma.core.verdict.Plan;
 
 /**
@@ -56,7 +56,7 @@ class PastTrials {
         private final Map<Key, Plans.TrialRow> trials;
         private final Caps.Curves curves;
         private final Map<Key, List<LoggedMeasurement>> made = new HashMap<>();
-        private final Map<Key, Map<Figure, Optional<Borrowed.Past>>> spreads = new HashMap<>();
+        private final Map<Key, Map<Figure, Optional<ModeratedVariance.PastSpread>>> spreads = new HashMap<>();
 
         private Reading(List<Plans.TrialRow> rows, Caps.Curves curves) {
             this.curves = curves;
@@ -88,7 +88,7 @@ class PastTrials {
         }
 
         /** The setups that a plan or the network held on a metric. */
-        Held held(List<LoggedMeasurement> made, Figure metric) {
+        CappedSetups held(List<LoggedMeasurement> made, Figure metric) {
             return curves.held(made, metric);
         }
 
@@ -102,7 +102,7 @@ class PastTrials {
             return planned(trial)
                     .map(rounds -> new Plan(
                             rounds,
-                            Borrowed.from(before(trials.get(trial).trial()).stream()
+                            ModeratedVariance.from(before(trials.get(trial).trial()).stream()
                                     .flatMap(t -> spread(t, metric).stream())
                                     .toList())));
         }
@@ -117,7 +117,7 @@ class PastTrials {
                     .toList();
         }
 
-        private Optional<Borrowed.Past> spread(TrialSpan trial, Figure metric) {
+        private Optional<ModeratedVariance.PastSpread> spread(TrialSpan trial, Figure metric) {
             Key key = Key.of(trial);
             return spreads.computeIfAbsent(key, k -> new EnumMap<>(Figure.class))
                     .computeIfAbsent(metric, m -> Comparer.unplanned(m, Measurements.samples(made(key), m))

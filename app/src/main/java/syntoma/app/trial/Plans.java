@@ -27,7 +27,7 @@ import syntoma.app.platform.NotFound;
 import syntoma.app.setup.SetupName;
 import syntoma.core.trial.NextStep;
 import syntoma.core.unit.Text;
-import syntoma.core.verdict.Looks;
+import syntoma.core.verdict.InterimLooks;
 
 /** Trials, with how many rounds they were planned for where that was said before the first. */
 @Service
@@ -114,7 +114,7 @@ public class Plans implements PlannedTrials {
      * @throws Conflict when it is planned already
      */
     public void plan(String campsite, String name, int rounds) {
-        InvalidInput.naming("plannedRounds", () -> Looks.level(rounds, 0));
+        InvalidInput.naming("plannedRounds", () -> InterimLooks.level(rounds, 0));
         keep(campsite, name, rounds);
     }
 

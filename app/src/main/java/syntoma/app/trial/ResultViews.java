@@ -25,9 +25,9 @@ import syntoma.core.verdict.Cautions;
 import syntoma.core.verdict.CellsApart;
 import syntoma.core.verdict.Circumstances;
 import syntoma.core.verdict.Comparison;
-import syntoma.core.verdict.Crossed;
+import syntoma.core.verdict.FactorialComparison;
 import syntoma.core.verdict.Headline;
-import syntoma.core.verdict.Judged;
+import syntoma.core.verdict.JudgingRules;
 import syntoma.core.verdict.MeasuredGain;
 import syntoma.core.verdict.OverallVerdict;
 import syntoma.core.verdict.Plan;
@@ -62,12 +62,12 @@ class ResultViews {
      */
     record Setting(Optional<String> trial, Optional<String> judgedBy, List<SetupName> there, int aside) {
         /** A comparison of all there is, in a trial or without one. */
-        static Setting own(Optional<PastTrials.Key> trial, Compared compared) {
+        static Setting own(Optional<PastTrials.Key> trial, SetupComparison compared) {
             return new Setting(trial.map(PastTrials.Key::name), Optional.empty(), compared.setups(), 0);
         }
     }
 
-    ResultView of(String campsite, Compared compared, Optional<Integer> planned, Setting setting) {
+    ResultView of(String campsite, SetupComparison compared, Optional<Integer> planned, Setting setting) {
         List<LoggedMeasurement> made = compared.made();
         ZoneOffset offset = made.get(0).takenAt().getOffset();
         Circumstances under = circumstances(made, compared.cast().acrossCarriers());
@@ -75,7 +75,7 @@ class ResultViews {
         int setups = inFamily
                 ? stated(made, LoggedMeasurement::setup).size()
                 : compared.setups().size();
-        Judged judged = new Judged(
+        JudgingRules judged = new JudgingRules(
                 planned.isPresent(),
                 setups * (setups - 1) / 2,
                 setting.aside,
@@ -106,7 +106,7 @@ class ResultViews {
 
     /** The trial that follows; null where none does. */
     @Nullable
-    private static ResultView.NextTrial next(Compared compared) {
+    private static ResultView.NextTrial next(SetupComparison compared) {
         List<FollowingTrial.TriedSetup> tried = compared.cast().plan().stream()
                 .flatMap(plan -> plan.contenders.stream())
                 .map(c -> new FollowingTrial.TriedSetup(
@@ -121,10 +121,10 @@ class ResultViews {
 
     private ResultView.Contrast contrast(
             List<Comparison> all,
-            Compared compared,
+            SetupComparison compared,
             Map<String, Contender> contenders,
             Circumstances under,
-            Judged judged,
+            JudgingRules judged,
             ZoneOffset offset) {
         Comparison first = all.get(0);
         OverallVerdict overall = compared.overall(all);
@@ -149,7 +149,7 @@ class ResultViews {
 
     /** What could be wrong, a fault of one of the two first. */
     private List<String> cautions(
-            List<Comparison> all, Circumstances under, Judged judged, List<LoggedMeasurement> made) {
+            List<Comparison> all, Circumstances under, JudgingRules judged, List<LoggedMeasurement> made) {
         Comparison first = all.get(0);
         List<KnownFaults.Fault> known = faults.of(
                 List.of(first.baseline(), first.candidate()),
@@ -173,7 +173,7 @@ class ResultViews {
     /** Where the carriers are what is compared, that there are several is no circumstance. */
     private static Circumstances circumstances(List<LoggedMeasurement> made, boolean acrossCarriers) {
         return Circumstances.of(made.stream()
-                .map(m -> new Circumstances.Made(
+                .map(m -> new Circumstances.MeasuredWhere(
                         m.takenAt(),
                         acrossCarriers || m.carrier() == null ? "" : m.carrier(),
                         m.server() == null ? "" : m.server()))
@@ -199,7 +199,8 @@ class ResultViews {
 
     /** What each factor does where the setups cross two; null where they do not, or too few rounds are whole. */
     @Nullable
-    private static GridView grid(Compared compared, Map<String, Contender> contenders, Optional<Integer> planned) {
+    private static GridView grid(
+            SetupComparison compared, Map<String, Contender> contenders, Optional<Integer> planned) {
         List<SetupName> setups = compared.setups();
         Optional<Grid> grid =
                 Grid.of(setups.stream().map(s -> contenders.get(s.name())).toList());
@@ -207,14 +208,14 @@ class ResultViews {
     }
 
     @Nullable
-    private static GridView grid(Grid grid, Compared compared, Optional<Integer> planned) {
+    private static GridView grid(Grid grid, SetupComparison compared, Optional<Integer> planned) {
         List<List<String>> names = Arrays.stream(grid.cells())
                 .map(row -> Arrays.stream(row)
                         .mapToObj(i -> compared.setups().get(i).name())
                         .toList())
                 .toList();
-        Crossed crossed =
-                new Crossed(grid.across().says(), grid.columns(), grid.down().says(), grid.rows(), names);
+        FactorialComparison crossed = new FactorialComparison(
+                grid.across().says(), grid.columns(), grid.down().says(), grid.rows(), names);
         Optional<Plan> plan = planned.map(rounds -> new Plan(rounds, Optional.empty()));
         List<GridView.Figure> figures = new ArrayList<>();
         Threshold.askedFirst(

@@ -79,7 +79,7 @@ public class Results {
                             ? "nothing was measured in the trial " + Text.quoted(trial) + " at " + campsite + " yet"
                             : "no trial is named " + Text.quoted(trial) + " at " + campsite);
         }
-        Compared compared = compared(key, trials, needs.chosen(), ALL, baseline);
+        SetupComparison compared = compared(key, trials, needs.chosen(), ALL, baseline);
         return views.of(campsite, compared, trials.planned(key), ResultViews.Setting.own(Optional.of(key), compared));
     }
 
@@ -88,11 +88,11 @@ public class Results {
      *
      * @param metrics so many of them at most
      */
-    Compared compared(PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics) {
+    SetupComparison compared(PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics) {
         return compared(trial, trials, asked, metrics, Optional.empty());
     }
 
-    private Compared compared(
+    private SetupComparison compared(
             PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics, Optional<String> baseline) {
         Cast cast = Cast.of(trials.made(trial), plans.designed(trial.campsite(), trial.name()), named());
         return compared(cast, baseline, asked, metrics, metric -> trials.plan(trial, metric), trials);
@@ -117,7 +117,7 @@ public class Results {
         PastTrials.Reading trials = pastTrials.read();
         Optional<PastTrials.Key> judgedBy =
                 pair.size() < 2 ? Optional.empty() : trials.plannedAmong(made, visit.campsiteId(), names);
-        Compared compared = judgedBy.map(trial -> compared(trial, trials, asked, ALL, Optional.of(names.get(0)))
+        SetupComparison compared = judgedBy.map(trial -> compared(trial, trials, asked, ALL, Optional.of(names.get(0)))
                         .ofPair(pair.get(0), pair.get(1)))
                 .orElseGet(() -> compared(
                         Cast.of(made, pair), Optional.of(names.get(0)), asked, ALL, m -> Optional.empty(), trials));
@@ -181,7 +181,7 @@ public class Results {
         if (made.isEmpty()) {
             return List.of();
         }
-        Compared compared = comparedLately(campsites.of(campsite).id(), made);
+        SetupComparison compared = comparedLately(campsites.of(campsite).id(), made);
         Set<String> on = made.stream()
                 .map(LoggedMeasurement::carrier)
                 .filter(Objects::nonNull)
@@ -208,7 +208,7 @@ public class Results {
         long place = campsites.of(campsite).id();
         PastTrials.Reading trials = pastTrials.read();
         Optional<PastTrials.Key> trial = latest(place, made);
-        Compared compared = comparedLately(place, made);
+        SetupComparison compared = comparedLately(place, made);
         ResultView view =
                 views.of(campsite, compared, trial.flatMap(trials::planned), ResultViews.Setting.own(trial, compared));
         String headline = compared.contrasts().isEmpty()
@@ -225,7 +225,7 @@ public class Results {
                 .reduce((earlier, later) -> later);
     }
 
-    private Compared comparedLately(long place, List<LoggedMeasurement> made) {
+    private SetupComparison comparedLately(long place, List<LoggedMeasurement> made) {
         List<Need> asked = needs.chosen();
         PastTrials.Reading trials = pastTrials.read();
         return latest(place, made)
@@ -234,7 +234,7 @@ public class Results {
                         Cast.of(made, setupsIn(made)), Optional.empty(), asked, ALL, m -> Optional.empty(), trials));
     }
 
-    private static Compared compared(
+    private static SetupComparison compared(
             Cast cast,
             Optional<String> wantedBaseline,
             List<Need> asked,
@@ -246,7 +246,7 @@ public class Results {
             throw new InvalidInput(
                     "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");
         }
-        return Compared.of(baseline, cast, asked, metrics, plan, metric -> trials.held(cast.made(), metric));
+        return SetupComparison.of(baseline, cast, asked, metrics, plan, metric -> trials.held(cast.made(), metric));
     }
 
     private List<SetupName> setupsIn(List<LoggedMeasurement> made) {

@@ -32,7 +32,7 @@ import syntoma.core.trial.NextStep;
 import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.GoingOn;
-import syntoma.core.verdict.Looks;
+import syntoma.core.verdict.InterimLooks;
 
 /** Run sheets of designed trials: how far each is, by what was logged of it, and what comes next. */
 @Service
@@ -102,14 +102,15 @@ class Sheets {
             @Nullable String text) {}
 
     /** A plan with its visits and what was logged of it. */
-    private record Open(TrialPlan plan, Designs.Made made, List<LoggedMeasurement> logged, SheetEntries.Entries done) {
+    private record OpenSheet(
+            TrialPlan plan, Designs.DesignedTrial made, List<LoggedMeasurement> logged, SheetEntries.Entries done) {
         Remaining remaining() {
             return Remaining.of(
                     made.visits(),
                     plan.runs,
                     logged.stream()
                             .filter(m -> m.round() != null)
-                            .map(m -> new Remaining.Made(m.round(), contender(m)))
+                            .map(m -> new Remaining.LoggedRun(m.round(), contender(m)))
                             .toList(),
                     done.skipped());
         }
@@ -161,7 +162,7 @@ class Sheets {
      * @throws NotFound when it was not designed
      */
     SheetView of(String campsite, String trial) {
-        Open open = open(campsite, trial);
+        OpenSheet open = open(campsite, trial);
         Remaining remaining = open.remaining();
         Integer next = remaining.next().orElse(null);
         double minutes = left(remaining, open.made::minutes);
@@ -191,10 +192,11 @@ class Sheets {
                 next == null ? null : goingOn(open, minutes, gb));
     }
 
-    private Open open(String campsite, String trial) {
+    private OpenSheet open(String campsite, String trial) {
         TrialPlan plan = plan(campsite, trial);
-        Open planned = new Open(plan, designs.again(plan), logged(plan), entries.of(plan.id));
-        return new Open(plan, planned.made.onFrom(states.now(), planned.remaining()), planned.logged, planned.done);
+        OpenSheet planned = new OpenSheet(plan, designs.again(plan), logged(plan), entries.of(plan.id));
+        return new OpenSheet(
+                plan, planned.made.onFrom(states.now(), planned.remaining()), planned.logged, planned.done);
     }
 
     private TrialPlan plan(String campsite, String trial) {
@@ -208,7 +210,7 @@ class Sheets {
     }
 
     /** What was logged and does not agree with what was to be measured, less what is kept all the same. */
-    private List<SheetView.DoubtView> doubts(Open open) {
+    private List<SheetView.DoubtView> doubts(OpenSheet open) {
         Map<Long, List<String>> against = against(open.logged);
         List<SheetView.DoubtView> doubts = new ArrayList<>();
         for (LoggedMeasurement m : open.logged) {
@@ -217,7 +219,7 @@ class Sheets {
                 continue;
             }
             // what was said of the carrier is how it was logged; which cell it was is asked before it is measured
-            Doubts.Read read = new Doubts.Read("", text(m.rat()), text(m.band()), "");
+            Doubts.DeviceReading read = new Doubts.DeviceReading("", text(m.rat()), text(m.band()), "");
             List<String> says = new ArrayList<>(Doubts.of(open.made.entrants().get(place), read, List.of()));
             says.addAll(against.getOrDefault(m.id(), List.of()));
             if (!says.isEmpty()) {
@@ -240,20 +242,20 @@ class Sheets {
 
     /** Holds what the router says now against what is to be measured next. */
     SheetCheck check(String campsite, String trial) {
-        Open open = open(campsite, trial);
-        Optional<Watch.Heard> heard = watch.heard();
+        OpenSheet open = open(campsite, trial);
+        Optional<Watch.ServingNetwork> heard = watch.heard();
         Optional<Integer> next = open.remaining().next();
         if (heard.isEmpty() || next.isEmpty()) {
             return new SheetCheck(heard.isPresent(), List.of());
         }
         int place = open.made.visits().get(next.get()).contender();
         Contender contender = open.made.entrants().get(place);
-        Watch.Heard said = heard.get();
+        Watch.ServingNetwork said = heard.get();
         return new SheetCheck(
                 true,
                 Doubts.of(
                         contender,
-                        new Doubts.Read(said.carrier(), said.mode(), said.band(), said.cell()),
+                        new Doubts.DeviceReading(said.carrier(), said.mode(), said.band(), said.cell()),
                         open.cells(place)));
     }
 
@@ -267,18 +269,18 @@ class Sheets {
 
     /** Whether the rounds left are worth it; null under three rounds of any two. */
     @Nullable
-    private String goingOn(Open open, double minutes, double gb) {
+    private String goingOn(OpenSheet open, double minutes, double gb) {
         PastTrials.Key key = new PastTrials.Key(open.plan.campsiteId, open.plan.name);
         PastTrials.Reading trials = pastTrials.read();
         if (trials.made(key).isEmpty()) {
             return null;
         }
-        Compared compared = results.compared(key, trials, needs.chosen(), SAID);
+        SetupComparison compared = results.compared(key, trials, needs.chosen(), SAID);
         if (compared.contrasts().isEmpty()) {
             return null;
         }
         Comparison leading = compared.leading().get(0);
-        return leading.rounds().size() < Looks.FEWEST ? null : GoingOn.said(leading, minutes, gb);
+        return leading.rounds().size() < InterimLooks.FEWEST ? null : GoingOn.said(leading, minutes, gb);
     }
 
     /**
@@ -292,7 +294,7 @@ class Sheets {
         String trial = required("trial", asked.trial());
         SheetEntry.Kind kind =
                 InvalidInput.naming("kind", () -> SheetEntry.Kind.labelled(required("kind", asked.kind())));
-        Open open = open(campsite, trial);
+        OpenSheet open = open(campsite, trial);
         switch (kind) {
             case STANDS, BACK, SKIP, UNSKIP ->
                 visit(asked.visit(), open.made.visits().size());

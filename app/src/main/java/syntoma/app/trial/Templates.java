@@ -73,12 +73,12 @@ class Templates {
         StandingLine line = standing.line();
         String carrier = line.carrier() == null ? "" : line.carrier();
         FitService.Ground ground = fits.ground();
-        Collection<SetupService.Planned> planned = chains.plans().values();
+        Collection<SetupService.PlannedSetup> planned = chains.plans().values();
         Map<String, FitCase> cases = planned.stream()
                 .filter(p -> !p.setup().retired() && p.plan().device() != null)
                 .collect(Collectors.toMap(p -> p.setup().name(), p -> FitService.fit(p.plan(), ground)));
         List<Contender> setups = planned.stream()
-                .map(SetupService.Planned::setup)
+                .map(SetupService.PlannedSetup::setup)
                 .filter(setup -> !setup.retired())
                 .sorted(Comparator.comparing((SetupName s) -> !s.equals(line.setup()))
                         .thenComparing(SetupName::id))

@@ -80,12 +80,12 @@ class TrialController {
      *
      * @param setup null in the first round, which nothing says the setups of
      */
-    record Next(int round, @Nullable String setup) {}
+    record NextMeasurement(int round, @Nullable String setup) {}
 
     @GetMapping("/trials/next")
-    Next next(@RequestParam String campsite, @RequestParam String trial) {
+    NextMeasurement next(@RequestParam String campsite, @RequestParam String trial) {
         NextStep next = sheets.next(campsite, trial).orElseGet(() -> plans.next(campsite, trial));
-        return new Next(next.round(), next.setup().orElse(null));
+        return new NextMeasurement(next.round(), next.setup().orElse(null));
     }
 
     @GetMapping("/results/trial")

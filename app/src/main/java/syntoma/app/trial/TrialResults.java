@@ -57,7 +57,7 @@ class TrialResults {
     }
 
     private TrialResult result(Plans.TrialRow row, PastTrials.Reading trials, List<Need> asked) {
-        Compared compared = results.compared(PastTrials.Key.of(row.trial()), trials, asked, SAID);
+        SetupComparison compared = results.compared(PastTrials.Key.of(row.trial()), trials, asked, SAID);
         List<ResultView.NeedMet> met = compared.needMet();
         String need = compared.needName();
         if (compared.contrasts().isEmpty()) {
@@ -81,7 +81,7 @@ class TrialResults {
                 met);
     }
 
-    private static Line line(Comparison c, Compared compared) {
+    private static Line line(Comparison c, SetupComparison compared) {
         Figure metric = c.metric();
         return new Line(
                 compared.setup(c.baseline()),

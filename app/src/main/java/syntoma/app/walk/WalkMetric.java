@@ -35,7 +35,7 @@ enum WalkMetric {
 
     /** What a mark has of it; null where it has none. */
     @Nullable
-    Double of(Marked mark) {
+    Double of(StoredMark mark) {
         return this == RSRP ? mark.rsrpDbm : mark.sinrDb;
     }
 

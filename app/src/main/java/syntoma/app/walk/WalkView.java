@@ -63,8 +63,8 @@ record WalkView(
             String verdict,
             String sentence) {}
 
-    static WalkView of(Walked walked, List<Marked> marks, WalkMetric on) {
-        List<Marked> there = marks.stream().filter(m -> on.of(m) != null).toList();
+    static WalkView of(StoredWalk walked, List<StoredMark> marks, WalkMetric on) {
+        List<StoredMark> there = marks.stream().filter(m -> on.of(m) != null).toList();
         Walk walk = new Walk(
                 on.figure(),
                 there.stream().map(m -> mark(m, on, walked.beganAt)).toList());
@@ -99,7 +99,7 @@ record WalkView(
                 Caution.WALKING.says());
     }
 
-    private static Walk.Mark mark(Marked m, WalkMetric on, OffsetDateTime beganAt) {
+    private static Walk.Mark mark(StoredMark m, WalkMetric on, OffsetDateTime beganAt) {
         double atS = Duration.between(beganAt, m.takenAt).toMillis() / 1e3;
         return new Walk.Mark(m.place, atS, on.of(m), Optional.ofNullable(m.band));
     }

@@ -60,7 +60,7 @@ class Walks {
     @Transactional(readOnly = true)
     List<WalkLine> latest() {
         return entities
-                .createQuery("select w from Walked w order by w.id desc", Walked.class)
+                .createQuery("select w from StoredWalk w order by w.id desc", StoredWalk.class)
                 .setMaxResults(LISTED)
                 .getResultList()
                 .stream()
@@ -70,7 +70,7 @@ class Walks {
 
     /** Begins one with what the standing line says. */
     WalkView begin(WalkMetric on) {
-        boolean goesOn = !entities.createQuery("select w.id from Walked w where w.endedAt is null", Long.class)
+        boolean goesOn = !entities.createQuery("select w.id from StoredWalk w where w.endedAt is null", Long.class)
                 .setMaxResults(1)
                 .getResultList()
                 .isEmpty();
@@ -78,7 +78,7 @@ class Walks {
             throw new Conflict("a walk goes on already; end it before another one begins");
         }
         StandingService.StandingLine line = standing.line();
-        Walked walked = new Walked(now());
+        StoredWalk walked = new StoredWalk(now());
         walked.campsite = line.campsite();
         walked.setup = line.setup() == null ? null : line.setup().name();
         walked.carrier = line.carrier();
@@ -95,8 +95,8 @@ class Walks {
     WalkView mark(long id, MarkRequest asked, WalkMetric on) {
         String place = place(asked.place());
         double agoS = asked.agoS() == null ? 0 : checkedAgo(asked.agoS());
-        Walked walked = going(id);
-        List<Marked> before = marks(id);
+        StoredWalk walked = going(id);
+        List<StoredMark> before = marks(id);
         if (before.size() >= MOST_MARKS) {
             throw new Conflict("the walk has " + MOST_MARKS + " marks already; end it and begin another");
         }
@@ -110,7 +110,7 @@ class Walks {
                 .filter(place::equalsIgnoreCase)
                 .findFirst()
                 .orElse(place);
-        Marked marked = new Marked(id, known, now().minus(Duration.ofMillis(Math.round(1e3 * heard.agoS()))));
+        StoredMark marked = new StoredMark(id, known, now().minus(Duration.ofMillis(Math.round(1e3 * heard.agoS()))));
         marked.rsrpDbm = rsrp.map(Recent.Steady::value).orElse(null);
         marked.sinrDb = sinr.map(Recent.Steady::value).orElse(null);
         marked.band = heard.cell().band().orElse(null);
@@ -133,7 +133,7 @@ class Walks {
 
     /** Takes a mark back, or puts it back. */
     WalkView remove(long id, long mark, boolean removed, WalkMetric on) {
-        Marked marked = entities.find(Marked.class, mark);
+        StoredMark marked = entities.find(StoredMark.class, mark);
         if (marked == null || marked.walkId != id) {
             throw new NotFound("no mark " + mark + " on walk " + id);
         }
@@ -143,31 +143,31 @@ class Walks {
 
     /** Ends it; only then it is said which places differ. */
     WalkView end(long id, WalkMetric on) {
-        Walked walked = going(id);
+        StoredWalk walked = going(id);
         walked.endedAt = now();
         return WalkView.of(walked, marks(id), on);
     }
 
-    private Walked going(long id) {
-        Walked walked = found(id);
+    private StoredWalk going(long id) {
+        StoredWalk walked = found(id);
         if (walked.endedAt != null) {
             throw new Conflict("the walk is over; begin another one");
         }
         return walked;
     }
 
-    private Walked found(long id) {
-        Walked walked = entities.find(Walked.class, id);
+    private StoredWalk found(long id) {
+        StoredWalk walked = entities.find(StoredWalk.class, id);
         if (walked == null) {
             throw new NotFound("no walk " + id);
         }
         return walked;
     }
 
-    private List<Marked> marks(long id) {
+    private List<StoredMark> marks(long id) {
         return entities.createQuery(
-                        "select m from Marked m where m.walkId = :id and m.removed = false order by m.takenAt, m.id",
-                        Marked.class)
+                        "select m from StoredMark m where m.walkId = :id and m.removed = false order by m.takenAt, m.id",
+                        StoredMark.class)
                 .setParameter("id", id)
                 .getResultList();
     }

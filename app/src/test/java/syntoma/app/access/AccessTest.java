@@ -414,7 +414,7 @@ class AccessTest {
         }
         assertTrue(
                 Files.readString(ForkFiles.files().access().resolve("phrase")).startsWith("$argon2id$"));
-        Certificates.Shown shown = certificates.current(List.of());
+        Certificates.ServedCertificate shown = certificates.current(List.of());
         assertEquals(2, shown.chain().size());
         shown.server().verify(shown.chain().get(1).getPublicKey());
         assertTrue(shown.names().contains("127.0.0.1"));

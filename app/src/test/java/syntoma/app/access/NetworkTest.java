@@ -42,7 +42,7 @@ class NetworkTest {
         when(addresses.name()).thenReturn(Optional.empty());
         when(addresses.ofDefaultRoute()).thenReturn(Optional.empty());
         Certificates certificates = mock(Certificates.class);
-        when(certificates.current(anyList())).thenReturn(mock(Certificates.Shown.class));
+        when(certificates.current(anyList())).thenReturn(mock(Certificates.ServedCertificate.class));
         org.mockito.Mockito.doAnswer(told -> listening = told.getArgument(0, Set.class))
                 .when(door)
                 .listenOn(any());

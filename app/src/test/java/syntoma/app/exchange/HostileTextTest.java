@@ -23,7 +23,7 @@ import syntoma.core.statustext.StatusText;
 import syntoma.core.tabletext.Header;
 import syntoma.core.tabletext.Joined;
 import syntoma.core.tabletext.Proposal;
-import syntoma.core.tabletext.Turned;
+import syntoma.core.tabletext.TransposedTable;
 
 /**
  * Text from elsewhere, made to take long: twice as much of it takes about twice as long, whatever it repeats. Each reader is given each
@@ -98,7 +98,7 @@ class HostileTextTest {
     private static void proposal(List<String> headings, String cell) {
         List<String> row = headings.stream().map(heading -> cell).toList();
         Header.of(List.of(headings, row));
-        Turned.isOne(List.of(headings, row));
+        TransposedTable.isOne(List.of(headings, row));
         Joined.of(headings).cells(row);
         Proposal.of(headings, List.of(row));
     }

@@ -63,7 +63,8 @@ class ImportCancelTest {
     void a_cancelled_import_keeps_nothing() throws Exception {
         try (ImportProgress.Run run = progress.begin("mine", () -> false)) {
             assertNotNull(progress.find("mine"));
-            assertThrows(Cancelled.class, () -> imports.run(new Endless(run), ImportService.Wanted.ALL, false, run));
+            assertThrows(
+                    Cancelled.class, () -> imports.run(new Endless(run), ImportService.FileSelection.ALL, false, run));
         }
         assertNull(progress.find("mine"));
         assertEquals("[]", new Requests(mvc).read("/api/campsites").json().toString());

@@ -378,7 +378,8 @@ class DesignTest {
                         "round", "1"));
         JsonNode sheet = requests.read("/api/trials/sheet?campsite=Quarry Lake&trial=Held")
                 .json();
-        assertTrue(sheet.at("/doubts/0/says/0").asText().contains("on B20; it should be locked to B3"), sheet.toString());
+        assertTrue(
+                sheet.at("/doubts/0/says/0").asText().contains("on B20; it should be locked to B3"), sheet.toString());
         long measurement = sheet.at("/doubts/0/measurement").asLong();
         assertEquals(
                 0,

@@ -144,7 +144,8 @@ class TrialResultsTest {
         measure("Imported", 6, 5, 1);
         measure("Third", 8, 3, 1);
         assertFalse(judged("Before 3").contains("steadied"), "two before it are too few");
-        assertTrue(judged("Third").contains("The run-to-run scatter is estimated with the help of three earlier trials."));
+        assertTrue(
+                judged("Third").contains("The run-to-run scatter is estimated with the help of three earlier trials."));
         assertFalse(judged("Imported").contains("steadied"), "what was not planned takes nothing");
     }
 

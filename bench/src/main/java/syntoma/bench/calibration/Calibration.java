@@ -10,13 +10,13 @@ import java.util.stream.Stream;
 import syntoma.core.design.Planner;
 import syntoma.core.design.Visit;
 import syntoma.core.reading.Figure;
-import syntoma.core.run.Held;
+import syntoma.core.run.CappedSetups;
 import syntoma.core.run.RunKind;
 import syntoma.core.state.Work;
 import syntoma.core.trial.Sample;
-import syntoma.core.verdict.Borrowed;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.ModeratedVariance;
 import syntoma.core.verdict.Plan;
 import syntoma.standin.World;
 import syntoma.standin.air.Hands;
@@ -62,7 +62,7 @@ public final class Calibration {
     /** The looks at one trial. */
     private List<List<Comparison>> looks(Case of, int number) {
         SplittableRandom seeds = new SplittableRandom(seed ^ (long) number << 20 ^ of.hashCode());
-        Optional<Borrowed> borrowed = of.borrows() ? borrowed(of, seeds) : Optional.empty();
+        Optional<ModeratedVariance> borrowed = of.borrows() ? borrowed(of, seeds) : Optional.empty();
         List<String> names = names(of.setups());
         List<Sample> samples = samples(of, of.rounds(), number, seeds);
         Plan plan = new Plan(of.rounds(), borrowed);
@@ -71,7 +71,7 @@ public final class Calibration {
             int last = round;
             List<Sample> soFar =
                     samples.stream().filter(s -> s.round().getAsInt() <= last).toList();
-            Comparer comparer = new Comparer(METRIC, soFar, Optional.of(plan), Held.NONE);
+            Comparer comparer = new Comparer(METRIC, soFar, Optional.of(plan), CappedSetups.NONE);
             String best = comparer.best(names.get(0), names);
             looks.add(comparer.family(names.get(0), best, names));
         }
@@ -82,15 +82,15 @@ public final class Calibration {
         return Stream.of("A", "B", "C", "D", "E", "F").limit(setups).toList();
     }
 
-    private static Optional<Borrowed> borrowed(Case of, SplittableRandom seeds) {
-        List<Borrowed.Past> past = new ArrayList<>();
+    private static Optional<ModeratedVariance> borrowed(Case of, SplittableRandom seeds) {
+        List<ModeratedVariance.PastSpread> past = new ArrayList<>();
         List<String> names = names(of.setups());
         for (int i = 0; i < PAST_TRIALS; i++) {
             Comparer.unplanned(METRIC, samples(of, PAST_ROUNDS, seeds.nextInt(CAMPSITES.size()), seeds))
                     .spread(names)
                     .ifPresent(past::add);
         }
-        return Borrowed.from(past);
+        return ModeratedVariance.from(past);
     }
 
     private static List<Sample> samples(Case of, int rounds, int number, SplittableRandom seeds) {

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.IntStream;
-import syntoma.core.verdict.Looks;
+import syntoma.core.verdict.InterimLooks;
 
 /** Makes {@code docs/calibration.md} with its pictures. */
 public final class CalibrationPage {
@@ -84,7 +84,7 @@ public final class CalibrationPage {
         Tally tally = tallies.get(of);
         return new Picture.Steps(
                 says,
-                IntStream.rangeClosed(Looks.FEWEST, of.rounds())
+                IntStream.rangeClosed(InterimLooks.FEWEST, of.rounds())
                         .mapToObj(tally::decidedBy)
                         .toList(),
                 of.borrows());

@@ -9,13 +9,13 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
-import syntoma.core.advice.Advised;
+import syntoma.core.advice.AdvisedOption;
 import syntoma.core.advice.DayPart;
 import syntoma.core.advice.Experience;
-import syntoma.core.advice.Here;
 import syntoma.core.advice.Option;
 import syntoma.core.advice.Outlook;
-import syntoma.core.advice.Past;
+import syntoma.core.advice.PastMeasurement;
+import syntoma.core.advice.StayContext;
 import syntoma.core.need.BuiltInNeeds;
 import syntoma.core.need.Need;
 import syntoma.standin.Air;
@@ -48,9 +48,9 @@ final class Season {
     private final Random random;
     private final List<String> campsites;
     private final List<Option> options = new ArrayList<>();
-    private final List<Past> log = new ArrayList<>();
+    private final List<PastMeasurement> log = new ArrayList<>();
     private final Map<String, double[]> plain = new HashMap<>();
-    private final List<Told> told = new ArrayList<>();
+    private final List<SeasonOutcome> told = new ArrayList<>();
     private OffsetDateTime now = OffsetDateTime.parse("2026-05-01T16:00:00+03:00");
     private Optional<Experience.Scatter> scatter = Optional.empty();
     private long order;
@@ -64,7 +64,8 @@ final class Season {
      * @param regret what the first choice fell short of the best one, as a share of what the need asks
      * @param plainRegret the same of the option whose plain average was best
      */
-    record Told(int stays, boolean measured, double[] stated, boolean[] came, double regret, double plainRegret) {}
+    record SeasonOutcome(
+            int stays, boolean measured, double[] stated, boolean[] came, double regret, double plainRegret) {}
 
     private Season(long seed, int places) {
         random = new Random(seed);
@@ -85,7 +86,7 @@ final class Season {
     }
 
     /** What was told in a season of so many stays. */
-    static List<Told> of(long seed, int stays) {
+    static List<SeasonOutcome> of(long seed, int stays) {
         Season season = new Season(seed, stays);
         for (int stay = 0; stay < stays; stay++) {
             season.stay(stay);
@@ -103,7 +104,8 @@ final class Season {
             double level = there
                     ? world.outsideLevelDbm(place, carrier) + PHONE_SD_DB * random.nextGaussian()
                     : NO_SERVICE_DBM;
-            log.add(Past.phone(false, carrier, campsite, stay, order++, part(), Math.max(NO_SERVICE_DBM, level)));
+            log.add(PastMeasurement.phone(
+                    false, carrier, campsite, stay, order++, part(), Math.max(NO_SERVICE_DBM, level)));
         }
         Need need = NEEDS.get(random.nextInt(NEEDS.size()));
         Option first = advise(stay, campsite, place, need, false);
@@ -125,11 +127,11 @@ final class Season {
     private Option advise(int stay, int campsite, String place, Need need, boolean measured) {
         Experience experience = Experience.of(log, options, scatter);
         scatter = Optional.of(experience.scatter());
-        Outlook.Asked asked = Outlook.Asked.of(need);
-        List<Outlook> outlooks = experience.outlooks(options, new Here(campsite, stay, part()));
-        Option first = Advised.ranked(IntStream.range(0, options.size())
-                        .mapToObj(i ->
-                                Advised.of(options.get(i), outlooks.get(i), asked, experience.runs(options.get(i))))
+        Outlook.RunRequirement asked = Outlook.RunRequirement.of(need);
+        List<Outlook> outlooks = experience.outlooks(options, new StayContext(campsite, stay, part()));
+        Option first = AdvisedOption.ranked(IntStream.range(0, options.size())
+                        .mapToObj(i -> AdvisedOption.of(
+                                options.get(i), outlooks.get(i), asked, experience.runs(options.get(i))))
                         .toList())
                 .get(0)
                 .option();
@@ -152,7 +154,7 @@ final class Season {
         double best = java.util.Arrays.stream(worth).max().orElseThrow();
         // the world goes on in the order of time
         now = now.plusMinutes(5L * TRUTH_RUNS);
-        told.add(new Told(
+        told.add(new SeasonOutcome(
                 stay, measured, stated, came, best - worth[options.indexOf(first)], best - worth[plainChoice(need)]));
         return first;
     }
@@ -210,7 +212,7 @@ final class Season {
             sums[1] += air.upMbps();
             sums[2]++;
         });
-        log.add(new Past(
+        log.add(new PastMeasurement(
                 option.setup(),
                 option.carrier(),
                 campsite,

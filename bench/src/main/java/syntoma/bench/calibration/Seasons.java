@@ -8,7 +8,7 @@ import java.util.stream.IntStream;
  *
  * @param told every piece of advice, in the order of the seasons
  */
-record Seasons(List<Season.Told> told) {
+record Seasons(List<Season.SeasonOutcome> told) {
     /** After so many stays a log is expected to tell (the promise begins there). */
     static final int LEARNED = 20;
 
@@ -35,7 +35,7 @@ record Seasons(List<Season.Told> told) {
         int[] count = new int[BINS];
         double[] stated = new double[BINS];
         int[] came = new int[BINS];
-        for (Season.Told one : told) {
+        for (Season.SeasonOutcome one : told) {
             for (int i = 0; i < one.stated().length; i++) {
                 int bin = Math.min(BINS - 1, (int) (one.stated()[i] * BINS));
                 count[bin]++;
@@ -55,7 +55,7 @@ record Seasons(List<Season.Told> told) {
     double ofSeventy() {
         int count = 0;
         int came = 0;
-        for (Season.Told one : told) {
+        for (Season.SeasonOutcome one : told) {
             for (int i = 0; i < one.stated().length; i++) {
                 if (one.stated()[i] >= 0.65 && one.stated()[i] < 0.75) {
                     count++;
@@ -70,7 +70,7 @@ record Seasons(List<Season.Told> told) {
     double regret() {
         return told.stream()
                 .filter(t -> t.stays() >= LEARNED)
-                .mapToDouble(Season.Told::regret)
+                .mapToDouble(Season.SeasonOutcome::regret)
                 .average()
                 .orElseThrow();
     }
@@ -79,7 +79,7 @@ record Seasons(List<Season.Told> told) {
     double plainRegret() {
         return told.stream()
                 .filter(t -> t.stays() >= LEARNED)
-                .mapToDouble(Season.Told::plainRegret)
+                .mapToDouble(Season.SeasonOutcome::plainRegret)
                 .average()
                 .orElseThrow();
     }

@@ -34,11 +34,11 @@ public final class Experience {
 
     private static final NormalDistribution STANDARD = new NormalDistribution(0, 1);
 
-    private final List<Past> log;
+    private final List<PastMeasurement> log;
     private final Map<String, OptionalDouble> promised = new HashMap<>();
     private final Layout layout;
     private final Map<Cell.Place, List<Tally>> places = new HashMap<>();
-    private final Map<List<String>, List<Past>> runs;
+    private final Map<List<String>, List<PastMeasurement>> runs;
     private final Map<String, Failing> failing = new HashMap<>();
     private final MixedModel levels;
     private final MixedModel qualities;
@@ -56,9 +56,11 @@ public final class Experience {
         }
     }
 
-    private Experience(List<Past> log, List<Tally> all, List<Option> options, Optional<Scatter> before) {
+    private Experience(List<PastMeasurement> log, List<Tally> all, List<Option> options, Optional<Scatter> before) {
         this.log = log;
-        runs = log.stream().filter(Past::isRun).collect(Collectors.groupingBy(p -> List.of(p.setup(), p.carrier())));
+        runs = log.stream()
+                .filter(PastMeasurement::isRun)
+                .collect(Collectors.groupingBy(p -> List.of(p.setup(), p.carrier())));
         layout = Layout.of(all, options);
         all.forEach(t ->
                 places.computeIfAbsent(place(t.key), p -> new ArrayList<>()).add(t));
@@ -102,7 +104,7 @@ public final class Experience {
      * @param options all that there is to choose from
      * @param before how much figures scattered when that was learned last
      */
-    public static Experience of(List<Past> log, List<Option> options, Optional<Scatter> before) {
+    public static Experience of(List<PastMeasurement> log, List<Option> options, Optional<Scatter> before) {
         Map<String, Double> caps = new HashMap<>();
         options.forEach(o -> o.capMbps().ifPresent(cap -> caps.put(o.carrier(), cap)));
         return new Experience(log, Tally.of(log, caps), options, before);
@@ -156,7 +158,7 @@ public final class Experience {
     private record Radio(double value, double variance) {}
 
     /** What the setup hears there: read at this stay, or expected. */
-    private Radio level(Tally.Key key, MixedModel.Here local) {
+    private Radio level(Tally.Key key, MixedModel.PlaceEffects local) {
         return read(key, t -> t.level, levels).orElseGet(() -> {
             MixedModel.Expected expected = local.expected(cell(key, 0, 1, layout.level(key.setup(), key.carrier()), 0));
             return new Radio(expected.mean(), expected.variance());
@@ -164,7 +166,7 @@ public final class Experience {
     }
 
     /** How clean it is there: read at this stay, or expected at the level. */
-    private Radio quality(Tally.Key key, double dbm, MixedModel.Here local) {
+    private Radio quality(Tally.Key key, double dbm, MixedModel.PlaceEffects local) {
         return read(key, t -> t.quality, qualities).orElseGet(() -> {
             MixedModel.Expected expected = local.expected(cell(key, 0, 1, row(key, dbm, OptionalDouble.empty()), 0));
             return new Radio(expected.mean(), expected.variance());
@@ -191,7 +193,7 @@ public final class Experience {
     }
 
     /** What to expect of options at one place and time. */
-    public List<Outlook> outlooks(List<Option> options, Here here) {
+    public List<Outlook> outlooks(List<Option> options, StayContext here) {
         Map<Cell.Place, Local> locals = new HashMap<>();
         Silence silence = silence(here);
         return options.stream()
@@ -203,7 +205,7 @@ public final class Experience {
     }
 
     /** The carriers that nothing was heard of at a stay. */
-    public Silence silence(Here here) {
+    public Silence silence(StayContext here) {
         return Silence.of(log, here, promised);
     }
 
@@ -220,8 +222,8 @@ public final class Experience {
     public record Met(int runs, int met, String when) {}
 
     /** How an option did at the campsite so far, in the hours in which it is needed. */
-    public Met met(Option option, Here here, NeededHours hours) {
-        List<Past> there = inHours(own(option), hours).stream()
+    public Met met(Option option, StayContext here, NeededHours hours) {
+        List<PastMeasurement> there = inHours(own(option), hours).stream()
                 .filter(p -> p.campsite() == here.campsite() && hours.asked().isToldBy(p))
                 .toList();
         return new Met(
@@ -231,21 +233,21 @@ public final class Experience {
     }
 
     /** Needs of now are told by runs of any hour, those of other hours by runs of these. */
-    private static List<Past> inHours(List<Past> runs, NeededHours hours) {
+    private static List<PastMeasurement> inHours(List<PastMeasurement> runs, NeededHours hours) {
         return hours.isNow()
                 ? runs
                 : runs.stream().filter(p -> p.part() == hours.part()).toList();
     }
 
-    private List<Past> own(Option option) {
+    private List<PastMeasurement> own(Option option) {
         return runs.getOrDefault(List.of(option.setup(), option.carrier()), List.of());
     }
 
     /** Why an option may be expected to bring what its outlook says in the hours in which it is needed. */
-    public Reason reason(Option option, Outlook outlook, Here here, NeededHours hours) {
-        Outlook.Asked asked = hours.asked();
-        List<Past> then = inHours(own(option), hours);
-        List<Past> beside = inHours(log, hours).stream()
+    public Reason reason(Option option, Outlook outlook, StayContext here, NeededHours hours) {
+        Outlook.RunRequirement asked = hours.asked();
+        List<PastMeasurement> then = inHours(own(option), hours);
+        List<PastMeasurement> beside = inHours(log, hours).stream()
                 .filter(p -> p.isRun()
                         && asked.isToldBy(p)
                         && p.stay() == here.stay()
@@ -267,7 +269,7 @@ public final class Experience {
                 asked);
     }
 
-    private Tally.Key key(Option option, Here here) {
+    private Tally.Key key(Option option, StayContext here) {
         if (!layout.knows(option)) {
             throw new IllegalArgumentException(
                     option.setup() + " on " + option.carrier() + " was not among the options");
@@ -278,13 +280,13 @@ public final class Experience {
     /** One campsite on one carrier; what is known of it is put together when it is asked for. */
     private final class Local {
         private final Cell.Place place;
-        private final Map<MixedModel, MixedModel.Here> known = new HashMap<>();
+        private final Map<MixedModel, MixedModel.PlaceEffects> known = new HashMap<>();
 
         private Local(Cell.Place place) {
             this.place = place;
         }
 
-        private MixedModel.Here in(MixedModel model) {
+        private MixedModel.PlaceEffects in(MixedModel model) {
             return known.computeIfAbsent(model, m -> m.at(place));
         }
 

@@ -126,20 +126,20 @@ final class MixedModel {
     }
 
     /** What is known of one place. */
-    Here at(Cell.Place place) {
-        return new Here(places.getOrDefault(place, List.of()).stream()
+    PlaceEffects at(Cell.Place place) {
+        return new PlaceEffects(places.getOrDefault(place, List.of()).stream()
                 .sorted(Comparator.comparingLong(Cell::order).reversed())
                 .limit(MOST_AT_A_PLACE)
                 .toList());
     }
 
     /** One place, with what was measured there. */
-    final class Here {
+    final class PlaceEffects {
         private final List<Cell> cells;
         private final Optional<DecompositionSolver> shared;
         private final RealVector residuals;
 
-        private Here(List<Cell> cells) {
+        private PlaceEffects(List<Cell> cells) {
             this.cells = cells;
             shared = cells.isEmpty()
                     ? Optional.empty()

@@ -12,19 +12,20 @@ import syntoma.core.unit.Text;
  * @param needs their names
  * @param when in words, such as “this evening”; “now” for needs of any time and for those of the present part of the day
  */
-public record NeededHours(DayPart part, String needs, String when, Outlook.Asked asked) {
+public record NeededHours(DayPart part, String needs, String when, Outlook.RunRequirement asked) {
     static final String NOW = "now";
 
     /** The hours of some needs, those of a part of the day together. */
     public static List<NeededHours> of(Requirement needs, DayPart now) {
         if (needs.parts().isEmpty()) {
-            return List.of(new NeededHours(now, "", NOW, Outlook.Asked.of(needs)));
+            return List.of(new NeededHours(now, "", NOW, Outlook.RunRequirement.of(needs)));
         }
         return needs.parts().stream().map(p -> of(p, now)).toList();
     }
 
     private static NeededHours of(Requirement.PerPart needs, DayPart now) {
-        Outlook.Asked asked = new Outlook.Asked(needs.downMbps(), needs.upMbps(), needs.loadedMs(), needs.lossPct());
+        Outlook.RunRequirement asked =
+                new Outlook.RunRequirement(needs.downMbps(), needs.upMbps(), needs.loadedMs(), needs.lossPct());
         DayPart part = part(needs.part(), now);
         return new NeededHours(part, Text.list(needs.needs()), part == now ? NOW : words(part), asked);
     }

@@ -77,7 +77,7 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
     }
 
     /** The chance that a run comes about and meets needs together. */
-    public double chance(Asked asked) {
+    public double chance(RunRequirement asked) {
         double sum = 0;
         for (int i = 0; i < STRENGTHS; i++) {
             double cause = STANDARD.inverseCumulativeProbability((i + 0.5) / STRENGTHS);
@@ -112,23 +112,23 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
      * @param loadedMs at most
      * @param lossPct at most
      */
-    public record Asked(
+    public record RunRequirement(
             OptionalDouble downMbps, OptionalDouble upMbps, OptionalDouble loadedMs, OptionalDouble lossPct) {
         /** What one need asks. */
-        public static Asked of(Need need) {
-            return new Asked(need.downMbps(), need.upMbps(), need.loadedMs(), need.lossPct());
+        public static RunRequirement of(Need need) {
+            return new RunRequirement(need.downMbps(), need.upMbps(), need.loadedMs(), need.lossPct());
         }
 
         /** What needs ask together. */
-        public static Asked of(Requirement all) {
-            return new Asked(all.downMbps(), all.upMbps(), all.loadedMs(), all.lossPct());
+        public static RunRequirement of(Requirement all) {
+            return new RunRequirement(all.downMbps(), all.upMbps(), all.loadedMs(), all.lossPct());
         }
 
         /**
          * Whether a run says that it met what is asked or missed it: one that lacks a rate or the latency that is asked for does neither,
          * as with {@link syntoma.core.need.Met}.
          */
-        public boolean isToldBy(Past run) {
+        public boolean isToldBy(PastMeasurement run) {
             return !run.ok()
                     || ((downMbps.isEmpty() || run.downMbps().isPresent())
                             && (upMbps.isEmpty() || run.upMbps().isPresent())
@@ -136,7 +136,7 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
         }
 
         /** Whether a run keeps to all that was asked and that it measured. */
-        public boolean isMetBy(Past run) {
+        public boolean isMetBy(PastMeasurement run) {
             return run.ok()
                     && atLeast(run.downMbps(), downMbps)
                     && atLeast(run.upMbps(), upMbps)

@@ -13,7 +13,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  * @param against what it is held against: the first, or the second where the first is tested
  * @param gain by how much the chance of the one that is taken then rises on average, 0 to 1
  */
-public record QuickTest(Advised of, Advised against, double gain) {
+public record QuickTest(AdvisedOption of, AdvisedOption against, double gain) {
     /** Under so much it is not worth the minutes: less than what counts as equal. Chosen. */
     private static final double WORTH = 0.04;
 
@@ -32,16 +32,16 @@ public record QuickTest(Advised of, Advised against, double gain) {
     }
 
     /** The most telling test of the first few options; empty where none would change much. */
-    public static Optional<QuickTest> of(List<Advised> ranked) {
+    public static Optional<QuickTest> of(List<AdvisedOption> ranked) {
         // a test is made now: it tells nothing certain of other hours
         if (ranked.size() < 2 || ranked.stream().anyMatch(a -> !a.hours().isNow())) {
             return Optional.empty();
         }
-        Advised first = ranked.get(0);
+        AdvisedOption first = ranked.get(0);
         return ranked.stream()
                 .filter(a -> a.option().minutes() <= MOST_MINUTES)
                 .map(a -> {
-                    Advised other = a == first ? ranked.get(1) : first;
+                    AdvisedOption other = a == first ? ranked.get(1) : first;
                     double after = DoubleStream.of(OUTCOME)
                             .map(z -> Math.max(
                                     other.chance(),

@@ -16,7 +16,7 @@ public sealed interface Reason {
     }
 
     /** Runs at this stay. */
-    record Now(int runs, int met) implements Reason {
+    record RunsAtStay(int runs, int met) implements Reason {
         @Override
         public String says() {
             return "because " + share(met, runs, " here at this stay");
@@ -53,7 +53,7 @@ public sealed interface Reason {
     }
 
     /** Runs at other campsites where about as much was heard. */
-    record Alike(int stays, int runs, int met, Level level) implements Reason {
+    record SimilarCampsites(int stays, int runs, int met, Level level) implements Reason {
         @Override
         public String says() {
             return level.isRead
@@ -126,7 +126,7 @@ public sealed interface Reason {
         }
 
         /** The reason itself where it and the chance agree. */
-        static Reason of(Reason reason, double chance, List<Past> beside, Outlook.Asked asked) {
+        static Reason of(Reason reason, double chance, List<PastMeasurement> beside, Outlook.RunRequirement asked) {
             return Double.isNaN(reason.metShare()) || Math.abs(chance - reason.metShare()) <= APART
                     ? reason
                     : new Weighed(reason, chance, beside.size(), met(beside, asked));
@@ -152,36 +152,38 @@ public sealed interface Reason {
     }
 
     /** The nearest there is for an option. */
-    static Reason of(Option option, Here here, List<Past> all, Level level, Outlook.Asked asked) {
-        List<Past> own = all.stream().filter(asked::isToldBy).toList();
+    static Reason of(
+            Option option, StayContext here, List<PastMeasurement> all, Level level, Outlook.RunRequirement asked) {
+        List<PastMeasurement> own = all.stream().filter(asked::isToldBy).toList();
         if (own.isEmpty() && !all.isEmpty()) {
             return new Untold(all.size());
         }
-        List<Past> now = own.stream().filter(p -> p.stay() == here.stay()).toList();
+        List<PastMeasurement> now =
+                own.stream().filter(p -> p.stay() == here.stay()).toList();
         if (!now.isEmpty()) {
-            return new Now(now.size(), met(now, asked));
+            return new RunsAtStay(now.size(), met(now, asked));
         }
-        List<Past> earlier =
+        List<PastMeasurement> earlier =
                 own.stream().filter(p -> p.campsite() == here.campsite()).toList();
         if (!earlier.isEmpty()) {
             return new Earlier(stays(earlier), earlier.size(), met(earlier, asked));
         }
-        List<Past> alike = own.stream()
+        List<PastMeasurement> alike = own.stream()
                 .filter(p -> p.rsrpDbm().isPresent() && Math.abs(p.rsrpDbm().getAsDouble() - level.dbm) <= Likeness.DB)
                 .toList();
         if (stays(alike) >= Likeness.FEWEST_STAYS) {
-            return new Alike(stays(alike), alike.size(), met(alike, asked), level);
+            return new SimilarCampsites(stays(alike), alike.size(), met(alike, asked), level);
         }
         return own.isEmpty()
                 ? new Promised(option.promisedDb(), level)
                 : new Elsewhere(stays(own), own.size(), met(own, asked), level);
     }
 
-    private static int stays(List<Past> runs) {
-        return (int) runs.stream().mapToLong(Past::stay).distinct().count();
+    private static int stays(List<PastMeasurement> runs) {
+        return (int) runs.stream().mapToLong(PastMeasurement::stay).distinct().count();
     }
 
-    private static int met(List<Past> runs, Outlook.Asked asked) {
+    private static int met(List<PastMeasurement> runs, Outlook.RunRequirement asked) {
         return (int) runs.stream().filter(asked::isMetBy).count();
     }
 

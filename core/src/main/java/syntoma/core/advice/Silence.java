@@ -34,10 +34,10 @@ public final class Silence {
      * @param log of which only this stay counts
      * @param promised by setup, what its data sheets promise over an antenna without gain outside, in dB
      */
-    static Silence of(List<Past> log, Here here, Map<String, OptionalDouble> promised) {
+    static Silence of(List<PastMeasurement> log, StayContext here, Map<String, OptionalDouble> promised) {
         Silence silence = new Silence();
         Set<String> heard = new HashSet<>();
-        for (Past past : log) {
+        for (PastMeasurement past : log) {
             if (past.stay() != here.stay()) {
                 continue;
             }
@@ -46,7 +46,7 @@ public final class Silence {
                         ? -SHELL_DB
                         : heardGain(promised.getOrDefault(past.setup(), OptionalDouble.empty())
                                 .orElse(0));
-                silence.bounds.merge(past.carrier(), Past.NO_SERVICE_DBM - gain, Math::min);
+                silence.bounds.merge(past.carrier(), PastMeasurement.NO_SERVICE_DBM - gain, Math::min);
                 if (!past.setup().equals(Option.PHONE_INSIDE)) {
                     silence.listenedOutside.add(past.carrier());
                 }

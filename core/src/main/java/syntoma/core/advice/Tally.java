@@ -59,9 +59,9 @@ final class Tally {
      *
      * @param caps by carrier, what its plan lets through in Mb/s
      */
-    static List<Tally> of(List<Past> all, Map<String, Double> caps) {
+    static List<Tally> of(List<PastMeasurement> all, Map<String, Double> caps) {
         Map<Key, Tally> tallies = new LinkedHashMap<>();
-        for (Past past : all) {
+        for (PastMeasurement past : all) {
             Key key = new Key(past.setup(), past.carrier(), past.campsite(), past.stay(), past.part());
             tallies.computeIfAbsent(key, Tally::new)
                     .add(past, caps.getOrDefault(past.carrier(), Double.POSITIVE_INFINITY));
@@ -73,7 +73,7 @@ final class Tally {
         return mbps < cap * FREE_UNDER ? 1 : CAPPED_WEIGHS;
     }
 
-    private void add(Past past, double cap) {
+    private void add(PastMeasurement past, double cap) {
         order = Math.max(order, past.order());
         tried++;
         if (!past.ok()) {

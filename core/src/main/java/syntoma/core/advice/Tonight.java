@@ -17,9 +17,9 @@ import syntoma.core.unit.Text;
  * @param proven what comparisons made here decided, by which the options are ranked too
  */
 public record Tonight(
-        List<Advised> ranked,
-        Optional<Advised> asItIs,
-        Optional<Advised> elsewhere,
+        List<AdvisedOption> ranked,
+        Optional<AdvisedOption> asItIs,
+        Optional<AdvisedOption> elsewhere,
         Silence silence,
         List<StayVerdict> proven) {
     /** A chance under which an option is not said to do. Chosen: an even bet. */
@@ -59,7 +59,7 @@ public record Tonight(
         if (allSilent()) {
             return "No carrier was heard here yet.";
         }
-        Advised first = ranked.get(0);
+        AdvisedOption first = ranked.get(0);
         String needed = first.times().size() > 1 ? first.hours().needs() : need;
         String name = first.option().setup() + " on " + first.option().carrier();
         if (need.isEmpty()) {
@@ -75,7 +75,7 @@ public record Tonight(
                 + often(first.chance()) + when(first) + ".";
     }
 
-    private static String when(Advised advised) {
+    private static String when(AdvisedOption advised) {
         return advised.hours().isNow() ? "" : " " + advised.hours().when();
     }
 
@@ -117,8 +117,8 @@ public record Tonight(
      * @param place from 0
      */
     public Optional<String> whyHere(int place) {
-        Advised own = ranked.get(place);
-        Optional<Advised> beaten = ranked.stream()
+        AdvisedOption own = ranked.get(place);
+        Optional<AdvisedOption> beaten = ranked.stream()
                 .skip(place + 1L)
                 .filter(a ->
                         a.chance() > own.chance() && proven.stream().anyMatch(p -> p.decides(own.option(), a.option())))

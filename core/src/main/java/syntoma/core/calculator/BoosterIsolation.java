@@ -54,7 +54,7 @@ final class BoosterIsolation implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         boolean away = given.choice("facing").startsWith("away");
         double back = away ? UsableGain.BACK_DB : 0;
         UsableGain gain = new UsableGain(

@@ -47,7 +47,7 @@ final class CableLoss implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         CableClass cable = CableClass.named(given.choice("class"));
         double mhz = given.number("mhz");
         double metres = given.number("length");

@@ -26,7 +26,7 @@ public interface Calculator {
      *
      * @throws IllegalArgumentException naming what cannot be
      */
-    Answer of(Given given);
+    Answer of(GivenValues given);
 
     /** What to mind where its answer is acted on; empty where nothing can be hurt. */
     default String caution() {

@@ -50,7 +50,7 @@ final class ChannelFinder implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         double number = given.number("number");
         return switch (given.choice("technology")) {
             case "a frequency" -> frequency(number);
@@ -66,17 +66,18 @@ final class ChannelFinder implements Calculator {
 
     private static int whole(double number) {
         if (number != Math.rint(number)) {
-            throw Given.refused("number", "Channel number is " + Values.plain(number) + "; allowed is a whole number");
+            throw GivenValues.refused(
+                    "number", "Channel number is " + Values.plain(number) + "; allowed is a whole number");
         }
         return (int) number;
     }
 
-    private static Answer channel(Given given, Supplier<Channel> found) {
+    private static Answer channel(GivenValues given, Supplier<Channel> found) {
         Channel channel;
         try {
             channel = found.get();
         } catch (IllegalArgumentException none) {
-            throw Given.refused("number", none.getMessage());
+            throw GivenValues.refused("number", none.getMessage());
         }
         String down = Values.plain(channel.downlinkMhz()) + " MHz";
         String up = channel.uplinkMhz().map(mhz -> Values.plain(mhz) + " MHz").orElse("none");

@@ -44,7 +44,7 @@ final class MastBearing implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         Spot from = spot(given, "from");
         Spot to = spot(given, "to");
         Bearing bearing = Bearing.between(from, to);
@@ -65,14 +65,14 @@ final class MastBearing implements Calculator {
                         "lon", Double.toString(to.lon())));
     }
 
-    private static Spot spot(Given given, String name) {
+    private static Spot spot(GivenValues given, String name) {
         try {
             Coordinates at = Coordinates.read(given.text(name));
             return new Spot(at.lat(), at.lon());
-        } catch (Given.Refused missing) {
+        } catch (GivenValues.Refused missing) {
             throw missing;
         } catch (IllegalArgumentException unread) {
-            throw Given.refused(name, unread.getMessage());
+            throw GivenValues.refused(name, unread.getMessage());
         }
     }
 }

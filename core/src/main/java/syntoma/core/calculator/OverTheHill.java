@@ -53,7 +53,7 @@ final class OverTheHill implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         double km = given.number("km");
         double mhz = given.number("mhz");
         List<double[]> ground = Sketch.of(given.text("profile"), km);

@@ -51,7 +51,7 @@ final class QuickStaircase implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         double mhz = given.number("mhz");
         double cable = CableClass.named(given.choice("class")).lossDb(mhz, given.number("length"));
         double joints = Staircase.CONNECTOR_DB + given.number("adapters") * Staircase.ADAPTER_DB;

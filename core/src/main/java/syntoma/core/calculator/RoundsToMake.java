@@ -42,7 +42,7 @@ final class RoundsToMake implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         double times = given.number("times");
         double sd = given.number("spread");
         int setups = (int) Math.round(given.number("setups"));

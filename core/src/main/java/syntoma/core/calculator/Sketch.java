@@ -30,13 +30,13 @@ final class Sketch {
                 place[0] = Values.typed(parts[0]).orElseThrow();
                 place[1] = Values.typed(parts[1]).orElseThrow();
             } catch (NoSuchElementException unread) {
-                throw Given.refused(
+                throw GivenValues.refused(
                         "profile",
                         "line " + number + " of the ground is " + Text.quoted(line)
                                 + "; allowed are the distance in km and the height in m, such as 2.5 70");
             }
             if (place[0] < 0 || place[0] > km || Math.abs(place[1]) > HIGHEST) {
-                throw Given.refused(
+                throw GivenValues.refused(
                         "profile",
                         "line " + number + " of the ground is " + Text.quoted(line) + "; allowed are 0 to " + km
                                 + " km and heights up to 9000 m");
@@ -44,7 +44,8 @@ final class Sketch {
             places.add(place);
         }
         if (places.size() > MOST) {
-            throw Given.refused("profile", "the ground has " + places.size() + " lines; allowed are up to " + MOST);
+            throw GivenValues.refused(
+                    "profile", "the ground has " + places.size() + " lines; allowed are up to " + MOST);
         }
         places.sort(Comparator.comparingDouble(p -> p[0]));
         return places;

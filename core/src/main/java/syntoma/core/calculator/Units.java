@@ -57,12 +57,12 @@ final class Units implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         double v = given.number("value");
         String unit = given.choice("unit");
         double[] range = RANGES.getOrDefault(unit, AMOUNT);
         if (v < range[0] || v > range[1]) {
-            throw Given.refused(
+            throw GivenValues.refused(
                     "value",
                     "Value is " + Values.plain(v) + " " + unit + "; allowed is " + Values.plain(range[0]) + " to "
                             + Values.plain(range[1]) + " " + unit);
@@ -113,7 +113,7 @@ final class Units implements Calculator {
 
     private static double log(double value) {
         if (value <= 0) {
-            throw Given.refused("value", "Value is " + Values.plain(value) + "; allowed is more than 0 here");
+            throw GivenValues.refused("value", "Value is " + Values.plain(value) + "; allowed is more than 0 here");
         }
         return 10 * Math.log10(value);
     }
@@ -135,7 +135,7 @@ final class Units implements Calculator {
 
     private static double awg(double mm2) {
         if (mm2 <= 0) {
-            throw Given.refused("value", "Value is " + Values.plain(mm2) + "; allowed is more than 0 here");
+            throw GivenValues.refused("value", "Value is " + Values.plain(mm2) + "; allowed is more than 0 here");
         }
         double d = 2 * Math.sqrt(mm2 / Math.PI);
         return 36 - 39 * Math.log(d / 0.127) / Math.log(92);

@@ -41,7 +41,7 @@ final class UploadTime implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         double gb = given.number("gb");
         double mbps = given.number("mbps");
         Duration time = Transfer.time(gb, mbps);

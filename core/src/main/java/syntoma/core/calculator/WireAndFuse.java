@@ -58,7 +58,7 @@ final class WireAndFuse implements Calculator {
     }
 
     @Override
-    public Answer of(Given given) {
+    public Answer of(GivenValues given) {
         VoltageSystem system = Arrays.stream(VoltageSystem.values())
                 .filter(s -> s.label().equals(given.choice("system")))
                 .findFirst()
@@ -70,7 +70,7 @@ final class WireAndFuse implements Calculator {
         double wh = Supply.whPerDay(given.number("usual"), given.number("hours"));
         Wire wire = Wire.thinnest(way, amps, celsius, mostDrop)
                 .filter(w -> w.fuseA(amps).isPresent())
-                .orElseThrow(() -> Given.refused(
+                .orElseThrow(() -> GivenValues.refused(
                         "watts",
                         "Maximum draw is " + Values.plain(given.number("watts")) + " W over " + Values.plain(way)
                                 + " m: no wire in the list carries that with a drop under 3 %. Shorten the wire or raise the"

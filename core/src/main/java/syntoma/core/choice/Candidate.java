@@ -41,7 +41,7 @@ public record Candidate(Option option, FitCase fit, List<BandGain> gains, List<P
      *
      * @param parts those of its parts that are not owned yet
      */
-    public static Candidate of(String name, FitCase fit, List<Purchase> parts, Wanted wanted) {
+    public static Candidate of(String name, FitCase fit, List<Purchase> parts, ChoiceLimits wanted) {
         Findings findings = FitCheck.of(fit);
         List<BandGain> gains =
                 fit.reach().bands().stream().map(c -> BandGain.of(fit, c)).toList();

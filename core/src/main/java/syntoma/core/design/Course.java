@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import syntoma.core.state.Move;
 import syntoma.core.state.RigState;
-import syntoma.core.verdict.Looks;
+import syntoma.core.verdict.InterimLooks;
 
 /** The visits of a trial in their order, as far as any trial goes; what so many rounds of them take. */
 final class Course {
@@ -21,7 +21,7 @@ final class Course {
         this.question = question;
         RigState state = question.start();
         List<List<Integer>> order =
-                question.order().rounds(question.contenders().size(), Looks.MOST, question.seed());
+                question.order().rounds(question.contenders().size(), InterimLooks.MOST, question.seed());
         for (int round = 0; round < order.size(); round++) {
             for (int place : order.get(round)) {
                 Contender contender = question.contenders().get(place);

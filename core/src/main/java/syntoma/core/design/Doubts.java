@@ -21,14 +21,14 @@ public final class Doubts {
      * @param band of the primary cell, empty text where it is not said
      * @param cell its identity, empty text where it is not said
      */
-    public record Read(String carrier, String mode, String band, String cell) {}
+    public record DeviceReading(String carrier, String mode, String band, String cell) {}
 
     /**
      * What does not agree, in sentences; none where all that can be told does.
      *
      * @param cells on which the contender was measured before in this trial; none where that is not known
      */
-    public static List<String> of(Contender contender, Read read, List<String> cells) {
+    public static List<String> of(Contender contender, DeviceReading read, List<String> cells) {
         List<String> said = new ArrayList<>();
         if (isOther(contender.carrier(), read.carrier)) {
             said.add("The device is on " + read.carrier + "; " + contender.setup() + " should be measured on "

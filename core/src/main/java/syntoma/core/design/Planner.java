@@ -9,7 +9,7 @@ import java.util.stream.IntStream;
 import syntoma.core.run.RunKind;
 import syntoma.core.state.RigState;
 import syntoma.core.unit.Values;
-import syntoma.core.verdict.Looks;
+import syntoma.core.verdict.InterimLooks;
 import syntoma.core.verdict.RoundsWanted;
 
 /**
@@ -105,7 +105,7 @@ public final class Planner {
                 .mapToObj(this::mostRounds)
                 .flatMap(Optional::stream)
                 .max(Comparator.comparingDouble(this::chance));
-        Effort made = room.orElseGet(() -> course.effort(Sessions.rounds(Looks.FEWEST, question.sessions()), 1));
+        Effort made = room.orElseGet(() -> course.effort(Sessions.rounds(InterimLooks.FEWEST, question.sessions()), 1));
         return design(
                 made, room.isPresent(), false, advice(wanted.stream().min(cheapest()), rounds, made, room.isPresent()));
     }
@@ -139,7 +139,7 @@ public final class Planner {
                 .map(runs -> {
                     OptionalInt rounds = roundsOf(question, runs);
                     int even = Sessions.rounds(rounds.orElse(0), question.sessions());
-                    return even > Looks.MOST ? 0 : even;
+                    return even > InterimLooks.MOST ? 0 : even;
                 })
                 .toArray();
     }
@@ -172,7 +172,7 @@ public final class Planner {
     /** As many rounds as there is room for; empty where there is none for three. */
     private Optional<Effort> mostRounds(int runs) {
         int sessions = question.sessions();
-        return IntStream.iterate(Looks.MOST, rounds -> rounds >= Looks.FEWEST, rounds -> rounds - 1)
+        return IntStream.iterate(InterimLooks.MOST, rounds -> rounds >= InterimLooks.FEWEST, rounds -> rounds - 1)
                 .filter(rounds -> rounds % sessions == 0)
                 .mapToObj(rounds -> course.effort(rounds, runs))
                 .filter(effort -> effort.fits(question))
@@ -183,7 +183,7 @@ public final class Planner {
         List<String> said = new ArrayList<>();
         String size = times(question.difference());
         said.add(wanted.map(effort -> "To see " + size + " with an 80 % chance it needs " + amount(effort) + ".")
-                .orElse("More than " + Looks.MOST + " rounds would be needed to see " + size
+                .orElse("More than " + InterimLooks.MOST + " rounds would be needed to see " + size
                         + " here; ask for a larger difference."));
         if (!hasRoom) {
             said.add("A verdict needs at least three rounds; they take " + amount(made) + ".");

@@ -22,16 +22,16 @@ public record Remaining(List<Visit> visits, List<Integer> made, int runs, Set<In
     }
 
     /** A run that was logged: in which round, of which contender, by its place. */
-    public record Made(int round, int contender) {}
+    public record LoggedRun(int round, int contender) {}
 
     /** Counts what was logged. */
-    public static Remaining of(List<Visit> visits, int runs, List<Made> logged, Set<Integer> skipped) {
-        Map<Made, Integer> counts = new HashMap<>();
+    public static Remaining of(List<Visit> visits, int runs, List<LoggedRun> logged, Set<Integer> skipped) {
+        Map<LoggedRun, Integer> counts = new HashMap<>();
         logged.forEach(m -> counts.merge(m, 1, Integer::sum));
         return new Remaining(
                 visits,
                 visits.stream()
-                        .map(v -> counts.getOrDefault(new Made(v.round(), v.contender()), 0))
+                        .map(v -> counts.getOrDefault(new LoggedRun(v.round(), v.contender()), 0))
                         .toList(),
                 runs,
                 skipped);

@@ -11,7 +11,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 import syntoma.core.design.FollowingTrial.TriedSetup;
 import syntoma.core.verdict.Comparison;
-import syntoma.core.verdict.Looks;
+import syntoma.core.verdict.InterimLooks;
 
 /**
  * More setups than one trial can tell apart: a few rounds with all of them, after which the best go on to a trial of their own.
@@ -52,7 +52,7 @@ public final class Screening {
 
     /** The fewest rounds with which that chance is 9 in 10; empty where twenty are too few. @param sdOfRound of one contender */
     static OptionalInt rounds(int contenders, double ahead, double sdOfRound, double usable) {
-        return IntStream.rangeClosed(Looks.FEWEST, Looks.MOST)
+        return IntStream.rangeClosed(InterimLooks.FEWEST, InterimLooks.MOST)
                 .filter(r -> chance(contenders, ahead, sdOfRound / Math.sqrt(r * usable)) >= WANTED)
                 .findFirst();
     }
@@ -94,7 +94,7 @@ public final class Screening {
     /** Whether it ran in half of the rounds at least, and in as many as a verdict takes. */
     private static boolean isSettled(Comparison c) {
         int ran = c.rounds().size();
-        return ran >= Looks.FEWEST && 2 * ran >= c.failures().bothTried();
+        return ran >= InterimLooks.FEWEST && 2 * ran >= c.failures().bothTried();
     }
 
     private static Optional<Template.Choice> choice(List<TriedSetup> tried, String name) {

@@ -25,11 +25,11 @@ final class BoosterTrouble implements Rule {
         if (reports) {
             evidence.add("the booster itself reports: " + s.chain().boosterReports());
         }
-        List<Seen> beside = s.latelyOnCarrier().stream()
+        List<ObservedRun> beside = s.latelyOnCarrier().stream()
                 .filter(o -> !o.setup().equals(s.setup()))
                 .toList();
-        OptionalDouble level = Situation.median(beside, Seen::rsrpDbm);
-        OptionalDouble sinr = Situation.median(beside, Seen::sinrDb);
+        OptionalDouble level = Situation.median(beside, ObservedRun::rsrpDbm);
+        OptionalDouble sinr = Situation.median(beside, ObservedRun::sinrDb);
         long failed = s.lately().stream().filter(l -> !l.ok()).count();
         boolean nothing =
                 failed * 2 > s.lately().size() && level.isPresent() && level.getAsDouble() < NOTHING_DBM + 2 * BESIDE_DB
@@ -38,9 +38,9 @@ final class BoosterTrouble implements Rule {
                                 && failed > 0
                         || sinr.isPresent() && sinr.getAsDouble() < NOTHING_SINR_DB;
         if (nothing) {
-            level.ifPresent(dbm -> evidence.add("beside it another antenna outside hears " + Said.dbm(dbm)
+            level.ifPresent(dbm -> evidence.add("beside it another antenna outside hears " + EvidenceText.dbm(dbm)
                     + (failed > 0 ? ", and " + failed + " of " + s.lately().size() + " runs through it failed" : "")));
-            s.phoneOutsideDbm().ifPresent(dbm -> evidence.add("a phone outside showed " + Said.dbm(dbm)));
+            s.phoneOutsideDbm().ifPresent(dbm -> evidence.add("a phone outside showed " + EvidenceText.dbm(dbm)));
         }
         if (evidence.isEmpty()) {
             return Optional.empty();

@@ -26,7 +26,7 @@ final class BusyCell implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> lately = s.lately();
+        List<ObservedRun> lately = s.lately();
         boolean low = CleanAndSlow.is(lately, s);
         Optional<String> evenings = evenings(s);
         boolean nowLate = isEvening(s.now().getHour());
@@ -35,18 +35,20 @@ final class BusyCell implements Rule {
         }
         List<String> evidence = new ArrayList<>();
         if (low) {
-            double sinr = Situation.median(lately, Seen::sinrDb).orElseThrow();
-            evidence.add("download "
-                    + Said.mbps(Situation.median(lately, Seen::downMbps).orElseThrow()) + " where SINR " + Said.db(sinr)
-                    + " would carry at least " + Said.mbps(CleanAndSlow.ceilingMbps(s, sinr)) + ", "
-                    + Said.over(lately, "run"));
+            double sinr = Situation.median(lately, ObservedRun::sinrDb).orElseThrow();
+            evidence.add(
+                    "download "
+                            + EvidenceText.mbps(Situation.median(lately, ObservedRun::downMbps)
+                                    .orElseThrow()) + " where SINR " + EvidenceText.db(sinr)
+                            + " would carry at least " + EvidenceText.mbps(CleanAndSlow.ceilingMbps(s, sinr)) + ", "
+                            + EvidenceText.over(lately, "run"));
         }
         evenings.ifPresent(evidence::add);
         return Optional.of(new Claim(
                 Cause.BUSY_CELL,
                 low && evenings.isPresent()
                         ? Sure.SURELY
-                        : evenings.isPresent() || Situation.count(lately, Seen::downMbps) >= FEWEST
+                        : evenings.isPresent() || Situation.count(lately, ObservedRun::downMbps) >= FEWEST
                                 ? Sure.LIKELY
                                 : Sure.PERHAPS,
                 "The cell is busy with others" + (evenings.isPresent() ? " in the evenings" : "") + ".",
@@ -60,17 +62,18 @@ final class BusyCell implements Rule {
 
     /** What is to be said where evenings are slower than mornings with the setup in use here, at about the same level. */
     private static Optional<String> evenings(Situation s) {
-        List<Seen> own = s.here(o -> s.isInUse(o) && o.ok() && o.downMbps().isPresent());
-        List<Seen> evening =
+        List<ObservedRun> own =
+                s.here(o -> s.isInUse(o) && o.ok() && o.downMbps().isPresent());
+        List<ObservedRun> evening =
                 own.stream().filter(o -> isEvening(o.at().getHour())).toList();
-        List<Seen> morning = own.stream()
+        List<ObservedRun> morning = own.stream()
                 .filter(o -> o.at().getHour() >= MORNING_FROM && o.at().getHour() < MORNING_TO)
                 .toList();
         if (evening.size() < FEWEST || morning.size() < FEWEST) {
             return Optional.empty();
         }
-        OptionalDouble late = Situation.median(evening, Seen::rsrpDbm);
-        OptionalDouble early = Situation.median(morning, Seen::rsrpDbm);
+        OptionalDouble late = Situation.median(evening, ObservedRun::rsrpDbm);
+        OptionalDouble early = Situation.median(morning, ObservedRun::rsrpDbm);
         boolean alike =
                 late.isEmpty() || early.isEmpty() || Math.abs(late.getAsDouble() - early.getAsDouble()) <= LEVEL_DB;
         double[] e = logs(evening);
@@ -83,7 +86,7 @@ final class BusyCell implements Rule {
                 + " at the same level (" + evening.size() + " and " + morning.size() + " runs with " + s.setup() + ")");
     }
 
-    private static double[] logs(List<Seen> runs) {
+    private static double[] logs(List<ObservedRun> runs) {
         return runs.stream()
                 .mapToDouble(r -> Math.log(r.downMbps().getAsDouble()))
                 .toArray();

@@ -19,10 +19,11 @@ final class Capped implements Rule {
     private static final double OF_SHEET = 0.06;
 
     /** A direction of the runs of the SIM. */
-    private record Way(String word, Function<Seen, OptionalDouble> rate, Function<Seen, Boolean> flat) {}
+    private record Way(String word, Function<ObservedRun, OptionalDouble> rate, Function<ObservedRun, Boolean> flat) {}
 
-    private static final List<Way> WAYS =
-            List.of(new Way("download", Seen::downMbps, Seen::flatDown), new Way("upload", Seen::upMbps, Seen::flatUp));
+    private static final List<Way> WAYS = List.of(
+            new Way("download", ObservedRun::downMbps, ObservedRun::flatDown),
+            new Way("upload", ObservedRun::upMbps, ObservedRun::flatUp));
 
     @Override
     public Optional<Claim> look(Situation s) {
@@ -31,7 +32,7 @@ final class Capped implements Rule {
         double at = 0;
         for (Way way : WAYS) {
             OptionalDouble lately = Situation.median(s.lately(), way.rate);
-            List<Seen> ofSim = s.seen().stream()
+            List<ObservedRun> ofSim = s.seen().stream()
                     .filter(o -> o.carrier().equals(s.carrier())
                             && o.ok()
                             && way.rate.apply(o).isPresent())
@@ -43,13 +44,13 @@ final class Capped implements Rule {
             if (cap.isPresent() && lately.stream().allMatch(cap.get()::holds)) {
                 sure = true;
                 at = cap.get().mbps();
-                evidence.add("flat runs on " + s.carrier() + " agree at " + Said.mbps(at) + " " + way.word
+                evidence.add("flat runs on " + s.carrier() + " agree at " + EvidenceText.mbps(at) + " " + way.word
                         + " across setups or stays");
             } else if (cap.isEmpty()) {
                 Optional<Double> held = ceiling(ofSim, way.rate, lately);
                 if (held.isPresent()) {
                     at = Math.max(at, held.get());
-                    evidence.add("no " + way.word + " on " + s.carrier() + " passes " + Said.mbps(held.get())
+                    evidence.add("no " + way.word + " on " + s.carrier() + " passes " + EvidenceText.mbps(held.get())
                             + ", and the fastest ones all end there");
                 }
             }
@@ -60,29 +61,29 @@ final class Capped implements Rule {
         double rate = at;
         if (s.plan().capMbps().stream().anyMatch(c -> Math.abs(c / rate - 1) < OF_SHEET)) {
             sure = true;
-            evidence.add(
-                    "the SIM’s data sheet says " + Said.mbps(s.plan().capMbps().getAsDouble()));
+            evidence.add("the SIM’s data sheet says "
+                    + EvidenceText.mbps(s.plan().capMbps().getAsDouble()));
         }
         return Optional.of(new Claim(
                 Cause.CAPPED,
                 sure ? Sure.SURELY : Sure.LIKELY,
-                "Limited to about " + Said.mbps(rate) + " by the plan or the network, not by your antenna.",
+                "Limited to about " + EvidenceText.mbps(rate) + " by the plan or the network, not by your antenna.",
                 evidence,
                 "No antenna helps; another SIM or another plan does."));
     }
 
     /** The rate at which the fastest runs end, where the runs of now end there too, if there are any. */
     private static Optional<Double> ceiling(
-            List<Seen> ofSim, Function<Seen, OptionalDouble> rate, OptionalDouble lately) {
+            List<ObservedRun> ofSim, Function<ObservedRun, OptionalDouble> rate, OptionalDouble lately) {
         double most = ofSim.stream()
                 .mapToDouble(o -> rate.apply(o).getAsDouble())
                 .max()
                 .orElse(0);
-        List<Seen> top = ofSim.stream()
+        List<ObservedRun> top = ofSim.stream()
                 .filter(o -> rate.apply(o).getAsDouble() >= most * AGREE)
                 .toList();
-        boolean anywhere = top.stream().map(Seen::setup).distinct().count() > 1
-                || top.stream().mapToLong(Seen::stay).distinct().count() > 1;
+        boolean anywhere = top.stream().map(ObservedRun::setup).distinct().count() > 1
+                || top.stream().mapToLong(ObservedRun::stay).distinct().count() > 1;
         return top.size() >= FEWEST && anywhere && lately.stream().allMatch(now -> now >= most * AGREE * AGREE)
                 ? Optional.of(most)
                 : Optional.empty();

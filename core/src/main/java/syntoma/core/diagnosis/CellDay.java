@@ -37,7 +37,7 @@ public record CellDay(List<Hour> hours) {
 
     /** Lowest, median and highest. */
     public record Spread(double low, double middle, double high) {
-        static Optional<Spread> of(List<Seen> runs, Function<Seen, OptionalDouble> figure) {
+        static Optional<Spread> of(List<ObservedRun> runs, Function<ObservedRun, OptionalDouble> figure) {
             double[] values = runs.stream()
                     .flatMapToDouble(r -> figure.apply(r).stream())
                     .sorted()
@@ -49,19 +49,19 @@ public record CellDay(List<Hour> hours) {
     }
 
     /** Of the runs of one cell. */
-    public static CellDay of(List<Seen> runs) {
+    public static CellDay of(List<ObservedRun> runs) {
         List<Hour> hours = new ArrayList<>();
         for (int hour = 0; hour < HOURS; hour++) {
             int now = hour;
-            List<Seen> in = runs.stream()
+            List<ObservedRun> in = runs.stream()
                     .filter(r -> r.ok() && r.isRun() && r.at().getHour() == now)
                     .toList();
             hours.add(new Hour(
                     hour,
                     in.size(),
-                    Spread.of(in, Seen::downMbps),
-                    Spread.of(in, Seen::upMbps),
-                    Spread.of(in, Seen::loadedMs)));
+                    Spread.of(in, ObservedRun::downMbps),
+                    Spread.of(in, ObservedRun::upMbps),
+                    Spread.of(in, ObservedRun::loadedMs)));
         }
         return new CellDay(List.copyOf(hours));
     }
@@ -78,7 +78,7 @@ public record CellDay(List<Hour> hours) {
         public String says() {
             double end = fromHour + takes;
             return Values.plain(gb) + " GB tonight: begin at " + clock(fromHour) + ", done by about " + clock(end)
-                    + " at about " + Said.mbps(mbps) + ".";
+                    + " at about " + EvidenceText.mbps(mbps) + ".";
         }
 
         private static String clock(double hour) {

@@ -23,9 +23,10 @@ final class ChainFault implements Rule {
                     + " dB beneath what its sheets promise, side by side with another setup");
         }
         s.heardLess()
-                .ifPresent(less -> evidence.add("since about " + Said.day(less.since()) + " " + s.setup() + " hears "
-                        + Values.rounded(less.db(), 1)
-                        + " dB less than before, compared with your other setups at the same stays"));
+                .ifPresent(less ->
+                        evidence.add("since about " + EvidenceText.day(less.since()) + " " + s.setup() + " hears "
+                                + Values.rounded(less.db(), 1)
+                                + " dB less than before, compared with your other setups at the same stays"));
         HearsLess.of(s.setup(), s.seen()).ifPresent(less -> evidence.add(less.said(s.setup())));
         if (evidence.isEmpty()) {
             return Optional.empty();

@@ -19,10 +19,10 @@ final class CleanAndSlow {
 
     private CleanAndSlow() {}
 
-    static boolean is(List<Seen> runs, Situation s) {
-        OptionalDouble down = Situation.median(runs, Seen::downMbps);
-        OptionalDouble sinr = Situation.median(runs, Seen::sinrDb);
-        boolean flat = runs.stream().filter(Seen::flatDown).count() * 2 > runs.size();
+    static boolean is(List<ObservedRun> runs, Situation s) {
+        OptionalDouble down = Situation.median(runs, ObservedRun::downMbps);
+        OptionalDouble sinr = Situation.median(runs, ObservedRun::sinrDb);
+        boolean flat = runs.stream().filter(ObservedRun::flatDown).count() * 2 > runs.size();
         return down.isPresent()
                 && sinr.isPresent()
                 && sinr.getAsDouble() >= CLEAN_DB

@@ -26,7 +26,7 @@ import syntoma.core.unit.Values;
  * @param before hours before it
  * @param p how often chance gives as much in a series of its length
  */
-record HearsLess(Seen since, String other, double dropDb, int before, int after, double p) {
+record HearsLess(ObservedRun since, String other, double dropDb, int before, int after, double p) {
     /** Fewest hours on each side. */
     private static final int FEWEST = 4;
 
@@ -46,19 +46,19 @@ record HearsLess(Seen since, String other, double dropDb, int before, int after,
 
     /** Levels are compared at one stay, on one carrier and band. */
     private record Air(long stay, String carrier, String band) {
-        static Air of(Seen seen) {
+        static Air of(ObservedRun seen) {
             return new Air(seen.stay(), seen.carrier(), seen.band());
         }
     }
 
     /** Both setups within one hour. */
-    private record Difference(Seen first, double db) {}
+    private record Difference(ObservedRun first, double db) {}
 
     /** Where it is least likely to be chance; empty where it may well be. */
-    static Optional<HearsLess> of(String setup, List<Seen> seen) {
+    static Optional<HearsLess> of(String setup, List<ObservedRun> seen) {
         List<HearsLess> looked = seen.stream()
                 .filter(s -> s.ok() && s.rsrpDbm().isPresent())
-                .sorted(Comparator.comparing(Seen::at))
+                .sorted(Comparator.comparing(ObservedRun::at))
                 .collect(Collectors.groupingBy(Air::of))
                 .values()
                 .stream()
@@ -67,18 +67,19 @@ record HearsLess(Seen since, String other, double dropDb, int before, int after,
         return looked.stream().filter(h -> h.p * looked.size() < LEVEL).min(Comparator.comparingDouble(HearsLess::p));
     }
 
-    private static long hour(Seen seen) {
+    private static long hour(ObservedRun seen) {
         return seen.at().toEpochSecond() / Duration.ofHours(1).toSeconds();
     }
 
     /** Compared with the setup beside which it was read in the most hours; empty where none has enough of them. */
-    private static Optional<HearsLess> besideMost(String setup, List<Seen> air) {
+    private static Optional<HearsLess> besideMost(String setup, List<ObservedRun> air) {
         Map<String, List<Difference>> beside = new TreeMap<>();
-        for (List<Seen> together : air.stream()
+        for (List<ObservedRun> together : air.stream()
                 .collect(Collectors.groupingBy(HearsLess::hour, TreeMap::new, Collectors.toList()))
                 .values()) {
-            Map<String, List<Seen>> bySetup = together.stream().collect(Collectors.groupingBy(Seen::setup));
-            List<Seen> own = bySetup.remove(setup);
+            Map<String, List<ObservedRun>> bySetup =
+                    together.stream().collect(Collectors.groupingBy(ObservedRun::setup));
+            List<ObservedRun> own = bySetup.remove(setup);
             if (own != null) {
                 bySetup.forEach((other, readings) -> beside.computeIfAbsent(other, o -> new ArrayList<>())
                         .add(new Difference(own.get(0), mean(own) - mean(readings))));
@@ -168,13 +169,13 @@ record HearsLess(Seen since, String other, double dropDb, int before, int after,
         }
     }
 
-    private static double mean(List<Seen> of) {
+    private static double mean(List<ObservedRun> of) {
         return of.stream().mapToDouble(s -> s.rsrpDbm().getAsDouble()).average().orElseThrow();
     }
 
     /** As it is given as evidence. */
     String said(String setup) {
-        return "since about " + Said.day(since.at()) + " " + setup + " hears " + Values.rounded(dropDb, 0)
+        return "since about " + EvidenceText.day(since.at()) + " " + setup + " hears " + Values.rounded(dropDb, 0)
                 + " dB less than before, compared with " + other + " at the same times ("
                 + Text.counted(before, "hour") + " before, " + after + " since)";
     }

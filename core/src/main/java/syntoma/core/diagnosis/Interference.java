@@ -13,11 +13,11 @@ final class Interference implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> read = s.lately().stream()
+        List<ObservedRun> read = s.lately().stream()
                 .filter(l -> l.rsrpDbm().isPresent() && l.sinrDb().isPresent())
                 .toList();
-        OptionalDouble level = Situation.median(read, Seen::rsrpDbm);
-        OptionalDouble sinr = Situation.median(read, Seen::sinrDb);
+        OptionalDouble level = Situation.median(read, ObservedRun::rsrpDbm);
+        OptionalDouble sinr = Situation.median(read, ObservedRun::sinrDb);
         if (level.isEmpty() || level.getAsDouble() < SOUND_DBM || sinr.getAsDouble() >= CLEAN_DB) {
             return Optional.empty();
         }
@@ -26,8 +26,8 @@ final class Interference implements Rule {
                         Cause.INTERFERENCE,
                         read.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
                         "The signal is strong but not clean: other towers or something in the vehicle interfere.",
-                        List.of("RSRP " + Said.dbm(level.getAsDouble()) + " with SINR " + Said.db(sinr.getAsDouble())
-                                + " " + Said.over(read, "reading")),
+                        List.of("RSRP " + EvidenceText.dbm(level.getAsDouble()) + " with SINR "
+                                + EvidenceText.db(sinr.getAsDouble()) + " " + EvidenceText.over(read, "reading")),
                         "Aim away from the other tower or lock another band; switch chargers and inverters off for one reading."));
     }
 }

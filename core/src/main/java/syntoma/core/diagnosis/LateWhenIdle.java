@@ -16,12 +16,12 @@ final class LateWhenIdle implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> timed =
+        List<ObservedRun> timed =
                 s.lately().stream().filter(l -> l.idleMs().isPresent()).toList();
         if (s.chain().source() == Source.SATELLITE || timed.size() < FEWEST) {
             return Optional.empty();
         }
-        double idle = Situation.median(timed, Seen::idleMs).orElseThrow();
+        double idle = Situation.median(timed, ObservedRun::idleMs).orElseThrow();
         if (idle <= LATE_MS) {
             return Optional.empty();
         }
@@ -30,7 +30,7 @@ final class LateWhenIdle implements Rule {
                         Cause.LATE_WHEN_IDLE,
                         timed.size() >= SURE ? Sure.LIKELY : Sure.PERHAPS,
                         "Latency is high even when nothing else is sent: the route to the internet is long.",
-                        List.of("latency " + Said.ms(idle) + " idle, " + Said.over(timed, "run")),
+                        List.of("latency " + EvidenceText.ms(idle) + " idle, " + EvidenceText.over(timed, "run")),
                         "Switch a VPN off for one run. If nothing changes, it is the carrier’s route, as when roaming: try another carrier."));
     }
 }

@@ -10,14 +10,14 @@ import syntoma.core.run.LatencyRise;
 final class LatencyUnderLoad implements Rule {
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> both = s.lately().stream()
+        List<ObservedRun> both = s.lately().stream()
                 .filter(l -> l.idleMs().isPresent() && l.loadedMs().isPresent())
                 .toList();
         if (both.isEmpty()) {
             return Optional.empty();
         }
-        double idle = Situation.median(both, Seen::idleMs).getAsDouble();
-        double loaded = Situation.median(both, Seen::loadedMs).getAsDouble();
+        double idle = Situation.median(both, ObservedRun::idleMs).getAsDouble();
+        double loaded = Situation.median(both, ObservedRun::loadedMs).getAsDouble();
         LatencyRise rise = LatencyRise.of(idle, loaded);
         if (rise.compareTo(LatencyRise.CALLS_SUFFER) < 0) {
             return Optional.empty();
@@ -26,8 +26,8 @@ final class LatencyUnderLoad implements Rule {
                 Cause.LATENCY_UNDER_LOAD,
                 both.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
                 "Latency is high while something else is sent: " + rise.says() + ".",
-                List.of("latency " + Said.ms(idle) + " idle and " + Said.ms(loaded) + " under load "
-                        + Said.over(both, "run")),
+                List.of("latency " + EvidenceText.ms(idle) + " idle and " + EvidenceText.ms(loaded) + " under load "
+                        + EvidenceText.over(both, "run")),
                 "Pause uploads and backups during calls, or limit them in the router to 80 % of the upload."));
     }
 }

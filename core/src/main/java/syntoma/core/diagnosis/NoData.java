@@ -16,9 +16,9 @@ final class NoData implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> lately = s.lately();
-        List<Seen> last = lately.subList(Math.max(0, lately.size() - LOOKED_AT), lately.size());
-        List<Seen> none = last.stream()
+        List<ObservedRun> lately = s.lately();
+        List<ObservedRun> last = lately.subList(Math.max(0, lately.size() - LOOKED_AT), lately.size());
+        List<ObservedRun> none = last.stream()
                 .filter(l -> l.outcome() == Outcome.FAILED || l.outcome() == Outcome.TIMED_OUT)
                 .filter(l -> l.rsrpDbm().orElse(Double.NEGATIVE_INFINITY) >= HEARD_DBM)
                 .toList();
@@ -32,8 +32,9 @@ final class NoData implements Rule {
                         s.carrier()
                                 + " has a good signal but no data gets through: the plan or a setting is the cause, not the antenna.",
                         List.of(none.size() + " of " + last.size() + " runs failed at "
-                                + Said.dbm(Situation.median(none, Seen::rsrpDbm).orElseThrow()) + ", "
-                                + Said.over(last, "run")),
+                                + EvidenceText.dbm(Situation.median(none, ObservedRun::rsrpDbm)
+                                        .orElseThrow()) + ", "
+                                + EvidenceText.over(last, "run")),
                         "Check the plan’s data and end date, then the access point name (APN) in the router. Try the SIM in a phone."));
     }
 }

@@ -14,8 +14,8 @@ final class NoService implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> lately = s.lately();
-        List<Seen> last = lately.subList(Math.max(0, lately.size() - LOOKED_AT), lately.size());
+        List<ObservedRun> lately = s.lately();
+        List<ObservedRun> last = lately.subList(Math.max(0, lately.size() - LOOKED_AT), lately.size());
         long none = last.stream().filter(NoService::isNone).count();
         boolean phone = s.phoneOutsideDbm().isPresent()
                 && s.phoneOutsideDbm().getAsDouble() <= WeakOutside.NOTHING_DBM
@@ -25,7 +25,8 @@ final class NoService implements Rule {
         }
         List<String> evidence = new ArrayList<>();
         if (none > 0) {
-            evidence.add(none + " of " + last.size() + " attempts found no service, " + Said.over(last, "attempt"));
+            evidence.add(
+                    none + " of " + last.size() + " attempts found no service, " + EvidenceText.over(last, "attempt"));
         }
         if (phone) {
             evidence.add("a phone outside showed no service");
@@ -46,7 +47,7 @@ final class NoService implements Rule {
                 next));
     }
 
-    private static boolean isNone(Seen s) {
+    private static boolean isNone(ObservedRun s) {
         return s.outcome() == Outcome.NO_SERVICE
                 || !s.ok() && s.rsrpDbm().isEmpty() && s.sinrDb().isEmpty() && s.outcome() != Outcome.TIMED_OUT;
     }

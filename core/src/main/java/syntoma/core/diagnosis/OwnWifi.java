@@ -16,25 +16,26 @@ final class OwnWifi implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> overWifi =
+        List<ObservedRun> overWifi =
                 s.lately().stream().filter(l -> l.leg().isPresent()).toList();
-        List<Seen> held = overWifi.stream().filter(OwnWifi::isHeld).toList();
+        List<ObservedRun> held = overWifi.stream().filter(OwnWifi::isHeld).toList();
         // one run that met the Wi-Fi among several that did not is chance
         if (held.isEmpty() || 2 * held.size() <= overWifi.size()) {
             return Optional.empty();
         }
-        List<Seen> direct = s.lately().stream()
+        List<ObservedRun> direct = s.lately().stream()
                 .filter(l -> l.leg().isEmpty() && l.downMbps().isPresent())
                 .toList();
         OptionalDouble wifi = Situation.median(
                 held, h -> OptionalDouble.of(h.leg().orElseThrow().downMbps()));
-        OptionalDouble router = Situation.median(direct, Seen::downMbps);
+        OptionalDouble router = Situation.median(direct, ObservedRun::downMbps);
         boolean routerIsFaster = router.isPresent() && router.getAsDouble() >= FASTER * wifi.orElseThrow();
         List<String> evidence = new ArrayList<>();
-        evidence.add("the Wi-Fi itself carries about " + Said.mbps(wifi.orElseThrow()) + ", "
-                + Said.over(held, "browser run"));
+        evidence.add("the Wi-Fi itself carries about " + EvidenceText.mbps(wifi.orElseThrow()) + ", "
+                + EvidenceText.over(held, "browser run"));
         if (routerIsFaster) {
-            evidence.add("download " + Said.mbps(router.getAsDouble()) + " without it, " + Said.over(direct, "run"));
+            evidence.add("download " + EvidenceText.mbps(router.getAsDouble()) + " without it, "
+                    + EvidenceText.over(direct, "run"));
         }
         return Optional.of(new Claim(
                 Cause.OWN_WIFI,
@@ -44,7 +45,7 @@ final class OwnWifi implements Rule {
                 "Move closer to the router, use its 5 GHz network or a cable, and run once more."));
     }
 
-    private static boolean isHeld(Seen run) {
+    private static boolean isHeld(ObservedRun run) {
         return run.leg()
                 .filter(leg -> leg.limitsDown(run.downMbps().orElse(0))
                         || leg.limitsUp(run.upMbps().orElse(0)))

@@ -31,7 +31,7 @@ public record Situation(
         long campsite,
         long stay,
         OffsetDateTime now,
-        List<Seen> seen,
+        List<ObservedRun> seen,
         OptionalDouble phoneOutsideDbm,
         OptionalDouble phoneInsideDbm,
         OfChain chain,
@@ -78,44 +78,44 @@ public record Situation(
     }
 
     /** What was measured lately at this stay with the setup and carrier in use, the latest last. */
-    List<Seen> lately() {
+    List<ObservedRun> lately() {
         return last(s -> isInUse(s) && s.stay() == stay);
     }
 
     /** The same with any setup on the carrier. */
-    List<Seen> latelyOnCarrier() {
+    List<ObservedRun> latelyOnCarrier() {
         return last(s -> s.carrier().equals(carrier) && s.stay() == stay);
     }
 
-    private List<Seen> last(Predicate<Seen> which) {
-        List<Seen> all = seen.stream()
+    private List<ObservedRun> last(Predicate<ObservedRun> which) {
+        List<ObservedRun> all = seen.stream()
                 .filter(which)
                 .filter(s ->
                         !s.at().isAfter(now) && Duration.between(s.at(), now).compareTo(LATELY) <= 0)
-                .sorted(Comparator.comparing(Seen::at))
+                .sorted(Comparator.comparing(ObservedRun::at))
                 .toList();
         return all.subList(Math.max(0, all.size() - LATEST), all.size());
     }
 
-    boolean isInUse(Seen s) {
+    boolean isInUse(ObservedRun s) {
         return s.setup().equals(setup) && s.carrier().equals(carrier);
     }
 
     /** What was measured here, at this stay and earlier ones. */
-    List<Seen> here(Predicate<Seen> which) {
+    List<ObservedRun> here(Predicate<ObservedRun> which) {
         return seen.stream()
                 .filter(s -> s.campsite() == campsite && which.test(s))
                 .toList();
     }
 
     /** The median of what some measurements have; empty where none has it. */
-    static OptionalDouble median(List<Seen> of, Function<Seen, OptionalDouble> figure) {
+    static OptionalDouble median(List<ObservedRun> of, Function<ObservedRun, OptionalDouble> figure) {
         return Median.ofAny(
                 of.stream().flatMapToDouble(s -> figure.apply(s).stream()).toArray());
     }
 
     /** How many of some measurements have a figure. */
-    static int count(List<Seen> of, Function<Seen, OptionalDouble> figure) {
+    static int count(List<ObservedRun> of, Function<ObservedRun, OptionalDouble> figure) {
         return (int) of.stream().filter(s -> figure.apply(s).isPresent()).count();
     }
 }

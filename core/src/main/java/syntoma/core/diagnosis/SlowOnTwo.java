@@ -17,11 +17,11 @@ final class SlowOnTwo implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> own = s.lately();
+        List<ObservedRun> own = s.lately();
         if (own.isEmpty() || !CleanAndSlow.is(own, s)) {
             return Optional.empty();
         }
-        Seen last = own.get(own.size() - 1);
+        ObservedRun last = own.get(own.size() - 1);
         return s.here(o -> o.stay() == s.stay() && !o.carrier().equals(s.carrier()) && o.ok()).stream()
                 .filter(o -> Duration.between(o.at(), last.at()).abs().compareTo(TOGETHER) <= 0)
                 .filter(o -> CleanAndSlow.is(List.of(o), s))
@@ -29,8 +29,8 @@ final class SlowOnTwo implements Rule {
                 .map(other -> claim(s, own, other));
     }
 
-    private static Claim claim(Situation s, List<Seen> own, Seen other) {
-        OptionalDouble down = Situation.median(own, Seen::downMbps);
+    private static Claim claim(Situation s, List<ObservedRun> own, ObservedRun other) {
+        OptionalDouble down = Situation.median(own, ObservedRun::downMbps);
         return new Claim(
                 Cause.SLOW_ON_TWO,
                 Sure.LIKELY,
@@ -38,9 +38,9 @@ final class SlowOnTwo implements Rule {
                         + " are slow at the same time, both with a clean signal: the limit is the tower or its"
                         + " line, which both may use, is the limit.",
                 List.of(
-                        "download " + Said.mbps(down.orElseThrow()) + ", " + Said.over(own, "run"),
-                        "download " + Said.mbps(other.downMbps().orElseThrow()) + ", "
-                                + Said.over(List.of(other), "run")),
+                        "download " + EvidenceText.mbps(down.orElseThrow()) + ", " + EvidenceText.over(own, "run"),
+                        "download " + EvidenceText.mbps(other.downMbps().orElseThrow()) + ", "
+                                + EvidenceText.over(List.of(other), "run")),
                 "No antenna helps against that. Aim at another tower, try a third carrier, or wait for the night.");
     }
 }

@@ -13,17 +13,17 @@ final class UplinkLimited implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> both = s.lately().stream()
+        List<ObservedRun> both = s.lately().stream()
                 .filter(l -> l.downMbps().isPresent()
                         && l.upMbps().isPresent()
                         && l.rsrpDbm().isPresent())
                 .toList();
-        OptionalDouble level = Situation.median(both, Seen::rsrpDbm);
+        OptionalDouble level = Situation.median(both, ObservedRun::rsrpDbm);
         if (level.isEmpty() || level.getAsDouble() >= WEAK_DBM) {
             return Optional.empty();
         }
-        double down = Situation.median(both, Seen::downMbps).getAsDouble();
-        double up = Situation.median(both, Seen::upMbps).getAsDouble();
+        double down = Situation.median(both, ObservedRun::downMbps).getAsDouble();
+        double up = Situation.median(both, ObservedRun::upMbps).getAsDouble();
         if (up >= TENTH * down) {
             return Optional.empty();
         }
@@ -31,8 +31,8 @@ final class UplinkLimited implements Rule {
                 Cause.UPLINK_LIMITED,
                 both.size() >= 3 ? Sure.SURELY : Sure.LIKELY,
                 "You hear the tower better than it hears you: the upload suffers.",
-                List.of("upload " + Said.mbps(up) + " beside download " + Said.mbps(down) + " at "
-                        + Said.dbm(level.getAsDouble()) + " " + Said.over(both, "run")),
+                List.of("upload " + EvidenceText.mbps(up) + " beside download " + EvidenceText.mbps(down) + " at "
+                        + EvidenceText.dbm(level.getAsDouble()) + " " + EvidenceText.over(both, "run")),
                 "Gain helps both ways: raise and aim the antenna, or lock a lower band, which reaches farther."));
     }
 }

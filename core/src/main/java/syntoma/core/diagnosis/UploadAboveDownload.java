@@ -15,14 +15,14 @@ final class UploadAboveDownload implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> both = s.lately().stream()
+        List<ObservedRun> both = s.lately().stream()
                 .filter(l -> l.downMbps().isPresent() && l.upMbps().isPresent())
                 .toList();
         if (both.size() < FEWEST) {
             return Optional.empty();
         }
-        double down = Situation.median(both, Seen::downMbps).orElseThrow();
-        double up = Situation.median(both, Seen::upMbps).orElseThrow();
+        double down = Situation.median(both, ObservedRun::downMbps).orElseThrow();
+        double up = Situation.median(both, ObservedRun::upMbps).orElseThrow();
         if (up <= ABOVE * down) {
             return Optional.empty();
         }
@@ -30,8 +30,8 @@ final class UploadAboveDownload implements Rule {
                 Cause.UPLOAD_ABOVE_DOWNLOAD,
                 both.size() >= SURE ? Sure.LIKELY : Sure.PERHAPS,
                 "Upload is faster than download: this cell’s downlink is busy or narrow.",
-                List.of("upload " + Said.mbps(up) + " beside download " + Said.mbps(down) + ", "
-                        + Said.over(both, "run")),
+                List.of("upload " + EvidenceText.mbps(up) + " beside download " + EvidenceText.mbps(down) + ", "
+                        + EvidenceText.over(both, "run")),
                 "Try another band or carrier for downloads; uploads work well here."));
     }
 }

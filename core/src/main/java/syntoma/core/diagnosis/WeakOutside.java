@@ -17,8 +17,8 @@ final class WeakOutside implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> lately = s.latelyOnCarrier();
-        OptionalDouble heard = Situation.median(s.lately(), Seen::rsrpDbm);
+        List<ObservedRun> lately = s.latelyOnCarrier();
+        OptionalDouble heard = Situation.median(s.lately(), ObservedRun::rsrpDbm);
         OptionalDouble best =
                 lately.stream().flatMapToDouble(l -> l.rsrpDbm().stream()).max();
         OptionalDouble outside = s.phoneOutsideDbm();
@@ -37,10 +37,11 @@ final class WeakOutside implements Rule {
         }
         List<String> evidence = new ArrayList<>();
         if (weakPhone) {
-            evidence.add("a phone outside showed " + Said.dbm(outside.getAsDouble()));
+            evidence.add("a phone outside showed " + EvidenceText.dbm(outside.getAsDouble()));
         }
         if (weakHeard) {
-            evidence.add("RSRP " + Said.dbm(heard.getAsDouble()) + " " + Said.over(s.lately(), "reading"));
+            evidence.add(
+                    "RSRP " + EvidenceText.dbm(heard.getAsDouble()) + " " + EvidenceText.over(s.lately(), "reading"));
         }
         return Optional.of(
                 new Claim(

@@ -15,30 +15,31 @@ final class WrongBand implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        List<Seen> lately = s.lately().stream().filter(l -> !l.band().isEmpty()).toList();
+        List<ObservedRun> lately =
+                s.lately().stream().filter(l -> !l.band().isEmpty()).toList();
         if (lately.isEmpty()) {
             return Optional.empty();
         }
         String held = lately.get(lately.size() - 1).band();
-        Map<String, List<Seen>> byBand = s
+        Map<String, List<ObservedRun>> byBand = s
                 .here(o -> s.isInUse(o)
                         && o.ok()
                         && !o.band().isEmpty()
                         && o.upMbps().isPresent()
                         && o.downMbps().isPresent())
                 .stream()
-                .collect(Collectors.groupingBy(Seen::band));
-        List<Seen> now = byBand.getOrDefault(held, List.of());
+                .collect(Collectors.groupingBy(ObservedRun::band));
+        List<ObservedRun> now = byBand.getOrDefault(held, List.of());
         if (now.size() < FEWEST) {
             return Optional.empty();
         }
-        double down = Situation.median(now, Seen::downMbps).getAsDouble();
-        double up = Situation.median(now, Seen::upMbps).getAsDouble();
+        double down = Situation.median(now, ObservedRun::downMbps).getAsDouble();
+        double up = Situation.median(now, ObservedRun::upMbps).getAsDouble();
         return byBand.entrySet().stream()
                 .filter(e -> !e.getKey().equals(held) && e.getValue().size() >= FEWEST)
                 .filter(e -> {
-                    OptionalDouble otherDown = Situation.median(e.getValue(), Seen::downMbps);
-                    OptionalDouble otherUp = Situation.median(e.getValue(), Seen::upMbps);
+                    OptionalDouble otherDown = Situation.median(e.getValue(), ObservedRun::downMbps);
+                    OptionalDouble otherUp = Situation.median(e.getValue(), ObservedRun::upMbps);
                     double ofDown = otherDown.getAsDouble() / down;
                     double ofUp = otherUp.getAsDouble() / up;
                     return Math.max(ofDown, ofUp) >= BETTER && Math.min(ofDown, ofUp) >= 1 / 1.1;
@@ -52,18 +53,18 @@ final class WrongBand implements Rule {
                                 held + ": " + said(down, up) + " over " + now.size() + " runs",
                                 e.getKey() + ": "
                                         + said(
-                                                Situation.median(e.getValue(), Seen::downMbps)
+                                                Situation.median(e.getValue(), ObservedRun::downMbps)
                                                         .getAsDouble(),
-                                                Situation.median(e.getValue(), Seen::upMbps)
+                                                Situation.median(e.getValue(), ObservedRun::upMbps)
                                                         .getAsDouble())
                                         + " over " + e.getValue().size() + " runs, the last on "
-                                        + Said.day(e.getValue()
+                                        + EvidenceText.day(e.getValue()
                                                 .get(e.getValue().size() - 1)
                                                 .at())),
                         "Lock " + e.getKey() + " for now, and unlock the bands when you leave."));
     }
 
     private static String said(double down, double up) {
-        return Said.mbps(down) + " down, " + Said.mbps(up) + " up";
+        return EvidenceText.mbps(down) + " down, " + EvidenceText.mbps(up) + " up";
     }
 }

@@ -82,7 +82,7 @@ final class Cells {
 
         /** Blocks that some attempts open, and in which they alone stand. */
         static Blocked of(Trip trip, IntPredicate wanted) {
-            Begun begun = new Begun();
+            BlockStarts begun = new BlockStarts();
             int[] numbers =
                     Blocks.numbers(trip, wanted, (first, window) -> begun.add(trip.stay(first), trip.atNanos(first)));
             int[] starts = new int[begun.count + 1];
@@ -110,7 +110,7 @@ final class Cells {
         }
 
         /** The stays and beginnings of blocks as they begin. */
-        private static final class Begun {
+        private static final class BlockStarts {
             private int count;
             private long[] stays = new long[256];
             private long[] atNanos = new long[256];

@@ -12,8 +12,8 @@ import syntoma.core.reading.Figure;
 import syntoma.core.trial.Attempts;
 import syntoma.core.unit.Median;
 import syntoma.core.verdict.Forecast;
+import syntoma.core.verdict.InterimLooks;
 import syntoma.core.verdict.Judge;
-import syntoma.core.verdict.Looks;
 import syntoma.core.verdict.McNemar;
 import syntoma.core.verdict.Verdict;
 
@@ -63,7 +63,7 @@ public final class Finder {
             levelByAll(levels, model);
         }
         Map<Strength, List<Contrast>> strata = strata(model.cells(), levels, unreliable);
-        Plain plain = Plain.of(trip, criterion, names.size());
+        PlainMeans plain = PlainMeans.of(trip, criterion, names.size());
         int[] adjusted =
                 Ranks.of(names.size(), model::isLinked, (a, b) -> criterion.isBetter(model.effect(a), model.effect(b)));
         int[] plainRanks = Ranks.of(
@@ -87,8 +87,8 @@ public final class Finder {
                     unit == baseline
                             ? "what the others are compared with"
                             : plain.runs(unit) == 0 && plain.failed(unit) > 0
-                                    ? Said.neverRan(names.get(unit), plain.failed(unit))
-                                    : Said.of(criterion, names.get(baseline), names.get(unit), effect)));
+                                    ? ContrastSentence.neverRan(names.get(unit), plain.failed(unit))
+                                    : ContrastSentence.of(criterion, names.get(baseline), names.get(unit), effect)));
         }
         Remarks remarks = new Remarks(criterion, names, cells, model, plain);
         Cells informative = model.cells();
@@ -127,7 +127,7 @@ public final class Finder {
         double error = Math.max(
                 model.error(unit), criterion.scale().leastSpread() / Math.sqrt(Math.max(1, model.blocksOf(unit))));
         double degrees = model.degrees(unit);
-        double half = Looks.critical(Looks.SINGLE, degrees) * error;
+        double half = InterimLooks.critical(InterimLooks.SINGLE, degrees) * error;
         Verdict verdict = stays < FEWEST_STAYS
                 ? Verdict.TOO_FEW
                 : Judge.single(criterion.scale(), criterion.higherIsBetter(), mean, half, isHeld(unit), unreliable);

@@ -26,7 +26,7 @@ final class Remarks {
     private final double[] ownPlaces;
     private final double[] otherPlaces;
 
-    Remarks(Criterion criterion, List<String> names, Cells cells, JointModel model, Plain plainMeans) {
+    Remarks(Criterion criterion, List<String> names, Cells cells, JointModel model, PlainMeans plainMeans) {
         this.criterion = criterion;
         this.names = names;
         this.model = model;

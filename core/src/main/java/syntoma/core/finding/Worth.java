@@ -32,9 +32,9 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
      * @param adds the price of what it has and the baseline has not
      * @param met at which stays it was measured on what the need asks for, and whether at least half of its runs there met it
      */
-    public record Known(
+    public record SetupRecord(
             String setup, OptionalDouble price, OptionalDouble adds, Map<Long, Boolean> met, Contrast effect) {
-        public Known {
+        public SetupRecord {
             met = Map.copyOf(met);
         }
 
@@ -66,7 +66,7 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
      *     is not known
      * @param share of stays; empty without one
      */
-    public record Row(Known known, OptionalDouble perStep, Optional<Wilson> share) {
+    public record Row(SetupRecord known, OptionalDouble perStep, Optional<Wilson> share) {
         /** Whether it meets the need at enough of its stays. */
         public boolean isEnough() {
             return known.stays() > 0 && known.metAt() >= ENOUGH * known.stays();
@@ -78,22 +78,25 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
     }
 
     /** Weighs setups; the metric is one on which more is better and a step is a factor. */
-    public static Worth of(List<Known> setups) {
+    public static Worth of(List<SetupRecord> setups) {
         List<Row> rows = setups.stream().map(Worth::row).toList();
-        Optional<Known> cheapest = rows.stream()
+        Optional<SetupRecord> cheapest = rows.stream()
                 .filter(r -> r.isEnough() && r.known.stays() >= Finder.FEWEST_STAYS && r.known.price.isPresent())
                 .map(Row::known)
-                .min(Comparator.comparingDouble((Known k) -> k.price.getAsDouble())
+                .min(Comparator.comparingDouble((SetupRecord k) -> k.price.getAsDouble())
                         .thenComparing(k -> -k.share()));
         return new Worth(
-                rows, cheapest.map(Known::setup), cheapest.flatMap(known -> harder(known, setups)), fastest(setups));
+                rows,
+                cheapest.map(SetupRecord::setup),
+                cheapest.flatMap(known -> harder(known, setups)),
+                fastest(setups));
     }
 
     /**
      * Where a setup was not used, if others met the need there less often than beside it; a share over easy stays is no promise for
      * those.
      */
-    private static Optional<Harder> harder(Known setup, List<Known> all) {
+    private static Optional<Harder> harder(SetupRecord setup, List<SetupRecord> all) {
         Map<Long, Boolean> others = new TreeMap<>();
         all.stream()
                 .filter(k -> k != setup)
@@ -113,8 +116,8 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
     }
 
     /** The one that is ahead of all; nobody, while the foremost or, behind the baseline, any other cannot be told. */
-    private static Optional<String> fastest(List<Known> setups) {
-        Optional<Known> foremost = setups.stream()
+    private static Optional<String> fastest(List<SetupRecord> setups) {
+        Optional<SetupRecord> foremost = setups.stream()
                 .filter(k -> k.effect.verdict() != Verdict.TOO_FEW
                         && k.effect.estimate().isPresent())
                 .max(Comparator.comparingDouble(k -> k.effect.estimate().getAsDouble()));
@@ -124,10 +127,10 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
                                         k.effect.isTold() || k.effect.estimate().isEmpty())
                         : f.effect.isTold())
                 .isPresent();
-        return told ? foremost.map(Known::setup) : Optional.empty();
+        return told ? foremost.map(SetupRecord::setup) : Optional.empty();
     }
 
-    private static Row row(Known known) {
+    private static Row row(SetupRecord known) {
         boolean brings = known.effect.isTold()
                 && known.effect.estimate().isPresent()
                 && known.effect.estimate().getAsDouble() > 1;

@@ -39,7 +39,8 @@ final class CardSize implements FitRule {
         return Optional.of(FitFinding.note(
                 CODE,
                 sim.name(),
-                Words.capital(slot.get().label()) + "-size card slot: the " + card.label() + " SIM needs an adapter frame.",
+                Words.capital(slot.get().label()) + "-size card slot: the " + card.label()
+                        + " SIM needs an adapter frame.",
                 "A SIM adapter frame."));
     }
 

@@ -21,7 +21,8 @@ final class MainPort implements FitRule {
             return List.of(FitFinding.caution(
                     "main-port",
                     cellular.get(0).lead().label(),
-                    "Only one lead is connected, to port " + cellular.get(0).port().label()
+                    "Only one lead is connected, to port "
+                            + cellular.get(0).port().label()
                             + ", which only receives: nothing is sent through the antenna.",
                     "Use the main port, " + main.get().label() + "."));
         }

@@ -130,7 +130,7 @@ public record Build(
      * @param wireMm2 of the supply
      * @param wireM of it, one way
      */
-    public record Wanted(
+    public record CableNeeds(
             double extensionM,
             String cable,
             OptionalDouble cablesMm,
@@ -138,12 +138,12 @@ public record Build(
             OptionalDouble wireMm2,
             double wireM) {
         /** Nothing but the build. */
-        public static final Wanted NOTHING =
-                new Wanted(0, "", OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), 0);
+        public static final CableNeeds NOTHING =
+                new CableNeeds(0, "", OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), 0);
     }
 
     /** What is bought before it begins. */
-    public List<String> parts(Wanted wanted) {
+    public List<String> parts(CableNeeds wanted) {
         List<String> parts = new ArrayList<>();
         if (fixing == Foot.Fixing.DRILLED) {
             parts.add(hole.tool() + ", pilot drill of 3 mm");

@@ -27,7 +27,7 @@ public enum Figure {
     RAT("rat", 8),
     BAND("band", 16),
     ARFCN("arfcn", 10),
-    CELL_ID("cellId", new Plain(40)),
+    CELL_ID("cellId", new TextFigure(40)),
     RSSI_DBM("rssiDbm", Measure.of(0, "RSSI", Measure.Kind.RADIO)),
     RSRP_DBM("rsrpDbm", Measure.of(1, "RSRP", Measure.Kind.RADIO).compared("rsrp", Scales.LEVEL, true)),
     RSRQ_DB("rsrqDb", Measure.of(2, "RSRQ", Measure.Kind.RADIO).compared("rsrq", Scales.LEVEL, true)),
@@ -44,11 +44,11 @@ public enum Figure {
             Measure.of(8, "latency while uploading", Measure.Kind.LATENCY).compared("upLoaded", Scales.LATENCY, false)),
     JITTER_MS("jitterMs", Measure.of(9, "jitter", Measure.Kind.JITTER).compared("jitter", Scales.JITTER, false)),
     LOSS_PCT("lossPct", Measure.of(10, "loss", Measure.Kind.SHARE).compared("loss", Scales.LOSS, false)),
-    SERVER("server", new Plain(200)),
+    SERVER("server", new TextFigure(200)),
     OUTCOME("outcome", 12),
     TRIAL("trial", 120),
     ROUND("round", 6),
-    NOTE("note", new Plain(4000));
+    NOTE("note", new TextFigure(4000));
 
     /** 40 digits with their sign and point. */
     private static final int LONGEST_NUMBER = 42;
@@ -67,7 +67,7 @@ public enum Figure {
     }
 
     /** A text that is nothing else; at most so many characters. */
-    private record Plain(int longest) {}
+    private record TextFigure(int longest) {}
 
     private final String label = name().toLowerCase(Locale.ROOT);
     private final String field;
@@ -79,7 +79,7 @@ public enum Figure {
         this(field, longest, false, Optional.empty());
     }
 
-    Figure(String field, Plain plain) {
+    Figure(String field, TextFigure plain) {
         this(field, plain.longest, true, Optional.empty());
     }
 

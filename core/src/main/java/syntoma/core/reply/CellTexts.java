@@ -14,14 +14,14 @@ public final class CellTexts {
      *
      * @param impossible what of it cannot be, by figure
      */
-    public record Read(Cell cell, Map<CellField, String> impossible) {}
+    public record CellReading(Cell cell, Map<CellField, String> impossible) {}
 
     /**
      * Reads them.
      *
      * @param nr whether it is an NR cell, where its own texts do not say
      */
-    public static Read read(Role role, boolean nr, Map<CellField, String> texts) {
+    public static CellReading read(Role role, boolean nr, Map<CellField, String> texts) {
         CellValues values = new CellValues(role.label(), texts);
         Cell cell = values.read(role, nr);
         Map<CellField, String> impossible = new EnumMap<>(CellField.class);
@@ -31,7 +31,7 @@ public final class CellTexts {
                     .findFirst()
                     .ifPresent(field -> impossible.put(field, problem));
         }
-        return new Read(cell, impossible);
+        return new CellReading(cell, impossible);
     }
 
     private static boolean isOf(String problem, CellField field) {

@@ -14,7 +14,7 @@ import syntoma.core.unit.Median;
  *
  * @param heard with their ages in s
  */
-public record Recent(List<Heard> heard) {
+public record Recent(List<AgedReading> heard) {
     /** So far back the strips go, in s. */
     public static final double KEPT_S = 300;
 
@@ -27,7 +27,7 @@ public record Recent(List<Heard> heard) {
     private static final double MINUTE_S = 60;
 
     /** A reading of a number of seconds ago. */
-    public record Heard(double ageS, RouterReading reading) {}
+    public record AgedReading(double ageS, RouterReading reading) {}
 
     /** A metric of a cell: its value now, and the lowest, middle and highest of the last minutes. */
     public record Strip(RadioMetric metric, double value, Grade grade, double low, double median, double high) {}
@@ -133,14 +133,15 @@ public record Recent(List<Heard> heard) {
 
     /** In which share of the last minute's readings there was an NR cell; empty where there was none in any of all. */
     public OptionalDouble nrShare() {
-        List<Heard> minute = heard.stream().filter(h -> h.ageS() <= MINUTE_S).toList();
+        List<AgedReading> minute =
+                heard.stream().filter(h -> h.ageS() <= MINUTE_S).toList();
         if (minute.isEmpty() || heard.stream().noneMatch(Recent::hasNr)) {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(minute.stream().filter(Recent::hasNr).count() / (double) minute.size());
     }
 
-    private static boolean hasNr(Heard heard) {
+    private static boolean hasNr(AgedReading heard) {
         return heard.reading().cells().stream()
                 .anyMatch(c -> c.role() != Role.NEIGHBOUR && c.rat().equals(Optional.of("NR")));
     }

@@ -168,7 +168,8 @@ public record BoosterPlan(
     public List<String> held(List<Band> bands, Map<String, Double> reportedDb, boolean warns) {
         List<String> said = new ArrayList<>();
         if (warns) {
-            said.add("Its warning light is on: it oscillates. Increase the distance, change the plane, or lower the gain.");
+            said.add(
+                    "Its warning light is on: it oscillates. Increase the distance, change the plane, or lower the gain.");
         }
         for (OnBand on : on(bands)) {
             Double reported = reportedDb.get(on.band.name());

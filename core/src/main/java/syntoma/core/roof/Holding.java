@@ -20,8 +20,7 @@ public final class Holding {
             said.add("The gland or bolt must be longer than the roof is thick: " + Values.plain(roof.thicknessMm())
                     + " mm.");
             if (roof.doubleSkin()) {
-                said.add(
-                        "Put a sleeve between the two skins, so that tightening does not crush them.");
+                said.add("Put a sleeve between the two skins, so that tightening does not crush them.");
             }
         }
         double over = foot.heightM() - roof.headroomM();

@@ -120,7 +120,8 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
         public List<String> notes() {
             List<String> said = new ArrayList<>();
             if (makersMm.isPresent() && !passes()) {
-                said.add("The plugs do not fit through the maker’s hole of " + mm(makersMm.getAsDouble()) + " mm: they need "
+                said.add("The plugs do not fit through the maker’s hole of " + mm(makersMm.getAsDouble())
+                        + " mm: they need "
                         + mm(oneAtATimeMm)
                         + " mm. Ask the maker before you drill a wider one: the antenna has to cover it.");
             } else if (makersMm.isPresent()) {
@@ -131,8 +132,7 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
             if (makersMm.isEmpty() && stemMm > oneAtATimeMm) {
                 said.add("The antenna’s own stem decides: it needs " + mm(stemMm) + " mm.");
             }
-            said.add(
-                    "The cables together are " + mm(cablesMm) + " mm thick: the gland must fit that.");
+            said.add("The cables together are " + mm(cablesMm) + " mm thick: the gland must fit that.");
             return said;
         }
     }

@@ -39,7 +39,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     public record Strip(double y, double fromX, double toX, Optional<Objection.Why> why) {}
 
     /** What the search has come to. */
-    public record Found(List<Ranked> places, List<Strip> strips, String sentence) {}
+    public record SearchResult(List<Ranked> places, List<Strip> strips, String sentence) {}
 
     /** Onto which panels the antenna’s shadow falls from a place while the sun stands low, in sentences. */
     public List<String> shadows(Spot spot) {
@@ -52,7 +52,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     }
 
     /** Judges the whole roof. */
-    public Found find() {
+    public SearchResult find() {
         Judge judge = new Judge(roof, foot, cabling);
         List<Place> cells = new ArrayList<>();
         List<Strip> strips = new ArrayList<>();
@@ -67,7 +67,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         }
         boolean narrow = cells.stream().noneMatch(Place::isFree);
         List<Place> best = best(cells, narrow ? Place::isNarrow : Place::isFree);
-        return new Found(ranked(best), strips, sentence(best, cells));
+        return new SearchResult(ranked(best), strips, sentence(best, cells));
     }
 
     private static Strip widened(List<Strip> strips, Strip open, Place cell) {

@@ -109,6 +109,8 @@ public record WifiReach(Shell shell, double awayM, boolean outside, int walls) {
                 : about + allowed + ": "
                         + (closed && sunny
                                 ? "ventilate it, and move it away from the outer wall."
-                                : closed ? "add a vent above and below to the cupboard." : "move it away from the outer wall.");
+                                : closed
+                                        ? "add a vent above and below to the cupboard."
+                                        : "move it away from the outer wall.");
     }
 }

@@ -23,7 +23,7 @@ final class BandLists {
     }
 
     /** A list in a line, and the variant of the device that the line says it is of. */
-    private record Listed(Line line, Set<String> bands, String words, String variant) {}
+    private record BandListing(Line line, Set<String> bands, String words, String variant) {}
 
     private static final String[] VARIANTS = {
         "europe",
@@ -42,9 +42,9 @@ final class BandLists {
         " na "
     };
 
-    static void read(List<Line> lines, List<Found> found) {
-        List<Listed> lists = new ArrayList<>();
-        List<Listed> unnamed = new ArrayList<>();
+    static void read(List<Line> lines, List<FoundField> found) {
+        List<BandListing> lists = new ArrayList<>();
+        List<BandListing> unnamed = new ArrayList<>();
         boolean lteAlone = lines.stream().anyMatch(l -> mode(l) == Mode.LTE)
                 && lines.stream().noneMatch(l -> l.says("5g") || l.has("nr"));
         Mode heading = Mode.NONE;
@@ -52,9 +52,9 @@ final class BandLists {
             if (line.ofWifi()) {
                 continue;
             }
-            Listed list = list(line, heading);
+            BandListing list = list(line, heading);
             if (list.bands().isEmpty() && lteAlone && line.says("bands")) {
-                Listed bare = list(line, Mode.LTE);
+                BandListing bare = list(line, Mode.LTE);
                 if (!bare.bands().isEmpty()) {
                     unnamed.add(bare);
                 }
@@ -69,27 +69,27 @@ final class BandLists {
         if (lists.isEmpty()) {
             unnamed.stream()
                     .findFirst()
-                    .ifPresent(l -> found.add(Found.unsure(
+                    .ifPresent(l -> found.add(FoundField.unsure(
                             "bands", List.copyOf(l.bands()), l.line(), l.words(), "Are these LTE bands?")));
             return;
         }
         Set<String> variants = new LinkedHashSet<>();
         Set<String> all = new LinkedHashSet<>();
-        for (Listed list : lists) {
+        for (BandListing list : lists) {
             all.addAll(list.bands());
             variants.add(list.variant());
         }
         Line first = lists.get(0).line();
         String words = lists.get(0).words() + (lists.size() > 1 ? " …" : "");
         if (variants.size() < 2) {
-            found.add(Found.sure("bands", List.copyOf(all), first, words));
+            found.add(FoundField.sure("bands", List.copyOf(all), first, words));
             return;
         }
         List<Object> others = lists.stream()
                 .map(l -> (Object) List.copyOf(l.bands()))
                 .distinct()
                 .toList();
-        found.add(new Found(
+        found.add(new FoundField(
                 "bands",
                 others.get(0),
                 words,
@@ -121,7 +121,7 @@ final class BandLists {
         return older ? Mode.OLDER : mode;
     }
 
-    private static Listed list(Line line, Mode heading) {
+    private static BandListing list(Line line, Mode heading) {
         Mode mode = heading;
         boolean listing = heading != Mode.NONE;
         Set<String> bands = new LinkedHashSet<>();
@@ -154,7 +154,7 @@ final class BandLists {
             }
         }
         String words = bands.isEmpty() ? "" : line.words(Math.max(0, first - 1), last);
-        return new Listed(line, bands, words, variant(line));
+        return new BandListing(line, bands, words, variant(line));
     }
 
     /** Whether at least three bare numbers follow a technology: “LTE: 1/3/7/20”. */

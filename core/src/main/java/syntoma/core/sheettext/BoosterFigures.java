@@ -16,7 +16,7 @@ final class BoosterFigures {
 
     private BoosterFigures() {}
 
-    static void read(List<Line> lines, List<Found> found) {
+    static void read(List<Line> lines, List<FoundField> found) {
         passbands(lines, found);
         for (Line line : lines) {
             if (line.says("gain", "verstärkung")) {
@@ -32,16 +32,16 @@ final class BoosterFigures {
             }
             if (line.says("tdd")) {
                 boolean denied = line.says("no tdd", "not tdd", "without tdd", "fdd only");
-                found.add(Found.sure("tdd", !denied, line, line.text()));
+                found.add(FoundField.sure("tdd", !denied, line, line.text()));
             } else if (line.says("fdd only")) {
-                found.add(Found.sure("tdd", false, line, line.text()));
+                found.add(FoundField.sure("tdd", false, line, line.text()));
             }
             connector(line, found);
         }
     }
 
-    private static void add(Line line, Amount a, String field, List<Found> found) {
-        found.add(Found.sure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to())));
+    private static void add(Line line, Amount a, String field, List<FoundField> found) {
+        found.add(FoundField.sure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to())));
     }
 
     /** Whether an amount is said of the way to the mast: by the direction before it, else by the only one that its line names. */
@@ -57,7 +57,7 @@ final class BoosterFigures {
         return (line.says("uplink") || line.has("ul")) && !line.says("downlink") && !line.has("dl");
     }
 
-    private static void passbands(List<Line> lines, List<Found> found) {
+    private static void passbands(List<Line> lines, List<FoundField> found) {
         List<Map<String, Object>> up = new ArrayList<>();
         List<Map<String, Object>> down = new ArrayList<>();
         Line ofUp = null;
@@ -92,16 +92,16 @@ final class BoosterFigures {
             ofBands(lines, found);
         }
         if (ofUp != null) {
-            found.add(Found.sure("uplink", up, ofUp, ofUp.text()));
+            found.add(FoundField.sure("uplink", up, ofUp, ofUp.text()));
         }
         if (ofDown != null) {
-            found.add(Found.sure("downlink", down, ofDown, ofDown.text()));
+            found.add(FoundField.sure("downlink", down, ofDown, ofDown.text()));
         }
     }
 
     /** Passbands that are said as bands: the whole of each, which is asked. */
-    private static void ofBands(List<Line> lines, List<Found> found) {
-        List<Found> listed = new ArrayList<>();
+    private static void ofBands(List<Line> lines, List<FoundField> found) {
+        List<FoundField> listed = new ArrayList<>();
         BandLists.read(
                 lines.stream()
                         .filter(line -> line.says("bands", "bänder", "bandes", "bandas") && !line.has("db"))
@@ -115,9 +115,9 @@ final class BoosterFigures {
                     bands.stream().flatMap(band -> band.uplink().stream()).toList();
             List<Span> down = bands.stream().map(Band::downlink).toList();
             if (!up.isEmpty()) {
-                found.add(new Found("uplink", rows(up), list.words(), list.line(), asked, List.of()));
+                found.add(new FoundField("uplink", rows(up), list.words(), list.line(), asked, List.of()));
             }
-            found.add(new Found("downlink", rows(down), list.words(), list.line(), asked, List.of()));
+            found.add(new FoundField("downlink", rows(down), list.words(), list.line(), asked, List.of()));
         });
     }
 
@@ -132,8 +132,8 @@ final class BoosterFigures {
         return rows;
     }
 
-    private static void connector(Line line, List<Found> found) {
-        List<Found> only = new ArrayList<>();
+    private static void connector(Line line, List<FoundField> found) {
+        List<FoundField> only = new ArrayList<>();
         Sockets.ports(List.of(line), only);
         boolean outside = line.says("outdoor", "outside", "donor");
         boolean inside = line.says("indoor", "inside", "server antenna");
@@ -146,7 +146,7 @@ final class BoosterFigures {
                     ((Map<?, ?>) ((List<?>) f.value()).get(0)).get("connector").toString();
             if (!sides) {
                 for (String field : List.of("donor", "indoor")) {
-                    found.add(Found.unsure(field, value, line, f.words(), "Is it the same on both sides?"));
+                    found.add(FoundField.unsure(field, value, line, f.words(), "Is it the same on both sides?"));
                 }
                 return;
             }
@@ -154,8 +154,8 @@ final class BoosterFigures {
             boolean said = line.says("female", "male", "jack", "plug", "socket");
             found.add(
                     said
-                            ? Found.sure(field, value, line, f.words())
-                            : Found.unsure(field, value, line, f.words(), "Which half is it, male or female?"));
+                            ? FoundField.sure(field, value, line, f.words())
+                            : FoundField.unsure(field, value, line, f.words(), "Which half is it, male or female?"));
         });
     }
 }

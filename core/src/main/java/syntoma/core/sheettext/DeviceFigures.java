@@ -17,7 +17,7 @@ final class DeviceFigures {
 
     private DeviceFigures() {}
 
-    static void read(List<Line> lines, List<Found> found) {
+    static void read(List<Line> lines, List<FoundField> found) {
         Set<String> features = new LinkedHashSet<>();
         Line ofFeatures = null;
         for (Line line : lines) {
@@ -34,7 +34,7 @@ final class DeviceFigures {
             }
         }
         if (ofFeatures != null) {
-            found.add(Found.unsure(
+            found.add(FoundField.unsure(
                     "features",
                     new ArrayList<>(features),
                     ofFeatures,
@@ -43,28 +43,28 @@ final class DeviceFigures {
         }
     }
 
-    private static void type(Line line, List<Found> found) {
+    private static void type(Line line, List<FoundField> found) {
         boolean said = found.stream().anyMatch(f -> f.field().equals("type"));
         for (String type : new String[] {"router", "hotspot", "phone", "modem"}) {
             if (!said && line.has(type) && line.number() <= 3) {
-                found.add(Found.sure("type", type, line, line.text()));
+                found.add(FoundField.sure("type", type, line, line.text()));
                 return;
             }
         }
     }
 
     /** Antennas for the network that are screwed onto the ports, where a lead takes the place of one. */
-    private static void screwedOn(Line line, List<Found> found) {
+    private static void screwedOn(Line line, List<FoundField> found) {
         if (line.says("antenna")
                 && line.says("detachable", "removable", "screw-on", "screw on", "unscrew")
                 && !line.says("non-detachable", "non-removable", "not detachable", "not removable")
                 && !line.ofWifi()) {
-            found.add(Found.sure("internal", InternalAntennas.SCREWED_ON.label(), line, line.text()));
+            found.add(FoundField.sure("internal", InternalAntennas.SCREWED_ON.label(), line, line.text()));
         }
     }
 
     /** 4x4 MIMO, by the technology that the line names last before it. */
-    private static void streams(Line line, List<Found> found) {
+    private static void streams(Line line, List<FoundField> found) {
         if (!line.says("mimo", "streams", "antenna streams") || line.ofWifi()) {
             return;
         }
@@ -85,11 +85,11 @@ final class DeviceFigures {
                     && t.value() <= 8) {
                 String words = line.words(i, i + 2);
                 if (field.isEmpty()) {
-                    found.add(Found.unsure("layersLte", t.value(), line, words, "Is that for LTE?"));
+                    found.add(FoundField.unsure("layersLte", t.value(), line, words, "Is that for LTE?"));
                 } else if (onlyOn) {
-                    found.add(Found.unsure(field, t.value(), line, words, "On all bands, or on some alone?"));
+                    found.add(FoundField.unsure(field, t.value(), line, words, "On all bands, or on some alone?"));
                 } else {
-                    found.add(Found.sure(field, t.value(), line, words));
+                    found.add(FoundField.sure(field, t.value(), line, words));
                 }
             }
         }
@@ -99,7 +99,7 @@ final class DeviceFigures {
             "(?<!\\p{L})(?:no|not|without|kein|keine|ohne|sans|pas d’|pas d'|sin|senza|ei|utan|geen)\\s?e-?sim"
                     + "|e-?sim[^\\p{L}\\p{N}]{0,8}(?:(?:support(?:ed)?)[^\\p{L}\\p{N}]{0,4})?(?:no|not|none|nein|non|nej|ei|nee|[✗✘×❌–—-]\\s*$)(?!\\p{L})");
 
-    private static void cards(Line line, List<Found> found) {
+    private static void cards(Line line, List<FoundField> found) {
         if (!line.says("sim")) {
             return;
         }
@@ -107,8 +107,8 @@ final class DeviceFigures {
             boolean denied = NO_ESIM.matcher(line.lower()).find();
             found.add(
                     line.says("optional", "some models", "depending")
-                            ? Found.unsure("esim", !denied, line, line.text(), "Does yours take one?")
-                            : Found.sure("esim", !denied, line, line.text()));
+                            ? FoundField.unsure("esim", !denied, line, line.text(), "Does yours take one?")
+                            : FoundField.sure("esim", !denied, line, line.text()));
         }
         String size = line.says("nano", "4ff")
                 ? "nano"
@@ -116,7 +116,7 @@ final class DeviceFigures {
                         ? "micro"
                         : line.says("mini", "2ff", "full-size", "full size") ? "full" : "";
         if (!size.isEmpty()) {
-            found.add(Found.sure("simSize", size, line, line.text()));
+            found.add(FoundField.sure("simSize", size, line, line.text()));
         }
         for (int i = 0; i < line.tokens().size(); i++) {
             Token t = line.at(i);
@@ -128,17 +128,18 @@ final class DeviceFigures {
                 double number = t.is("dual") ? 2 : t.value();
                 found.add(
                         number > 1 && ONE_IS_AN_ESIM.matcher(line.lower()).find()
-                                ? Found.unsure("simSlots", number - 1, line, line.text(), "Is one of them the eSIM?")
-                                : Found.sure("simSlots", number, line, line.text()));
+                                ? FoundField.unsure(
+                                        "simSlots", number - 1, line, line.text(), "Is one of them the eSIM?")
+                                : FoundField.sure("simSlots", number, line, line.text()));
                 return;
             }
         }
         if (!size.isEmpty() && line.says("slot")) {
-            found.add(Found.sure("simSlots", 1.0, line, line.text()));
+            found.add(FoundField.sure("simSlots", 1.0, line, line.text()));
         }
     }
 
-    private static void rates(Line line, List<Found> found) {
+    private static void rates(Line line, List<FoundField> found) {
         if (line.ofWifi()) {
             wifi(line, found);
             return;
@@ -158,8 +159,8 @@ final class DeviceFigures {
             boolean down = way.equals("down") || line.says("up to", "max");
             found.add(
                     down
-                            ? Found.sure("downMaxMbps", Amounts.tidy(rate.high()), line, words)
-                            : Found.unsure(
+                            ? FoundField.sure("downMaxMbps", Amounts.tidy(rate.high()), line, words)
+                            : FoundField.unsure(
                                     "downMaxMbps", Amounts.tidy(rate.high()), line, words, "Is that its download?"));
         }
     }
@@ -181,14 +182,14 @@ final class DeviceFigures {
         return t.is("download", "dl", "downlink", "down", "↓") ? "down" : "";
     }
 
-    private static void wifi(Line line, List<Found> found) {
+    private static void wifi(Line line, List<FoundField> found) {
         for (int i = 0; i < line.tokens().size(); i++) {
             boolean generation = line.at(i).is("fi", "wifi")
                     && line.at(i + 1).isNumber()
                     && line.at(i + 1).value() >= 4
                     && line.at(i + 1).value() <= 7;
             if (generation) {
-                found.add(Found.sure(
+                found.add(FoundField.sure(
                         "wifi", "Wi-Fi " + line.at(i + 1).text(), line, line.words(Math.max(0, i - 2), i + 1)));
             }
         }
@@ -200,15 +201,15 @@ final class DeviceFigures {
                 end++;
             }
             String words = line.text().substring(from, end).replaceFirst("[\\s,./]+$", "");
-            found.add(Found.unsure("wifi", words, line, words, "Is that its newest generation?"));
+            found.add(FoundField.unsure("wifi", words, line, words, "Is that its newest generation?"));
         }
         Amounts.of(line, Amounts.MBPS).stream()
                 .mapToDouble(Amount::high)
                 .max()
-                .ifPresent(most -> found.add(Found.sure("wifiMbps", Amounts.tidy(most), line, line.text())));
+                .ifPresent(most -> found.add(FoundField.sure("wifiMbps", Amounts.tidy(most), line, line.text())));
     }
 
-    private static void ethernet(Line line, List<Found> found) {
+    private static void ethernet(Line line, List<FoundField> found) {
         double most = line.says("gigabit", "gbe", "1000") ? 1000 : 0;
         for (Amount rate : Amounts.of(line, Amounts.MBPS)) {
             most = Math.max(most, rate.high());
@@ -221,45 +222,45 @@ final class DeviceFigures {
             most = 100;
         }
         if (most > 0) {
-            found.add(Found.sure("ethernetMbps", Amounts.tidy(most), line, line.text()));
+            found.add(FoundField.sure("ethernetMbps", Amounts.tidy(most), line, line.text()));
         }
     }
 
-    private static void counts(Line line, List<Found> found) {
+    private static void counts(Line line, List<FoundField> found) {
         for (int i = 0; i < line.tokens().size(); i++) {
             Token t = line.at(i);
             if (t.is("cat", "category") && !line.ofWifi() && !line.says("cable", "ethernet", "rj45")) {
                 int at = line.at(i + 1).isNumber() ? i + 1 : line.at(i + 2).isNumber() ? i + 2 : -1;
                 if (at > 0) {
-                    found.add(Found.sure("category", "Cat " + line.at(at).text(), line, line.words(i, at)));
+                    found.add(FoundField.sure("category", "Cat " + line.at(at).text(), line, line.words(i, at)));
                 }
             }
             boolean people = t.isNumber() && line.at(i + 1).is("devices", "users", "clients", "geräte");
             if (people && t.value() >= 1 && t.value() <= 1000) {
-                found.add(Found.sure("deviceLimit", t.value(), line, line.words(i, i + 1)));
+                found.add(FoundField.sure("deviceLimit", t.value(), line, line.words(i, i + 1)));
             }
             boolean carriers = t.isNumber()
                     && (line.at(i + 1).is("ca")
                             || line.at(i + 1).isTimes() && line.at(i + 2).is("ca", "carrier"));
             if (carriers && t.value() <= 8) {
-                found.add(Found.sure("aggregates", t.value(), line, line.words(i, i + 1)));
+                found.add(FoundField.sure("aggregates", t.value(), line, line.words(i, i + 1)));
             }
             if (t.is("dual") && line.at(i + 1).is("modem", "modems")) {
-                found.add(Found.sure("modems", 2.0, line, line.words(i, i + 1)));
+                found.add(FoundField.sure("modems", 2.0, line, line.words(i, i + 1)));
             }
         }
         if (line.says("battery", "akku", "runtime")) {
             Amounts.of(line, Amounts.HOURS).stream()
                     .findFirst()
-                    .ifPresent(a -> found.add(
-                            Found.sure("batteryHours", Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
+                    .ifPresent(a -> found.add(FoundField.sure(
+                            "batteryHours", Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
         }
         if (line.says("locked to") || line.says("carrier lock")) {
             int from = line.lower().indexOf("locked to");
             if (from >= 0) {
                 String rest = line.text().substring(from + "locked to".length()).strip();
                 int end = rest.indexOf('.') < 0 ? rest.length() : rest.indexOf('.');
-                found.add(Found.unsure(
+                found.add(FoundField.unsure(
                         "lockedTo", rest.substring(0, end), line, line.text(), "Is it locked to that carrier?"));
             }
         }

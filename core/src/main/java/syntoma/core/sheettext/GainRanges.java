@@ -33,7 +33,7 @@ final class GainRanges {
         }
     }
 
-    static void read(List<Line> lines, List<Found> found) {
+    static void read(List<Line> lines, List<FoundField> found) {
         List<Range> ranges = new ArrayList<>();
         List<Double> gains = new ArrayList<>();
         Line first = null;
@@ -107,12 +107,12 @@ final class GainRanges {
             Line ofGain,
             String words,
             boolean most,
-            List<Found> found) {
+            List<FoundField> found) {
         boolean twice = ranges.stream().anyMatch(r -> isSaidAgain(r, ranges));
         if (twice) {
             List<Range> bare = ranges.stream().filter(r -> r.gain() == null).toList();
             List<Range> gained = ranges.stream().filter(r -> r.gain() != null).toList();
-            found.add(new Found(
+            found.add(new FoundField(
                     "ranges",
                     rows(gained, null),
                     words,
@@ -127,7 +127,7 @@ final class GainRanges {
         if (own && most) {
             List<Range> bare =
                     ranges.stream().map(r -> new Range(r.from(), r.to(), null)).toList();
-            found.add(new Found(
+            found.add(new FoundField(
                     "ranges",
                     rows(ranges, null),
                     words,
@@ -135,11 +135,11 @@ final class GainRanges {
                     "Those gains are the most it has there. Do they hold on the whole of each range?",
                     List.of(rows(bare, null))));
         } else if (own || different.isEmpty()) {
-            found.add(Found.sure("ranges", rows(ranges, null), first, words));
+            found.add(FoundField.sure("ranges", rows(ranges, null), first, words));
         } else if (different.size() == 1 && !most) {
-            found.add(Found.sure("ranges", rows(ranges, different.get(0)), first, said));
+            found.add(FoundField.sure("ranges", rows(ranges, different.get(0)), first, said));
         } else if (different.size() == 1) {
-            found.add(new Found(
+            found.add(new FoundField(
                     "ranges",
                     rows(ranges, different.get(0)),
                     said,
@@ -151,7 +151,7 @@ final class GainRanges {
             for (int i = 0; i < ranges.size(); i++) {
                 paired.add(new Range(ranges.get(i).from(), ranges.get(i).to(), gains.get(i)).row(null));
             }
-            found.add(new Found(
+            found.add(new FoundField(
                     "ranges",
                     paired,
                     said,
@@ -159,7 +159,7 @@ final class GainRanges {
                     "Are the gains in the order of the ranges?",
                     List.of(rows(ranges, null))));
         } else {
-            found.add(new Found(
+            found.add(new FoundField(
                     "ranges",
                     rows(ranges, null),
                     said,

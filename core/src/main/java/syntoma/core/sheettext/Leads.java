@@ -14,7 +14,7 @@ final class Leads {
     private Leads() {}
 
     /** The leads of an antenna, each with its length and its cable where a line says one. */
-    static void read(List<Line> lines, List<Found> found) {
+    static void read(List<Line> lines, List<FoundField> found) {
         List<Map<String, Object>> rows = new ArrayList<>();
         boolean open = false;
         Line first = null;
@@ -51,7 +51,7 @@ final class Leads {
             length.ifPresent(m -> row.put("lengthM", m));
             cable.ifPresent(c -> row.put("cableClass", c));
         }
-        found.add(new Found(
+        found.add(new FoundField(
                 "leads",
                 rows,
                 words.toString(),

@@ -36,7 +36,7 @@ final class Prices {
 
     private Prices() {}
 
-    static void read(List<Line> lines, Kind kind, List<Found> found) {
+    static void read(List<Line> lines, Kind kind, List<FoundField> found) {
         for (Line line : lines) {
             for (int i = 0; i < line.tokens().size(); i++) {
                 if (line.at(i).isNumber()) {
@@ -46,7 +46,7 @@ final class Prices {
         }
     }
 
-    private static void at(Line line, int i, Kind kind, List<Found> found) {
+    private static void at(Line line, int i, Kind kind, List<FoundField> found) {
         boolean before = line.at(i - 1).is(CURRENCIES);
         boolean after = line.at(i + 1).is(CURRENCIES);
         boolean named = line.says("price", "preis") && line.at(i - 1).is(":", "price", "preis", "=") && i < 5;
@@ -57,13 +57,13 @@ final class Prices {
         String words = line.words(before ? i - 1 : i, after ? i + 1 : i);
         boolean monthly = line.says("month", "monat", "/mo") || kind == Kind.SIM && line.says(MONTHLY);
         if (kind == Kind.SIM && monthly) {
-            found.add(Found.sure("pricePerMonth", value, line, words));
+            found.add(FoundField.sure("pricePerMonth", value, line, words));
         } else if (kind == Kind.SIM && line.says(ABOUT_A_MONTH)) {
-            found.add(Found.unsure("pricePerMonth", value, line, words, "Is that the price of a month?"));
+            found.add(FoundField.unsure("pricePerMonth", value, line, words, "Is that the price of a month?"));
         } else if (!monthly) {
             boolean extra = line.says("shipping", "delivery", "versand", "deposit", "save ", "off ");
             if (!extra) {
-                found.add(Found.sure("price", value, line, words));
+                found.add(FoundField.sure("price", value, line, words));
             }
         }
     }

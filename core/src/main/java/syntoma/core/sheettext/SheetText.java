@@ -42,7 +42,7 @@ public final class SheetText {
      *
      * @throws IllegalArgumentException when the text is empty or too long
      */
-    public static List<Found> read(Kind kind, String text) {
+    public static List<FoundField> read(Kind kind, String text) {
         if (text.isBlank()) {
             throw new IllegalArgumentException("text is empty; paste the words of a data sheet");
         }
@@ -54,7 +54,7 @@ public final class SheetText {
         if (lines.isEmpty()) {
             throw new IllegalArgumentException("text holds no word; paste the words of a data sheet");
         }
-        List<Found> found = new ArrayList<>();
+        List<FoundField> found = new ArrayList<>();
         name(lines, found);
         Prices.read(lines, kind, found);
         switch (kind) {
@@ -78,15 +78,15 @@ public final class SheetText {
             case MOUNT -> AntennaFigures.mount(lines, found);
             case SIM -> SimFigures.read(lines, found);
         }
-        return Found.merged(found);
+        return FoundField.merged(found);
     }
 
     /** The first line is the name where it is short enough for one and no row of a table. */
-    private static void name(List<Line> lines, List<Found> found) {
+    private static void name(List<Line> lines, List<FoundField> found) {
         Line first = lines.get(0);
         boolean like = first.text().length() <= 80 && first.text().indexOf(':') < 0;
         if (like) {
-            found.add(Found.unsure("name", first.text(), first, first.text(), "Is this its name?"));
+            found.add(FoundField.unsure("name", first.text(), first, first.text(), "Is this its name?"));
         }
     }
 }

@@ -51,43 +51,43 @@ final class SimFigures {
 
     private SimFigures() {}
 
-    static void read(List<Line> lines, List<Found> found) {
+    static void read(List<Line> lines, List<FoundField> found) {
         for (Line line : lines) {
             for (Amount a : Amounts.of(line, Amounts.GIGABYTES)) {
                 String words = line.words(a.from(), a.to());
                 boolean part = line.says("roaming", "then", "after", "of which");
                 found.add(
                         part
-                                ? Found.unsure(
+                                ? FoundField.unsure(
                                         "allowanceGb", a.high(), line, words, "Is that the allowance of a month?")
-                                : Found.sure("allowanceGb", Amounts.tidy(a.high()), line, words));
+                                : FoundField.sure("allowanceGb", Amounts.tidy(a.high()), line, words));
             }
             for (Amount a : Amounts.of(line, Amounts.MBPS)) {
                 String words = line.words(a.from(), a.to());
                 boolean after = line.says(AFTER);
                 found.add(
                         after
-                                ? Found.unsure(
+                                ? FoundField.unsure(
                                         "capMbps", Amounts.tidy(a.high()), line, words, "Does it hold from the start?")
-                                : Found.sure("capMbps", Amounts.tidy(a.high()), line, words));
+                                : FoundField.sure("capMbps", Amounts.tidy(a.high()), line, words));
             }
             String size = line.says("nano")
                     ? "nano"
                     : line.says("micro") ? "micro" : line.says("esim", "e-sim") ? "eSIM" : "";
             if (!size.isEmpty()) {
-                found.add(Found.sure("size", size, line, line.text()));
+                found.add(FoundField.sure("size", size, line, line.text()));
             }
             if (line.says(RESETS)) {
                 for (Token t : line.tokens()) {
                     if (t.isNumber() && t.value() >= 1 && t.value() <= 31 && t.value() == Math.rint(t.value())) {
-                        found.add(Found.sure("resetDay", t.value(), line, line.text()));
+                        found.add(FoundField.sure("resetDay", t.value(), line, line.text()));
                         break;
                     }
                 }
             }
             Matcher network = NETWORK.matcher(line.text());
             if (network.find()) {
-                found.add(Found.sure("carrier", network.group("name").strip(), line, line.text()));
+                found.add(FoundField.sure("carrier", network.group("name").strip(), line, line.text()));
             }
         }
     }

@@ -53,10 +53,10 @@ final class Sockets {
     }
 
     /** The antenna ports of a device. */
-    static void ports(List<Line> lines, List<Found> found) {
+    static void ports(List<Line> lines, List<FoundField> found) {
         for (Line line : lines) {
             if (line.says("no external antenna", "no antenna port", "no antenna connector", "without antenna port")) {
-                found.add(Found.sure("takesAntennas", false, line, line.text()));
+                found.add(FoundField.sure("takesAntennas", false, line, line.text()));
                 return;
             }
         }
@@ -73,7 +73,7 @@ final class Sockets {
             }
         }
         if (first != null) {
-            found.add(new Found(
+            found.add(new FoundField(
                     "ports",
                     rows,
                     words.toString(),
@@ -100,34 +100,34 @@ final class Sockets {
     }
 
     /** The class and the ends of a cable. */
-    static void cable(List<Line> lines, List<Found> found) {
+    static void cable(List<Line> lines, List<FoundField> found) {
         for (Line line : lines) {
-            cableClass(line).ifPresent(c -> found.add(Found.sure("cableClass", c, line, line.text())));
-            metres(line).ifPresent(m -> found.add(Found.sure("lengthM", m, line, line.text())));
+            cableClass(line).ifPresent(c -> found.add(FoundField.sure("cableClass", c, line, line.text())));
+            metres(line).ifPresent(m -> found.add(FoundField.sure("lengthM", m, line, line.text())));
         }
         ends(lines, found);
     }
 
     /** The ends and the form of an adapter. */
-    static void adapter(List<Line> lines, List<Found> found) {
+    static void adapter(List<Line> lines, List<FoundField> found) {
         ends(lines, found);
         for (Line line : lines) {
             if (line.says("pigtail", "flexible")) {
-                found.add(Found.sure("form", "pigtail", line, line.text()));
+                found.add(FoundField.sure("form", "pigtail", line, line.text()));
             } else if (line.says("rigid", "solid", "one-piece")) {
-                found.add(Found.sure("form", "rigid", line, line.text()));
+                found.add(FoundField.sure("form", "rigid", line, line.text()));
             }
             if (line.says("loss")) {
                 Amounts.of(line, Amounts.DB).stream()
                         .findFirst()
                         .ifPresent(a -> found.add(
-                                Found.sure("lossDb", Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
+                                FoundField.sure("lossDb", Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
             }
         }
     }
 
     /** Both ends, of the first line that names their halves, else of the first that names them. */
-    private static void ends(List<Line> lines, List<Found> found) {
+    private static void ends(List<Line> lines, List<FoundField> found) {
         List<Line> naming =
                 lines.stream().filter(line -> both(line).size() >= 2).toList();
         naming.stream()
@@ -147,13 +147,13 @@ final class Sockets {
         return some.size() == 1 && some.get(0).number() == 2 ? List.of(some.get(0), some.get(0)) : some;
     }
 
-    private static void end(String field, Some some, Line line, List<Found> found) {
+    private static void end(String field, Some some, Line line, List<FoundField> found) {
         boolean open = some.gender().isEmpty();
         String value = some.kind() + "-" + (open ? "male" : some.gender());
         found.add(
                 open
-                        ? Found.unsure(field, value, line, some.words(), "Which half is it, male or female?")
-                        : Found.sure(field, value, line, some.words()));
+                        ? FoundField.unsure(field, value, line, some.words(), "Which half is it, male or female?")
+                        : FoundField.sure(field, value, line, some.words()));
     }
 
     static OptionalDouble metres(Line line) {

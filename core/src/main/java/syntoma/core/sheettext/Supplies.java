@@ -11,7 +11,7 @@ import syntoma.core.sheettext.Amounts.Amount;
 final class Supplies {
     private Supplies() {}
 
-    static void read(List<Line> lines, List<Found> found) {
+    static void read(List<Line> lines, List<FoundField> found) {
         Set<String> feeds = new LinkedHashSet<>();
         Line ofFeeds = null;
         for (Line line : lines) {
@@ -24,7 +24,7 @@ final class Supplies {
             watts(line, found);
         }
         if (ofFeeds != null) {
-            found.add(Found.sure("feeds", new ArrayList<>(feeds), ofFeeds, ofFeeds.text()));
+            found.add(FoundField.sure("feeds", new ArrayList<>(feeds), ofFeeds, ofFeeds.text()));
         }
     }
 
@@ -54,31 +54,31 @@ final class Supplies {
         return feeds;
     }
 
-    private static void volts(Line line, List<Found> found) {
+    private static void volts(Line line, List<FoundField> found) {
         boolean mains = line.says("230 v", "100-240", "100–240", "100 - 240", "110-240", "vac", " ac ", "mains");
         for (Amount a : Amounts.of(line, Amounts.VOLTS)) {
             String words = line.words(a.from(), a.to());
             boolean poe = line.says("passive poe", "passive power");
             if (poe && a.high() <= 60) {
-                found.add(Found.sure("passiveV", Amounts.tidy(a.high()), line, words));
+                found.add(FoundField.sure("passiveV", Amounts.tidy(a.high()), line, words));
             } else if (a.high() <= 60 && !line.says("usb") && !(mains && a.low() >= 60)) {
                 range(line, a, words, found);
             }
         }
     }
 
-    private static void range(Line line, Amount a, String words, List<Found> found) {
+    private static void range(Line line, Amount a, String words, List<FoundField> found) {
         boolean input = line.says("input", "power", "supply", "dc", "voltage", "versorgung", "spannung", "adapter");
         if (!input) {
             return;
         }
         if (a.isRange()) {
-            found.add(Found.sure("lowV", Amounts.tidy(a.low()), line, words));
-            found.add(Found.sure("highV", Amounts.tidy(a.high()), line, words));
+            found.add(FoundField.sure("lowV", Amounts.tidy(a.low()), line, words));
+            found.add(FoundField.sure("highV", Amounts.tidy(a.high()), line, words));
         } else {
             String asked = "Does it take " + words + " alone? A vehicle's battery gives more and less.";
-            found.add(Found.unsure("lowV", Amounts.tidy(a.low()), line, words, asked));
-            found.add(Found.unsure("highV", Amounts.tidy(a.high()), line, words, asked));
+            found.add(FoundField.unsure("lowV", Amounts.tidy(a.low()), line, words, asked));
+            found.add(FoundField.unsure("highV", Amounts.tidy(a.high()), line, words, asked));
         }
     }
 
@@ -90,7 +90,7 @@ final class Supplies {
         return text.substring(0, end);
     }
 
-    private static void watts(Line line, List<Found> found) {
+    private static void watts(Line line, List<FoundField> found) {
         if (!line.says("consum", "power", "draw", "leistung", "verbrauch", "watt", "idle", "typ", "max")
                 || line.says("tx power", "output power", "transmit", "poe out", "adapter output")) {
             return;
@@ -105,13 +105,13 @@ final class Supplies {
             boolean usual =
                     near.contains("typ") || near.contains("idle") || near.contains("average") || near.contains("avg");
             if (a.isRange()) {
-                found.add(Found.sure("peakW", Amounts.tidy(a.high()), line, words));
+                found.add(FoundField.sure("peakW", Amounts.tidy(a.high()), line, words));
             } else if (most) {
-                found.add(Found.sure("peakW", Amounts.tidy(a.high()), line, words));
+                found.add(FoundField.sure("peakW", Amounts.tidy(a.high()), line, words));
             } else if (usual) {
-                found.add(Found.sure("drawW", Amounts.tidy(a.high()), line, words));
+                found.add(FoundField.sure("drawW", Amounts.tidy(a.high()), line, words));
             } else {
-                found.add(Found.unsure(
+                found.add(FoundField.unsure(
                         "drawW", Amounts.tidy(a.high()), line, words, "Is that its usual draw, or the most?"));
             }
         }

@@ -118,7 +118,7 @@ public final class Typed {
 
     /** Rows of ports, leads or ranges from a few words: 4 × SMA, 698-960 MHz 3 dBi; none where there are none in them. */
     public static List<Map<String, Object>> rows(String field, String text) {
-        List<Found> found = new ArrayList<>();
+        List<FoundField> found = new ArrayList<>();
         List<Line> lines = Line.of(text);
         switch (field) {
             case "ports" -> Sockets.ports(lines, found);

@@ -16,7 +16,7 @@ import syntoma.core.reply.CellField;
 import syntoma.core.reply.CellTexts;
 import syntoma.core.reply.Role;
 import syntoma.core.statustext.Names.Heading;
-import syntoma.core.statustext.Names.Named;
+import syntoma.core.statustext.Names.NamedField;
 
 /** The cells that lines tell of: by name and value, in tables, a cell in each line, under headings. */
 final class CellLines {
@@ -45,10 +45,10 @@ final class CellLines {
     private int seconds;
     private Optional<Columns> columns = Optional.empty();
     private int rows;
-    private Optional<Named> open = Optional.empty();
+    private Optional<NamedField> open = Optional.empty();
     private boolean nrAlone;
     private boolean unregistered;
-    private final Names.Told told = new Names.Told();
+    private final Names.NamesOfLines told = new Names.NamesOfLines();
     private final Unfolding unfolding = new Unfolding();
 
     CellLines(List<Warning> warnings) {
@@ -56,10 +56,10 @@ final class CellLines {
     }
 
     /** The cells, and what is said of the network. */
-    record Read(Optional<String> mode, Optional<String> carrier, List<Cell> cells, List<Source> sources) {}
+    record CellsRead(Optional<String> mode, Optional<String> carrier, List<Cell> cells, List<Source> sources) {}
 
     /** A cell, and what it was read from. */
-    private record Made(Cell cell, Gathered from) {}
+    private record CellWithSource(Cell cell, Gathered from) {}
 
     void line(Lines.Line line) {
         unregistered |= Names.saysNone(line);
@@ -79,7 +79,7 @@ final class CellLines {
         if (table(line) || joined(line)) {
             return;
         }
-        List<Named> names = told.in(line);
+        List<NamedField> names = told.in(line);
         if (names.isEmpty() || names.stream().noneMatch(n -> hasValue(text, n, names))) {
             without(line, names);
             return;
@@ -100,7 +100,7 @@ final class CellLines {
         Heading last = cell;
         Heading ofBand = cell;
         for (int i = 0; i < names.size(); i++) {
-            Named named = names.get(i);
+            NamedField named = names.get(i);
             int end = i + 1 < names.size() ? names.get(i + 1).from() : text.length();
             Heading to = named.role()
                     .map(role -> own.isPresent() && role == Role.PRIMARY && cell.role() != Role.NR
@@ -121,7 +121,7 @@ final class CellLines {
     }
 
     /** Cells of a role under one heading come one after another: what says once more which it is begins the next. */
-    private Heading another(Heading of, String text, List<Named> names) {
+    private Heading another(Heading of, String text, List<NamedField> names) {
         Gathered there = cells.get(of.role().label() + of.count());
         boolean next = there != null
                 && names.stream()
@@ -138,7 +138,7 @@ final class CellLines {
     }
 
     /** A width that stands beside a band without its name. */
-    private void unnamed(Lines.Line line, List<Named> names, Heading of) {
+    private void unnamed(Lines.Line line, List<NamedField> names, Heading of) {
         String text = line.text();
         boolean band = names.stream().anyMatch(n -> n.field() == CellField.BAND || n.field() == CellField.ARFCN);
         boolean width = names.stream().anyMatch(n -> n.field() == CellField.BANDWIDTH_MHZ);
@@ -157,7 +157,7 @@ final class CellLines {
         return !parts.isEmpty();
     }
 
-    private static boolean hasValue(String text, Named named, List<Named> names) {
+    private static boolean hasValue(String text, NamedField named, List<NamedField> names) {
         int at = names.indexOf(named);
         int end = at + 1 < names.size() ? names.get(at + 1).from() : text.length();
         return DIGIT.matcher(text.substring(named.to(), end)).find();
@@ -171,7 +171,7 @@ final class CellLines {
     }
 
     /** A line without a value: a heading, the names of a table, or a name whose value stands in the next line. */
-    private void without(Lines.Line line, List<Named> names) {
+    private void without(Lines.Line line, List<NamedField> names) {
         String text = line.text();
         if (names.size() >= Columns.FEWEST) {
             Optional<Columns> named = Columns.of(text);
@@ -184,11 +184,11 @@ final class CellLines {
             return;
         }
         if (open.isPresent()) {
-            Named named = open.get();
+            NamedField named = open.get();
             open = Optional.empty();
             Heading to =
                     named.role().map(r -> inLine(r, named.count(), heading)).orElse(heading);
-            Optional<Figures.Taken> value =
+            Optional<Figures.FigureText> value =
                     Figures.after(named.field(), " " + text, line.number(), to.role() == Role.PRIMARY, warnings);
             if (value.isPresent() && text.length() < LONGEST_HEADING) {
                 put(to, named.field(), value.get());
@@ -230,7 +230,7 @@ final class CellLines {
         if (!band.find()) {
             return false;
         }
-        put(of, CellField.BAND, new Figures.Taken(band.group("band"), line.number()));
+        put(of, CellField.BAND, new Figures.FigureText(band.group("band"), line.number()));
         width(line, text, of);
         return true;
     }
@@ -242,7 +242,7 @@ final class CellLines {
         Matcher width = BARE_WIDTH.matcher(text);
         while (width.find()) {
             if (Double.parseDouble(width.group("mhz").replace(',', '.')) <= MOST_MHZ) {
-                put(of, CellField.BANDWIDTH_MHZ, new Figures.Taken(width.group("mhz"), line.number()));
+                put(of, CellField.BANDWIDTH_MHZ, new Figures.FigureText(width.group("mhz"), line.number()));
                 return;
             }
         }
@@ -288,14 +288,14 @@ final class CellLines {
         return true;
     }
 
-    private void put(Heading of, CellField field, Figures.Taken value) {
+    private void put(Heading of, CellField field, Figures.FigureText value) {
         Gathered cell = cell(of);
-        Figures.Taken there = cell.texts.get(field);
+        Figures.FigureText there = cell.texts.get(field);
         if (there == null) {
             cell.texts.put(field, value);
             return;
         }
-        Optional<Figures.Taken> counts = Figures.ofBoth(there, value);
+        Optional<Figures.FigureText> counts = Figures.ofBoth(there, value);
         counts.ifPresent(taken -> cell.texts.put(field, taken));
         if (counts.isEmpty() && !there.text().equals(value.text()) && warnings.size() < Warning.MOST) {
             warnings.add(new Warning(
@@ -308,13 +308,13 @@ final class CellLines {
         }
     }
 
-    private static String plain(Figures.Taken value) {
+    private static String plain(Figures.FigureText value) {
         String text = value.text();
         return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
     }
 
-    Read read() {
-        List<Made> all = new ArrayList<>();
+    CellsRead read() {
+        List<CellWithSource> all = new ArrayList<>();
         if (mode.isEmpty() && unregistered && cells.isEmpty()) {
             mode = Optional.of("not registered");
         }
@@ -338,16 +338,17 @@ final class CellLines {
             if (role == Role.PRIMARY) {
                 Names.older(mode).ifPresent(rat -> texts.putIfAbsent(CellField.RAT, rat));
             }
-            CellTexts.Read made = CellTexts.read(role, isNr || (alone || nrAlone) && role == Role.PRIMARY, texts);
+            CellTexts.CellReading made =
+                    CellTexts.read(role, isNr || (alone || nrAlone) && role == Role.PRIMARY, texts);
             made.impossible()
                     .forEach((field, says) -> warnings.add(new Warning(
                             Warning.Code.IMPOSSIBLE_VALUE,
                             says,
                             Optional.ofNullable(cell.texts.get(field))
-                                    .map(Figures.Taken::line)
+                                    .map(Figures.FigureText::line)
                                     .orElse(0))));
             if (made.cell().isThere()) {
-                all.add(new Made(made.cell(), cell));
+                all.add(new CellWithSource(made.cell(), cell));
             }
         }
         all.sort(Comparator.comparing(made -> made.cell().role()));
@@ -358,11 +359,12 @@ final class CellLines {
                     0,
                     Optional.of(new Warning.Doubt(Figure.CARRIER.field(), List.copyOf(carriers.keySet())))));
         }
-        List<Cell> read = all.stream().map(Made::cell).toList();
-        return new Read(CellTexts.mode(mode, read), carriers.keySet().stream().findFirst(), read, sources(all));
+        List<Cell> read = all.stream().map(CellWithSource::cell).toList();
+        return new CellsRead(
+                CellTexts.mode(mode, read), carriers.keySet().stream().findFirst(), read, sources(all));
     }
 
-    private List<Source> sources(List<Made> all) {
+    private List<Source> sources(List<CellWithSource> all) {
         List<Source> sources = new ArrayList<>();
         carriers.forEach((name, line) -> sources.add(new Source(line, Figure.CARRIER.field(), Source.NO_CELL)));
         mode.ifPresent(said -> sources.add(new Source(modeLine, Figure.RAT.field(), Source.NO_CELL)));

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.regex.Pattern;
 import syntoma.core.reply.CellField;
-import syntoma.core.statustext.Names.Named;
+import syntoma.core.statustext.Names.NamedField;
 
 /**
  * The columns of a table, as its first line names them.
@@ -30,7 +30,7 @@ record Columns(List<Optional<CellField>> fields, OptionalInt role, OptionalInt n
         OptionalInt network = OptionalInt.empty();
         String[] parts = parted(text);
         for (int i = 0; i < parts.length; i++) {
-            List<Named> names = Names.in(parts[i]);
+            List<NamedField> names = Names.in(parts[i]);
             if (Names.isNetworkColumn(parts[i])) {
                 network = OptionalInt.of(i);
             } else if (names.isEmpty() && role.isEmpty()) {

@@ -75,18 +75,18 @@ final class Figures {
      * @param port whether it is of one port of several
      * @param time that its line begins with; empty where it has none
      */
-    record Taken(String text, int line, boolean port, String time) {
-        Taken(String text, int line) {
+    record FigureText(String text, int line, boolean port, String time) {
+        FigureText(String text, int line) {
             this(text, line, false, "");
         }
 
-        Taken at(String begin) {
-            return new Taken(text, line, port, begin);
+        FigureText at(String begin) {
+            return new FigureText(text, line, port, begin);
         }
 
         /** The same, of one port of several. */
-        Taken ofPort() {
-            return new Taken(text, line, true, time);
+        FigureText ofPort() {
+            return new FigureText(text, line, true, time);
         }
     }
 
@@ -117,27 +117,27 @@ final class Figures {
     }
 
     /** @param inUse whether it is of the cell in use, about which one can be asked */
-    static Optional<Taken> after(CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
+    static Optional<FigureText> after(CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
         return switch (field) {
             case BAND ->
                 found(BAND.matcher(rest), "band")
                         .or(() -> found(BAND_ASIDE.matcher(rest), "band"))
-                        .map(t -> new Taken(t, line));
-            case CELL_ID -> found(IDENTITY.matcher(rest), "word").map(t -> new Taken(t, line));
-            case RAT -> found(WORD.matcher(rest), "word").map(t -> new Taken(t, line));
+                        .map(t -> new FigureText(t, line));
+            case CELL_ID -> found(IDENTITY.matcher(rest), "word").map(t -> new FigureText(t, line));
+            case RAT -> found(WORD.matcher(rest), "word").map(t -> new FigureText(t, line));
             case RSSI_DBM, RSRP_DBM, RSRQ_DB, SINR_DB -> level(field, rest, line, inUse, warnings);
-            default -> number(rest).map(t -> new Taken(t, line));
+            default -> number(rest).map(t -> new FigureText(t, line));
         };
     }
 
     /** The band of one of several carriers that are joined: of the first the last that is named, else the first. */
-    static Optional<Taken> lastBand(String text, boolean first, int line) {
+    static Optional<FigureText> lastBand(String text, boolean first, int line) {
         Matcher m = BARE_BAND.matcher(text);
         Optional<String> band = Optional.empty();
         while (m.find() && (first || band.isEmpty())) {
             band = Optional.of(m.group("band"));
         }
-        return band.map(b -> new Taken(b, line));
+        return band.map(b -> new FigureText(b, line));
     }
 
     private static Optional<String> found(Matcher m, String group) {
@@ -158,7 +158,7 @@ final class Figures {
 
     private record Number(String label, double value) {}
 
-    private static Optional<Taken> level(
+    private static Optional<FigureText> level(
             CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
         List<Number> numbers = new ArrayList<>(2);
         Matcher alone = ALONE.matcher(rest);
@@ -184,7 +184,7 @@ final class Figures {
                             .filter(doubt -> inUse)));
             return Optional.empty();
         }
-        return one.map(v -> new Taken(Double.toString(v), line, port, ""));
+        return one.map(v -> new FigureText(Double.toString(v), line, port, ""));
     }
 
     /** What stands before the next name of a line of names and values, whatever that is of. */
@@ -259,7 +259,7 @@ final class Figures {
     }
 
     /** Which of two values of one figure of one cell counts: the later, of ports the strongest; empty where neither is known. */
-    static Optional<Taken> ofBoth(Taken first, Taken later) {
+    static Optional<FigureText> ofBoth(FigureText first, FigureText later) {
         if (!first.time.isEmpty() && !later.time.isEmpty()) {
             return Optional.of(later.time.compareTo(first.time) >= 0 ? later : first);
         }

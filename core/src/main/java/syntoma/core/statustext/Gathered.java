@@ -23,7 +23,7 @@ final class Gathered {
     private static final Pattern OWN_NUMBER = Pattern.compile("[0-9]{1,3}");
 
     final Role role;
-    final Map<CellField, Figures.Taken> texts = new EnumMap<>(CellField.class);
+    final Map<CellField, Figures.FigureText> texts = new EnumMap<>(CellField.class);
 
     /** The number of its base station, where that is said apart. */
     private Optional<Long> base = Optional.empty();
@@ -48,14 +48,14 @@ final class Gathered {
 
     /** The number of a base station and of its cell together are the identity; a cell’s own number alone is none. */
     void identify() {
-        Figures.Taken id = texts.get(CellField.CELL_ID);
+        Figures.FigureText id = texts.get(CellField.CELL_ID);
         if (id == null && sector.isPresent()) {
-            id = new Figures.Taken(Long.toString(sector.get()), NO_LINE);
+            id = new Figures.FigureText(Long.toString(sector.get()), NO_LINE);
         }
         if (base.isEmpty() || id == null || !OWN_NUMBER.matcher(id.text()).matches()) {
             return;
         }
         long whole = base.get() * CELLS_OF_A_BASE + Long.parseLong(id.text());
-        texts.put(CellField.CELL_ID, new Figures.Taken(Long.toString(whole), id.line()));
+        texts.put(CellField.CELL_ID, new Figures.FigureText(Long.toString(whole), id.line()));
     }
 }

@@ -12,7 +12,7 @@ import syntoma.core.statustext.Names.Heading;
  * @param of the cell that it is
  * @param text its part of the line
  */
-record Joined(Heading of, Figures.Taken band, String text) {
+record Joined(Heading of, Figures.FigureText band, String text) {
     /** As in “B3 (20 MHz) + B20 (10 MHz)”. */
     private static final Pattern JOINED = Pattern.compile(
             "(?<![\\p{L}\\p{N}])[Bn]?[0-9]{1,3}\\s?(?:\\([^)+]{0,24}\\)|@?\\s?[0-9.]{1,4}\\s?(?i:MHz))?\\s?\\+\\s?[Bn]?[0-9]{1,3}(?![\\p{N}\\p{L}])");
@@ -37,7 +37,7 @@ record Joined(Heading of, Figures.Taken band, String text) {
         return found;
     }
 
-    private static Heading cell(int at, Figures.Taken band) {
+    private static Heading cell(int at, Figures.FigureText band) {
         if (at == 0) {
             return new Heading(Role.PRIMARY, 0);
         }

@@ -17,7 +17,7 @@ final class Names {
     private static final int ANY_CASE = Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE;
 
     /** A name of a figure within a line; {@code role} where the name itself says of which cell it is. */
-    record Named(CellField field, Optional<Role> role, int count, int from, int to) {}
+    record NamedField(CellField field, Optional<Role> role, int count, int from, int to) {}
 
     /** What may stand before the name of a figure, and says of which cell it is. */
     private static final String OF =
@@ -75,16 +75,16 @@ final class Names {
     }
 
     /** The names of figures in a line, in their order; where two overlap the longer one counts. */
-    static List<Named> in(String line) {
+    static List<NamedField> in(String line) {
         String lower = line.toLowerCase(Locale.ROOT);
-        List<Named> found = new ArrayList<>();
+        List<NamedField> found = new ArrayList<>();
         PATTERNS.forEach((field, pattern) -> {
             if (!STEMS.get(field).in(lower)) {
                 return;
             }
             Matcher m = pattern.matcher(line);
             while (m.find()) {
-                found.add(new Named(
+                found.add(new NamedField(
                         field,
                         role(m),
                         m.group("count") == null ? 0 : Integer.parseInt(m.group("count")),
@@ -93,8 +93,8 @@ final class Names {
             }
         });
         found.sort((a, b) -> a.from != b.from ? Integer.compare(a.from, b.from) : Integer.compare(b.to, a.to));
-        List<Named> kept = new ArrayList<>();
-        for (Named named : found) {
+        List<NamedField> kept = new ArrayList<>();
+        for (NamedField named : found) {
             if (kept.isEmpty() || named.from >= kept.get(kept.size() - 1).to) {
                 kept.add(named);
             }
@@ -111,10 +111,10 @@ final class Names {
             "(?iu)arfcn|\\d\\s?MHz|(?<!\\p{L})(?:lte|nr|4g|5g)(?!\\p{L})|^[^\\p{L}]*band[ :=]*[bn]?[0-9]{1,3}\\W*(?:[,;|].*)?$");
 
     /** Those of lines, each of which is looked at once: lines of a page differ in their numbers most. */
-    static final class Told {
-        private final Map<String, List<Named>> known = new HashMap<>();
+    static final class NamesOfLines {
+        private final Map<String, List<NamedField>> known = new HashMap<>();
 
-        List<Named> in(Lines.Line line) {
+        List<NamedField> in(Lines.Line line) {
             return known.computeIfAbsent(shape(line), shape -> told(line.text()));
         }
 
@@ -139,8 +139,8 @@ final class Names {
     private static final Stems COUNTED = Stems.of("scc", "scell", "secondary");
 
     /** Those of a line that speaks of a cell. */
-    private static List<Named> told(String line) {
-        List<Named> names = in(line);
+    private static List<NamedField> told(String line) {
+        List<NamedField> names = in(line);
         boolean sure = names.stream().anyMatch(n -> !COMMON.contains(n.field))
                 || OF_RADIO.matcher(line).find();
         return sure

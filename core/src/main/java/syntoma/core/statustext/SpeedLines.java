@@ -100,7 +100,7 @@ final class SpeedLines {
             ANY_CASE);
 
     /** A figure, and the line it stands in. */
-    private record Said(double value, int line) {}
+    private record StatedFigure(double value, int line) {}
 
     /** Figures that are rounded differently are one. */
     private static final double SAME = 0.02;
@@ -112,7 +112,7 @@ final class SpeedLines {
 
     private final List<Warning> warnings;
     private final boolean isLoud;
-    private final Map<Figure, Said> said = new EnumMap<>(Figure.class);
+    private final Map<Figure, StatedFigure> said = new EnumMap<>(Figure.class);
     private final Set<Figure> doubted = EnumSet.noneOf(Figure.class);
     private int at;
 
@@ -262,15 +262,15 @@ final class SpeedLines {
 
     /** What is said first counts, since summaries repeat it; where another test says otherwise it is asked. */
     private void first(Figure figure, double value) {
-        Said before = said.putIfAbsent(figure, new Said(value, at));
+        StatedFigure before = said.putIfAbsent(figure, new StatedFigure(value, at));
         if (before != null
                 && Math.abs(before.value - value) > SAME * before.value
                 && doubted.add(figure)
                 && warnings.size() < Warning.MOST) {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
-                    figure.measure().phrase() + " appears twice, as " + said(before.value) + " and as "
-                            + said(value) + "; the first is used",
+                    figure.measure().phrase() + " appears twice, as " + said(before.value) + " and as " + said(value)
+                            + "; the first is used",
                     at,
                     Optional.of(new Warning.Doubt(figure.field(), List.of(said(before.value), said(value))))));
         }
@@ -284,7 +284,7 @@ final class SpeedLines {
     }
 
     private Optional<Double> value(Figure figure) {
-        return Optional.ofNullable(said.get(figure)).map(Said::value);
+        return Optional.ofNullable(said.get(figure)).map(StatedFigure::value);
     }
 
     Speeds speeds() {

@@ -58,7 +58,7 @@ public record StatusText(
         List<Lines.Line> lines = Lines.of(text);
         SpeedLines speeds = new SpeedLines(warnings, text.chars().noneMatch(Character::isLowerCase));
         List<Source> sources = new ArrayList<>();
-        for (Lines.Line line : Apart.joined(Wording.of(lines))) {
+        for (Lines.Line line : SplitLines.joined(Wording.of(lines))) {
             if (line.text().startsWith("+") && AT.matcher(line.text()).matches()) {
                 answers.add(line.text().replaceFirst("\\s?:", ":"));
                 SAID_BY.getOrDefault(
@@ -77,7 +77,7 @@ public record StatusText(
             speeds.line(line);
             cells.line(line);
         }
-        CellLines.Read read = cells.read();
+        CellLines.CellsRead read = cells.read();
         RouterReading terminal = AtAnswers.read(answers);
         sources.addAll(read.sources());
         sources.addAll(speeds.sources());
@@ -118,9 +118,7 @@ public record StatusText(
                         || c.sinrDb().isPresent());
         if (bars.isPresent() && !levels) {
             warnings.add(new Warning(
-                    Warning.Code.BARS_ONLY,
-                    "every maker draws bars differently, so they are not used",
-                    bars.get()));
+                    Warning.Code.BARS_ONLY, "every maker draws bars differently, so they are not used", bars.get()));
         }
         if (!cells.isEmpty() && cells.stream().allMatch(c -> c.role() == Role.NEIGHBOUR)) {
             warnings.add(new Warning(Warning.Code.NEIGHBOURS_ONLY, "only neighbours are named, and no cell in use", 0));

@@ -68,13 +68,13 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
     static Heading of(String whole) {
         String text = judged(whole);
         List<String> words = List.of(words(text).split(" "));
-        Known found = Known.in(words);
+        KnownWords found = KnownWords.in(words);
         if (found == null || found.isMeasured() && AMOUNT.matcher(text).find()) {
-            return new Heading(Column.Use.NOTE, Optional.empty(), unit(text), "", Beside.of(text, words));
+            return new Heading(Column.Use.NOTE, Optional.empty(), unit(text), "", HeadingQualifiers.of(text, words));
         }
         List<String> others = new ArrayList<>(words.subList(0, found.start));
         others.addAll(words.subList(found.start + found.length, words.size()));
-        if (!found.isMeasured() && Beside.isOfElse(others)) {
+        if (!found.isMeasured() && HeadingQualifiers.isOfElse(others)) {
             return new Heading(Column.Use.NOTE, Optional.empty(), Quantity.OWN, "", "");
         }
         if (!found.number.isEmpty()) {
@@ -87,16 +87,16 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
                 unit(text),
                 IN_SECONDS.matcher(text.strip()).find(),
                 String.join(" ", words.subList(found.start, found.start + found.length)),
-                Beside.of(text, others));
+                HeadingQualifiers.of(text, others));
     }
 
     /** The longest run of words that is known; what stands around it qualifies it, or is its unit. */
-    private record Known(String meaning, int start, int length, String number) {
-        static @Nullable Known in(List<String> words) {
+    private record KnownWords(String meaning, int start, int length, String number) {
+        static @Nullable KnownWords in(List<String> words) {
             for (int length = Math.min(words.size(), LONGEST_NAME); length > 0; length--) {
-                Known found = null;
+                KnownWords found = null;
                 for (int start = 0; start + length <= words.size(); start++) {
-                    Known known = at(words, start, length);
+                    KnownWords known = at(words, start, length);
                     // of several what is measured, before what it was measured with: Mast DL
                     if (known != null
                             && (found == null || !found.isMeasured() && !found.isMoment() && known.isMeasured())) {
@@ -110,21 +110,21 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
             for (int i = 0; i < words.size(); i++) {
                 Matcher run = RUN_TOGETHER.matcher(words.get(i));
                 if (run.matches() && NAMES.containsKey(run.group("name"))) {
-                    return new Known(NAMES.get(run.group("name")), i, 1, "");
+                    return new KnownWords(NAMES.get(run.group("name")), i, 1, "");
                 }
             }
             return null;
         }
 
-        private static @Nullable Known at(List<String> words, int start, int length) {
+        private static @Nullable KnownWords at(List<String> words, int start, int length) {
             String run = String.join(" ", words.subList(start, start + length));
             if (NAMES.containsKey(run)) {
-                return new Known(NAMES.get(run), start, length, "");
+                return new KnownWords(NAMES.get(run), start, length, "");
             }
             // one of several runs side by side: DL1, DL2, DL3
             String bare = run.replaceFirst("\\d$", "");
             return NAMES.containsKey(bare)
-                    ? new Known(NAMES.get(bare), start, length, run.substring(bare.length()))
+                    ? new KnownWords(NAMES.get(bare), start, length, run.substring(bare.length()))
                     : null;
         }
 
@@ -162,7 +162,7 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
 
     /** Whether it is called after what was made of several runs, such as their average. */
     boolean isSummary() {
-        return Beside.isSummary(rest);
+        return HeadingQualifiers.isSummary(rest);
     }
 
     /** The unit that a heading names, in brackets or as its last words. */

@@ -85,8 +85,8 @@ public record Proposal(
         List<String> reasons = new ArrayList<>();
         Set<String> taken = new HashSet<>();
         List<Heading> headings = header.stream().map(Heading::of).toList();
-        List<String> labels = Several.of(headings);
-        boolean runs = Several.areRuns(labels);
+        List<String> labels = SideBySideMeasurements.of(headings);
+        boolean runs = SideBySideMeasurements.areRuns(labels);
         boolean oneMoment = headings.stream()
                         .filter(h -> h.use() == Column.Use.DATE
                                 || h.use() == Column.Use.CLOCK
@@ -226,7 +226,7 @@ public record Proposal(
         boolean summary = row.stream()
                 .filter(cell -> !cell.isBlank())
                 .findFirst()
-                .filter(Beside::isSummary)
+                .filter(HeadingQualifiers::isSummary)
                 .isPresent();
         return !summary
                 && IntStream.range(0, columns.size())

@@ -74,7 +74,7 @@ public final class Blocks {
 
     /** Hears of each block as it begins: with which attempt, and as the which window of its stay and SIM; 0 for a round. */
     @FunctionalInterface
-    public interface Begun {
+    public interface BlockListener {
         void block(int first, int window);
     }
 
@@ -84,7 +84,7 @@ public final class Blocks {
      *
      * @param opens whether an attempt may open a window
      */
-    public static int[] numbers(Attempts attempts, IntPredicate opens, Begun begun) {
+    public static int[] numbers(Attempts attempts, IntPredicate opens, BlockListener begun) {
         int[] numbers = new int[attempts.size()];
         Map<Round, Integer> rounds = new HashMap<>();
         Map<Visit, Window> windows = new HashMap<>();

@@ -15,7 +15,7 @@ public final class Cautions {
      * @param comparisons one per metric, at least one, the first the one that matters most
      * @param judged by which rules
      */
-    public static List<String> of(List<Comparison> comparisons, Circumstances under, Judged judged) {
+    public static List<String> of(List<Comparison> comparisons, Circumstances under, JudgingRules judged) {
         List<String> cautions = new ArrayList<>();
         Comparison first = comparisons.get(0);
         comparisons.forEach(c -> c.wild().forEach(w -> cautions.add(wild(c, w))));

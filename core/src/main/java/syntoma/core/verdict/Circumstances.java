@@ -26,21 +26,21 @@ public record Circumstances(Set<String> carriers, Set<String> servers, boolean e
      * @param carrier empty text when not stated
      * @param server empty text when not stated
      */
-    public record Made(OffsetDateTime takenAt, String carrier, String server) {
+    public record MeasuredWhere(OffsetDateTime takenAt, String carrier, String server) {
         private boolean isInEvening() {
             return takenAt.getHour() >= EVENING;
         }
     }
 
-    public static Circumstances of(Collection<Made> measurements) {
+    public static Circumstances of(Collection<MeasuredWhere> measurements) {
         return new Circumstances(
-                stated(measurements, Made::carrier),
-                stated(measurements, Made::server),
-                measurements.stream().anyMatch(Made::isInEvening),
+                stated(measurements, MeasuredWhere::carrier),
+                stated(measurements, MeasuredWhere::server),
+                measurements.stream().anyMatch(MeasuredWhere::isInEvening),
                 measurements.stream().anyMatch(m -> !m.isInEvening()));
     }
 
-    private static Set<String> stated(Collection<Made> measurements, Function<Made, String> part) {
+    private static Set<String> stated(Collection<MeasuredWhere> measurements, Function<MeasuredWhere, String> part) {
         return measurements.stream()
                 .map(part)
                 .filter(text -> !text.isEmpty())

@@ -14,7 +14,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.Scale;
-import syntoma.core.run.Held;
+import syntoma.core.run.CappedSetups;
 import syntoma.core.trial.Block;
 import syntoma.core.trial.Blocks;
 import syntoma.core.trial.Sample;
@@ -23,7 +23,7 @@ import syntoma.core.trial.Sample;
  * Compares setups over the measurements of one trial, or of any selection in which blocks can be formed.
  *
  * <p>Effects are means of paired differences within rounds, their spread Student's t, steadied by past trials where the plan
- * brings some. A trial that was planned is looked at after every round with the levels of {@link Looks}, more strictly past
+ * brings some. A trial that was planned is looked at after every round with the levels of {@link InterimLooks}, more strictly past
  * its plan; anything else is one look at 95 %. Several setups in one trial are one family of all pairs, because the best of
  * them is chosen by the data: Holm's procedure decides, Bonferroni's intervals are shown.
  *
@@ -31,7 +31,7 @@ import syntoma.core.trial.Sample;
  * @param plan empty when the comparison was not planned
  * @param held the setups whose runs are held by plan or network
  */
-public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan, Held held) {
+public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan, CappedSetups held) {
 
     /** A candidate and what it is held against. */
     public record Contrast(String baseline, String candidate) {}
@@ -45,7 +45,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
 
     /** A comparison that was not planned: one look at 95 %. */
     public static Comparer unplanned(Figure metric, List<Sample> samples) {
-        return new Comparer(metric, samples, Optional.empty(), Held.NONE);
+        return new Comparer(metric, samples, Optional.empty(), CappedSetups.NONE);
     }
 
     /** One pair, unadjusted. */
@@ -105,7 +105,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
      * The spread of a round's differences, for trials that come later: of the first two of these setups that share enough
      * rounds. Empty where none do.
      */
-    public Optional<Borrowed.Past> spread(List<String> setups) {
+    public Optional<ModeratedVariance.PastSpread> spread(List<String> setups) {
         Spread own = new Spread(metric.scale().leastSpread(), Optional.empty());
         List<Block> blocks = Blocks.forMetric(samples);
         for (int i = 0; i < setups.size(); i++) {
@@ -114,7 +114,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                         Pairing.of(metric, setups.get(i), setups.get(j), blocks).differences());
                 if (effect.enough()) {
                     double sd = effect.sd().orElseThrow();
-                    return Optional.of(new Borrowed.Past(
+                    return Optional.of(new ModeratedVariance.PastSpread(
                             sd * sd, effect.rounds() - 1, effect.mean().orElseThrow()));
                 }
             }
@@ -158,7 +158,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
             }
             int made = plan.isPresent() ? made().size() : 0;
             pastPlan = plan.filter(p -> p.isPast(made)).isPresent();
-            look = plan.map(p -> p.level(made)).orElse(Looks.SINGLE);
+            look = plan.map(p -> p.level(made)).orElse(InterimLooks.SINGLE);
             shown = look / Math.max(1, judged().size());
         }
 
@@ -244,7 +244,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     WildRun.among(metric, pairing, leaving, contrast.baseline, contrast.candidate, shown),
                     RestsOn.among(pairing, leaving, verdict, judge),
                     failures,
-                    Plain.of(metric, samples, contrast.baseline, contrast.candidate),
+                    PlainAverages.of(metric, samples, contrast.baseline, contrast.candidate),
                     cappedMbps);
         }
 

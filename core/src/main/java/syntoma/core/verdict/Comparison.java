@@ -36,13 +36,13 @@ public record Comparison(
         double level,
         boolean pastPlan,
         Optional<Comparison> planned,
-        Optional<Borrowed> borrowed,
+        Optional<ModeratedVariance> borrowed,
         Verdict verdict,
         Optional<Outlook> outlook,
         List<WildRun> wild,
         Optional<RestsOn> restsOn,
         Failures failures,
-        Plain plain,
+        PlainAverages plain,
         OptionalDouble cappedMbps) {
 
     /** How much better the candidate did, on the scale of the figure, so that more is always better; empty without a round. */

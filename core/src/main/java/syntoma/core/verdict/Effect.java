@@ -14,7 +14,7 @@ import org.hipparchus.distribution.continuous.TDistribution;
 record Effect(int rounds, OptionalDouble mean, OptionalDouble sd, double degrees) {
 
     boolean enough() {
-        return rounds >= Looks.FEWEST;
+        return rounds >= InterimLooks.FEWEST;
     }
 
     double standardError() {
@@ -31,7 +31,7 @@ record Effect(int rounds, OptionalDouble mean, OptionalDouble sd, double degrees
 
     /** Half the width of the interval of confidence 1 − level. */
     double half(double level) {
-        return Looks.critical(level, degrees) * standardError();
+        return InterimLooks.critical(level, degrees) * standardError();
     }
 
     /** Two-sided p-value of no difference. */

@@ -81,7 +81,7 @@ public record Failures(
 
     /** Whether one of the two fails more often than chance explains, at 5 %. */
     private boolean unequal() {
-        return mcnemarP < Looks.SINGLE;
+        return mcnemarP < InterimLooks.SINGLE;
     }
 
     /** Whether the candidate fails more often than chance explains. */

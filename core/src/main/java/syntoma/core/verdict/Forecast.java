@@ -34,12 +34,13 @@ public final class Forecast {
     private final double mean;
     private final double squares;
     private final double degrees;
-    private final Optional<Borrowed> borrowed;
+    private final Optional<ModeratedVariance> borrowed;
     private final double[] effects = new double[PATHS];
     private final double[] sds = new double[PATHS];
     private final double[] weights = new double[PATHS];
 
-    private Forecast(Scale scale, int made, double mean, double sd, double degrees, Optional<Borrowed> borrowed) {
+    private Forecast(
+            Scale scale, int made, double mean, double sd, double degrees, Optional<ModeratedVariance> borrowed) {
         this.scale = scale;
         this.made = made;
         this.mean = mean;
@@ -49,7 +50,9 @@ public final class Forecast {
         double usual = scale.usualSpread();
         double all = degrees + USUAL_DEGREES;
         double variance = (squares + USUAL_DEGREES * usual * usual) / all;
-        double prior = borrowed.map(Borrowed::effectSd).orElse(Optional.empty()).orElse(scale.usualEffect());
+        double prior = borrowed.map(ModeratedVariance::effectSd)
+                .orElse(Optional.empty())
+                .orElse(scale.usualEffect());
         double sum = 0;
         for (int path = 0; path < PATHS; path++) {
             double drawn = variance * all / chiSquared(all, NormalPaths.SPREAD[path]);
@@ -67,7 +70,7 @@ public final class Forecast {
     }
 
     /** Of a trial's effect. */
-    static Forecast of(Scale scale, Effect effect, Optional<Borrowed> borrowed) {
+    static Forecast of(Scale scale, Effect effect, Optional<ModeratedVariance> borrowed) {
         return new Forecast(
                 scale,
                 effect.rounds(),
@@ -101,7 +104,7 @@ public final class Forecast {
     private double[] singleLooks(int most) {
         double[] critical = new double[most + 1];
         for (int k = 1; k <= most; k++) {
-            critical[k] = Looks.critical(Looks.SINGLE, degrees + k);
+            critical[k] = InterimLooks.critical(InterimLooks.SINGLE, degrees + k);
         }
         double[] settled = new double[most + 1];
         for (int path = 0; path < PATHS; path++) {
@@ -123,7 +126,7 @@ public final class Forecast {
     double chance(int left, double level) {
         double[] critical = new double[left + 1];
         for (int k = 1; k <= left; k++) {
-            critical[k] = Looks.critical(level, degrees + k);
+            critical[k] = InterimLooks.critical(level, degrees + k);
         }
         double settled = 0;
         for (int path = 0; path < PATHS; path++) {
@@ -150,16 +153,16 @@ public final class Forecast {
 
     /** The chance that some look of a new trial of so many rounds settles it. */
     private double ofNewTrial(int rounds) {
-        double past = borrowed.map(Borrowed::degrees).orElse(0.0);
+        double past = borrowed.map(ModeratedVariance::degrees).orElse(0.0);
         double pastSquares = borrowed.map(b -> b.degrees() * b.sd() * b.sd()).orElse(0.0);
-        double level = Looks.level(rounds, past);
+        double level = InterimLooks.level(rounds, past);
         double[] critical = new double[rounds + 1];
-        for (int n = Looks.FEWEST; n <= rounds; n++) {
-            critical[n] = Looks.critical(level, n - 1 + past);
+        for (int n = InterimLooks.FEWEST; n <= rounds; n++) {
+            critical[n] = InterimLooks.critical(level, n - 1 + past);
         }
         double settled = 0;
         for (int path = 0; path < PATHS; path++) {
-            for (int n = Looks.FEWEST; n <= rounds; n++) {
+            for (int n = InterimLooks.FEWEST; n <= rounds; n++) {
                 double error = sds[path] * NormalPaths.ERROR[n][path];
                 double own = error * error * n * (n - 1);
                 double sd = Math.max(scale.leastSpread(), Math.sqrt((own + pastSquares) / (n - 1 + past)));

@@ -36,7 +36,8 @@ public record Judge(
             Scale scale, boolean higherIsBetter, double mean, double half, boolean capped, boolean unreliable) {
         return capped
                 ? Verdict.CAPPED
-                : new Judge(scale, higherIsBetter, false, unreliable, Looks.SINGLE, Looks.SINGLE).of(mean, half, half);
+                : new Judge(scale, higherIsBetter, false, unreliable, InterimLooks.SINGLE, InterimLooks.SINGLE)
+                        .of(mean, half, half);
     }
 
     /** The same with the half-widths of the interval known. */

@@ -78,7 +78,7 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
                 onlyOther += otherMet && !oneMet ? 1 : 0;
             }
         }
-        if (McNemar.p(onlyOne, onlyOther) < Looks.SINGLE) {
+        if (McNemar.p(onlyOne, onlyOther) < InterimLooks.SINGLE) {
             return Optional.of(onlyOne > onlyOther ? one : other);
         }
         Wilson first = interval(one);

@@ -10,11 +10,11 @@ final class NormalPaths {
     private static final long SEED = 20_260_704L;
 
     /** By the number of draws and the path: their sum. */
-    static final float[][] SUM = new float[Looks.MOST + 1][COUNT];
+    static final float[][] SUM = new float[InterimLooks.MOST + 1][COUNT];
     /** Their mean, from three draws on. */
-    static final float[][] MEAN = new float[Looks.MOST + 1][COUNT];
+    static final float[][] MEAN = new float[InterimLooks.MOST + 1][COUNT];
     /** The standard error of that mean. */
-    static final float[][] ERROR = new float[Looks.MOST + 1][COUNT];
+    static final float[][] ERROR = new float[InterimLooks.MOST + 1][COUNT];
 
     /** Two more draws of each path, for an effect and its standard deviation. */
     static final float[] EFFECT = new float[COUNT];
@@ -26,12 +26,12 @@ final class NormalPaths {
         for (int path = 0; path < COUNT; path++) {
             double sum = 0;
             double squares = 0;
-            for (int n = 1; n <= Looks.MOST; n++) {
+            for (int n = 1; n <= InterimLooks.MOST; n++) {
                 double z = random.nextGaussian();
                 sum += z;
                 squares += z * z;
                 SUM[n][path] = (float) sum;
-                if (n >= Looks.FEWEST) {
+                if (n >= InterimLooks.FEWEST) {
                     double mean = sum / n;
                     MEAN[n][path] = (float) mean;
                     ERROR[n][path] = (float) Math.sqrt((squares - n * mean * mean) / (n - 1) / n);

@@ -9,16 +9,17 @@ import syntoma.core.unit.Values;
  * @param rounds so many were planned, 3 to 20
  * @param borrowed what the trials before it tell of the spread; empty under three of them
  */
-public record Plan(int rounds, Optional<Borrowed> borrowed) {
+public record Plan(int rounds, Optional<ModeratedVariance> borrowed) {
     public Plan {
-        Values.within("planned rounds", rounds, Looks.FEWEST, Looks.MOST, "");
+        Values.within("planned rounds", rounds, InterimLooks.FEWEST, InterimLooks.MOST, "");
     }
 
     /** The nominal level at which the trial is looked at after so many rounds. */
     double level(int made) {
         return isPast(made)
-                ? Looks.PAST_THE_PLAN
-                : Looks.level(rounds, borrowed.map(Borrowed::degrees).orElse(0.0));
+                ? InterimLooks.PAST_THE_PLAN
+                : InterimLooks.level(
+                        rounds, borrowed.map(ModeratedVariance::degrees).orElse(0.0));
     }
 
     /** Whether more rounds were made than planned. */

@@ -15,12 +15,12 @@ public record RestsOn(Block.Key round, Verdict without) {
     /** Empty where no single round changes the verdict, or where too few would be left to tell. */
     static Optional<RestsOn> among(Pairing pairing, LeaveOneOut others, Verdict with, Judge judge) {
         int n = pairing.rounds().size();
-        if (n <= Looks.FEWEST || judge.capped()) {
+        if (n <= InterimLooks.FEWEST || judge.capped()) {
             return Optional.empty();
         }
         double degrees = others.without(0).degrees();
-        double critical = Looks.critical(judge.shown(), degrees);
-        double decisive = Looks.critical(judge.decisive(), degrees);
+        double critical = InterimLooks.critical(judge.shown(), degrees);
+        double decisive = InterimLooks.critical(judge.decisive(), degrees);
         double mean = pairing.effectMean();
         double most = -1;
         Optional<RestsOn> rests = Optional.empty();

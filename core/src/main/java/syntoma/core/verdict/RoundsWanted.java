@@ -33,10 +33,10 @@ public final class RoundsWanted {
     /** The critical values where so many comparisons are judged together: Bonferroni's, as their intervals are. */
     private static double[][] critical(int family) {
         return CRITICAL.computeIfAbsent(family, comparisons -> {
-            double[][] critical = new double[Looks.MOST + 1][Looks.MOST + 1];
-            for (int planned = Looks.FEWEST; planned <= Looks.MOST; planned++) {
-                for (int n = Looks.FEWEST; n <= planned; n++) {
-                    critical[planned][n] = Looks.critical(Looks.level(planned, 0) / comparisons, n - 1.0);
+            double[][] critical = new double[InterimLooks.MOST + 1][InterimLooks.MOST + 1];
+            for (int planned = InterimLooks.FEWEST; planned <= InterimLooks.MOST; planned++) {
+                for (int n = InterimLooks.FEWEST; n <= planned; n++) {
+                    critical[planned][n] = InterimLooks.critical(InterimLooks.level(planned, 0) / comparisons, n - 1.0);
                 }
             }
             return critical;
@@ -61,7 +61,7 @@ public final class RoundsWanted {
      */
     public static OptionalInt planned(double effect, double sd, double usable, int family) {
         if (sd == 0) {
-            return effect == 0 ? OptionalInt.empty() : OptionalInt.of(Looks.FEWEST);
+            return effect == 0 ? OptionalInt.empty() : OptionalInt.of(InterimLooks.FEWEST);
         }
         return fewest(rounds -> chance(effect, sd, usable, rounds, family), POWER);
     }
@@ -80,7 +80,7 @@ public final class RoundsWanted {
         }
         BinomialDistribution told = new BinomialDistribution(rounds, usable);
         double chance = 0;
-        for (int n = Looks.FEWEST; n <= rounds; n++) {
+        for (int n = InterimLooks.FEWEST; n <= rounds; n++) {
             double probability = told.probability(n);
             chance += probability < NEGLIGIBLE ? 0 : probability * power(standardised, n, family);
         }
@@ -110,11 +110,11 @@ public final class RoundsWanted {
 
     /** The fewest planned rounds with the wanted chance, which grows with them; by bisection. */
     static OptionalInt fewest(IntToDoubleFunction chance, double wanted) {
-        if (chance.applyAsDouble(Looks.MOST) < wanted) {
+        if (chance.applyAsDouble(InterimLooks.MOST) < wanted) {
             return OptionalInt.empty();
         }
-        int low = Looks.FEWEST;
-        int high = Looks.MOST;
+        int low = InterimLooks.FEWEST;
+        int high = InterimLooks.MOST;
         while (low < high) {
             int middle = (low + high) / 2;
             if (chance.applyAsDouble(middle) >= wanted) {
@@ -136,7 +136,7 @@ public final class RoundsWanted {
         double[] critical = critical(family)[planned];
         int settled = 0;
         for (int path = 0; path < NormalPaths.COUNT; path++) {
-            for (int n = Looks.FEWEST; n <= planned; n++) {
+            for (int n = InterimLooks.FEWEST; n <= planned; n++) {
                 double away = Math.abs(standardised + NormalPaths.MEAN[n][path]);
                 if (away > critical[n] * NormalPaths.ERROR[n][path]) {
                     settled++;

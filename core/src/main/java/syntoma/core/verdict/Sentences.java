@@ -317,8 +317,8 @@ final class Sentences {
         if (baselineNever && hasFailedAlways(c.failures().baseline())) {
             return candidateNever ? "Try a third setup." : recommend(c.candidate(), "Use " + c.candidate() + ".");
         }
-        int missing = Looks.FEWEST - c.rounds().size();
-        return "Measure " + Amount.count(missing, missing == Looks.FEWEST ? "round" : "more round")
+        int missing = InterimLooks.FEWEST - c.rounds().size();
+        return "Measure " + Amount.count(missing, missing == InterimLooks.FEWEST ? "round" : "more round")
                 + " with both in turn.";
     }
 

@@ -10,7 +10,7 @@ import java.util.OptionalDouble;
  * @param least the least standard deviation that is believed
  * @param borrowed empty where the trial speaks for itself
  */
-record Spread(double least, Optional<Borrowed> borrowed) {
+record Spread(double least, Optional<ModeratedVariance> borrowed) {
 
     /** The effect of so many differences with their mean and the sum of squares about it. */
     Effect effect(int n, double mean, double squares) {
@@ -23,7 +23,7 @@ record Spread(double least, Optional<Borrowed> borrowed) {
         double degrees = n - 1.0;
         double sum = squares;
         if (borrowed.isPresent()) {
-            Borrowed past = borrowed.get();
+            ModeratedVariance past = borrowed.get();
             sum += past.degrees() * past.sd() * past.sd();
             degrees += past.degrees();
         }

@@ -22,7 +22,7 @@ import syntoma.core.unit.Text;
  */
 public record Walk(Figure metric, List<Mark> marks) {
     /** So many marks a place needs for a verdict. */
-    public static final int FEWEST = Looks.FEWEST;
+    public static final int FEWEST = InterimLooks.FEWEST;
 
     /**
      * A level that was marked.
@@ -94,7 +94,7 @@ public record Walk(Figure metric, List<Mark> marks) {
             }
         }
         List<Pair> judged = pairs.stream().filter(p -> p.effect.enough()).toList();
-        double shown = Looks.SINGLE / Math.max(1, judged.size());
+        double shown = InterimLooks.SINGLE / Math.max(1, judged.size());
         return pairs.stream()
                 .limit(Math.max(0, places.size() - 1))
                 .map(pair -> against(pair, judged, shown))
@@ -121,7 +121,7 @@ public record Walk(Figure metric, List<Mark> marks) {
                                 false,
                                 false,
                                 shown,
-                                Holm.threshold(others, Looks.SINGLE))
+                                Holm.threshold(others, InterimLooks.SINGLE))
                         .of(effect));
     }
 

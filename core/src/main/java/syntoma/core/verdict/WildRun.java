@@ -27,10 +27,10 @@ public record WildRun(PairedRound round, String setup, double ratio, double esti
     static List<WildRun> among(
             Figure metric, Pairing pairing, LeaveOneOut others, String baseline, String candidate, double level) {
         int n = pairing.rounds().size();
-        if (n < Looks.FEWEST) {
+        if (n < InterimLooks.FEWEST) {
             return List.of();
         }
-        double beyond = Looks.critical(BY_CHANCE / n, n - 2.0);
+        double beyond = InterimLooks.critical(BY_CHANCE / n, n - 2.0);
         List<Integer> wild = IntStream.range(0, n)
                 .filter(i -> Math.abs(others.studentised(i)) > beyond)
                 .boxed()

@@ -15,11 +15,11 @@ import org.junit.jupiter.api.Test;
 class ExperienceTest {
     private static final Option DOME = option("Roof dome", OptionalDouble.of(0), OptionalDouble.empty());
     private static final Option MAST = option("Mast panel", OptionalDouble.of(8), OptionalDouble.empty());
-    private static final Outlook.Asked UPLOAD = new Outlook.Asked(
+    private static final Outlook.RunRequirement UPLOAD = new Outlook.RunRequirement(
             OptionalDouble.empty(), OptionalDouble.of(3), OptionalDouble.empty(), OptionalDouble.empty());
-    private static final Here HERE = new Here(100, 100, DayPart.DAY);
+    private static final StayContext HERE = new StayContext(100, 100, DayPart.DAY);
 
-    private final List<Past> log = new ArrayList<>();
+    private final List<PastMeasurement> log = new ArrayList<>();
     private final Random random = new Random(5);
 
     private static Option option(String setup, OptionalDouble promised, OptionalDouble cap) {
@@ -28,7 +28,7 @@ class ExperienceTest {
 
     private void run(Option option, long campsite, long stay, double dbm, double up) {
         double noise = Math.exp(0.2 * random.nextGaussian());
-        log.add(new Past(
+        log.add(new PastMeasurement(
                 option.setup(),
                 option.carrier(),
                 campsite,
@@ -65,9 +65,9 @@ class ExperienceTest {
     @Test
     void a_phone_outside_tells_a_weak_place_from_a_strong_one() {
         season();
-        log.add(Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -114));
+        log.add(PastMeasurement.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -114));
         Outlook weak = outlook(MAST);
-        log.set(log.size() - 1, Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
+        log.set(log.size() - 1, PastMeasurement.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
         Outlook strong = outlook(MAST);
         assertEquals(3, weak.up().middle(), 1.3);
         assertEquals(9, strong.up().middle(), 3);
@@ -78,18 +78,18 @@ class ExperienceTest {
     @Test
     void the_same_level_inside_means_more_outside() {
         season();
-        log.add(Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -108));
+        log.add(PastMeasurement.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -108));
         double outside = outlook(DOME).levelDbm();
-        log.set(log.size() - 1, Past.phone(true, "Tarnwave", 100, 100, 999, DayPart.DAY, -108));
+        log.set(log.size() - 1, PastMeasurement.phone(true, "Tarnwave", 100, 100, 999, DayPart.DAY, -108));
         assertTrue(outlook(DOME).levelDbm() > outside + 4, outlook(DOME).levelDbm() + " after " + outside);
     }
 
     @Test
     void the_mast_is_worth_it_where_it_is_weak_and_not_where_it_is_strong() {
         season();
-        log.add(Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -114));
+        log.add(PastMeasurement.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -114));
         double weak = outlook(MAST).up().middle() / outlook(DOME).up().middle();
-        log.set(log.size() - 1, Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
+        log.set(log.size() - 1, PastMeasurement.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
         double strong = outlook(MAST).up().middle() / outlook(DOME).up().middle();
         assertTrue(weak > 1.7, weak + "");
         assertTrue(strong < 1.5, strong + "");
@@ -98,7 +98,7 @@ class ExperienceTest {
     @Test
     void runs_here_now_weigh_more_than_all_else_and_another_setups_runs_count_too() {
         season();
-        log.add(Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
+        log.add(PastMeasurement.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
         double before = outlook(DOME).up().middle();
         double mastBefore = outlook(MAST).up().middle();
         for (int k = 0; k < 4; k++) {
@@ -112,7 +112,7 @@ class ExperienceTest {
     @Test
     void failures_and_a_level_that_nothing_reaches_are_no_service() {
         season();
-        log.add(Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -140));
+        log.add(PastMeasurement.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -140));
         assertTrue(outlook(DOME).works() < 0.2, outlook(DOME).works() + "");
     }
 
@@ -121,7 +121,7 @@ class ExperienceTest {
         Option never = option("Whips", OptionalDouble.of(-3), OptionalDouble.empty());
         List<Option> options = List.of(DOME, MAST, never);
         season();
-        log.add(Past.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
+        log.add(PastMeasurement.phone(false, "Tarnwave", 100, 100, 999, DayPart.DAY, -90));
         assertEquals("because at 6 stays with about −84 dBm, as here, all 18 runs met it", reason(options, MAST));
         assertTrue(
                 reason(options, never).startsWith("never measured yet; its data sheets promise about −9"),
@@ -139,7 +139,7 @@ class ExperienceTest {
     void a_run_without_a_figure_that_is_asked_for_is_no_reason() {
         OptionalDouble none = OptionalDouble.empty();
         for (int k = 0; k < 6; k++) {
-            log.add(new Past(
+            log.add(new PastMeasurement(
                     MAST.setup(),
                     MAST.carrier(),
                     100,
@@ -191,7 +191,7 @@ class ExperienceTest {
             run(held, stay, stay, -85, 5);
         }
         Experience experience = Experience.of(log, List.of(free, held), Optional.empty());
-        log.add(Past.phone(false, "Brissa", 100, 100, 999, DayPart.DAY, -85));
+        log.add(PastMeasurement.phone(false, "Brissa", 100, 100, 999, DayPart.DAY, -85));
         List<Outlook> both = experience.outlooks(List.of(free, held), HERE);
         assertTrue(both.get(1).up().middle() > 4);
         assertEquals(5, both.get(1).up().high());
@@ -208,7 +208,7 @@ class ExperienceTest {
         assertEquals("Mast panel on Tarnwave was not among the options", refused.getMessage());
     }
 
-    private static NeededHours now(Outlook.Asked asked) {
+    private static NeededHours now(Outlook.RunRequirement asked) {
         return new NeededHours(HERE.part(), "", NeededHours.NOW, asked);
     }
 }

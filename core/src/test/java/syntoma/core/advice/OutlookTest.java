@@ -25,8 +25,8 @@ class OutlookTest {
         return new Outlook(-95, works, rate(20, 0.2, 0.05), rate(up, 0.2, 0.05), SLOW, 0.4);
     }
 
-    private static Outlook.Asked upload(double mbps) {
-        return new Outlook.Asked(
+    private static Outlook.RunRequirement upload(double mbps) {
+        return new Outlook.RunRequirement(
                 OptionalDouble.empty(), OptionalDouble.of(mbps), OptionalDouble.empty(), OptionalDouble.empty());
     }
 
@@ -41,9 +41,9 @@ class OutlookTest {
     @Test
     void limits_together_are_met_less_often_than_each_and_more_often_than_by_chance() {
         Outlook outlook = new Outlook(-95, 1, rate(4, 0.2, 0.05), rate(4, 0.2, 0.05), SLOW, 0.4);
-        Outlook.Asked down = new Outlook.Asked(
+        Outlook.RunRequirement down = new Outlook.RunRequirement(
                 OptionalDouble.of(4), OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
-        Outlook.Asked both = new Outlook.Asked(
+        Outlook.RunRequirement both = new Outlook.RunRequirement(
                 OptionalDouble.of(4), OptionalDouble.of(4), OptionalDouble.empty(), OptionalDouble.empty());
         assertEquals(0.5, outlook.chance(down), 1e-9);
         assertTrue(outlook.chance(both) < 0.45 && outlook.chance(both) > 0.30, outlook.chance(both) + "");
@@ -53,7 +53,8 @@ class OutlookTest {
 
     @Test
     void a_latency_and_a_cap_limit_it() {
-        Outlook.Asked calls = Outlook.Asked.of(BuiltInNeeds.all().get(2));
+        Outlook.RunRequirement calls =
+                Outlook.RunRequirement.of(BuiltInNeeds.all().get(2));
         Outlook quick = new Outlook(-95, 1, rate(30, 0.01, 0.01), rate(30, 0.01, 0.01), rate(100, 0.01, 0.01), 0.4);
         Outlook late = new Outlook(-95, 1, rate(30, 0.01, 0.01), rate(30, 0.01, 0.01), rate(600, 0.01, 0.01), 0.4);
         assertTrue(quick.chance(calls) > 0.98);
@@ -65,17 +66,20 @@ class OutlookTest {
         assertTrue(capped.chance(upload(4)) > 0.99);
     }
 
-    private static List<Advised> ranked(List<Option> options, List<Outlook> outlooks, Outlook.Asked asked) {
-        return Advised.ranked(IntStream.range(0, options.size())
-                .mapToObj(i -> Advised.of(options.get(i), outlooks.get(i), asked, 10))
+    private static List<AdvisedOption> ranked(
+            List<Option> options, List<Outlook> outlooks, Outlook.RunRequirement asked) {
+        return AdvisedOption.ranked(IntStream.range(0, options.size())
+                .mapToObj(i -> AdvisedOption.of(options.get(i), outlooks.get(i), asked, 10))
                 .toList());
     }
 
     @Test
     void nothing_is_promised_above_seven_in_ten_after_one_run() {
-        Advised once = Advised.of(option("Whips", 0, 0), of(0.97, 9), upload(2), 1);
+        AdvisedOption once = AdvisedOption.of(option("Whips", 0, 0), of(0.97, 9), upload(2), 1);
         assertEquals(0.7, once.chance(), 1e-12);
-        assertTrue(Advised.of(option("Whips", 0, 0), of(0.97, 9), upload(2), 2).chance() > 0.9);
+        assertTrue(AdvisedOption.of(option("Whips", 0, 0), of(0.97, 9), upload(2), 2)
+                        .chance()
+                > 0.9);
     }
 
     @Test
@@ -92,11 +96,11 @@ class OutlookTest {
         List<Option> options = List.of(option("Roof dome", 0, 0), option("Whips", 4, 0));
         Outlook sure = new Outlook(-95, 0.97, rate(20, 0.02, 0.05), rate(3.2, 0.02, 0.05), SLOW, 0.4);
         Outlook unsure = new Outlook(-95, 0.97, rate(20, 0.8, 0.05), rate(3, 0.9, 0.05), SLOW, 0.4);
-        List<Advised> open = ranked(options, List.of(sure, unsure), upload(3));
+        List<AdvisedOption> open = ranked(options, List.of(sure, unsure), upload(3));
         QuickTest test = QuickTest.of(open).orElseThrow();
         assertEquals("Whips", test.of().option().setup());
         assertTrue(test.gain() > 0.1, test.gain() + "");
-        List<Advised> clear = ranked(options, List.of(of(0.98, 30), of(0.5, 1)), upload(3));
+        List<AdvisedOption> clear = ranked(options, List.of(of(0.98, 30), of(0.5, 1)), upload(3));
         assertTrue(QuickTest.of(clear).isEmpty());
     }
 
@@ -105,7 +109,7 @@ class OutlookTest {
                 setup, "Tarnwave", OptionalDouble.empty(), minutes, OptionalDouble.empty(), OptionalDouble.of(price));
     }
 
-    private static List<String> names(List<Advised> ranked) {
+    private static List<String> names(List<AdvisedOption> ranked) {
         return ranked.stream().map(a -> a.option().setup()).toList();
     }
 
@@ -123,7 +127,7 @@ class OutlookTest {
         List<NeededHours> noon = NeededHours.of(Requirement.of(List.of(film)), DayPart.DAY);
         Outlook.Rate fast = new Outlook.Rate(Math.log(20), 0.05, 0.1, Double.POSITIVE_INFINITY);
         Outlook.Rate slow = new Outlook.Rate(Math.log(7), 0.05, 0.1, Double.POSITIVE_INFINITY);
-        Advised advised = Advised.of(
+        AdvisedOption advised = AdvisedOption.of(
                 option("Whips", 0, 0),
                 noon,
                 part -> new Outlook(-90, 1, part == DayPart.EVENING ? slow : fast, fast, fast, 0.2),
@@ -132,11 +136,11 @@ class OutlookTest {
         assertEquals("this evening", advised.hours().when());
         assertEquals(
                 List.of("HD film now", "HD film this evening"),
-                advised.times().stream().map(Advised.ChanceAt::what).toList());
+                advised.times().stream().map(AdvisedOption.ChanceAt::what).toList());
         assertTrue(advised.times().get(0).chance() > 0.95, advised.toString());
         // ln(8 ∕ 7) ∕ √0.15 = 0.345 standard deviations above the mean: 36.5 %
         assertEquals(0.365, advised.chance(), 0.01);
-        Advised inTheEvening = Advised.of(
+        AdvisedOption inTheEvening = AdvisedOption.of(
                 option("Whips", 0, 0),
                 NeededHours.of(Requirement.of(List.of(film)), DayPart.EVENING),
                 part -> new Outlook(-90, 1, slow, fast, fast, 0.2),

@@ -13,20 +13,20 @@ import org.junit.jupiter.api.Test;
 
 /** What is said of the options, and of how often it was right. */
 class TonightTest {
-    private static Advised advised(String setup, double chance) {
+    private static AdvisedOption advised(String setup, double chance) {
         return advised(setup, chance, NeededHours.NOW);
     }
 
-    private static Advised advised(String setup, double chance, String when) {
+    private static AdvisedOption advised(String setup, double chance, String when) {
         Outlook.Rate rate = new Outlook.Rate(1, 0.1, 0.1, Double.POSITIVE_INFINITY);
-        return new Advised(
+        return new AdvisedOption(
                 new Option(setup, "Ostrel", OptionalDouble.empty(), 0, OptionalDouble.empty(), OptionalDouble.empty()),
                 new Outlook(-95, 1, rate, rate, rate, 0.2),
                 new NeededHours(
                         DayPart.DAY,
                         "HD film",
                         when,
-                        new Outlook.Asked(
+                        new Outlook.RunRequirement(
                                 OptionalDouble.of(3),
                                 OptionalDouble.empty(),
                                 OptionalDouble.empty(),
@@ -36,11 +36,11 @@ class TonightTest {
                 List.of());
     }
 
-    private static final Here HERE = new Here(7, 7, DayPart.EVENING);
+    private static final StayContext HERE = new StayContext(7, 7, DayPart.EVENING);
     private static final Silence NOT_SILENT = Silence.of(List.of(), HERE, Map.of());
 
-    private static final Advised DOME = advised("Roof dome", 0.84);
-    private static final Advised MAST = advised("Mast panel", 0.61);
+    private static final AdvisedOption DOME = advised("Roof dome", 0.84);
+    private static final AdvisedOption MAST = advised("Mast panel", 0.61);
 
     @Test
     void the_first_is_named_and_what_is_up_is_left_as_it_is() {
@@ -56,7 +56,7 @@ class TonightTest {
 
     @Test
     void a_need_of_other_hours_says_them() {
-        Advised later = advised("Roof dome", 0.84, "this evening");
+        AdvisedOption later = advised("Roof dome", 0.84, "this evening");
         assertEquals(
                 "Use Roof dome on Ostrel: it should meet HD film about 8 times in 10 this evening.",
                 new Tonight(List.of(later, MAST), Optional.empty(), Optional.empty(), NOT_SILENT, List.of())
@@ -67,7 +67,7 @@ class TonightTest {
     @Test
     void what_was_proven_here_goes_before_what_is_predicted() {
         List<StayVerdict> proven = List.of(new StayVerdict("Mast panel", "Roof dome", Set.of("Ostrel")));
-        List<Advised> ranked = Advised.ranked(List.of(DOME, MAST), proven);
+        List<AdvisedOption> ranked = AdvisedOption.ranked(List.of(DOME, MAST), proven);
         assertEquals(List.of(MAST, DOME), ranked);
         Tonight tonight = new Tonight(ranked, Optional.of(DOME), Optional.empty(), NOT_SILENT, proven);
         assertTrue(tonight.says("Video calls").startsWith("Use Mast panel on Ostrel"), tonight.says("Video calls"));
@@ -75,14 +75,14 @@ class TonightTest {
                 Optional.of("Measured side by side here, it is the one to use instead of Roof dome."),
                 tonight.whyHere(0));
         List<StayVerdict> elsewhere = List.of(new StayVerdict("Mast panel", "Roof dome", Set.of("Brissa")));
-        assertEquals(List.of(DOME, MAST), Advised.ranked(List.of(DOME, MAST), elsewhere));
+        assertEquals(List.of(DOME, MAST), AdvisedOption.ranked(List.of(DOME, MAST), elsewhere));
         List<StayVerdict> circle = List.of(proven.get(0), new StayVerdict("Roof dome", "Mast panel", Set.of("Ostrel")));
-        assertEquals(2, Advised.ranked(List.of(DOME, MAST), circle).size());
+        assertEquals(2, AdvisedOption.ranked(List.of(DOME, MAST), circle).size());
     }
 
     @Test
     void where_nothing_here_is_likely_moving_on_comes_first_only_if_it_is_clearly_better() {
-        Advised poor = advised("Roof dome", 0.2);
+        AdvisedOption poor = advised("Roof dome", 0.2);
         Tonight stay = new Tonight(
                 List.of(poor), Optional.empty(), Optional.of(advised("Mast panel", 0.4)), NOT_SILENT, List.of());
         assertFalse(stay.movesOn());
@@ -94,19 +94,19 @@ class TonightTest {
         assertTrue(move.says("HD film").startsWith("Move on if you can: Roof dome on Ostrel is the best bet here"));
     }
 
-    private static Past phone(boolean inside, double dbm) {
-        return Past.phone(inside, "Ostrel", 7, 7, 1, DayPart.EVENING, dbm);
+    private static PastMeasurement phone(boolean inside, double dbm) {
+        return PastMeasurement.phone(inside, "Ostrel", 7, 7, 1, DayPart.EVENING, dbm);
     }
 
     @Test
     void where_every_carrier_is_silent_that_comes_first_with_what_to_try() {
-        Silence silence = Silence.of(List.of(phone(true, Past.NO_SERVICE_DBM)), HERE, Map.of());
+        Silence silence = Silence.of(List.of(phone(true, PastMeasurement.NO_SERVICE_DBM)), HERE, Map.of());
         Tonight tonight = new Tonight(List.of(DOME, MAST), Optional.of(DOME), Optional.empty(), silence, List.of());
         assertEquals("No carrier was heard here yet.", tonight.says("Messages"));
         assertTrue(tonight.whatToTry().get(0).startsWith("Zero bars inside prove nothing"));
         assertTrue(tonight.whatToTry().get(4).contains("another way to call"));
         // outside it is something else
-        Silence outside = Silence.of(List.of(phone(false, Past.NO_SERVICE_DBM)), HERE, Map.of());
+        Silence outside = Silence.of(List.of(phone(false, PastMeasurement.NO_SERVICE_DBM)), HERE, Map.of());
         assertFalse(new Tonight(List.of(DOME), Optional.empty(), Optional.empty(), outside, List.of())
                 .whatToTry()
                 .get(0)
@@ -116,8 +116,8 @@ class TonightTest {
     /** A phone inside that hears nothing bounds the roof at −124 + 12 dB, a phone outside at −124 dBm; the signal lies under that. */
     @Test
     void no_service_is_a_bound_and_what_was_heard_lifts_it() {
-        Past inside = phone(true, Past.NO_SERVICE_DBM);
-        Past outside = phone(false, Past.NO_SERVICE_DBM);
+        PastMeasurement inside = phone(true, PastMeasurement.NO_SERVICE_DBM);
+        PastMeasurement outside = phone(false, PastMeasurement.NO_SERVICE_DBM);
         OptionalDouble none = OptionalDouble.empty();
         assertEquals(
                 -120,
@@ -136,13 +136,13 @@ class TonightTest {
                         .orElseThrow());
         assertFalse(
                 Silence.of(List.of(outside, phone(false, -110)), HERE, Map.of()).isSilent("Ostrel"));
-        assertFalse(Silence.of(List.of(outside), new Here(8, 8, DayPart.DAY), Map.of())
+        assertFalse(Silence.of(List.of(outside), new StayContext(8, 8, DayPart.DAY), Map.of())
                 .isSilent("Ostrel"));
     }
 
     @Test
     void an_order_that_is_not_by_chance_is_explained() {
-        Advised more = advised("Mast panel", 0.88);
+        AdvisedOption more = advised("Mast panel", 0.88);
         Tonight tonight = new Tonight(List.of(DOME, more), Optional.empty(), Optional.empty(), NOT_SILENT, List.of());
         assertEquals(
                 "About as likely as the next ones, and less work.",

@@ -19,7 +19,7 @@ class CalculatorsTest {
         Map<String, String> texts = new HashMap<>();
         calculator.inputs().forEach(i -> texts.put(i.name(), i.usual()));
         texts.putAll(changed);
-        return calculator.of(new Given(calculator.inputs(), texts));
+        return calculator.of(new GivenValues(calculator.inputs(), texts));
     }
 
     private static String value(Answer answer, String label) {
@@ -183,15 +183,16 @@ class CalculatorsTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "much", "-1", "1e12"})
     void whatCannotBeIsRefusedByItsField(String text) {
-        Given.Refused refused = assertThrows(Given.Refused.class, () -> answer("cable", Map.of("length", text)));
+        GivenValues.Refused refused =
+                assertThrows(GivenValues.Refused.class, () -> answer("cable", Map.of("length", text)));
         assertEquals("length", refused.field());
         assertTrue(refused.getMessage().startsWith("Length"), refused.getMessage());
     }
 
     @Test
     void aLineOfTheGroundThatCannotBeReadIsNamed() {
-        Given.Refused refused =
-                assertThrows(Given.Refused.class, () -> answer("hill", Map.of("profile", "0 20\nhill")));
+        GivenValues.Refused refused =
+                assertThrows(GivenValues.Refused.class, () -> answer("hill", Map.of("profile", "0 20\nhill")));
         assertEquals("profile", refused.field());
         assertTrue(refused.getMessage().contains("line 2"), refused.getMessage());
     }

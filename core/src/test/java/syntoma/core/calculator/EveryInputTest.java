@@ -29,7 +29,7 @@ class EveryInputTest {
         Map<String, String> texts = new HashMap<>();
         calculator.inputs().forEach(i -> texts.put(i.name(), i.usual()));
         texts.putAll(changed);
-        return calculator.of(new Given(calculator.inputs(), texts));
+        return calculator.of(new GivenValues(calculator.inputs(), texts));
     }
 
     private static Input input(Calculator calculator, String name) {
@@ -45,8 +45,8 @@ class EveryInputTest {
         Calculator calculator = Calculators.of(key);
         Input input = input(calculator, name);
         for (String text : NO_NUMBERS) {
-            Given.Refused refused =
-                    assertThrows(Given.Refused.class, () -> answer(calculator, Map.of(name, text)), text);
+            GivenValues.Refused refused =
+                    assertThrows(GivenValues.Refused.class, () -> answer(calculator, Map.of(name, text)), text);
             assertEquals(name, refused.field(), text);
             assertTrue(refused.getMessage().startsWith(input.label()), refused.getMessage());
             assertTrue(refused.getMessage().contains("allowed"), refused.getMessage());
@@ -60,8 +60,8 @@ class EveryInputTest {
         Input input = input(calculator, name);
         double step = Math.max(1e-6, Math.abs(input.high()) * 1e-6);
         for (double outside : new double[] {input.low() - step, input.high() + step}) {
-            Given.Refused refused =
-                    assertThrows(Given.Refused.class, () -> answer(calculator, Map.of(name, Double.toString(outside))));
+            GivenValues.Refused refused = assertThrows(
+                    GivenValues.Refused.class, () -> answer(calculator, Map.of(name, Double.toString(outside))));
             assertEquals(name, refused.field());
         }
     }
@@ -81,7 +81,7 @@ class EveryInputTest {
                     assertFalse(line.value().contains("Infinity"), line.toString());
                 }
                 assertFalse(answer.says().contains("NaN") || answer.says().contains("Infinity"), answer.says());
-            } catch (Given.Refused refused) {
+            } catch (GivenValues.Refused refused) {
                 assertTrue(
                         calculator.inputs().stream().anyMatch(i -> i.name().equals(refused.field())), refused.field());
             }
@@ -108,8 +108,8 @@ class EveryInputTest {
         for (Calculator calculator : Calculators.all()) {
             for (Input input : calculator.inputs()) {
                 if (!input.choices().isEmpty()) {
-                    Given.Refused refused = assertThrows(
-                            Given.Refused.class, () -> answer(calculator, Map.of(input.name(), "no such thing")));
+                    GivenValues.Refused refused = assertThrows(
+                            GivenValues.Refused.class, () -> answer(calculator, Map.of(input.name(), "no such thing")));
                     assertEquals(input.name(), refused.field());
                     assertTrue(refused.getMessage().contains(input.choices().get(0)), refused.getMessage());
                 }
@@ -122,8 +122,10 @@ class EveryInputTest {
         for (Calculator calculator : Calculators.all()) {
             for (Input input : calculator.inputs()) {
                 if (input.needed() && input.choices().isEmpty()) {
-                    Given.Refused refused = assertThrows(
-                            Given.Refused.class, () -> answer(calculator, Map.of(input.name(), "  ")), input.name());
+                    GivenValues.Refused refused = assertThrows(
+                            GivenValues.Refused.class,
+                            () -> answer(calculator, Map.of(input.name(), "  ")),
+                            input.name());
                     assertEquals(input.name(), refused.field());
                     assertEquals(input.label() + " is missing", refused.getMessage());
                 }

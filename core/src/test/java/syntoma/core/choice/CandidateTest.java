@@ -29,7 +29,7 @@ class CandidateTest {
     private static final Chain SOUND = Rigs.chain(Rigs.router(2), Rigs.onRoof(Rigs.wide("Alder", 2)));
 
     private static Candidate judged(Chain chain, List<Purchase> parts, Demand demand) {
-        Wanted wanted = new Wanted(OptionalDouble.of(400), 10);
+        ChoiceLimits wanted = new ChoiceLimits(OptionalDouble.of(400), 10);
         return Candidate.of("Curlew", FitCase.of(chain, "Tarnwave", BANDS, List.of(), demand), parts, wanted);
     }
 

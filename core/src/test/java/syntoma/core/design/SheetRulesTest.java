@@ -19,8 +19,8 @@ class SheetRulesTest {
         return new Contender("Dome", Rig.of("Curlew").bands(bands).arrangement());
     }
 
-    private static Doubts.Read read(String carrier, String mode, String band, String cell) {
-        return new Doubts.Read(carrier, mode, band, cell);
+    private static Doubts.DeviceReading read(String carrier, String mode, String band, String cell) {
+        return new Doubts.DeviceReading(carrier, mode, band, cell);
     }
 
     @Test
@@ -50,24 +50,30 @@ class SheetRulesTest {
 
     @Test
     void change_overs_are_learned_as_the_median_of_the_last_ones() {
-        assertEquals(4.0, Learned.minutes(Map.of(Work.LEADS, List.of(9.0, 9.0))).get(Work.LEADS), "two say little");
         assertEquals(
-                7.0, Learned.minutes(Map.of(Work.LEADS, List.of(9.0, 7.0, 6.0))).get(Work.LEADS));
+                4.0,
+                LearnedMinutes.minutes(Map.of(Work.LEADS, List.of(9.0, 9.0))).get(Work.LEADS),
+                "two say little");
+        assertEquals(
+                7.0,
+                LearnedMinutes.minutes(Map.of(Work.LEADS, List.of(9.0, 7.0, 6.0)))
+                        .get(Work.LEADS));
         assertEquals(
                 6.5,
-                Learned.minutes(Map.of(Work.LEADS, List.of(9.0, 7.0, 6.0, 2.0))).get(Work.LEADS));
+                LearnedMinutes.minutes(Map.of(Work.LEADS, List.of(9.0, 7.0, 6.0, 2.0)))
+                        .get(Work.LEADS));
         List<Move> moves =
                 RigState.UNKNOWN.movesTo(Rig.of("Curlew").antenna("Rowan", 3).arrangement());
-        assertEquals(Map.of(Work.MAST_UP, 20.0, Work.LEADS, 8.0), Learned.shared(moves, 28));
-        assertEquals(Map.of(), Learned.shared(moves, 61), "who took an hour was doing something else");
-        assertEquals(Map.of(), Learned.shared(List.of(), 5));
+        assertEquals(Map.of(Work.MAST_UP, 20.0, Work.LEADS, 8.0), LearnedMinutes.shared(moves, 28));
+        assertEquals(Map.of(), LearnedMinutes.shared(moves, 61), "who took an hour was doing something else");
+        assertEquals(Map.of(), LearnedMinutes.shared(List.of(), 5));
     }
 
     @Test
     void a_visit_that_is_left_out_is_not_waited_for() {
         List<Visit> visits =
                 List.of(new Visit(1, 0, List.of(), 0), new Visit(1, 1, List.of(), 0), new Visit(2, 1, List.of(), 0));
-        Remaining remaining = Remaining.of(visits, 1, List.of(new Remaining.Made(1, 0)), Set.of(1));
+        Remaining remaining = Remaining.of(visits, 1, List.of(new Remaining.LoggedRun(1, 0)), Set.of(1));
         assertEquals(Optional.of(2), remaining.next());
     }
 }

@@ -13,10 +13,10 @@ import syntoma.core.trial.Outcome;
 
 /** A cell's hours, and when an upload at night is sent soonest. */
 class CellDayTest {
-    private final List<Seen> runs = new ArrayList<>();
+    private final List<ObservedRun> runs = new ArrayList<>();
 
     private void run(int hour, double up) {
-        runs.add(new Seen(
+        runs.add(new ObservedRun(
                 "Mast panel",
                 "Tarnwave",
                 1,

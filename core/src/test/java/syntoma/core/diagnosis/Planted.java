@@ -19,7 +19,7 @@ final class Planted {
     private static final String CARRIER = "Tarnwave";
     private static final long HERE = 5;
 
-    private final List<Seen> seen = new ArrayList<>();
+    private final List<ObservedRun> seen = new ArrayList<>();
     private final Random random;
     private OffsetDateTime now = NOW;
     private OptionalDouble outside = OptionalDouble.empty();
@@ -87,7 +87,7 @@ final class Planted {
     Planted runs(int count, Shows shows, Where where, double hoursAgo) {
         for (int i = 0; i < count; i++) {
             double noise = where.flat ? 0.004 : 0.1;
-            seen.add(new Seen(
+            seen.add(new ObservedRun(
                     where.setup,
                     where.carrier,
                     where.campsite,
@@ -125,7 +125,7 @@ final class Planted {
     private Planted failed(int count, Outcome outcome, Where where, double rsrpDbm) {
         OptionalDouble none = OptionalDouble.empty();
         for (int i = 0; i < count; i++) {
-            seen.add(new Seen(
+            seen.add(new ObservedRun(
                     where.setup,
                     where.carrier,
                     where.campsite,

@@ -37,8 +37,9 @@ class WorthTest {
         return met;
     }
 
-    private static Worth.Known known(String setup, double price, String stays, Contrast effect) {
-        return new Worth.Known(setup, OptionalDouble.of(price), OptionalDouble.of(price - 100), met(stays), effect);
+    private static Worth.SetupRecord known(String setup, double price, String stays, Contrast effect) {
+        return new Worth.SetupRecord(
+                setup, OptionalDouble.of(price), OptionalDouble.of(price - 100), met(stays), effect);
     }
 
     @Test
@@ -71,7 +72,7 @@ class WorthTest {
 
     @Test
     void theFastestIsNamedOnceItIsTold() {
-        Worth.Known baseline = known("dome", 500, "1111", BASELINE);
+        Worth.SetupRecord baseline = known("dome", 500, "1111", BASELINE);
         assertEquals(
                 Optional.of("mast"),
                 Worth.of(List.of(baseline, known("mast", 700, "1111", contrast(2, Verdict.BETTER))))

@@ -99,8 +99,8 @@ class BuildTest {
         assertTrue(quick.until() <= 18 * 60, quick.toString());
         Build drilled = build(Foot.Fixing.DRILLED, Shell.GRP, false);
         assertTrue(
-                drilled.parts(Build.Wanted.NOTHING).get(2).contains("without solvents"),
-                drilled.parts(Build.Wanted.NOTHING).toString());
+                drilled.parts(Build.CableNeeds.NOTHING).get(2).contains("without solvents"),
+                drilled.parts(Build.CableNeeds.NOTHING).toString());
         Schedule slow = Schedule.of(drilled.tasks(), Hours.daily(1, 9 * 60, 18 * 60, 3));
         assertTrue(slow.until() > 24 * 60 + 9 * 60, "no earlier than the next morning");
         Schedule.Slot seal = slow.slots().stream()
@@ -162,7 +162,7 @@ class BuildTest {
     @Test
     void what_is_bought_has_the_figures_of_the_plan() {
         List<String> parts = build(Foot.Fixing.DRILLED, Shell.STEEL, false)
-                .parts(new Build.Wanted(
+                .parts(new Build.CableNeeds(
                         0.87,
                         "195-class",
                         OptionalDouble.of(12.07),

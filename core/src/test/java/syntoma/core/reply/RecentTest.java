@@ -11,11 +11,11 @@ import syntoma.core.reading.Grade;
 import syntoma.core.reading.RadioMetric;
 
 class RecentTest {
-    private static Recent.Heard heard(double ageS, double rsrp, boolean nr) {
+    private static Recent.AgedReading heard(double ageS, double rsrp, boolean nr) {
         Node.Value level = new Node.Value(Double.toString(rsrp));
         Mapping mapping =
                 new Mapping(nr ? Map.of("primary.rsrpDbm", "/a", "nr.rsrpDbm", "/a") : Map.of("primary.rsrpDbm", "/a"));
-        return new Recent.Heard(ageS, mapping.read(new Node.Group(Map.of("a", level))));
+        return new Recent.AgedReading(ageS, mapping.read(new Node.Group(Map.of("a", level))));
     }
 
     @Test
@@ -40,9 +40,9 @@ class RecentTest {
         assertEquals(List.of(), new Recent(List.of()).cells());
     }
 
-    private static Recent.Heard of(double ageS, double rsrp, String band) {
+    private static Recent.AgedReading of(double ageS, double rsrp, String band) {
         Mapping mapping = new Mapping(Map.of("primary.rsrpDbm", "/a", "primary.band", "/b"));
-        return new Recent.Heard(
+        return new Recent.AgedReading(
                 ageS,
                 mapping.read(
                         new Node.Group(Map.of("a", new Node.Value(Double.toString(rsrp)), "b", new Node.Value(band)))));

@@ -123,7 +123,7 @@ class SearchTest {
 
     @Test
     void where_nothing_keeps_the_clearance_the_widest_place_is_given_with_its_objection() {
-        Search.Found found = new Search(
+        Search.SearchResult found = new Search(
                         roof(Shell.STEEL, thing(Thing.Kind.PANEL, "Panel 1", 1.2, 0.2, 3.6, 1.6)),
                         foot(Foot.Fixing.GLUED, 2, 0),
                         cabling(Optional.empty(), 5))
@@ -136,7 +136,7 @@ class SearchTest {
 
     @Test
     void a_roof_that_is_too_full_says_what_is_in_the_way() {
-        Search.Found found = new Search(
+        Search.SearchResult found = new Search(
                         roof(Shell.STEEL, thing(Thing.Kind.PANEL, "Panel 1", 0.1, 0.1, 5.8, 1.8)),
                         foot(Foot.Fixing.GLUED, 0.5, 0),
                         cabling(Optional.empty(), 5))

@@ -229,11 +229,11 @@ class RunTest {
     @Test
     void a_setup_is_held_when_more_than_half_of_its_runs_are() {
         List<Cap.Flat> flat = List.of(flat(62, "A", 1, 10), flat(62.4, "B", 1, 11), flat(61.8, "A", 1, 10));
-        Held held = Held.of(flat, Map.of("A", 3, "B", 2, "C", 4));
+        CappedSetups held = CappedSetups.of(flat, Map.of("A", 3, "B", 2, "C", 4));
         assertEquals(OptionalDouble.empty(), held.both("A", "B"), "one of two of B is not more than half");
-        held = Held.of(flat, Map.of("A", 3, "B", 1, "C", 4));
+        held = CappedSetups.of(flat, Map.of("A", 3, "B", 1, "C", 4));
         assertEquals(62, held.both("A", "B").orElseThrow());
         assertEquals(OptionalDouble.empty(), held.both("A", "C"));
-        assertEquals(Held.NONE, Held.of(List.of(), Map.of("A", 3)));
+        assertEquals(CappedSetups.NONE, CappedSetups.of(List.of(), Map.of("A", 3)));
     }
 }

@@ -59,7 +59,7 @@ class SheetTextTest {
     @ParameterizedTest
     @MethodSource("sheets")
     void every_field_shows_words_that_stand_in_the_text(Sheet sheet) {
-        for (Found f : SheetText.read(sheet.kind(), sheet.text())) {
+        for (FoundField f : SheetText.read(sheet.kind(), sheet.text())) {
             String line = sheet.text().lines().toList().get(f.line() - 1);
             // what stood in lines of its own is put together with a colon
             String first = f.words().split("[,;:]+| …", 2)[0];
@@ -92,7 +92,7 @@ class SheetTextTest {
             text.append(words.get(random.nextInt(words.size()))).append(random.nextInt(9) == 0 ? "\n" : " ");
         }
         for (Kind kind : Kind.values()) {
-            for (Found f : SheetText.read(kind, text.toString())) {
+            for (FoundField f : SheetText.read(kind, text.toString())) {
                 assertTrue(!f.words().isEmpty() && f.line() >= 1, f.toString());
             }
         }

@@ -105,7 +105,7 @@ class HandsCheckTest {
             Question question = question(random, RigState.UNKNOWN);
             List<Visit> planned = Planner.effort(question, 3, 1).visits();
             RigState now = RigState.UNKNOWN;
-            List<Remaining.Made> made = new ArrayList<>();
+            List<Remaining.LoggedRun> made = new ArrayList<>();
             Set<Integer> skipped = Set.of(1 + random.nextInt(planned.size() - 1));
             for (int place = 0; place < planned.size(); place++) {
                 if (skipped.contains(place)) {
@@ -124,7 +124,7 @@ class HandsCheckTest {
                 vehicle.does(visit.moves());
                 vehicle.checkReady(wanted);
                 now = now.after(wanted);
-                made.add(new Remaining.Made(visit.round(), visit.contender()));
+                made.add(new Remaining.LoggedRun(visit.round(), visit.contender()));
             }
         }
         assertTrue(changed > 100, "a sheet that never changes its steps tests nothing");

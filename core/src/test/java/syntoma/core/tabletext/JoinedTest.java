@@ -64,7 +64,8 @@ class JoinedTest {
         assertEquals(List.of("Test 1 DL", "1 UL", "Test 2 DL", "2 UL", "Dome RSRP", "Dome SINR"), joined.headings());
         assertEquals(
                 List.of("1", "1", "2", "2", "", ""),
-                Several.of(joined.headings().stream().map(Heading::of).toList()));
+                SideBySideMeasurements.of(
+                        joined.headings().stream().map(Heading::of).toList()));
     }
 
     @Test

@@ -11,7 +11,7 @@ import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
-import syntoma.core.verdict.Circumstances.Made;
+import syntoma.core.verdict.Circumstances.MeasuredWhere;
 
 /** What could still be wrong, and what is said first, whatever setups are called. */
 class CautionsTest {
@@ -39,12 +39,12 @@ class CautionsTest {
                 value > 0 ? OptionalDouble.of(value) : OptionalDouble.empty());
     }
 
-    private static List<String> cautions(Comparison comparison, boolean planned, Made... made) {
-        return Cautions.of(List.of(comparison), Circumstances.of(List.of(made)), new Judged(planned, 1, 0, 0));
+    private static List<String> cautions(Comparison comparison, boolean planned, MeasuredWhere... made) {
+        return Cautions.of(List.of(comparison), Circumstances.of(List.of(made)), new JudgingRules(planned, 1, 0, 0));
     }
 
-    private static Made at(int hour, String carrier, String server) {
-        return new Made(NOON.withHour(hour), carrier, server);
+    private static MeasuredWhere at(int hour, String carrier, String server) {
+        return new MeasuredWhere(NOON.withHour(hour), carrier, server);
     }
 
     private static final Comparison CLEAR =
@@ -136,8 +136,9 @@ class CautionsTest {
     @Test
     void measurements_that_stand_aside_are_counted() {
         List<String> said = Cautions.of(
-                List.of(CLEAR), Circumstances.of(List.of(at(9, "", ""), at(20, "", ""))), new Judged(true, 1, 4, 0));
-        assertEquals(
-                List.of("Judged by the planned trial made here; 4 other measurements are aside."), said);
+                List.of(CLEAR),
+                Circumstances.of(List.of(at(9, "", ""), at(20, "", ""))),
+                new JudgingRules(true, 1, 4, 0));
+        assertEquals(List.of("Judged by the planned trial made here; 4 other measurements are aside."), said);
     }
 }

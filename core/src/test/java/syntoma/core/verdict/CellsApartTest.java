@@ -116,7 +116,7 @@ class CellsApartTest {
         }
         round(-95, "12/B20", -99, "77/B3");
         List<String> cautions = Cautions.of(
-                List.of(comparison(Figure.RSRP_DBM)), Circumstances.of(List.of()), new Judged(true, 1, 0, 0));
+                List.of(comparison(Figure.RSRP_DBM)), Circumstances.of(List.of()), new JudgingRules(true, 1, 0, 0));
         assertTrue(
                 cautions.contains(
                         "One round had the two setups on different bands (B20 and B3), and is left out for RSRP."),

@@ -92,7 +92,7 @@ final class ForecastSimulation {
 
     private static boolean someLook(double[] differences, int from, int planned) {
         for (int n = from; n <= planned; n++) {
-            if (isSettled(differences, n, Looks.level(planned, 0))) {
+            if (isSettled(differences, n, InterimLooks.level(planned, 0))) {
                 return true;
             }
         }
@@ -107,14 +107,16 @@ final class ForecastSimulation {
             double truth = world.effect(random);
             double sd = world.sd(random);
             double[] made = differences(truth, sd, planned);
-            if (isSettled(made, planned, Looks.level(planned, 0))) {
+            if (isSettled(made, planned, InterimLooks.level(planned, 0))) {
                 continue;
             }
             OptionalInt rounds =
                     Forecast.of(SCALE, effect(made), Optional.empty()).newTrial(chance);
             if (rounds.isPresent()) {
                 said++;
-                settled += someLook(differences(truth, sd, rounds.getAsInt()), Looks.FEWEST, rounds.getAsInt()) ? 1 : 0;
+                settled += someLook(differences(truth, sd, rounds.getAsInt()), InterimLooks.FEWEST, rounds.getAsInt())
+                        ? 1
+                        : 0;
             }
         }
         return new Score(said, chance, settled);
@@ -127,11 +129,11 @@ final class ForecastSimulation {
         double promised = 0;
         for (int t = 0; t < trials; t++) {
             double[] all = differences(world.effect(random), world.sd(random), planned);
-            if (isSettled(all, made, Looks.level(planned, 0))) {
+            if (isSettled(all, made, InterimLooks.level(planned, 0))) {
                 continue;
             }
             double chance = Forecast.of(SCALE, effect(Arrays.copyOf(all, made)), Optional.empty())
-                    .chance(planned - made, Looks.level(planned, 0));
+                    .chance(planned - made, InterimLooks.level(planned, 0));
             if (chance >= from && chance < to) {
                 said++;
                 promised += chance;

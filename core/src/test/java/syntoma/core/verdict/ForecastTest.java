@@ -57,8 +57,8 @@ class ForecastTest {
     /** The same mean from more rounds is believed more. */
     @Test
     void what_few_rounds_show_is_believed_less() {
-        double few = after(0.2, 0.5, 0.8).chance(5, Looks.level(8, 0));
-        double many = after(0.2, 0.5, 0.8, 0.2, 0.5, 0.8).chance(5, Looks.level(11, 0));
+        double few = after(0.2, 0.5, 0.8).chance(5, InterimLooks.level(8, 0));
+        double many = after(0.2, 0.5, 0.8, 0.2, 0.5, 0.8).chance(5, InterimLooks.level(11, 0));
         assertTrue(few < many, few + " " + many);
     }
 }

@@ -5,10 +5,10 @@ import java.util.Random;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
- * Makes the table of {@link Looks}: simulates trials without a difference, takes for each the smallest p-value of its
+ * Makes the table of {@link InterimLooks}: simulates trials without a difference, takes for each the smallest p-value of its
  * looks (after the third to the last round), and finds the level that 5 % of them fall below.
  *
- * <p>Where degrees of freedom are borrowed, the spread of a trial is itself drawn about the common one, as {@link Borrowed}
+ * <p>Where degrees of freedom are borrowed, the spread of a trial is itself drawn about the common one, as {@link ModeratedVariance}
  * takes it to be, and each look is at the steadied t.
  *
  * <p>Run {@code main} for the whole table with 400,000 trials, a few minutes; the test uses fewer.
@@ -60,7 +60,7 @@ final class LookLevelsProgram {
     }
 
     public static void main(String[] args) {
-        for (int borrowed = 0; borrowed <= (int) Borrowed.MOST_DEGREES; borrowed++) {
+        for (int borrowed = 0; borrowed <= (int) ModeratedVariance.MOST_DEGREES; borrowed++) {
             StringBuilder row = new StringBuilder("{");
             for (double level : levels(20, borrowed, 400_000, 1)) {
                 row.append(String.format("%.4f, ", level).substring(1));

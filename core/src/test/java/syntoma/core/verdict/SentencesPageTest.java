@@ -22,7 +22,7 @@ import syntoma.core.need.NeedRecord;
 import syntoma.core.need.Shortfall;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
-import syntoma.core.run.Held;
+import syntoma.core.run.CappedSetups;
 import syntoma.core.trial.Sample;
 
 /**
@@ -87,7 +87,7 @@ class SentencesPageTest {
                         Figure.DOWN_MBPS,
                         samples(Figure.DOWN_MBPS, 1, 0.01, 4),
                         Optional.empty(),
-                        new Held(java.util.Map.of(DOME, 62.0, PANEL, 62.0)))
+                        new CappedSetups(java.util.Map.of(DOME, 62.0, PANEL, 62.0)))
                 .pair(DOME, PANEL));
         part("Beside the need");
         for (double[] values : new double[][] {{5.2, 11.8}, {2.1, 11.8}, {11.8, 2.1}, {1.1, 2.2}}) {
@@ -184,25 +184,25 @@ class SentencesPageTest {
 
     private void cautions() {
         Circumstances mixed = Circumstances.of(List.of(
-                new Circumstances.Made(OffsetDateTime.parse("2026-08-14T19:00:00+03:00"), "Tarnwave", "one"),
-                new Circumstances.Made(OffsetDateTime.parse("2026-08-14T19:30:00+03:00"), "Ostrel", "two")));
+                new Circumstances.MeasuredWhere(OffsetDateTime.parse("2026-08-14T19:00:00+03:00"), "Tarnwave", "one"),
+                new Circumstances.MeasuredWhere(OffsetDateTime.parse("2026-08-14T19:30:00+03:00"), "Ostrel", "two")));
         List<Sample> samples = new ArrayList<>(VerdictTest.rounds(DOME, "", 4, 4, 4, 4, 4, 4));
         samples.addAll(VerdictTest.rounds(PANEL, "", 4.6, 4.7, 4.5, 4.8, 40, 0));
         Comparison c = Comparer.unplanned(Figure.UP_MBPS, samples).pair(DOME, PANEL);
-        Cautions.of(List.of(c), mixed, new Judged(false, 1, 0, 0))
+        Cautions.of(List.of(c), mixed, new JudgingRules(false, 1, 0, 0))
                 .forEach(said -> page.append("- ").append(said).append('\n'));
-        Cautions.of(List.of(c), mixed, new Judged(true, 1, 1, 0)).stream()
+        Cautions.of(List.of(c), mixed, new JudgingRules(true, 1, 1, 0)).stream()
                 .filter(said -> said.contains("aside"))
                 .forEach(said -> page.append("- ").append(said).append('\n'));
     }
 
     private void judged() {
         Set<String> rules = new LinkedHashSet<>();
-        rules.addAll(new Judged(false, 1, 0, 2).said(comparison(Figure.UP_MBPS, 2, 0.1, 4)));
-        Optional<Borrowed> borrowed = Optional.of(new Borrowed(4, 6, 0.2, Optional.empty()));
-        rules.addAll(
-                new Judged(true, 3, 0, 0).said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(5, borrowed)))));
-        rules.addAll(new Judged(true, 1, 0, 0)
+        rules.addAll(new JudgingRules(false, 1, 0, 2).said(comparison(Figure.UP_MBPS, 2, 0.1, 4)));
+        Optional<ModeratedVariance> borrowed = Optional.of(new ModeratedVariance(4, 6, 0.2, Optional.empty()));
+        rules.addAll(new JudgingRules(true, 3, 0, 0)
+                .said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(5, borrowed)))));
+        rules.addAll(new JudgingRules(true, 1, 0, 0)
                 .said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(3, Optional.empty())))));
         rules.forEach(rule -> page.append("- ").append(rule).append('\n'));
     }
@@ -212,7 +212,7 @@ class SentencesPageTest {
     }
 
     private static Comparison compare(Figure metric, double factor, double spread, int rounds, Optional<Plan> plan) {
-        return new Comparer(metric, samples(metric, factor, spread, rounds), plan, Held.NONE).pair(DOME, PANEL);
+        return new Comparer(metric, samples(metric, factor, spread, rounds), plan, CappedSetups.NONE).pair(DOME, PANEL);
     }
 
     /** A difference of about a factor on ratios, of ten times its logarithm in dB and in points. */

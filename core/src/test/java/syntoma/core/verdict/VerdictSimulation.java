@@ -39,7 +39,7 @@ final class VerdictSimulation {
         int wrong = 0;
         for (int trial = 0; trial < trials; trial++) {
             double[] all = differences(0, made);
-            for (int n = Looks.FEWEST; n <= made; n++) {
+            for (int n = InterimLooks.FEWEST; n <= made; n++) {
                 double[] sofar = Arrays.copyOf(all, n);
                 if (SPREAD.effect(sofar).p() < plan.level(n)) {
                     wrong++;
@@ -52,7 +52,7 @@ final class VerdictSimulation {
 
     /** The share of trials in which nothing went wrong that show a wild run. */
     double cleanWild(int rounds) {
-        double beyond = Looks.critical(0.05 / rounds, rounds - 2.0);
+        double beyond = InterimLooks.critical(0.05 / rounds, rounds - 2.0);
         int marked = 0;
         for (int trial = 0; trial < trials; trial++) {
             LeaveOneOut others = new LeaveOneOut(differences(0.3, rounds), SPREAD);
@@ -71,7 +71,7 @@ final class VerdictSimulation {
         int held = 0;
         for (int trial = 0; trial < trials; trial++) {
             Effect effect = SPREAD.effect(differences(truth, rounds));
-            held += effect.low(Looks.SINGLE) <= truth && truth <= effect.high(Looks.SINGLE) ? 1 : 0;
+            held += effect.low(InterimLooks.SINGLE) <= truth && truth <= effect.high(InterimLooks.SINGLE) ? 1 : 0;
         }
         return (double) held / trials;
     }
@@ -97,7 +97,7 @@ final class VerdictSimulation {
             double least = p.stream().min(Double::compare).orElseThrow();
             List<Double> others = new ArrayList<>(p);
             others.remove(least);
-            wrong += least < Holm.threshold(others, Looks.SINGLE) ? 1 : 0;
+            wrong += least < Holm.threshold(others, InterimLooks.SINGLE) ? 1 : 0;
         }
         return (double) wrong / trials;
     }

@@ -18,7 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import syntoma.core.reading.Figure;
-import syntoma.core.run.Held;
+import syntoma.core.run.CappedSetups;
 import syntoma.core.trial.Sample;
 
 class VerdictTest {
@@ -65,7 +65,7 @@ class VerdictTest {
         samples.addAll(rounds("B", "", b));
         Optional<Plan> plan =
                 planned.isPresent() ? Optional.of(new Plan(planned.getAsInt(), Optional.empty())) : Optional.empty();
-        return new Comparer(metric, samples, plan, Held.NONE).pair("A", "B");
+        return new Comparer(metric, samples, plan, CappedSetups.NONE).pair("A", "B");
     }
 
     @Test
@@ -183,9 +183,9 @@ class VerdictTest {
     @CsvSource({"3", "5", "8"})
     void the_levels_of_early_looks_are_those_of_the_simulation(int planned) {
         double simulated = LookLevelsProgram.levels(planned, 0, 60_000, 7)[planned - 3];
-        assertEquals(Looks.level(planned, 0), simulated, 0.06 * Looks.level(planned, 0));
+        assertEquals(InterimLooks.level(planned, 0), simulated, 0.06 * InterimLooks.level(planned, 0));
         double borrowing = LookLevelsProgram.levels(planned, 6, 60_000, 7)[planned - 3];
-        assertEquals(Looks.level(planned, 6), borrowing, 0.06 * Looks.level(planned, 6));
+        assertEquals(InterimLooks.level(planned, 6), borrowing, 0.06 * InterimLooks.level(planned, 6));
     }
 
     @ParameterizedTest
@@ -201,9 +201,7 @@ class VerdictTest {
         assertEquals(Verdict.CANNOT_TELL, c.verdict());
         assertEquals(OptionalInt.empty(), c.roundsWanted());
         assertTrue(
-                c.sentence()
-                        .endsWith("Telling them apart is not worth the work: use the one that is less"
-                                + " work."),
+                c.sentence().endsWith("Telling them apart is not worth the work: use the one that is less" + " work."),
                 c.sentence());
     }
 
@@ -291,7 +289,8 @@ class VerdictTest {
     void a_capped_direction_keeps_its_numbers_and_ranks_nothing() {
         List<Sample> samples = new ArrayList<>(rounds("A", "", 61.8, 62.1, 61.9));
         samples.addAll(rounds("B", "", 62, 62.2, 61.7));
-        Comparison c = new Comparer(Figure.DOWN_MBPS, samples, Optional.empty(), new Held(Map.of("A", 62.0, "B", 62.0)))
+        Comparison c = new Comparer(
+                        Figure.DOWN_MBPS, samples, Optional.empty(), new CappedSetups(Map.of("A", 62.0, "B", 62.0)))
                 .pair("A", "B");
         assertEquals(Verdict.CAPPED, c.verdict());
         assertTrue(c.sentence().contains("about 62 Mb/s") && c.low().isPresent());

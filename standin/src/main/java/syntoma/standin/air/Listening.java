@@ -27,18 +27,18 @@ public final class Listening {
     public record Level(Cell cell, double dbm) {}
 
     /** A level of this moment, and how much of the cell others take. */
-    private record Now(Cell cell, double dbm, double load, double outsideDbm) {}
+    private record CellLevel(Cell cell, double dbm, double load, double outsideDbm) {}
 
     /** The cells in use, the primary one first; none where there is no service. */
-    public List<Heard> hear(List<Level> levels, AsBuilt setup, Hands hands, OffsetDateTime at) {
-        List<Now> now = new ArrayList<>();
+    public List<HeardCell> hear(List<Level> levels, AsBuilt setup, Hands hands, OffsetDateTime at) {
+        List<CellLevel> now = new ArrayList<>();
         for (Level level : levels) {
             double faded = fading.db(level.cell, at);
             double noise = NOISE_SD_DB * random.nextGaussian();
             double load = level.cell.site().load(at.getHour());
-            now.add(new Now(level.cell, level.dbm + faded + noise, load, level.cell.outsideDbm() + faded));
+            now.add(new CellLevel(level.cell, level.dbm + faded + noise, load, level.cell.outsideDbm() + faded));
         }
-        List<Heard> heard = now.stream()
+        List<HeardCell> heard = now.stream()
                 .filter(n -> !setup.booster() || n.outsideDbm > DONOR_DBM)
                 .map(n -> heard(n, now, setup))
                 .filter(h -> !setup.booster() || h.sinrDb() > DONOR_SINR_DB)
@@ -46,15 +46,15 @@ public final class Listening {
         return modem.pick(heard, setup, hands);
     }
 
-    private static Heard heard(Now own, List<Now> all, AsBuilt setup) {
+    private static HeardCell heard(CellLevel own, List<CellLevel> all, AsBuilt setup) {
         double others = 0;
-        for (Now other : all) {
+        for (CellLevel other : all) {
             if (other != own && other.cell.channel().equals(own.cell.channel())) {
-                others += Heard.milliwatts(other.dbm) * other.load;
+                others += HeardCell.milliwatts(other.dbm) * other.load;
             }
         }
         // a booster lifts the noise that its donor antenna hears with the rest
-        double lifted = setup.booster() ? Heard.milliwatts(Heard.NOISE_DBM + own.dbm - own.outsideDbm) : 0;
-        return Heard.of(own.cell, own.dbm, others + lifted, own.load);
+        double lifted = setup.booster() ? HeardCell.milliwatts(HeardCell.NOISE_DBM + own.dbm - own.outsideDbm) : 0;
+        return HeardCell.of(own.cell, own.dbm, others + lifted, own.load);
     }
 }

@@ -23,26 +23,27 @@ final class Modem {
      *
      * @param heard what the device hears of cells that its setup passes
      */
-    List<Heard> pick(List<Heard> heard, AsBuilt setup, Hands hands) {
-        List<Heard> lte = heard.stream()
+    List<HeardCell> pick(List<HeardCell> heard, AsBuilt setup, Hands hands) {
+        List<HeardCell> lte = heard.stream()
                 .filter(h -> !h.cell().isNr())
                 .filter(h -> h.rsrpDbm() > LEAST_RSRP_DBM && h.sinrDb() > LEAST_SINR_DB)
-                .sorted(Comparator.comparingDouble(Heard::rsrpDbm).reversed())
+                .sorted(Comparator.comparingDouble(HeardCell::rsrpDbm).reversed())
                 .toList();
         if (lte.isEmpty()) {
             inUse.remove(hands.key());
             return List.of();
         }
-        Heard primary = lte.get(0);
+        HeardCell primary = lte.get(0);
         Cell before = inUse.get(hands.key());
-        Optional<Heard> kept = lte.stream().filter(h -> h.cell().equals(before)).findFirst();
+        Optional<HeardCell> kept =
+                lte.stream().filter(h -> h.cell().equals(before)).findFirst();
         if (kept.isPresent() && kept.get().rsrpDbm() > primary.rsrpDbm() - HYSTERESIS_DB) {
             primary = kept.get();
         }
         inUse.put(hands.key(), primary.cell());
-        List<Heard> cells = new ArrayList<>();
+        List<HeardCell> cells = new ArrayList<>();
         cells.add(primary);
-        for (Heard h : lte) {
+        for (HeardCell h : lte) {
             boolean same = h.cell().site().equals(primary.cell().site());
             if (same && h != primary && cells.size() < setup.aggregates() && h.rsrpDbm() > LEAST_ADDED_DBM) {
                 cells.add(h);
@@ -50,7 +51,7 @@ final class Modem {
         }
         heard.stream()
                 .filter(h -> h.cell().isNr() && h.rsrpDbm() > LEAST_ADDED_DBM)
-                .max(Comparator.comparingDouble(Heard::rsrpDbm))
+                .max(Comparator.comparingDouble(HeardCell::rsrpDbm))
                 .ifPresent(cells::add);
         return cells;
     }

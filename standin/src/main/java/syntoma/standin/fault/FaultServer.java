@@ -5,7 +5,7 @@ import org.eclipse.jetty.server.Request;
 import org.eclipse.jetty.server.Response;
 import org.eclipse.jetty.util.Callback;
 import syntoma.standin.port.LocalServer;
-import syntoma.standin.port.Told;
+import syntoma.standin.port.RequestBody;
 
 /** A port of its own at which faults are switched, by a POST of the words of {@link Faults#tell}. The demo opens none. */
 public final class FaultServer {
@@ -19,7 +19,7 @@ public final class FaultServer {
                 if (!request.getMethod().equals("POST")) {
                     return false;
                 }
-                Told.carryOut(request, response, callback, faults::tell);
+                RequestBody.carryOut(request, response, callback, faults::tell);
                 return true;
             }
         });

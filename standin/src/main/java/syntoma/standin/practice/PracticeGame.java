@@ -55,7 +55,7 @@ public final class PracticeGame {
     }
 
     /** What somebody might have told who went about it otherwise: a ratio of B to A. */
-    public record Told(String by, double ratio) {}
+    public record OtherAnswer(String by, double ratio) {}
 
     /** What a trial would take. */
     public Effort effort(int rounds, int runs) {
@@ -91,13 +91,13 @@ public final class PracticeGame {
     }
 
     /** What else one could have been told. */
-    public List<Told> otherwise(boolean upload) {
-        List<Told> told = new ArrayList<>();
+    public List<OtherAnswer> otherwise(boolean upload) {
+        List<OtherAnswer> told = new ArrayList<>();
         List<List<Run>> three = threeEach(2, CHANGE_OVER_S);
-        told.add(new Told("Mean of three runs each, one after the other", ratio(three, upload, false, 1)));
-        told.add(new Told("Best of three runs each", ratio(three, upload, true, 1)));
-        told.add(new Told("A now, B in the evening", ratio(threeEach(3, AN_EVENING_S), upload, false, 1)));
-        told.add(new Told(
+        told.add(new OtherAnswer("Mean of three runs each, one after the other", ratio(three, upload, false, 1)));
+        told.add(new OtherAnswer("Best of three runs each", ratio(three, upload, true, 1)));
+        told.add(new OtherAnswer("A now, B in the evening", ratio(threeEach(3, AN_EVENING_S), upload, false, 1)));
+        told.add(new OtherAnswer(
                 "B against another test server", ratio(threeEach(4, CHANGE_OVER_S), upload, false, OTHER_SERVER)));
         return told;
     }

@@ -6,7 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import syntoma.standin.Air;
 import syntoma.standin.WorldLink;
-import syntoma.standin.air.Heard;
+import syntoma.standin.air.HeardCell;
 
 /** What a modem answers to standard commands, over the air of the made-up world. */
 final class Answers {
@@ -62,8 +62,8 @@ final class Answers {
 
     /** The extended quality: indices of intervals, 255 for what there is none of. */
     private static List<String> quality(Air air) {
-        Heard primary = air.primary();
-        Heard last = air.cells().get(air.cells().size() - 1);
+        HeardCell primary = air.primary();
+        HeardCell last = air.cells().get(air.cells().size() - 1);
         List<String> indices = new ArrayList<>(List.of(
                 "99", "99", "255", "255", index((primary.rsrqDb() + 20) * 2, 34), index(primary.rsrpDbm() + 141, 97)));
         indices.addAll(

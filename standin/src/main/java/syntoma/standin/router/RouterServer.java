@@ -12,7 +12,7 @@ import org.eclipse.jetty.util.Callback;
 import syntoma.core.unit.Text;
 import syntoma.standin.WorldLink;
 import syntoma.standin.port.LocalServer;
-import syntoma.standin.port.Told;
+import syntoma.standin.port.RequestBody;
 
 /**
  * A router that answers JSON: with its cells in a list at {@value #PATH}, flat at {@value #RADIO_PATH}. What its hands do is told
@@ -60,7 +60,7 @@ public final class RouterServer {
             switch (asked) {
                 case "GET " + PATH -> answer(request, response, StatusPage.SIGNAL, callback);
                 case "GET " + RADIO_PATH -> answer(request, response, StatusPage.RADIO, callback);
-                case "POST " + HANDS_PATH -> Told.carryOut(request, response, callback, this::take);
+                case "POST " + HANDS_PATH -> RequestBody.carryOut(request, response, callback, this::take);
                 default -> {
                     return false;
                 }

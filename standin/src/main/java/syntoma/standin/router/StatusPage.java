@@ -8,7 +8,7 @@ import java.util.Optional;
 import syntoma.standin.Air;
 import syntoma.standin.WorldLink;
 import syntoma.standin.air.Cell;
-import syntoma.standin.air.Heard;
+import syntoma.standin.air.HeardCell;
 
 /** What the made-up router says of itself, in two made-up layouts. */
 enum StatusPage {
@@ -24,7 +24,7 @@ enum StatusPage {
             said.put("mode", air.map(Air::mode).orElse("no service"));
             ArrayNode cells = said.putArray("cells");
             for (int i = 0; i < air.map(a -> a.cells().size()).orElse(0); i++) {
-                Heard heard = air.get().cells().get(i);
+                HeardCell heard = air.get().cells().get(i);
                 Cell cell = heard.cell();
                 cells.addObject()
                         .put("role", i == 0 ? "primary" : cell.isNr() ? "nr" : "secondary")
@@ -52,7 +52,7 @@ enum StatusPage {
             page.put("network_mode", air.map(Air::mode).orElse("none"));
             air.ifPresent(a -> {
                 put(page, "lte", a.primary());
-                Heard last = a.cells().get(a.cells().size() - 1);
+                HeardCell last = a.cells().get(a.cells().size() - 1);
                 if (last.cell().isNr()) {
                     put(page, "nr", last);
                 }
@@ -60,7 +60,7 @@ enum StatusPage {
             return page;
         }
 
-        private void put(ObjectNode page, String prefix, Heard heard) {
+        private void put(ObjectNode page, String prefix, HeardCell heard) {
             Cell cell = heard.cell();
             page.put(prefix + "_band", cell.channel().band().substring(1));
             page.put(prefix + "_arfcn", text("%d", cell.channel().number()));

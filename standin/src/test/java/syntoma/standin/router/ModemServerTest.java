@@ -19,7 +19,7 @@ import syntoma.core.reply.RouterReading;
 import syntoma.standin.World;
 import syntoma.standin.WorldLink;
 import syntoma.standin.air.Hands;
-import syntoma.standin.air.Heard;
+import syntoma.standin.air.HeardCell;
 
 class ModemServerTest {
     private static final Clock NOON = Clock.fixed(Instant.parse("2026-07-12T11:00:00Z"), ZoneOffset.ofHours(3));
@@ -49,7 +49,7 @@ class ModemServerTest {
             assertTrue(said.contains("\r\n+CEREG: 1\r\n"), "a line that nobody asked for: " + said);
             assertTrue(said.contains("\r\nERROR\r\n"), "it knows no AT+C5GREG: " + said);
             RouterReading reading = AtAnswers.read(List.of(said.split("\r\n")));
-            Heard heard = link.air().orElseThrow().primary();
+            HeardCell heard = link.air().orElseThrow().primary();
             Cell cell = reading.cells().get(0);
             assertEquals(Optional.of("Ostrel"), reading.carrier());
             assertEquals(Optional.of("LTE"), reading.mode());

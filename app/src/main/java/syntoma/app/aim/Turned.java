@@ -1,4 +1,0 @@
-package syntoma.app.aim;
-
-/** An antenna is said to point to a true heading, and is about to be read. */
-public record Turned(double trueDeg) {}

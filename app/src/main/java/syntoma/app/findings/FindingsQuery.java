@@ -1,0 +1,10 @@
+package syntoma.app.findings;
+
+import syntoma.core.finding.Criterion;
+
+/**
+ * What is asked of the trip.
+ *
+ * @param baseline the name of what all are held against
+ */
+record FindingsQuery(ComparedKind of, Criterion criterion, String baseline, FindingsFilter wanted) {}
