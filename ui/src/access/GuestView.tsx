@@ -4,7 +4,7 @@ import { useLogIn } from '../data/access';
 import { takeSecret } from './secret';
 import './access.css';
 
-/** Where a guest's link leads: it is let in to read its one page, which `Entry` then shows. */
+/** Where a guest's link leads: it is admitted to read its one page, which `Entry` then shows. */
 export function GuestView() {
   const [word] = useState(takeSecret);
   const { mutate, error } = useLogIn();

@@ -5,7 +5,7 @@ import { Field } from '../parts/Field';
 import { useDeviceName } from './deviceName';
 import './access.css';
 
-/** What a device sees that is not let in yet: the pass phrase, or the code of a pairing. */
+/** What a device sees that is not admitted yet: the pass phrase, or the code of a pairing. */
 export function LogIn({ children }: { children?: ReactNode }) {
   const [by, setBy] = useState<'phrase' | 'code'>('phrase');
   const [typed, setTyped] = useState('');

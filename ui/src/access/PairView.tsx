@@ -8,7 +8,7 @@ import { LogIn } from './LogIn';
 import { takeSecret } from './secret';
 import './access.css';
 
-/** Where a QR code leads: the phone is let in at once, and told what to do next. */
+/** Where a QR code leads: the phone is admitted at once, and told what to do next. */
 export function PairView() {
   const [code] = useState(takeSecret);
   const [device] = useDeviceName();
@@ -37,7 +37,7 @@ function In() {
   return (
     <div className="door">
       <main>
-        <h1>This phone is in.</h1>
+        <h1>This phone is paired.</h1>
         <p>
           <Link to="/tonight" className="onward">
             <Button type="primary">Go to Tonight</Button>

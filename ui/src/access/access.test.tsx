@@ -120,7 +120,7 @@ test('a code lets in at once and does not stay in the address', async () => {
   window.history.replaceState(null, '', '/pair#ABCDE-FGHJK');
   serve({ 'POST /api/session': {}, 'GET /api/network': SERVED });
   show(<PairView />);
-  expect(await screen.findByText('This phone is in.')).toBeDefined();
+  expect(await screen.findByText('This phone is paired.')).toBeDefined();
   expect(window.location.href).not.toContain('ABCDE');
   expect(bodies('POST /api/session')).toMatchObject([{ code: 'ABCDE-FGHJK' }]);
 });

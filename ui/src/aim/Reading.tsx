@@ -10,7 +10,7 @@ import { Failed } from '../parts/Loaded';
 import { useKeptAwake } from '../parts/useAwake';
 import { useKey } from '../parts/useKey';
 
-/** So long the antenna is held still before it is read: the level is the mean of the last 3 s. */
+/** How long the antenna is held still before it is read: the level is the mean of the last 3 s. */
 const SETTLE_S = 5;
 
 /** Reads the level at the heading that comes next, or at one that is typed. */

@@ -178,7 +178,7 @@ export function ArriveView() {
   );
 }
 
-/** The place that this device knows of itself. */
+/** The place that this device knows automatically. */
 function FromDevice({ take }: { take: (coordinates: string) => void }) {
   const [problem, setProblem] = useState('');
   if (!('geolocation' in navigator)) {

@@ -2,7 +2,7 @@ import { Input, Select } from 'antd';
 import type { ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Refusal, type Schemas } from '../data/client';
-import { useReckoned } from '../data/bench';
+import { useCalculation } from '../data/bench';
 import { ProfileDrawing } from '../draw/ProfileDrawing';
 import { useWidth } from '../draw/useWidth';
 import { Field, FieldFrame } from '../parts/Field';
@@ -15,7 +15,7 @@ import { Keep } from './Keep';
 type Calculator = Schemas['CalculatorView'];
 type Given = Schemas['InputView'];
 
-/** So long a value stands still before it is reckoned with. */
+/** How long a value rests before it is calculated with. */
 const SETTLED_MS = 200;
 
 /** One calculator: its fields, what they come to, the formula, and where it stops being true. */
@@ -26,12 +26,12 @@ export function CalculatorSheet({ calculator, others }: { calculator: Calculator
   const [ref, width] = useWidth<HTMLDivElement>(620);
   const values = Object.fromEntries(calculator.inputs.map((i) => [i.name, query.get(i.name) ?? i.usual]));
   const settled = useSettled(JSON.stringify(values), SETTLED_MS);
-  const reckoned = useReckoned(calculator.key, JSON.parse(settled) as Record<string, string>);
-  const problems = reckoned.error instanceof Refusal ? reckoned.error.errors : [];
+  const calculated = useCalculation(calculator.key, JSON.parse(settled) as Record<string, string>);
+  const problems = calculated.error instanceof Refusal ? calculated.error.errors : [];
   const problem = (name: string) => problems.find((p) => p.field === `values.${name}`)?.message;
   const other =
-    reckoned.error && problems.every((p) => !p.field.startsWith('values.')) ? reckoned.error : null;
-  const result = reckoned.error ? undefined : reckoned.data;
+    calculated.error && problems.every((p) => !p.field.startsWith('values.')) ? calculated.error : null;
+  const result = calculated.error ? undefined : calculated.data;
   return (
     <Sheet
       title={calculator.name}

@@ -9,7 +9,7 @@ import { useFailed } from '../parts/useFailed';
 const WORDS: Record<string, string> = { cable: 'Save the cable to Gear', mast: 'Save the tower' };
 
 /** What can be done with a result: into the rig, among the towers, into the planner, the log, or the note of this stay. */
-export function Keep(props: { result: Schemas['ReckonedView']; calculator: Schemas['CalculatorView'] }) {
+export function Keep(props: { result: Schemas['CalculationView']; calculator: Schemas['CalculatorView'] }) {
   const { result, calculator } = props;
   const standing = useStanding().data;
   const note = useAddToNote();
@@ -51,7 +51,7 @@ export function Keep(props: { result: Schemas['ReckonedView']; calculator: Schem
   );
 }
 
-/** Something that wants a name before it is kept. */
+/** Something that needs a name before it is kept. */
 function Named({ keep, word }: { keep: Schemas['KeepView']; word: string }) {
   const usual =
     keep.what === 'cable'

@@ -54,7 +54,7 @@ test('calculators stand in a list with what each answers', async () => {
   expect(screen.getByRole('link', { name: 'Judge trials whose answer is known' })).toBeDefined();
 });
 
-test('what is typed is reckoned, with its formula, and can be kept', async () => {
+test('what is typed is calculated, with its formula, and can be kept', async () => {
   const user = userEvent.setup();
   serve({ ...SERVED, 'POST /api/gear': {} });
   show(<BenchView />, '/tools?calculator=cable&length=7');

@@ -4,7 +4,7 @@ import { keys } from './keys';
 
 export type Device = Schemas['DeviceView'];
 
-/** Whether this device is let in. */
+/** Whether this device is admitted. */
 export const useSession = () =>
   useQuery({
     queryKey: keys.session,
@@ -35,7 +35,7 @@ export const useDevices = () =>
     refetchInterval: 5_000,
   });
 
-/** A change of who is let in, after which everything is asked for anew. */
+/** A change of who is admitted, after which everything is asked for again. */
 function useAccessChange<V, R>(mutationFn: (variables: V) => Promise<R>) {
   const client = useQueryClient();
   return useMutation({ mutationFn, onSuccess: () => client.invalidateQueries() });

@@ -4,7 +4,7 @@ import { api, unwrap } from './client';
 import { keys } from './keys';
 import { reach } from './reach';
 
-/** So long after a page is quiet, what may be read away from the server is fetched ahead; and again after so long. */
+/** How long after a page is quiet, what may be read away from the server is fetched ahead; and again after so long. */
 const AFTER_MS = 1_500;
 const AGAIN_MS = 120_000;
 

@@ -11,9 +11,9 @@ export const useCalculators = () =>
   });
 
 /** What a calculator says to what is typed. */
-export const useReckoned = (calculator: string, values: Record<string, string>) =>
+export const useCalculation = (calculator: string, values: Record<string, string>) =>
   useQuery({
-    queryKey: keys.reckoned(calculator, values),
+    queryKey: keys.calculated(calculator, values),
     queryFn: () =>
       unwrap(api.POST('/api/bench/{calculator}', { params: { path: { calculator } }, body: { values } })),
     placeholderData: keepPreviousData,

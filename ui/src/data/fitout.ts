@@ -7,7 +7,7 @@ import type { Change } from './rig';
 export type Fitout = Schemas['FitoutView'];
 export type RoofPlan = Schemas['RoofPlan'];
 export type RoofPlanView = Schemas['RoofPlanView'];
-export type Reckoned = Schemas['RoofReckoned'];
+export type Assessment = Schemas['RoofAssessment'];
 
 /** The plans there are, and what there is to choose from. */
 export const useFitout = () =>
@@ -20,16 +20,16 @@ export const useRoofPlan = (id: number) =>
   });
 
 /** What a plan comes to, also while it is drawn; the last answer stands until the next is there. */
-export function useReckoned(plan: RoofPlan | null) {
+export function useAssessment(plan: RoofPlan | null) {
   const { system } = useUnits();
   return useQuery({
-    queryKey: keys.roofReckoned(plan),
-    queryFn: () => unwrap(api.POST('/api/fitout/reckoned', { body: plan as RoofPlan })),
+    queryKey: keys.roofAssessment(plan),
+    queryFn: () => unwrap(api.POST('/api/fitout/assessment', { body: plan as RoofPlan })),
     enabled: plan !== null,
     placeholderData: keepPreviousData,
     retry: false,
     gcTime: 10_000,
-    select: (reckoned) => saidAll(reckoned, system, saidDrawn),
+    select: (assessment) => saidAll(assessment, system, saidDrawn),
   });
 }
 

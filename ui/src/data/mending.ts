@@ -6,7 +6,7 @@ import { useLogChange } from './log';
 /** What has a name that can be mended. */
 export type NameKind = 'campsite' | 'setup' | 'carrier';
 
-/** The known name that a new one is close to; asked for a name that stands still. */
+/** The known name that a new one is close to; asked for a name that rests. */
 export const useClose = (kind: NameKind, name: string) =>
   useQuery({
     queryKey: keys.close(kind, name),

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { api, unwrap } from './client';
 import { keys } from './keys';
 
-/** So often a page asks whether what it shows is of now. */
+/** How often a page asks whether what it shows is of now. */
 const ASKED_MS = 2_500;
 
 /** What changes with the application only, and what has its own watch. */

@@ -8,7 +8,7 @@ export type Measurement = Schemas['MeasurementRequest'];
  *
  * - `key`: under which the server stores it once, however often it is sent
  * - `sent`: as it was sent first, if it is not known whether that arrived
- * - `thrownAway`: it is to be in the log no more, should it have arrived
+ * - `thrownAway`: it is to be in the log no longer, should it have arrived
  * - `refused`: why the server did not take it
  * - `failed`: the server itself failed at it; it steps aside for the others and is tried again from `again` on
  * - `beside`: what another device logged for the same run; both are kept, until a person says otherwise
@@ -155,7 +155,7 @@ export async function throwAway(key: string) {
   }
 }
 
-/** Puts back what was thrown away; where the log has taken it out meanwhile, it is logged anew. */
+/** Puts back what was thrown away; where the log has taken it out meanwhile, it is logged again. */
 export function putBack(entry: Waiting): Promise<void> {
   const { sent, ...rest } = entry;
   const taken = sent !== undefined && !entries.some((e) => e.key === entry.key);
@@ -165,7 +165,7 @@ export function putBack(entry: Waiting): Promise<void> {
 /** Has seen that another device logged the same run. */
 export const seenBeside = (key: string) => remove(key);
 
-/** So many in a row that the server itself fails at: it is the server, and not the measurement. */
+/** How many in a row that the server itself fails at: it is the server, and not the measurement. */
 const FAILS_IN_A_ROW = 3;
 const AGAIN_AFTER_MS = 5_000;
 const AGAIN_AT_MOST_MS = 300_000;

@@ -35,7 +35,7 @@ export function onReach(listener: () => void): () => void {
 
 export const useReach = () => useSyncExternalStore(onReach, reach, reach);
 
-/** So long what is read, or a measurement that is sent, may take before the server counts as away. */
+/** How long what is read, or a measurement that is sent, may take before the server counts as away. */
 const LONGEST_MS = 20_000;
 
 /** Long work, such as an import, takes the time that it takes. */
@@ -58,10 +58,10 @@ export async function reaching(request: Request): Promise<Response> {
   }
 }
 
-/** So long a page waits for the first answer before it shows what was seen last. */
+/** How long a page waits for the first answer before it shows what was seen last. */
 const FIRST_ANSWER_MS = 3_000;
 
-/** The first thing that a page asks: whether it is let in. Nothing where the server does not answer. */
+/** The first thing that a page asks: whether it is admitted. Nothing where the server does not answer. */
 export async function firstAnswer(): Promise<unknown> {
   try {
     const answer = await globalThis.fetch('/api/session', { signal: AbortSignal.timeout(FIRST_ANSWER_MS) });

@@ -25,15 +25,15 @@ const KEPT = new Set<unknown>(
   ].map(([first]) => first),
 );
 
-/** So long after the last answer what was seen is written down. */
+/** How long after the last answer what was seen is written down. */
 const SETTLED_MS = 1_000;
 
-/** So many answers are kept; those that were asked for longest ago go. */
+/** How many answers are kept; those that were asked for longest ago go. */
 const MOST = 150;
 
 const NAME = 'answers';
 
-/** That it was not let in yet is nothing to come back to. */
+/** That it was not admitted yet is nothing to come back to. */
 const isAtTheDoor = (data: unknown) => (data as { ok?: boolean } | null)?.ok === false;
 
 /** Keeps what is seen on this device, and brings it back when the server cannot be reached. */
@@ -87,7 +87,7 @@ export async function bringBack(client: QueryClient) {
   }
 }
 
-/** Forgets what was seen: this device is let in no more. */
+/** Forgets what was seen: this device is admitted no longer. */
 export async function forgetWhatWasSeen() {
   try {
     await (await local()).delete('seen', NAME);

@@ -10,7 +10,7 @@ export type ResultOf =
 export const useTrials = () =>
   useQuery({ queryKey: keys.trials, queryFn: () => unwrap(api.GET('/api/trials')) });
 
-/** What each trial came to; reckoned after the list stands. */
+/** What each trial came to; calculated after the list stands. */
 export const useTrialResults = () =>
   useQuery({ queryKey: keys.trialResults, queryFn: () => unwrap(api.GET('/api/trials/results')) });
 

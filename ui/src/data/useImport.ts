@@ -148,7 +148,7 @@ export function useImport(kept: (report: Report) => void) {
     },
     /** Judges the rows once more, after something was said of them. */
     judge: () => void send(true),
-    /** Says anew which column is which. */
+    /** Says again which column is which. */
     again: () => {
       if (file.current) {
         void look(file.current, true);

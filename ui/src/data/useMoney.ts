@@ -1,7 +1,7 @@
 import { fixed } from '../format/numbers';
 import { useVehicle } from './rig';
 
-/** Amounts of money, with the currency that stands under Gear; alone where none does. */
+/** Amounts of money, with the currency that is under Gear; alone where none does. */
 export function useMoney() {
   const currency = useVehicle().data?.currency ?? null;
   const behind = currency ? `\u00a0${currency}` : '';

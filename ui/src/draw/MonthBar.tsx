@@ -13,7 +13,7 @@ export function MonthBar(props: {
   runs: number;
   logged: number;
   rest: number | null;
-  /** Whether the rest is reckoned on from an older reading of the counter. */
+  /** Whether the rest is calculated on from an older reading of the counter. */
   restIsAbout: boolean;
   forecast: number | null;
   /** How much of the month has passed, 0 to 1. */

@@ -1,5 +1,5 @@
 import { AutoComplete, Button, Select } from 'antd';
-import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
+import type { Fitout, Assessment, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { drawnLength, drawnUnit, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
@@ -134,18 +134,18 @@ export function AntennaForm(props: {
 /** The best places with what each costs; one tap puts the antenna there. */
 export function Places(props: {
   plan: RoofPlan;
-  reckoned: Reckoned;
+  assessment: Assessment;
   change: (next: RoofPlan, step: string) => void;
 }) {
-  const { plan, reckoned, change } = props;
+  const { plan, assessment, change } = props;
   const { system } = useUnits();
   const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
-  if (!plan.antenna || reckoned.best.length === 0) {
+  if (!plan.antenna || assessment.best.length === 0) {
     return null;
   }
   return (
     <Part title="The best places" small="estimated">
-      {reckoned.best.map((p, i) => (
+      {assessment.best.map((p, i) => (
         <div className="note place" key={`${p.x} ${p.y}`}>
           <div>
             <b>{i + 1}</b> {at(p.x)} from the front, {at(p.y)} from the left
@@ -165,11 +165,11 @@ export function Places(props: {
           </Button>
         </div>
       ))}
-      {reckoned.here && reckoned.worse !== null && (
+      {assessment.here && assessment.worse !== null && (
         <div className="note">
           <b>Where it is now</b>{' '}
-          {reckoned.worse === 'as good' ? 'is as good as the best.' : `costs: ${reckoned.worse}.`} About{' '}
-          {fixed(reckoned.here.lossDb, 1)} dB in the cable.
+          {assessment.worse === 'as good' ? 'is as good as the best.' : `costs: ${assessment.worse}.`} About{' '}
+          {fixed(assessment.here.lossDb, 1)} dB in the cable.
         </div>
       )}
     </Part>

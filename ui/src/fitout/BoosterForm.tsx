@@ -1,5 +1,5 @@
 import { Button, Checkbox } from 'antd';
-import type { Reckoned, RoofPlan } from '../data/fitout';
+import type { Assessment, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { length, useUnits } from '../format/units';
 import { Field } from '../parts/Field';
@@ -8,27 +8,27 @@ import { Num } from './Num';
 
 type Booster = NonNullable<RoofPlan['booster']>;
 
-/** Beyond it nothing is reckoned: nobody sits there. */
+/** Beyond it nothing is calculated: nobody sits there. */
 const FURTHEST_M = 10;
 
 /** A booster’s two antennas, what of its gain is stable, and how far it reaches inside. */
 export function BoosterForm(props: {
   plan: RoofPlan;
-  reckoned: Reckoned | undefined;
+  assessment: Assessment | undefined;
   change: (next: RoofPlan, step: string) => void;
 }) {
-  const { plan, reckoned, change } = props;
+  const { plan, assessment, change } = props;
   const { system } = useUnits();
   const first: Booster = {
     name: 'Booster',
     gainDb: 50,
     outputDbm: null,
     outsideX: 0.4,
-    outsideY: (reckoned?.widthM ?? 1.6) / 2,
+    outsideY: (assessment?.widthM ?? 1.6) / 2,
     outsideUpM: 0.1,
     outsideGainDbi: 3,
-    insideX: (reckoned?.lengthM ?? 4) - 0.5,
-    insideY: (reckoned?.widthM ?? 1.6) / 2,
+    insideX: (assessment?.lengthM ?? 4) - 0.5,
+    insideY: (assessment?.widthM ?? 1.6) / 2,
     insideDownM: 0.3,
     insideGainDbi: 2,
     facing: false,
@@ -39,7 +39,7 @@ export function BoosterForm(props: {
     warns: null,
   };
   const booster = plan.booster;
-  const boosted = reckoned?.boosted;
+  const boosted = assessment?.boosted;
   if (!booster) {
     return (
       <Part id="booster" title="A booster" small="two antennas that must not hear each other">

@@ -2,7 +2,7 @@ import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Refusal } from '../data/client';
-import { type Fitout, type RoofPlanView, useFitout, useReckoned, useRoofPlan } from '../data/fitout';
+import { type Fitout, type RoofPlanView, useFitout, useAssessment, useRoofPlan } from '../data/fitout';
 import { stateOf } from '../data/state';
 import { useWidth } from '../draw/useWidth';
 import { useUnits } from '../format/units';
@@ -26,8 +26,8 @@ import { Vehicle } from './Vehicle';
 import { WindForm } from './WindForm';
 import './fitout.css';
 
-/** So often it is reckoned anew while something is dragged. */
-const RECKONS_MS = 60;
+/** How often it is calculated again while something is dragged. */
+const ASSESS_MS = 60;
 
 /** The build on a drawing: what is on the roof, where the antenna goes, how its leads run, what a booster does there. */
 export function FitoutView() {
@@ -79,33 +79,37 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
   const drawing = useDrawing(view);
   const { plan, change, settle } = drawing;
   const { system } = useUnits();
-  const reckoning = useReckoned(useThrottled(plan, RECKONS_MS));
-  const reckoned = useLast(reckoning.data);
+  const request = useAssessment(useThrottled(plan, ASSESS_MS));
+  const assessment = useLast(request.data);
   const [chosen, choose] = useState<Handle | null>(null);
   const [whyNot, setWhyNot] = useState(true);
   const [ref, width] = useWidth<HTMLDivElement>(800);
-  const refused = reckoning.error instanceof Refusal ? reckoning.error.message : drawing.problem;
+  const refused = request.error instanceof Refusal ? request.error.message : drawing.problem;
   const hidden = new Set(fitout.kinds.filter((k) => !k.onRoof).map((k) => k.key));
-  const said = new Set(reckoned?.strips.map((s) => s.why));
+  const said = new Set(assessment?.strips.map((s) => s.why));
   return (
     <Sheet
       title={`${view.name}, build`}
       over={<PlanChooser fitout={fitout} chosen={view.id} choose={props.choose} />}
-      headline={refused ? 'This cannot be as it is typed.' : (reckoned?.sentence ?? 'Calculating…')}
+      headline={refused ? 'This cannot be as it is typed.' : (assessment?.sentence ?? 'Calculating…')}
       findings={
-        reckoned && (
+        assessment && (
           <>
-            {(reckoned.misfits.length > 0 || reckoned.notes.length > 0) && (
+            {(assessment.misfits.length > 0 || assessment.notes.length > 0) && (
               <Part title="Watch out">
-                <Notes notes={[...reckoned.misfits, ...reckoned.notes]} shown={4} more="More" />
+                <Notes notes={[...assessment.misfits, ...assessment.notes]} shown={4} more="More" />
               </Part>
             )}
-            {reckoned.boosted && (
+            {assessment.boosted && (
               <Part title="The booster" small="as it is drawn">
-                <Notes notes={[reckoned.boosted.sentence, ...reckoned.boosted.held]} shown={2} more="More" />
+                <Notes
+                  notes={[assessment.boosted.sentence, ...assessment.boosted.held]}
+                  shown={2}
+                  more="More"
+                />
               </Part>
             )}
-            <Places plan={plan} reckoned={reckoned} change={change} />
+            <Places plan={plan} assessment={assessment} change={change} />
             {plan.antenna && (
               <Part title="Next">
                 <div className="note">
@@ -133,15 +137,15 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
           Show why other places are worse
         </Checkbox>
         <span className="small" role="status">
-          {drawing.saved ? 'Kept.' : 'Not kept yet.'}
+          {drawing.saved ? 'Saved.' : 'Not saved yet.'}
         </span>
       </div>
       <div ref={ref}>
-        {reckoned && (
+        {assessment && (
           <>
             <RoofDrawing
               plan={plan}
-              reckoned={reckoned}
+              assessment={assessment}
               width={width}
               system={system}
               whyNot={whyNot}
@@ -167,16 +171,16 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
                     </span>
                   ))}
             </p>
-            <SideDrawing plan={plan} reckoned={reckoned} width={width} system={system} hidden={hidden} />
+            <SideDrawing plan={plan} assessment={assessment} width={width} system={system} hidden={hidden} />
           </>
         )}
       </div>
       <Contents />
-      <Vehicle plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
+      <Vehicle plan={plan} fitout={fitout} assessment={assessment} change={change} />
       <Things
         plan={plan}
         fitout={fitout}
-        size={reckoned ?? { lengthM: 4, widthM: 1.6 }}
+        size={assessment ?? { lengthM: 4, widthM: 1.6 }}
         chosen={chosen}
         choose={choose}
         change={change}
@@ -186,16 +190,16 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
       <RunForm
         plan={plan}
         fitout={fitout}
-        reckoned={reckoned}
+        assessment={assessment}
         id={view.id}
         saved={drawing.saved}
         change={change}
       />
-      <HoleForm plan={plan} reckoned={reckoned} change={change} />
-      <RouterForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
-      <PowerForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
-      <BoosterForm plan={plan} reckoned={reckoned} change={change} />
-      <WindForm plan={plan} reckoned={reckoned} change={change} />
+      <HoleForm plan={plan} assessment={assessment} change={change} />
+      <RouterForm plan={plan} fitout={fitout} assessment={assessment} change={change} />
+      <PowerForm plan={plan} fitout={fitout} assessment={assessment} change={change} />
+      <BoosterForm plan={plan} assessment={assessment} change={change} />
+      <WindForm plan={plan} assessment={assessment} change={change} />
     </Sheet>
   );
 }

@@ -13,7 +13,7 @@ import { FileTrial } from './FiledTrial';
 import { JobPhotos } from './JobPhotos';
 import { hands, waits } from './jobWords';
 
-/** The task that comes next: what to mind, the last look, how long it takes, what was seen. */
+/** The task that comes next: what to watch out for, the last look, how long it takes, what was seen. */
 export function Next({ plan, task }: { plan: number; task: JobTask }) {
   const step = useJobStep(plan);
   const { system } = use(UnitsContext);

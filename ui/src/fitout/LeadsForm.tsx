@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd';
 import { Link } from 'react-router';
-import { type Fitout, type Reckoned, type RoofPlan, useExtend } from '../data/fitout';
+import { type Fitout, type Assessment, type RoofPlan, useExtend } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { drawnLength, drawnUnit, length, millimetres, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
@@ -18,15 +18,15 @@ const MM_PER_M = 1_000;
 export function RunForm(props: {
   plan: RoofPlan;
   fitout: Fitout;
-  reckoned: Reckoned | undefined;
+  assessment: Assessment | undefined;
   id: number;
   /** Whether what is drawn is kept: what goes on from it goes on from what is kept. */
   saved: boolean;
   change: (next: RoofPlan, step: string) => void;
 }) {
-  const { plan, fitout, reckoned, change } = props;
+  const { plan, fitout, assessment, change } = props;
   const { system } = useUnits();
-  const cable = plan.cable ?? firstCable(reckoned);
+  const cable = plan.cable ?? firstCable(assessment);
   const put = (part: Partial<Cable>, step: string) =>
     change({ ...plan, cable: { ...cable, ...part } }, `cable ${step}`);
   const num = (key: keyof Cable, label: string, usual?: number, required = false) => (
@@ -40,7 +40,7 @@ export function RunForm(props: {
       onChange={(value) => put({ [key]: value } as Partial<Cable>, key)}
     />
   );
-  const run = reckoned?.run;
+  const run = assessment?.run;
   return (
     <Part id="leads" title="The leads" small="along the vehicle and across it, with slack and a drip loop">
       {run && (
@@ -105,7 +105,7 @@ export function RunForm(props: {
           </Button>
         )}
       </div>
-      {reckoned && plan.cable && <WaysIn plan={plan} cable={cable} reckoned={reckoned} put={put} />}
+      {assessment && plan.cable && <WaysIn plan={plan} cable={cable} assessment={assessment} put={put} />}
       {run && run.extensionM > 0 && (
         <IntoSetup plan={plan} fitout={fitout} id={props.id} saved={props.saved} />
       )}
@@ -150,12 +150,12 @@ function BendOf(props: {
 function WaysIn(props: {
   plan: RoofPlan;
   cable: Cable;
-  reckoned: Reckoned;
+  assessment: Assessment;
   put: (part: Partial<Cable>, step: string) => void;
 }) {
-  const { plan, cable, reckoned, put } = props;
-  const here = taken(plan, reckoned);
-  if (reckoned.ways.length < 2 && cable.entryX === null) {
+  const { plan, cable, assessment, put } = props;
+  const here = taken(plan, assessment);
+  if (assessment.ways.length < 2 && cable.entryX === null) {
     return (
       <p className="small">
         You already have an inlet, a prep plate or a duct? Add it to the roof as an existing cable entry, and
@@ -165,7 +165,7 @@ function WaysIn(props: {
   }
   return (
     <>
-      {reckoned.ways.map((way) => {
+      {assessment.ways.map((way) => {
         const isTaken = way === here;
         return (
           <div className="note way" key={way.inlet ?? ''}>
@@ -227,10 +227,10 @@ function IntoSetup(props: { plan: RoofPlan; fitout: Fitout; id: number; saved: b
 /** The hole for the leads, and where to measure for it on both sides. */
 export function HoleForm(props: {
   plan: RoofPlan;
-  reckoned: Reckoned | undefined;
+  assessment: Assessment | undefined;
   change: (next: RoofPlan, step: string) => void;
 }) {
-  const { plan, reckoned, change } = props;
+  const { plan, assessment, change } = props;
   const { system } = useUnits();
   const leads: Leads = plan.leads ?? { count: 4, cableMm: 5, plugMm: 9, stemMm: null, ductMm: null };
   const num = (key: keyof Leads, label: string, unit: string, required = false) => (
@@ -243,10 +243,10 @@ export function HoleForm(props: {
       onChange={(value) => change({ ...plan, leads: { ...leads, [key]: value } }, `leads ${key}`)}
     />
   );
-  const hole = reckoned?.hole;
-  const passage = reckoned?.passage;
-  const inlet = reckoned && taken(plan, reckoned)?.inlet;
-  const wallM = (reckoned?.wallMm ?? 0) / MM_PER_M;
+  const hole = assessment?.hole;
+  const passage = assessment?.passage;
+  const inlet = assessment && taken(plan, assessment)?.inlet;
+  const wallM = (assessment?.wallMm ?? 0) / MM_PER_M;
   const put = (part: { x: number } | { y: number }, axis: string) =>
     plan.antenna &&
     hole &&

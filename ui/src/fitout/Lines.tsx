@@ -1,10 +1,10 @@
-import type { Reckoned, RoofPlan } from '../data/fitout';
+import type { Assessment, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { laid, type Point, spotOf } from './drawn';
 
 interface LineProps {
   plan: RoofPlan;
-  reckoned: Reckoned;
+  assessment: Assessment;
   px: (p: Point) => Point;
 }
 
@@ -15,33 +15,33 @@ const line = (points: Point[], px: LineProps['px']) =>
     .join(' ');
 
 /** The way of the leads, along the vehicle and across it; what the leads are too short for is dashed. */
-export function Leads({ plan, reckoned, px }: LineProps) {
-  const from = spotOf(plan, 'antenna') ?? reckoned.best[0];
+export function Leads({ plan, assessment, px }: LineProps) {
+  const from = spotOf(plan, 'antenna') ?? assessment.best[0];
   const device = spotOf(plan, 'device');
-  if (!from || !device || !reckoned.run) {
+  if (!from || !device || !assessment.run) {
     return null;
   }
   const entry = spotOf(plan, 'entry');
   return (
     <polyline
       points={line([from, ...(entry ? [entry] : []), ...(plan.cable?.bends ?? []), device], px)}
-      className={reckoned.run.extensionM > 0 ? 'lead short' : 'lead'}
+      className={assessment.run.extensionM > 0 ? 'lead short' : 'lead'}
       role="img"
-      aria-label={`Leads, ${fixed(reckoned.run.wantedM, 1)} m`}
+      aria-label={`Leads, ${fixed(assessment.run.wantedM, 1)} m`}
     />
   );
 }
 
 /** The wire from the battery to the router. */
-export function Wire({ plan, reckoned, px }: LineProps) {
+export function Wire({ plan, assessment, px }: LineProps) {
   const source = spotOf(plan, 'source');
   const device = spotOf(plan, 'device');
-  return source && device && reckoned.fed ? (
+  return source && device && assessment.fed ? (
     <polyline
       points={line([source, device], px)}
       className="wire"
       role="img"
-      aria-label={`Supply, ${fixed(reckoned.fed.wayM, 1)} m one way`}
+      aria-label={`Supply, ${fixed(assessment.fed.wayM, 1)} m one way`}
     />
   ) : null;
 }
@@ -49,7 +49,7 @@ export function Wire({ plan, reckoned, px }: LineProps) {
 /** Within how far a phone finds its level on the band that reaches least. */
 export function Reach(props: {
   booster: NonNullable<RoofPlan['booster']>;
-  boosted: NonNullable<Reckoned['boosted']>;
+  boosted: NonNullable<Assessment['boosted']>;
   px: LineProps['px'];
   scale: number;
 }) {

@@ -1,5 +1,5 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import type { Reckoned, RoofPlan } from '../data/fitout';
+import type { Assessment, RoofPlan } from '../data/fitout';
 import { hatched } from '../draw/hatched';
 import { drawnLength, drawnUnit, type System } from '../format/units';
 import { type Handle, handles, movedTo, nameOf, type Point, spotOf } from './drawn';
@@ -28,7 +28,7 @@ const KEYS: Record<string, [number, number]> = {
  */
 export function RoofDrawing(props: {
   plan: RoofPlan;
-  reckoned: Reckoned;
+  assessment: Assessment;
   width: number;
   system: System;
   whyNot: boolean;
@@ -41,15 +41,15 @@ export function RoofDrawing(props: {
   /** Only looked at: nothing of it can be moved. */
   still?: boolean;
 }) {
-  const { plan, reckoned, width, system } = props;
+  const { plan, assessment, width, system } = props;
   // where there is little room across, the front is at the top
   const turned = width < NARROW;
   const nose = turned ? 56 : Math.min(110, width * 0.16);
-  const sides = beyond(plan, reckoned.widthM);
+  const sides = beyond(plan, assessment.widthM);
   const scale = turned
-    ? Math.min((width - 2 * ROOM) / (sides.right - sides.left), TALLEST / reckoned.lengthM)
-    : (width - nose - ROOM) / reckoned.lengthM;
-  const along = nose + reckoned.lengthM * scale + ROOM;
+    ? Math.min((width - 2 * ROOM) / (sides.right - sides.left), TALLEST / assessment.lengthM)
+    : (width - nose - ROOM) / assessment.lengthM;
+  const along = nose + assessment.lengthM * scale + ROOM;
   const across = (sides.right - sides.left) * scale + 2 * ROOM;
   const px = (p: Point) => {
     const [down, over] = [nose + p.x * scale, ROOM + (p.y - sides.left) * scale];
@@ -111,7 +111,7 @@ export function RoofDrawing(props: {
     };
   };
 
-  /** A name stands beside what it names. */
+  /** A name is beside what it names. */
   const beside = (handle: Handle) =>
     handle === 'antenna' && plan.antenna
       ? Math.max(13, ((turned ? plan.antenna.widthM : plan.antenna.lengthM) * scale) / 2 + 4)
@@ -131,28 +131,28 @@ export function RoofDrawing(props: {
     >
       <WhyPatterns />
       <clipPath id="on-roof">
-        <rect {...box(0, 0, reckoned.lengthM, reckoned.widthM)} />
+        <rect {...box(0, 0, assessment.lengthM, assessment.widthM)} />
       </clipPath>
       <g transform={turned ? 'matrix(0 1 1 0 0 0)' : undefined}>
         <Nose
           shape={plan.shape ?? 'panel-van'}
           right={nose}
           top={ROOM - sides.left * scale}
-          height={reckoned.widthM * scale}
+          height={assessment.widthM * scale}
         />
       </g>
-      <text {...px({ x: -nose / scale / 2, y: reckoned.widthM / 2 })} textAnchor="middle" className="front">
+      <text {...px({ x: -nose / scale / 2, y: assessment.widthM / 2 })} textAnchor="middle" className="front">
         front
       </text>
-      <rect {...box(0, 0, reckoned.lengthM, reckoned.widthM)} className="outline" />
+      <rect {...box(0, 0, assessment.lengthM, assessment.widthM)} className="outline" />
       {props.whyNot &&
-        reckoned.strips
+        assessment.strips
           .filter((s) => PATTERNS.includes(s.why))
           .map((s) => {
-            const half = reckoned.stepM / 2;
+            const half = assessment.stepM / 2;
             const [x, y] = [Math.max(0, s.fromX - half), Math.max(0, s.y - half)];
-            const end = Math.min(reckoned.lengthM, s.toX + half);
-            const edge = Math.min(reckoned.widthM, s.y + half);
+            const end = Math.min(assessment.lengthM, s.toX + half);
+            const edge = Math.min(assessment.widthM, s.y + half);
             return (
               <rect key={`${s.y} ${s.fromX}`} {...box(x, y, end - x, edge - y)} fill={`url(#why-${s.why})`} />
             );
@@ -171,9 +171,9 @@ export function RoofDrawing(props: {
           </g>
         );
       })}
-      <Wire plan={plan} reckoned={reckoned} px={px} />
-      <Leads plan={plan} reckoned={reckoned} px={px} />
-      {(props.still && reckoned.here ? [] : reckoned.best).map((p, i) => {
+      <Wire plan={plan} assessment={assessment} px={px} />
+      <Leads plan={plan} assessment={assessment} px={px} />
+      {(props.still && assessment.here ? [] : assessment.best).map((p, i) => {
         const at = px(p);
         return (
           <g key={i} className="best">
@@ -184,8 +184,8 @@ export function RoofDrawing(props: {
           </g>
         );
       })}
-      {plan.booster && reckoned.boosted && (
-        <Reach booster={plan.booster} boosted={reckoned.boosted} px={px} scale={scale} />
+      {plan.booster && assessment.boosted && (
+        <Reach booster={plan.booster} boosted={assessment.boosted} px={px} scale={scale} />
       )}
       {handles(plan)
         .filter((h) => !h.startsWith('thing '))

@@ -1,5 +1,5 @@
 import { Button, Checkbox, Select } from 'antd';
-import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
+import type { Fitout, Assessment, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { length, useUnits, wire } from '../format/units';
 import { Field, FieldFrame } from '../parts/Field';
@@ -14,7 +14,7 @@ type Power = NonNullable<RoofPlan['power']>;
 interface Props {
   plan: RoofPlan;
   fitout: Fitout;
-  reckoned: Reckoned | undefined;
+  assessment: Assessment | undefined;
   change: (next: RoofPlan, step: string) => void;
 }
 
@@ -25,10 +25,10 @@ const firstReach = (lengthM: number, widthM: number): Reach[] => [
 ];
 
 /** The place of the router: its Wi-Fi where it is wanted, its heat, its SIM. */
-export function RouterForm({ plan, reckoned, change }: Props) {
+export function RouterForm({ plan, assessment, change }: Props) {
   const { system } = useUnits();
   const { router } = plan;
-  const judged = reckoned?.router;
+  const judged = assessment?.router;
   if (!router) {
     return (
       <Part id="router" title="The router’s place" small="its Wi-Fi, its heat, its SIM">
@@ -38,13 +38,13 @@ export function RouterForm({ plan, reckoned, change }: Props) {
               change(
                 {
                   ...plan,
-                  cable: plan.cable ?? firstCable(reckoned),
+                  cable: plan.cable ?? firstCable(assessment),
                   router: {
                     closed: false,
                     sunny: false,
                     simInReach: true,
                     ratedC: null,
-                    reach: firstReach(reckoned?.lengthM ?? 4, reckoned?.widthM ?? 1.6),
+                    reach: firstReach(assessment?.lengthM ?? 4, assessment?.widthM ?? 1.6),
                   },
                 },
                 'router',
@@ -170,15 +170,15 @@ export function RouterForm({ plan, reckoned, change }: Props) {
 }
 
 /** What feeds the router: how, over which wire, behind which fuse. */
-export function PowerForm({ plan, fitout, reckoned, change }: Props) {
+export function PowerForm({ plan, fitout, assessment, change }: Props) {
   const { system } = useUnits();
   const { power } = plan;
-  const fed = reckoned?.fed;
+  const fed = assessment?.fed;
   const first: Power = {
     device: fitout.devices[0]?.name ?? null,
     peakW: null,
-    sourceX: (reckoned?.lengthM ?? 4) * 0.8,
-    sourceY: (reckoned?.widthM ?? 1.6) * 0.85,
+    sourceX: (assessment?.lengthM ?? 4) * 0.8,
+    sourceY: (assessment?.widthM ?? 1.6) * 0.85,
     wayM: null,
     wireMm2: null,
   };
@@ -188,7 +188,7 @@ export function PowerForm({ plan, fitout, reckoned, change }: Props) {
         <div className="buttons">
           <Button
             onClick={() =>
-              change({ ...plan, cable: plan.cable ?? firstCable(reckoned), power: first }, 'power')
+              change({ ...plan, cable: plan.cable ?? firstCable(assessment), power: first }, 'power')
             }
           >
             Add the battery

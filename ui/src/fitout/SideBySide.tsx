@@ -2,10 +2,10 @@ import { Checkbox } from 'antd';
 import { Link, useSearchParams } from 'react-router';
 import {
   type Fitout,
-  type Reckoned,
+  type Assessment,
   type RoofPlan,
   useJobSheet,
-  useReckoned,
+  useAssessment,
   useRoofPlan,
 } from '../data/fitout';
 import { useWidth } from '../draw/useWidth';
@@ -88,10 +88,10 @@ export function SideBySide({ fitout }: { fitout: Fitout }) {
 }
 
 /** A plan with what it comes to; null while that is not known. */
-function useVariant(id: number): { plan: RoofPlan; reckoned: Reckoned } | null {
+function useVariant(id: number): { plan: RoofPlan; assessment: Assessment } | null {
   const view = useRoofPlan(id).data;
-  const reckoned = useReckoned(view?.plan ?? null).data;
-  return view && reckoned ? { plan: view.plan, reckoned } : null;
+  const assessment = useAssessment(view?.plan ?? null).data;
+  return view && assessment ? { plan: view.plan, assessment } : null;
 }
 
 function Roof(props: { id: number; name: string; fitout: Fitout; width: number; system: System }) {
@@ -105,7 +105,7 @@ function Roof(props: { id: number; name: string; fitout: Fitout; width: number; 
         <>
           <RoofDrawing
             plan={variant.plan}
-            reckoned={variant.reckoned}
+            assessment={variant.assessment}
             width={props.width}
             system={props.system}
             whyNot={false}
@@ -117,13 +117,13 @@ function Roof(props: { id: number; name: string; fitout: Fitout; width: number; 
             still
           />
           <p>
-            {variant.reckoned.here === null || variant.reckoned.worse === null
-              ? variant.reckoned.sentence
-              : variant.reckoned.worse === 'as good'
+            {variant.assessment.here === null || variant.assessment.worse === null
+              ? variant.assessment.sentence
+              : variant.assessment.worse === 'as good'
                 ? 'This is the best place.'
-                : `Compared with the best place: ${variant.reckoned.worse}.`}
+                : `Compared with the best place: ${variant.assessment.worse}.`}
           </p>
-          {[...variant.reckoned.misfits, ...variant.reckoned.notes].map((note) => (
+          {[...variant.assessment.misfits, ...variant.assessment.notes].map((note) => (
             <p className="small" key={note}>
               {note}
             </p>
@@ -137,11 +137,11 @@ function Roof(props: { id: number; name: string; fitout: Fitout; width: number; 
 function Row({ id, name, system }: { id: number; name: string; system: System }) {
   const variant = useVariant(id);
   const sheet = useJobSheet(id, {}).data;
-  const place = variant ? (variant.reckoned.here ?? variant.reckoned.best[0]) : undefined;
-  const run = variant?.reckoned.run;
-  const passage = variant?.reckoned.passage;
-  const inlet = variant && taken(variant.plan, variant.reckoned)?.inlet;
-  const booster = variant?.reckoned.boosted?.bands.map((b) => b.usableGainDb);
+  const place = variant ? (variant.assessment.here ?? variant.assessment.best[0]) : undefined;
+  const run = variant?.assessment.run;
+  const passage = variant?.assessment.passage;
+  const inlet = variant && taken(variant.plan, variant.assessment)?.inlet;
+  const booster = variant?.assessment.boosted?.bands.map((b) => b.usableGainDb);
   const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
   const cell = (label: string, text: string | null) => (
     <td className="num" data-label={label}>

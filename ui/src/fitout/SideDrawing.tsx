@@ -1,4 +1,4 @@
-import type { Reckoned, RoofPlan } from '../data/fitout';
+import type { Assessment, RoofPlan } from '../data/fitout';
 import { hatched } from '../draw/hatched';
 import { drawnLength, drawnUnit, type System } from '../format/units';
 
@@ -9,53 +9,53 @@ const WHEEL_M = 0.35;
 /** The vehicle from its left side: what stands how high, and the most it may be high while it drives. */
 export function SideDrawing(props: {
   plan: RoofPlan;
-  reckoned: Reckoned;
+  assessment: Assessment;
   width: number;
   system: System;
   hidden: ReadonlySet<string>;
 }) {
-  const { plan, reckoned, width, system } = props;
+  const { plan, assessment, width, system } = props;
   const antenna = plan.antenna;
-  const place = reckoned.here ?? reckoned.best[0] ?? null;
+  const place = assessment.here ?? assessment.best[0] ?? null;
   const mast = plan.mast;
   const top = Math.max(
-    reckoned.limitM,
+    assessment.limitM,
     mast?.raisedM ?? 0,
-    reckoned.heightM + Math.max(0.3, ...plan.things.map((t) => t.heightM ?? 0), antenna?.heightM ?? 0),
+    assessment.heightM + Math.max(0.3, ...plan.things.map((t) => t.heightM ?? 0), antenna?.heightM ?? 0),
   );
   const scale = (HEIGHT - 2 * ROOM) / top;
-  const along = (width - 2 * ROOM) / (reckoned.lengthM * 1.35);
-  const nose = ROOM + reckoned.lengthM * 0.32 * along;
+  const along = (width - 2 * ROOM) / (assessment.lengthM * 1.35);
+  const nose = ROOM + assessment.lengthM * 0.32 * along;
   const y = (m: number) => HEIGHT - ROOM - m * scale;
   const x = (m: number) => nose + m * along;
-  const roof = y(reckoned.heightM);
+  const roof = y(assessment.heightM);
   const floor = y(WHEEL_M);
   const trailer = plan.shape === 'trailer';
   const said = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
-  /** A mast stands at the rear, where a ladder or a hitch carries it. */
-  const foot = x(reckoned.lengthM * 0.97);
-  const over = antenna !== null && reckoned.heightM + antenna.heightM > reckoned.limitM;
+  /** A mast is at the rear, where a ladder or a hitch carries it. */
+  const foot = x(assessment.lengthM * 0.97);
+  const over = antenna !== null && assessment.heightM + antenna.heightM > assessment.limitM;
   return (
     <svg
       width={width}
       height={HEIGHT}
       className="roof side"
       role="img"
-      aria-label={`From the side: ${said(reckoned.heightM)} high, at most ${said(reckoned.limitM)} while driving`}
+      aria-label={`From the side: ${said(assessment.heightM)} high, at most ${said(assessment.limitM)} while driving`}
     >
       <line x1={ROOM} x2={width - ROOM} y1={y(0)} y2={y(0)} className="ground" />
       <path
         d={
           trailer
-            ? `M${x(0)} ${floor}V${roof}H${x(reckoned.lengthM)}V${floor}ZM${x(0)} ${floor}L${ROOM + 20} ${floor}`
-            : `M${ROOM} ${floor}V${y(reckoned.heightM * 0.45)}L${ROOM + (nose - ROOM) * 0.45} ${y(reckoned.heightM * 0.52)}L${nose} ${roof}H${x(reckoned.lengthM)}V${floor}Z`
+            ? `M${x(0)} ${floor}V${roof}H${x(assessment.lengthM)}V${floor}ZM${x(0)} ${floor}L${ROOM + 20} ${floor}`
+            : `M${ROOM} ${floor}V${y(assessment.heightM * 0.45)}L${ROOM + (nose - ROOM) * 0.45} ${y(assessment.heightM * 0.52)}L${nose} ${roof}H${x(assessment.lengthM)}V${floor}Z`
         }
         className="outline"
       />
       {(trailer ? [0.55] : [0.02, 0.78]).map((at) => (
         <circle
           key={at}
-          cx={x(reckoned.lengthM * at)}
+          cx={x(assessment.lengthM * at)}
           cy={y(WHEEL_M)}
           r={WHEEL_M * scale}
           className="wheel"
@@ -80,7 +80,7 @@ export function SideDrawing(props: {
           width={Math.max(6, antenna.lengthM * along)}
           height={Math.max(2, antenna.heightM * scale)}
           className={over ? 'antenna over' : 'antenna'}
-          style={reckoned.here ? undefined : hatched(over ? 'rust' : 'kelp')}
+          style={assessment.here ? undefined : hatched(over ? 'rust' : 'kelp')}
         />
       )}
       {mast?.raisedM != null && (
@@ -101,23 +101,29 @@ export function SideDrawing(props: {
       {mast?.laidM != null && (
         <g>
           <line
-            x1={x(reckoned.lengthM * 0.45)}
+            x1={x(assessment.lengthM * 0.45)}
             x2={foot}
             y1={roof - mast.laidM * scale}
             y2={roof - mast.laidM * scale}
-            className={reckoned.heightM + mast.laidM > reckoned.limitM ? 'mast laid over' : 'mast laid'}
+            className={assessment.heightM + mast.laidM > assessment.limitM ? 'mast laid over' : 'mast laid'}
           />
-          <text x={x(reckoned.lengthM * 0.45)} y={roof - mast.laidM * scale - 4}>
-            driving: {said(reckoned.heightM + mast.laidM)}
+          <text x={x(assessment.lengthM * 0.45)} y={roof - mast.laidM * scale - 4}>
+            driving: {said(assessment.heightM + mast.laidM)}
           </text>
         </g>
       )}
-      <line x1={ROOM} x2={width - ROOM} y1={y(reckoned.limitM)} y2={y(reckoned.limitM)} className="limit" />
-      <text x={width - ROOM} y={y(reckoned.limitM) - 4} textAnchor="end">
-        at most {said(reckoned.limitM)} while driving
+      <line
+        x1={ROOM}
+        x2={width - ROOM}
+        y1={y(assessment.limitM)}
+        y2={y(assessment.limitM)}
+        className="limit"
+      />
+      <text x={width - ROOM} y={y(assessment.limitM) - 4} textAnchor="end">
+        at most {said(assessment.limitM)} while driving
       </text>
-      <text x={x(reckoned.lengthM) - 6} y={roof + 16} textAnchor="end">
-        {said(reckoned.heightM)}
+      <text x={x(assessment.lengthM) - 6} y={roof + 16} textAnchor="end">
+        {said(assessment.heightM)}
       </text>
     </svg>
   );

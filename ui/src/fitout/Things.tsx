@@ -156,7 +156,7 @@ export function Things(props: {
           </details>
         );
       })}
-      <FieldFrame id="add-thing" label="Add what is there, or hidden" className="add-thing">
+      <FieldFrame id="add-thing" label="Add something on or under the roof" className="add-thing">
         <Select
           id="add-thing"
           value={null}

@@ -1,6 +1,6 @@
 import { Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
-import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
+import type { Fitout, Assessment, RoofPlan } from '../data/fitout';
 import { length, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
@@ -10,10 +10,10 @@ import { Num } from './Num';
 export function Vehicle(props: {
   plan: RoofPlan;
   fitout: Fitout;
-  reckoned: Reckoned | undefined;
+  assessment: Assessment | undefined;
   change: (next: RoofPlan, step: string) => void;
 }) {
-  const { plan, fitout, reckoned, change } = props;
+  const { plan, fitout, assessment, change } = props;
   const { system } = useUnits();
   const shape = fitout.shapes.find((s) => s.key === plan.shape) ?? fitout.shapes[0];
   const num = (
@@ -37,10 +37,10 @@ export function Vehicle(props: {
       id="vehicle"
       title="The vehicle"
       small={
-        reckoned && (
+        assessment && (
           <>
-            {reckoned.body}, {length(reckoned.heightM, system)} high, at most{' '}
-            {length(reckoned.limitM, system)} while driving: <Link to="/gear">in Gear</Link>
+            {assessment.body}, {length(assessment.heightM, system)} high, at most{' '}
+            {length(assessment.limitM, system)} while driving: <Link to="/gear">in Gear</Link>
           </>
         )
       }

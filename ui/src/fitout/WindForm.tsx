@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import type { Reckoned, RoofPlan } from '../data/fitout';
+import type { Assessment, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { Part } from '../parts/Sheet';
 import { Num } from './Num';
@@ -19,12 +19,12 @@ const FIRST: Mast = {
 /** What the wind does at the clamp of a mast. */
 export function WindForm(props: {
   plan: RoofPlan;
-  reckoned: Reckoned | undefined;
+  assessment: Assessment | undefined;
   change: (next: RoofPlan, step: string) => void;
 }) {
-  const { plan, reckoned, change } = props;
+  const { plan, assessment, change } = props;
   const mast = plan.mast;
-  const wind = reckoned?.wind;
+  const wind = assessment?.wind;
   if (!mast) {
     return (
       <Part id="mast" title="A mast" small="what the wind does at its clamp">

@@ -1,4 +1,4 @@
-import type { Reckoned, RoofPlan } from '../data/fitout';
+import type { Assessment, RoofPlan } from '../data/fitout';
 
 /** What can be moved on the drawing: one of a list by its place in it, or one of the single ones. */
 export type Handle =
@@ -135,8 +135,8 @@ export const laid = (points: Point[]): Point[] =>
 const NOTHING_M = 1e-4;
 
 /** The way in that the leads take, of those that there are; none where they go in somewhere else. */
-export const taken = (plan: RoofPlan, reckoned: Reckoned): Reckoned['ways'][number] | undefined =>
-  reckoned.ways.find((way) => {
+export const taken = (plan: RoofPlan, assessment: Assessment): Assessment['ways'][number] | undefined =>
+  assessment.ways.find((way) => {
     const { entryX = null, entryY = null } = plan.cable ?? {};
     return entryX === null || entryY === null
       ? way.inlet === null
@@ -144,7 +144,7 @@ export const taken = (plan: RoofPlan, reckoned: Reckoned): Reckoned['ways'][numb
   });
 
 /** A router under the middle of the roof, until it is said where it stands. */
-export const firstCable = (reckoned: Reckoned | undefined): NonNullable<RoofPlan['cable']> => ({
+export const firstCable = (assessment: Assessment | undefined): NonNullable<RoofPlan['cable']> => ({
   cableClass: null,
   leadM: null,
   slackM: null,
@@ -153,6 +153,6 @@ export const firstCable = (reckoned: Reckoned | undefined): NonNullable<RoofPlan
   entryX: null,
   entryY: null,
   bends: [],
-  deviceX: snapped((reckoned?.lengthM ?? 4) / 2),
-  deviceY: snapped((reckoned?.widthM ?? 1.6) / 2),
+  deviceX: snapped((assessment?.lengthM ?? 4) / 2),
+  deviceY: snapped((assessment?.widthM ?? 1.6) / 2),
 });

@@ -13,10 +13,10 @@ beforeEach(() => {
   Element.prototype.setPointerCapture = () => undefined;
 });
 
-test('what is drawn is reckoned, and its numbers stand beside it', async () => {
+test('what is drawn is assessment, and its numbers stand beside it', async () => {
   served();
   show(<FitoutView />, '/build?plan=1');
-  expect(await screen.findByRole('heading', { level: 1, name: /Alder stands best/ })).toBeDefined();
+  expect(await screen.findByRole('heading', { level: 1, name: /Alder is best placed/ })).toBeDefined();
   expect(screen.getByText('Vent and Box overlap.')).toBeDefined();
   expect(screen.getByText('an extension of 1 m for each.')).toBeDefined();
   expect(screen.getByText('A hole of 15.0 mm: a saw of 16 mm.')).toBeDefined();
@@ -37,7 +37,7 @@ test('a thing is moved by keys and by dragging, undone, made again, and kept', a
   await user.keyboard('{ArrowRight}{Shift>}{ArrowDown}{/Shift}');
   expect(await screen.findByRole('button', { name: /^Vent, 2.01 m from the front, 0.7 m/ })).toBeDefined();
   await waitFor(() => expect(kept().at(-1)?.things[0]).toMatchObject({ x: 2.01, y: 0.7 }));
-  expect(await screen.findByText('Kept.')).toBeDefined();
+  expect(await screen.findByText('Saved.')).toBeDefined();
 
   const antenna = screen.getByRole('button', { name: /^Alder, 1 m from the front/ });
   // the page of these tests knows pointers by their name alone
@@ -74,7 +74,7 @@ test('what is drawn while the plan is on its way to be kept is not lost', async 
   await user.keyboard('{ArrowRight}');
   await waitFor(() => expect(kept().length).toBe(1));
   await user.keyboard('{ArrowRight}');
-  // longer than a change stands still before it is kept: it waits for the one that is on its way
+  // longer than a change rests before it is kept: it waits for the one that is on its way
   await new Promise((wait) => setTimeout(wait, 900));
   expect(kept().length).toBe(1);
   answer();
@@ -104,7 +104,7 @@ test('what is refused is said, and what another device changed is asked about', 
       version: 9,
       changes: [{ field: 'shape', was: 'panel-van', now: 'trailer' }],
     }),
-    'POST /api/fitout/reckoned': new Refused(400, {
+    'POST /api/fitout/assessment': new Refused(400, {
       detail: 'duct is 0 mm; allowed is 4 to 200 mm',
       errors: [{ field: 'leads.ductMm', message: 'duct is 0 mm; allowed is 4 to 200 mm' }],
     }),
@@ -115,7 +115,7 @@ test('what is refused is said, and what another device changed is asked about', 
   await waitFor(() => expect(kept().length).toBe(1));
   expect(await screen.findAllByText('Changed meanwhile, from another page or device')).not.toEqual([]);
   expect(kept().length).toBe(1);
-  expect(screen.getByText('Not kept yet.')).toBeDefined();
+  expect(screen.getByText('Not saved yet.')).toBeDefined();
 });
 
 test('without a plan it says what it is for, and begins one', async () => {
@@ -131,7 +131,7 @@ test('without a plan it says what it is for, and begins one', async () => {
   show(<FitoutView />, '/build');
   expect(await screen.findByText('Draw the roof before you drill it.')).toBeDefined();
   await user.type(screen.getByLabelText('Name of the plan'), 'Heron as it is{Enter}');
-  expect(await screen.findByRole('heading', { level: 1, name: /Alder stands best/ })).toBeDefined();
+  expect(await screen.findByRole('heading', { level: 1, name: /Alder is best placed/ })).toBeDefined();
 });
 
 test('a existing cable entry is taken, and the extension goes into a setup', async () => {

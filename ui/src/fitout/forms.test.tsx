@@ -3,16 +3,16 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { describe, expect, it, vi } from 'vitest';
-import type { Fitout, Reckoned, RoofPlan } from '../data/fitout';
+import type { Fitout, Assessment, RoofPlan } from '../data/fitout';
 import { UnitsContext } from '../format/units';
 import { show } from '../testing/show';
 import { BoosterForm } from './BoosterForm';
 import { Num } from './Num';
 import { PowerForm, RouterForm } from './RouterForm';
-import { FITOUT, PLAN, RECKONED } from './served';
+import { FITOUT, PLAN, ASSESSED } from './served';
 import { WindForm } from './WindForm';
 
-const reckoned = RECKONED as unknown as Reckoned;
+const assessment = ASSESSED as unknown as Assessment;
 const fitout = FITOUT as unknown as Fitout;
 
 /** A form over a plan that takes what is changed, as the page does. */
@@ -89,7 +89,7 @@ describe('a number of a plan', () => {
 
 describe('a mast', () => {
   const form = (plan: RoofPlan, change: (next: RoofPlan, step: string) => void) => (
-    <WindForm plan={plan} reckoned={reckoned} change={change} />
+    <WindForm plan={plan} assessment={assessment} change={change} />
   );
 
   it('says above which wind it comes down, and where its clamp gives way', async () => {
@@ -110,7 +110,7 @@ describe('a mast', () => {
 
 describe('a booster', () => {
   const form = (plan: RoofPlan, change: (next: RoofPlan, step: string) => void) => (
-    <BoosterForm plan={plan} reckoned={reckoned} change={change} />
+    <BoosterForm plan={plan} assessment={assessment} change={change} />
   );
 
   it('says what to do first, and takes what the booster itself reports, band by band', async () => {
@@ -144,7 +144,7 @@ describe('a booster', () => {
 
 describe('the router’s place', () => {
   const form = (plan: RoofPlan, change: (next: RoofPlan, step: string) => void) => (
-    <RouterForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />
+    <RouterForm plan={plan} fitout={fitout} assessment={assessment} change={change} />
   );
 
   it('is judged by its heat and its Wi-Fi, where that is wanted', async () => {
@@ -176,7 +176,7 @@ describe('the router’s place', () => {
 
 describe('what feeds it', () => {
   it('says how, over which wire and behind which fuse', () => {
-    held((plan, change) => <PowerForm plan={plan} fitout={fitout} reckoned={reckoned} change={change} />);
+    held((plan, change) => <PowerForm plan={plan} fitout={fitout} assessment={assessment} change={change} />);
     const said = document.body.textContent ?? '';
     expect(said).toContain('From 12 V as it is');
     expect(said).toContain('3 A');

@@ -103,7 +103,7 @@ export const PLACE = {
   why: '0.90 m to Vent.',
   objection: null,
 };
-export const RECKONED = {
+export const ASSESSED = {
   lengthM: 4,
   widthM: 1.6,
   thicknessMm: 30,
@@ -274,7 +274,7 @@ export const served = (more: Record<string, object> = {}) => {
       version: ++version,
       plan,
     }),
-    'POST /api/fitout/reckoned': RECKONED,
+    'POST /api/fitout/assessment': ASSESSED,
     ...more,
   });
 };

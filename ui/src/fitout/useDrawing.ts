@@ -55,7 +55,7 @@ export function useDrawing(view: RoofPlanView) {
     if (settled !== null && settled === draft && !isPending && sent.current !== settled) {
       send(settled, version.current);
     }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- it is kept once it stands still
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- it is kept once it rests
   }, [settled, isPending]);
 
   return {

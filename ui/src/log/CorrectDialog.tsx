@@ -32,7 +32,7 @@ export function CorrectDialog({ id, close }: { id: number; close: () => void }) 
 
 function CorrectForm(props: { view: Schemas['EditView']; figures: Figure[]; close: () => void }) {
   const { figures, close } = props;
-  // what is corrected is what was looked at, also when it is read anew meanwhile
+  // what is corrected is what was looked at, also when it is read again meanwhile
   const [view] = useState(props.view);
   const before = draftOf(view.typed);
   const [kept, keep, forget] = useStored<{ draft: Draft; version: number } | null>(

@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import type { Schemas } from '../data/client';
 
-/** What stands above the first line that says something stays in sight so far. */
+/** What is above the first line that says something stays in sight so far. */
 const ABOVE_PX = 40;
 
 /** The pasted text line by line: solid marks what is logged, hatched what is asked. */

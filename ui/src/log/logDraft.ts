@@ -31,7 +31,7 @@ export const EMPTY: Draft = {
   offset: '',
 };
 
-/** So long a trial goes on without a run; after that the next run belongs to none. */
+/** How long a trial goes on without a run; after that the next run belongs to none. */
 const TRIAL_GOES_ON_MS = 6 * 3_600_000;
 
 /** A fresh draft for where the vehicle stands. */

@@ -4,7 +4,7 @@ import { useFormCheck } from '../data/log';
 import { type Draft, valueOf } from './logDraft';
 import { useSettled } from '../parts/useSettled';
 
-/** So long a form stands still before the server is asked what it says. */
+/** How long a form rests before the server is asked what it says. */
 const SETTLED_MS = 180;
 
 /** What the server says of a draft as it is typed, and what it said when it refused it. */

@@ -54,7 +54,7 @@ function monthsOf(stay: Days) {
 }
 
 function Month({ month, stays }: { month: string; stays: Days[] }) {
-  // where a day has no room for a name, the names stand under the month
+  // where a day has no room for a name, the names are under the month
   const narrow = useNarrow();
   const first = dayjs(`${month}-01`);
   const before = (first.day() + 6) % 7;

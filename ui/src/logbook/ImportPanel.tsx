@@ -97,7 +97,7 @@ export function ImportPanel({ close }: { close: () => void }) {
 type CloseName = Schemas['CloseName'];
 
 const keyOf = (c: CloseName) => `${c.kind} ${c.name}`;
-/** Another sheet is another table, to be answered anew. */
+/** Another sheet is another table, to be answered again. */
 const view = (table: Schemas['TableView']) => `${table.sheets[0] ?? ''} ${table.reading.columns.length}`;
 
 /** New names that may be meant to be known ones: each is asked about. */

@@ -21,7 +21,7 @@ type Month = Schemas['MonthView'];
 const gb = (value: number | null) => (value === null ? '–' : `${amount(value)} GB`);
 const day = (date: string) => dayMonth(`${date}T00:00:00Z`);
 
-/** Whether the counter was read so long ago that the rest is reckoned on from it. */
+/** Whether the counter was read so long ago that the rest is calculated on from it. */
 /** Prices are written to the hundredth. */
 const CENTS = 2;
 

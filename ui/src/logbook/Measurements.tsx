@@ -23,7 +23,7 @@ const isNumber = (f: Figure) => f.kind !== 'text' && f.kind !== 'choice';
 const number = (m: Row, f: Figure) => m[f.field as keyof Row] as number | null;
 const words = (outcome: string) => outcome.replace('_', ' ');
 
-/** So many days of a stay have each another weekday. */
+/** How many days of a stay have each another weekday. */
 const WEEK_MS = 6 * 86_400_000;
 
 /** The measurements of a stay. */

@@ -33,7 +33,7 @@ function Trials({ rows, visit }: { rows: Row[]; visit: Schemas['Visit'] }) {
         <p key={trial} className="note">
           <Link to={`/trials?${new URLSearchParams({ campsite: visit.campsite, trial })}`}>{trial}</Link>:{' '}
           {result?.sentence ?? (
-            <span className="quiet">{results.isError ? 'could not be reckoned' : '…'}</span>
+            <span className="quiet">{results.isError ? 'could not be calculated' : '…'}</span>
           )}
         </p>
       );

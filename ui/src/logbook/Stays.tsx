@@ -7,7 +7,7 @@ import { type Column, FindableList } from '../parts/FindableList';
 
 type Line = Schemas['StayLine'];
 
-/** The list of stays; a column stands there when this log holds it. */
+/** The list of stays; a column is there when this log holds it. */
 export function Stays({ view }: { view: Schemas['LogbookView'] }) {
   const [query] = useSearchParams();
   // the server has looked for it already, in notes too

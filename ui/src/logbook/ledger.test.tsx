@@ -142,7 +142,7 @@ describe('the ledger', () => {
 
   it('tells two cards of one carrier that their runs cannot be told apart, and what the cap did', async () => {
     await open(
-      ledger(MONTH, { shared: true, capMbps: 24, capSays: 'The plan limits to 24 Mb/s: 24 of 24 runs.' }),
+      ledger(MONTH, { shared: true, capMbps: 24, capSays: 'The plan is capped at 24 Mb/s: 24 of 24 runs.' }),
     );
     expect(screen.getByText(/runs cannot be told apart, so both count them/)).toBeDefined();
     expect(screen.getByText(/24 of 24 runs/)).toBeDefined();

@@ -28,7 +28,7 @@ const VIEW: Schemas['TableView'] = {
     setup: null,
     campsite: null,
   },
-  reasons: ['', '', '', 'left out: makers draw bars as they like'],
+  reasons: ['', '', '', 'left out: every maker draws bars differently'],
   asked: ['date-order', 'zone', 'setup', 'campsite'],
   rows: [['3/8/26', '18:05', '24.1', '3']],
   sheets: [],
@@ -61,7 +61,7 @@ test('nothing is judged before what the table does not say is answered', async (
     ],
   });
   show(<Host use={use} />, '/logbook');
-  expect(screen.getByText('left out: makers draw bars as they like')).toBeDefined();
+  expect(screen.getByText('left out: every maker draws bars differently')).toBeDefined();
   expect(
     (screen.getByRole('button', { name: 'Answer the questions above first' }) as HTMLButtonElement).disabled,
   ).toBe(true);

@@ -3,7 +3,7 @@ import { FieldFrame } from '../parts/Field';
 
 type Probed = Schemas['Probed'];
 
-/** What the router's answer would be read as; a value that is the wrong one is chosen anew among all that it gave. */
+/** What the router's answer would be read as; a value that is the wrong one is chosen again among all that it gave. */
 export function RouterMapping(props: {
   probed: Probed;
   mapping: Record<string, string>;

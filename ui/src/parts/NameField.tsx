@@ -6,7 +6,7 @@ import { useSettled } from './useSettled';
 
 const LABEL = { campsite: 'Campsite', setup: 'Setup', carrier: 'Carrier' };
 
-/** So long a name stands still before it is compared with those that are known. */
+/** How long a name rests before it is compared with those that are known. */
 const SETTLED_MS = 250;
 
 /** A campsite, setup or carrier: chosen from those known, or a new name; one that is close to a known one is asked about. */

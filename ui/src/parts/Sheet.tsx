@@ -5,7 +5,7 @@ import './sheet.css';
 
 /**
  * The sheet of a view: a headline sentence, the evidence beneath, and a margin where useful. What is found and what to do
- * next stands at the head of the margin; where there is no room for a margin, directly under the headline.
+ * next is at the head of the margin; where there is no room for a margin, directly under the headline.
  */
 export function Sheet(props: {
   /** What the page is called in the browser's tab and history. */

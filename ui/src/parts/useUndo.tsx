@@ -4,10 +4,10 @@ import { useUndoChange } from '../data/log';
 import { useNarrow } from './useNarrow';
 import { useFailed } from './useFailed';
 
-/** So long an undo stays, unless something else is done before. */
+/** How long an undo stays, unless something else is done before. */
 const STAYS_S = 30;
 
-/** The undo that stands there now; another takes its place. */
+/** The undo that is there now; another takes its place. */
 let standing: (() => void) | null = null;
 
 /** Says what was done, and offers to undo it until the next thing is done. */

@@ -18,7 +18,7 @@ import { useFailed } from '../parts/useFailed';
 type Advice = Schemas['AdviceView'];
 type Option = Schemas['OptionView'];
 
-/** So many options stand open where there is little room. */
+/** How many options stand open where there is little room. */
 const SHOWN_NARROW = 2;
 
 /** Where no carrier was heard: what to try, in order. */
@@ -171,7 +171,7 @@ function OptionRow(props: {
   );
 }
 
-/** What to do for it, in order; what to mind stands with the option that is taken first. */
+/** What to do for it, in order; what to watch out for stands with the option that is taken first. */
 function Moves({ moves, cautions }: { moves: Option['moves']; cautions: boolean }) {
   return (
     <ol className={moves.length === 1 ? 'moves alone do' : 'moves do'}>

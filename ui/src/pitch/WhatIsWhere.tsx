@@ -48,7 +48,7 @@ export function WhatIsWhere() {
 
 function Correction(props: { state: State; close: () => void }) {
   const { close } = props;
-  // what is corrected is what was looked at, also when it is read anew meanwhile
+  // what is corrected is what was looked at, also when it is read again meanwhile
   const [state] = useState(props.state);
   const [draft, setDraft] = useState(state);
   const correct = useCorrectState();

@@ -45,7 +45,7 @@ export function Planning({ id }: { id: number }) {
       </p>
       <div className="buttons">
         <Button type="primary" size="large" loading={make.isPending} onClick={send}>
-          Send the hands out{' '}
+          Run the trial{' '}
           <kbd aria-hidden="true" className="wide-only">
             Enter
           </kbd>

@@ -55,7 +55,7 @@ test('plans, sends the hands out, gives a verdict, and sees what is so', async (
   await user.click(await screen.findByRole('button', { name: 'Start one' }));
   await screen.findByRole('heading', { name: 'Is B’s upload better than A’s? Plan the trial.' });
   await screen.findByText(/about 40 min and 0\.21 GB/);
-  await user.click(screen.getByRole('button', { name: /Send the hands out/ }));
+  await user.click(screen.getByRole('button', { name: /Run the trial/ }));
   expect(bodies('POST /api/practice/3/trial')).toEqual([{ rounds: 5, runs: 2 }]);
   await screen.findByRole('heading', { name: 'What do you say of B’s upload?' });
   expect(screen.getByText('×1.27')).toBeTruthy();

@@ -170,7 +170,7 @@ export function Candidates() {
         </FieldFrame>
       </div>
       {compared.error && <Failed error={compared.error} />}
-      {!view && enough && !compared.error && <p className="quiet">Reckoning…</p>}
+      {!view && enough && !compared.error && <p className="quiet">Calculating…</p>}
       {view && <CandidateTable view={view} carrier={carrier ?? 'no carrier'} />}
     </Sheet>
   );

@@ -178,7 +178,7 @@ function useShelf() {
     retire: (g: Item) =>
       keep.mutate(asState(g, 'retired'), {
         onSuccess: () =>
-          undoable(`${g.name} is retired; ${g.setups.join(', ')} keep it.`, () =>
+          undoable(`${g.name} is retired; ${g.setups.join(', ')} still use it.`, () =>
             keep.mutateAsync(asState(g, g.state)),
           ),
         onError,

@@ -107,7 +107,7 @@ function Over({ view, changed }: { view: View; changed: boolean }) {
       {view.setup?.retired && ', retired'}
       {view.revision > 0 && `, revision ${view.revision}`} · {count(view.measured, 'measurement')}
       <Revisions view={view} />
-      {changed && <span className="attention"> · changed, not kept yet</span>}
+      {changed && <span className="attention"> · changed, not saved yet</span>}
       {view.summary && ` · ${view.summary}`}
     </>
   );

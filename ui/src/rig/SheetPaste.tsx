@@ -106,7 +106,7 @@ function Answers({ found, take }: { found: Found[]; take: (fields: Record<string
           disabled={chosen.length === 0}
           onClick={() => take(Object.fromEntries(chosen))}
         >
-          Take {count(chosen.length, 'field')} over
+          Use {chosen.length === 1 ? 'this value' : `these ${chosen.length} values`}
         </Button>
         {open > 0 && (
           <span className="small">{count(open, 'question')} open; what is left out stays unknown</span>

@@ -123,7 +123,7 @@ describe('the data sheet', () => {
     expect(await screen.findByText(/line 2: “€ 399,00”/)).toBeDefined();
     expect(screen.getByText(/1 question open/)).toBeDefined();
     await user.click(screen.getByRole('radio', { name: 'B2' }));
-    await user.click(screen.getByRole('button', { name: 'Take 2 fields over' }));
+    await user.click(screen.getByRole('button', { name: 'Use these 2 values' }));
     await user.type(screen.getByLabelText('Name', { selector: 'input' }), 'Curlew');
     await user.click(screen.getByRole('button', { name: 'Keep' }));
     await waitFor(() =>

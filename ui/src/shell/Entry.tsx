@@ -8,13 +8,13 @@ import { Shell } from './Shell';
 const LogIn = lazy(async () => ({ default: (await import('../access/LogIn')).LogIn }));
 const TrialsView = lazy(async () => ({ default: (await import('../trials/TrialsView')).TrialsView }));
 
-/** Who comes in: everybody who is let in sees the whole, a guest its one page, all others the door. */
+/** Who comes in: everybody who is admitted sees the whole, a guest its one page, all others the door. */
 export function Entry() {
   const { data: session, isPending } = useSession();
   const out = session?.needed === true && !session.ok;
   useEffect(() => {
     if (out) {
-      // what this device saw while it was let in is not its to keep
+      // what this device saw while it was admitted is not its to keep
       void forgetWhatWasSeen();
     }
   }, [out]);

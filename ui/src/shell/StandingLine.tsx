@@ -146,7 +146,7 @@ function PutDemoAway() {
           title: 'Remove the demo?',
           icon: null,
           content:
-            'Log and gear will be empty, ready for your own. What you added to the demo is removed too; export it first to keep it.',
+            'Log and gear will be empty, ready for your own. What you added to the demo is removed too, so export it first.',
           okText: 'Remove',
           cancelText: 'Cancel',
           onOk: () => away.mutate(undefined, { onError: (refused) => failed(refused.message) }),

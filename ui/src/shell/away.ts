@@ -11,7 +11,7 @@ export function shellForAway() {
 
 const TRIED = 'syntoma.reloaded';
 
-/** A part of a page of before that the server has no more: the page is read anew, once; what was typed stays. */
+/** A part of a page of before that the server has no more: the page is read again, once; what was typed stays. */
 export function readAnewWhenNewer() {
   window.addEventListener('vite:preloadError', (event) => {
     if (sessionStorage.getItem(TRIED) === null) {

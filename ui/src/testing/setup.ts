@@ -14,7 +14,7 @@ globalThis.Request = PageRequest;
 globalThis.fetch = (input, init) => answer(input instanceof Request ? input : new PageRequest(input, init));
 
 if (typeof window !== 'undefined') {
-  // nothing here rests on a style sheet, and reckoning one without a real page takes seconds
+  // nothing here rests on a style sheet, and calculation one without a real page takes seconds
   window.getComputedStyle = (element) => (element as HTMLElement).style;
   window.matchMedia = (query) =>
     ({
@@ -50,7 +50,7 @@ if (typeof window !== 'undefined') {
 }
 
 // a machine that does other work at the same time is slow, not wrong
-// and whether a thing is hidden takes long to reckon without a real page
+// and whether a thing is hidden takes long to calculate without a real page
 configure({ asyncUtilTimeout: 8_000, defaultHidden: true });
 
 afterEach(() => {

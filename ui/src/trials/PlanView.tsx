@@ -49,7 +49,7 @@ function usual(
   return first && second ? [first, second].map((s) => asItIs(s.name, carrier)) : [];
 }
 
-/** Contenders of a template, about a setup that the address names: it is the last of them, and what it is held against stays. */
+/** Contenders of a template, about a setup that the address names: it is the last of them, and what it is compared with stays. */
 function about(contenders: Template['contenders'], setup: string | null): Template['contenders'] {
   const last = contenders.at(-1);
   if (setup === null || !last) {
@@ -61,7 +61,7 @@ function about(contenders: Template['contenders'], setup: string | null): Templa
   });
 }
 
-/** So long what is typed stands still before it is reckoned anew. */
+/** How long what is typed rests before it is calculated again. */
 const SETTLED_MS = 200;
 
 /** Plans a trial for the time and the data there is: what it takes, what it can show, and what it cannot. */

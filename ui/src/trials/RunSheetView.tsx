@@ -190,7 +190,7 @@ function UndoLast({ last }: { last: Schemas['LastEntryView'] }) {
         size="large"
         loading={remove.isPending}
         onClick={() =>
-          // this button is gone by the time it is done; what failed stands beneath
+          // this button is gone by the time it is done; what failed is beneath
           void remove.mutateAsync(last.measurement).then(
             (done) => undoable(`Deleted: ${named}.`, done.change ?? null),
             () => undefined,

@@ -112,7 +112,7 @@ export function StepNow(props: {
             {doing.run.state === 'up' ? 'up' : 'down'}
           </p>
           <p>
-            Run {made + 1} of {sheet.runs}; {fixed(doing.run.bytesUsed / BYTES_PER_MB, 1)} MB taken.
+            Run {made + 1} of {sheet.runs}; {fixed(doing.run.bytesUsed / BYTES_PER_MB, 1)} MB used.
           </p>
           <Button size="large" loading={cancel.isPending} onClick={() => cancel.mutate(doing.run.id)}>
             Cancel
@@ -143,7 +143,7 @@ function Again(props: { label: string; measure: () => void; back: () => void }) 
   );
 }
 
-/** What to do, each with what to mind; and that the rest stays. One alone is the headline. */
+/** What to do, each with what to watch out for; and that the rest stays. One alone is the headline. */
 function Moves({ visit }: { visit: Schemas['VisitView'] }) {
   if (visit.moves.length === 0) {
     return null;

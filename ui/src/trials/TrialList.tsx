@@ -16,7 +16,7 @@ import { TwoAtAStay } from './TwoAtAStay';
 
 type Result = Schemas['TrialResult'];
 
-/** A trial, and what it came to as soon as that is reckoned. */
+/** A trial, and what it came to as soon as that is calculated. */
 export interface Row {
   trial: Schemas['TrialSpan'];
   plannedRounds: number | null;
@@ -63,7 +63,7 @@ export function TrialList() {
     }
     setQuery(next, { replace: true });
   };
-  const waiting = <span className="quiet">{results.isError ? 'could not be reckoned' : '…'}</span>;
+  const waiting = <span className="quiet">{results.isError ? 'could not be calculated' : '…'}</span>;
   const rowsOf = (list: Schemas['TrialRow'][]): Row[] =>
     list.map((row) => ({
       ...row,

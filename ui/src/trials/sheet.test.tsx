@@ -106,7 +106,7 @@ test('says what to change and what to mind, measures by itself, and goes on when
   expect(screen.getByText('Leave everything else as it is.')).toBeTruthy();
   expect(screen.getByText(/Switch Curlew off first/)).toBeTruthy();
   await user.keyboard('{Enter}');
-  await screen.findByText(/Run 1 of 1; 2\.0 MB taken/);
+  await screen.findByText(/Run 1 of 1; 2\.0 MB used/);
   expect(bodies('PUT /api/standing')).toEqual([
     { campsite: 'Lighthouse Meadow', setup: 'Roof dome', carrier: 'Tarnwave' },
   ]);
@@ -194,7 +194,7 @@ test('what this device measured and is deleted can be measured again', async () 
     serve(served());
     show(<TrialsView />, ADDRESS);
     await user.click(await screen.findByRole('button', { name: /Start the run/ }));
-    await screen.findByText(/Run 1 of 1; 2\.0 MB taken/);
+    await screen.findByText(/Run 1 of 1; 2\.0 MB used/);
     // it is logged, and deleted before the sheet counted it
     runs = [{ ...RUN, state: 'done', sentence: 'Done.', measurementId: 9 }];
     tell(runs[0] ?? {});

@@ -14,7 +14,7 @@ import { useFailed } from '../parts/useFailed';
 
 type Level = Schemas['Level'];
 
-/** A number that is held: it stands still, and what is marked is what it was. */
+/** A number that is held: it rests, and what is marked is what it was. */
 interface FrozenLevel {
   level: Level;
   atMs: number;

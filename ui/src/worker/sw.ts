@@ -7,7 +7,7 @@ declare const self: ServiceWorkerGlobalScope;
 /** The interface's files by name, put in when the worker is built; each is named by its content. */
 declare const FILES: string[];
 
-/** So long a page waits for the server before it is the one of before. */
+/** How long a page waits for the server before it is the one of before. */
 const PAGE_WAITS_S = 3;
 
 // one page at a time takes the newest files; those of pages that are open stay until they are closed

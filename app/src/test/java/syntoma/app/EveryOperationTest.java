@@ -46,7 +46,7 @@ class EveryOperationTest {
     private static final ObjectMapper JSON = new ObjectMapper();
     private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
     private static final String TOO_LONG = "x".repeat(5_001);
-    /** These change who is let in, also of the calls here; the test of access walks them. */
+    /** These change who is admitted, also of the calls here; the test of access walks them. */
     private static final List<String> WHO_MAY_IN = List.of(
             "POST /api/session", "PUT /api/phrase", "PUT /api/network", "PUT /api/networks/{id}", "POST /api/guests");
 
@@ -203,7 +203,7 @@ class EveryOperationTest {
                 && !schema.path("nullable").asBoolean();
     }
 
-    /** How a place is set in the object or the list that holds it; null takes it away. */
+    /** How a place is set in the object or the list that holds it; null deletes it . */
     private interface Setting {
         void set(JsonNode holder, JsonNode value);
     }

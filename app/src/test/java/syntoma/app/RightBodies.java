@@ -69,7 +69,7 @@ final class RightBodies {
         bodies.put("POST /api/aim/crossings", "{\"key\":\"Ostrel/1\"}");
         bodies.put("POST /api/fitout/plans", "{\"name\":\"Another build\",\"copyOf\":null}");
         bodies.put("PUT /api/fitout/plans/{id}", ROOF);
-        bodies.put("POST /api/fitout/reckoned", ROOF);
+        bodies.put("POST /api/fitout/assessment", ROOF);
         bodies.put(
                 "POST /api/fitout/plans/{id}/job-sheet/steps",
                 "{\"task\":\"gather\",\"kind\":\"note\",\"text\":\"the long ladder\",\"campsite\":null}");

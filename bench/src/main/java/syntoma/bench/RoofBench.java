@@ -26,7 +26,7 @@ import syntoma.core.roof.Search;
 import syntoma.core.roof.Spot;
 import syntoma.core.roof.Thing;
 
-/** The best places on a large roof with much on it, and how soon a plan is reckoned while something on it is dragged. */
+/** The best places on a large roof with much on it, and how soon a plan is calculated while something on it is dragged. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -89,7 +89,7 @@ public class RoofBench {
                 + "],\"antenna\":{\"name\":\"Alder\",\"lengthM\":0.2,\"widthM\":0.2,\"heightM\":0.1,\"x\":%.2f,\"y\":1.2},"
                 + "\"cable\":{\"deviceX\":6,\"deviceY\":0.4},\"leads\":{\"count\":4,\"cableMm\":5,\"plugMm\":9}}";
         double late = PlannerBench.late(
-                ASKED, i -> app.call("POST", "/api/fitout/reckoned", String.format(Locale.ROOT, plan, i % 70 * 0.1)));
+                ASKED, i -> app.call("POST", "/api/fitout/assessment", String.format(Locale.ROOT, plan, i % 70 * 0.1)));
         Bench.report(
                 "a roof plan calculated while it is dragged, 95th pct.",
                 late,

@@ -213,7 +213,7 @@ class AccessibilityTest {
     }
 
     private void sideways(Page page, String what) {
-        // a drawing is drawn anew for the width once that has settled
+        // a drawing is drawn again for the width once that has settled
         List<?> found = (List<?>) page.evaluate(SIDEWAYS);
         for (int look = 0; look < LOOKS && !found.isEmpty(); look++) {
             page.waitForTimeout(SETTLED_MS);

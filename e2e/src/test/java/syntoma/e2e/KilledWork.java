@@ -39,7 +39,7 @@ class KilledWork {
 
     private record Named(String name, Step step) {}
 
-    /** Goes round: the last step restores what was there before the first. */
+    /** Goes round: the last step restores what existed before the first. */
     private List<Named> steps(byte[] base) throws IOException {
         byte[] picture = picture();
         return List.of(

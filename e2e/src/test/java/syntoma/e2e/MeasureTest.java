@@ -108,7 +108,7 @@ class MeasureTest {
             assertThat(desk.locator("h1")).containsText("it failed: nothing answers at");
             desk.locator("#field-address").fill(server);
             button(desk, "Save and test").click();
-            assertThat(desk.getByText("Reached; latency is ")).isVisible();
+            assertThat(desk.getByText("Connected; it answers in ")).isVisible();
             assertEquals(List.of(), chromium.complaints());
         }
     }
@@ -169,7 +169,7 @@ class MeasureTest {
             phone.navigate(desk.url());
             phone.locator(".step .ant-btn-primary").click();
             Locator settled = button(phone, "Skip the wait");
-            Locator measured = phone.getByText(" MB taken.");
+            Locator measured = phone.getByText(" MB used.");
             assertThat(settled.or(measured)).isVisible();
             assertThat(desk.locator("h1")).containsText(": touch nothing.");
             // it may settle by itself at any moment, so a button that is there is pressed at once

@@ -116,7 +116,7 @@ class PhoneTest {
         String code = desk.locator(".code").innerText();
         Page phone = chromium.openLasting(Chromium.Look.PHONE_LAMP);
         phone.navigate(app.tls("/pair#" + code));
-        assertThat(phone.locator("h1")).hasText("This phone is in.");
+        assertThat(phone.locator("h1")).hasText("This phone is paired.");
         assertFalse(phone.url().contains(code), phone.url());
         phone.getByText("Go to Tonight").click();
         assertThat(phone.locator("h1")).containsText("Mast panel");
@@ -177,7 +177,7 @@ class PhoneTest {
         second.getByText("Delete").click();
         assertThat(second).hasCount(0);
         phone.locator(".ant-notification-notice-close").click();
-        phone.getByText("Fix").click();
+        button(phone, "Fix").click();
         phone.locator(".ant-modal #field-upMbps").fill("15.597");
         button(phone, "Save").click();
         assertThat(phone.locator("main")).containsText("15.597");
@@ -305,7 +305,7 @@ class PhoneTest {
         desk.locator("#field-upMbps").fill("31.4");
         button(desk, "Later").click();
         desk.route("**/api/revision", PhoneTest::newer);
-        desk.getByText("A newer Syntoma is running").waitFor();
+        desk.getByText("A newer version of Syntoma is running").waitFor();
         desk.unroute("**/api/revision");
         button(desk, "Open it").click();
         assertThat(desk.locator("h1")).containsText("Mast panel");
@@ -328,7 +328,7 @@ class PhoneTest {
                 .first()
                 .getByText("Log out")
                 .click();
-        assertThat(phone.locator("h1")).hasText("This device is not let in yet.");
+        assertThat(phone.locator("h1")).hasText("This device is not logged in yet.");
         phone.locator("#field-phrase").fill("rusty gate by the query");
         button(phone, "Log in").click();
         assertThat(phone.getByText("the pass phrase is wrong")).isVisible();

@@ -96,7 +96,7 @@ class RigTest {
         Locator added = page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam"));
         assertThat(added).isVisible();
         added.getByText("Delete").click();
-        assertThat(page.getByText("Hornbeam is off the shelf.")).isVisible();
+        assertThat(page.getByText("Deleted Hornbeam.")).isVisible();
         button(page, "Undo").click();
         assertThat(page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam")))
                 .isVisible();
@@ -153,9 +153,9 @@ class RigTest {
         assertThat(page.locator("aside")).containsText("2 leads end in SMA-male; the port has TS9-female.");
         assertThat(page.locator("aside")).containsText("as pigtails, such as TS9 pigtail.");
         assertThat(page.locator("aside")).containsText("2 × TS9 pigtail");
-        assertThat(page.locator("main")).containsText("changed, not kept yet");
+        assertThat(page.locator("main")).containsText("changed, not saved yet");
         page.reload();
-        assertThat(page.locator("main")).containsText("changed, not kept yet");
+        assertThat(page.locator("main")).containsText("changed, not saved yet");
         button(page, "Keep").click();
         assertThat(page.locator("main .over")).containsText("revision 1");
         assertThat(page.locator("h1")).containsText("Two streams reach Plover");
@@ -191,7 +191,7 @@ class RigTest {
     @Test
     void sliders_answer_at_once_and_keep_nothing() {
         Page page = open(Chromium.Look.DESK_PAPER, "/gear?setup=3");
-        Locator delta = page.getByText("Against the device’s own antenna inside: about");
+        Locator delta = page.getByText("Compared with the device’s own antenna inside: about");
         String before = delta.textContent();
         page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Cable length"))
                 .focus();
@@ -248,7 +248,7 @@ class RigTest {
         page.getByText("4 × cellular, SMA-female").click();
         page.getByText("Wigeon 5G router", new Page.GetByTextOptions().setExact(true))
                 .click();
-        button(page, "Take 10 fields over").click();
+        button(page, "Use these 10 values").click();
         assertThat(page.locator("#field-name")).hasValue("Wigeon 5G router");
         button(page, "Keep").click();
         page.getByPlaceholder("find by name or band").fill("Wigeon");
@@ -284,18 +284,18 @@ class RigTest {
         desk.mouse().move(box.x - 320, box.y + 60);
         desk.mouse().up();
         assertThat(desk.locator("h1")).containsText("Not there: ");
-        assertThat(desk.getByText("Where it stands now costs: ")).isVisible();
+        assertThat(desk.getByText("Where it is now costs: ")).isVisible();
         desk.keyboard().press("ArrowLeft");
-        assertThat(desk.getByText("Kept.")).isVisible();
+        assertThat(desk.getByText("Saved.")).isVisible();
         String stands = alder.getAttribute("aria-label");
         desk.reload();
         assertThat(alder).hasAttribute("aria-label", stands);
 
         other.locator("#field-leads-ductMm").fill("40");
         assertThat(other.getByRole(AriaRole.DIALOG)).containsText("Changed meanwhile");
-        assertThat(other.getByText("Not kept yet.")).isVisible();
+        assertThat(other.getByText("Not saved yet.")).isVisible();
         button(other, "Save mine anyway").click();
-        assertThat(other.getByText("Kept.")).isVisible();
+        assertThat(other.getByText("Saved.")).isVisible();
         desk.locator("#field-leads-ductMm").fill("0");
         assertThat(desk.getByRole(AriaRole.ALERT).first()).containsText("duct is 0 mm; allowed is 4 to 200 mm");
     }

@@ -90,7 +90,7 @@ class Shots {
     private static void practice(Page page, RunningApp app) {
         page.navigate(app.address("/practice"));
         page.getByText("Start one").click();
-        page.getByText("Send the hands out").click();
+        page.getByText("Run the trial").click();
         assertThat(page.locator(".practice-verdicts")).isVisible();
         shoot(page, "practice");
     }

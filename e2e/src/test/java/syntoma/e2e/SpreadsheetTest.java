@@ -31,7 +31,7 @@ class SpreadsheetTest {
             Page page = chromium.open(Chromium.Look.PHONE_PAPER);
             page.navigate(app.address("/logbook?import=1"));
             choose(page);
-            assertThat(page.getByText("makers draw bars as they like")).isVisible();
+            assertThat(page.getByText("every maker draws bars differently")).isVisible();
             assertThat(button(page, "Answer the questions above first")).isDisabled();
             page.getByLabel("Order of the dates").click();
             page.getByTitle("day first, as 14.8.2026").click();

@@ -28,7 +28,8 @@ class StartAndStopTest {
                                 AriaRole.BUTTON,
                                 new Page.GetByRoleOptions().setName("Demo").setExact(true))
                         .click();
-                page.getByText("Remove").click();
+                page.locator(".ant-modal button", new Page.LocatorOptions().setHasText("Remove"))
+                        .click();
                 assertThat(page.locator("h1")).containsText("Say where you stand");
                 page.navigate(app.address("/no-such-page"));
                 assertThat(page.locator("h1")).hasText("There is no page at this address.");

@@ -12,11 +12,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** After a season: what the trip says, the log as a place, the money, the report, everything out and in. */
 class TripTest {
+    private static final Pattern SAVE = Pattern.compile("^Save$");
+
     @TempDir
     private Path dir;
 
@@ -82,14 +85,17 @@ class TripTest {
             note.fill("the crane hums at night");
             desk.reload();
             assertThat(note).hasValue("the crane hums at night");
-            desk.getByText("Save").click();
-            assertThat(desk.getByText("Save")).hasCount(0);
+            desk.locator("button", new Page.LocatorOptions().setHasText(SAVE)).click();
+            assertThat(desk.locator("button", new Page.LocatorOptions().setHasText(SAVE)))
+                    .hasCount(0);
             desk.navigate(app.address("/logbook?find=crane+hums"));
             assertThat(desk.locator("tr.ant-table-row")).hasCount(1);
 
             desk.navigate(app.address("/logbook?part=ledger"));
             desk.getByLabel("The counter of Ostrel shows now").fill("50");
-            desk.getByText("Save").first().click();
+            desk.locator("button", new Page.LocatorOptions().setHasText(SAVE))
+                    .first()
+                    .click();
             assertThat(desk.locator("h1")).containsText("Ostrel card: 50 of 60 GB used; at this rate it is used up");
 
             desk.navigate(app.address("/tools?calculator=cable"));
@@ -97,7 +103,7 @@ class TripTest {
             desk.getByLabel("Length").fill("10");
             assertThat(desk.locator("h1")).containsText("3.7 dB");
             desk.getByText("Save the cable to Gear").click();
-            assertThat(desk.getByText("240-class 10 m is kept.")).isVisible();
+            assertThat(desk.getByText("Saved 240-class 10 m.")).isVisible();
             desk.getByLabel("Length").fill("long");
             assertThat(desk.locator(".hint.bad")).containsText("allowed is a number");
 

@@ -29,7 +29,7 @@ public final class DemoLog {
     private static final String SERVER = "harbour-1";
     private static final double WILD = 7;
 
-    /** So long a run takes each way. */
+    /** How long a run takes each way. */
     private static final double RUN_S = 10;
 
     /** Where even on the roof no more than this is heard, a failure is for want of service. */
@@ -148,7 +148,7 @@ public final class DemoLog {
         return text.toString();
     }
 
-    /** Where the vehicle stands at the end. */
+    /** Where the vehicle is at the end. */
     public OngoingStay now() {
         return EVENING;
     }

@@ -11,7 +11,7 @@ import syntoma.standin.speed.Link;
 
 /**
  * The way to a speed server as the vehicle has it in the made-up world: through the setup in its hands, at the campsite where it
- * stands. The air is sampled anew twice a second.
+ * stands. The air is sampled again twice a second.
  */
 public final class WorldLink implements Link {
     private static final long SAMPLE_NS = 500_000_000;

@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.Problem;
 
-/** Logging in and out, the pass phrase, pairing, and which devices are let in. */
+/** Logging in and out, the pass phrase, pairing, and which devices are admitted. */
 @RestController
 class AccessController {
     private final AccessService access;
@@ -70,7 +70,7 @@ class AccessController {
      */
     record PhraseRequest(@Nullable String phrase, @Nullable String old) {}
 
-    /** Sets the pass phrase, from this machine alone; all other devices log in anew. */
+    /** Sets the pass phrase, from this machine alone; all other devices log in again. */
     @PutMapping("/api/phrase")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void setPhrase(@RequestBody PhraseRequest phrase, HttpServletRequest request) {

@@ -54,7 +54,7 @@ import org.springframework.stereotype.Component;
 
 /**
  * The certificate that this machine shows to devices. Without one of the owner's, an authority of its own is made once, whose
- * certificate a phone can be told to trust, and from it the server's, anew whenever the machine's addresses change.
+ * certificate a phone can be told to trust, and from it the server's, again whenever the machine's addresses change.
  *
  * <p>The authority can vouch for private addresses and local names alone (RFC 5280,
  * 4.2.1.10), so that a phone which trusts it gives little away if its key is stolen. A server's certificate lasts 397 days, the most that browsers take.

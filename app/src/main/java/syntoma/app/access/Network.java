@@ -20,7 +20,7 @@ import syntoma.app.platform.Conflict;
 /** Whether the vehicle's network is served, and under which addresses. It is not, until somebody says so. */
 @Service
 class Network {
-    /** So often it is looked whether the machine's addresses have changed. */
+    /** How often it is looked whether the machine's addresses have changed. */
     private static final long LOOKED_S = 5;
 
     private static final Logger LOG = LoggerFactory.getLogger(Network.class);

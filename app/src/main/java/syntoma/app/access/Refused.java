@@ -1,6 +1,6 @@
 package syntoma.app.access;
 
-/** Who is not let in, and when it may be tried again. */
+/** Who is not admitted, and when it may be tried again. */
 final class Refused extends RuntimeException {
     private final int status;
     private final long retryAfterS;

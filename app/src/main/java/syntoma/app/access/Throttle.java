@@ -54,7 +54,7 @@ class Throttle {
         try {
             bySource.putAll(JSON.readValue(text, new TypeReference<Map<String, Guesses>>() {}));
         } catch (JsonProcessingException damaged) {
-            // counting begins anew
+            // counting begins again
             bySource.clear();
         }
     }

@@ -28,7 +28,7 @@ class AdviceController {
     /** @param setup and @param carrier that are put up */
     record FollowRequest(String setup, String carrier) {}
 
-    /** Follows advice: the standing line says so, and what was expected is kept to be held against what comes. */
+    /** Follows advice: the standing line says so, and what was expected is kept to be compared with what comes. */
     @PostMapping("/followed")
     AdviceView follow(@RequestBody FollowRequest request) {
         return advice.follow(request.setup(), request.carrier());

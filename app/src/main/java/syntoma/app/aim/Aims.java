@@ -29,7 +29,7 @@ import syntoma.core.unit.Text;
 class Aims {
     private static final int MOST_MASTS = 500;
 
-    /** One standard deviation is half of what holds 19 times in 20. */
+    /** One standard deviation is half of what holds in 95 % of cases. */
     private static final double HOLDS_95 = 1.96;
 
     private final Masts masts;
@@ -48,7 +48,7 @@ class Aims {
      * A mast.
      *
      * @param estimated whether it was found by crossing bearings
-     * @param longM of such a one the half-axes of the ellipse that holds it 19 times in 20, and where the longer one points
+     * @param longM of such a one the half-axes of the ellipse that holds it in 95 % of cases, and where the longer one points
      * @param trueDeg its bearing from here; null where it is not known where here is
      * @param far whether it is farther than cells reach
      */

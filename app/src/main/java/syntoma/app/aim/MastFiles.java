@@ -25,7 +25,7 @@ import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
 /**
- * Lists of masts in and out, as CSV or GeoJSON. A list is read as a whole before anything is kept. Of an estimated one the half-axes of the ellipse that holds it stand beside it, in
+ * Lists of masts in and out, as CSV or GeoJSON. A list is read as a whole before anything is kept. Of an estimated one the half-axes of the ellipse that holds it are beside it, in
  * metres, and the bearing of the longer.
  */
 @Service

@@ -40,7 +40,7 @@ class Masts {
             @Nullable Double lon) {}
 
     /**
-     * An ellipse that holds an estimated mast 19 times in 20, as far as it is known.
+     * An ellipse that holds an estimated mast in 95 % of cases, as far as it is known.
      *
      * @param longDeg where the longer half-axis points
      */
@@ -95,7 +95,7 @@ class Masts {
         }
     }
 
-    /** Keeps those of a list that do not stand there under their name yet; how many were kept. */
+    /** Keeps those of a list that do not be there under their name yet; how many were kept. */
     int keepNew(List<ListedMast> list) {
         Set<Object> there = all().stream().map(Masts::key).collect(Collectors.toSet());
         int kept = 0;

@@ -29,7 +29,7 @@ record SweepView(
         @Nullable ResultOf result) {
     private static final int EVERY_DEG = 30;
 
-    /** So near to a heading it counts as read. */
+    /** How near to a heading it counts as read. */
     private static final double NEAR_DEG = 10;
 
     private static final int CURVE_DEG = 5;

@@ -38,7 +38,7 @@ class ArchiveController {
         out.flush();
     }
 
-    /** Takes an archive into an empty Syntoma; with {@code replace}, in place of what is there. */
+    /** Takes an archive into an empty Syntoma; with {@code replace}, in place of what exists. */
     @PostMapping
     @Operation(
             requestBody =

@@ -91,9 +91,10 @@ class BenchController {
     record KeepView(String what, Map<String, String> values) {}
 
     /** What a calculator says. */
-    record ReckonedView(String says, List<FigureLine> lines, @Nullable ProfileView profile, @Nullable KeepView keep) {
-        private static ReckonedView of(Answer a) {
-            return new ReckonedView(
+    record CalculationView(
+            String says, List<FigureLine> lines, @Nullable ProfileView profile, @Nullable KeepView keep) {
+        private static CalculationView of(Answer a) {
+            return new CalculationView(
                     a.says(),
                     a.lines().stream()
                             .map(l -> new FigureLine(l.label(), l.value(), l.about()))
@@ -106,16 +107,16 @@ class BenchController {
     }
 
     /** What was typed, by the names of the fields; what is missing is as it is at first. */
-    record ReckonRequest(@Nullable Map<String, String> values) {}
+    record CalculationRequest(@Nullable Map<String, String> values) {}
 
     @GetMapping
     List<CalculatorView> calculators() {
         return Calculators.all().stream().map(CalculatorView::of).toList();
     }
 
-    /** Reckons; nothing is kept. */
+    /** Calculates; nothing is kept. */
     @PostMapping("/{calculator}")
-    ReckonedView reckon(@PathVariable String calculator, @RequestBody ReckonRequest asked) {
+    CalculationView calculate(@PathVariable String calculator, @RequestBody CalculationRequest asked) {
         Calculator found = found(calculator);
         Map<String, String> values = CompleteCollections.map("values", asked.values());
         values.keySet().stream()
@@ -135,7 +136,7 @@ class BenchController {
         found.inputs().forEach(i -> texts.put(i.name(), i.usual()));
         texts.putAll(values);
         try {
-            return ReckonedView.of(found.of(new GivenValues(found.inputs(), texts)));
+            return CalculationView.of(found.of(new GivenValues(found.inputs(), texts)));
         } catch (GivenValues.Refused refused) {
             throw new InvalidInput("values." + refused.field(), refused.getMessage());
         } catch (IllegalArgumentException refused) {

@@ -31,7 +31,7 @@ public class PhoneLevels {
     @Transactional(readOnly = true)
     public List<NotedLevel> all() {
         return entities.createQuery(
-                        "select new syntoma.app.campsite.PhoneLevels$Noted(p.stayId, s.campsiteId, p.carrierId, p.inside,"
+                        "select new syntoma.app.campsite.PhoneLevels$NotedLevel(p.stayId, s.campsiteId, p.carrierId, p.inside,"
                                 + " p.levelDbm, p.notedAt) from PhoneLevel p join Stay s on s.id = p.stayId where p.bars is null order by p.id",
                         NotedLevel.class)
                 .getResultList();

@@ -159,7 +159,7 @@ public class StandingService {
         return changed(false);
     }
 
-    /** A setup that is taken away is in use no more. */
+    /** A setup that is deleted is in use no longer. */
     @EventListener
     public void lets(SetupDeleted gone) {
         StandingRow standing = standing();

@@ -17,7 +17,7 @@ class Stay {
     Long campsiteId;
     OffsetDateTime arrivedAt;
 
-    /** Null while the vehicle stands there. */
+    /** Null while the vehicle is there. */
     OffsetDateTime leftAt;
 
     /** The moment by which it is known: its number always means the stay around it, however its ends move. */

@@ -26,7 +26,7 @@ public class StayDates {
     /**
      * One stay.
      *
-     * @param leftAt null while the vehicle stands there
+     * @param leftAt null while the vehicle is there
      * @param stated said by a person; else derived from the times of the measurements
      */
     public record Dates(long campsite, OffsetDateTime arrivedAt, @Nullable OffsetDateTime leftAt, boolean stated) {

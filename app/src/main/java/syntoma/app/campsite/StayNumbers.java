@@ -13,7 +13,7 @@ import java.util.function.Predicate;
 import syntoma.core.trial.StaySpans;
 
 /**
- * Gives the stays that were derived anew the numbers of those they were before. A number is bound to a moment, its anchor: it goes to the
+ * Gives the stays that were derived again the numbers of those they were before. A number is bound to a moment, its anchor: it goes to the
  * span around that, and so never comes to mean another stay, in whatever order measurements arrive. Where two stays have become one, the
  * older number stays, and the other goes on leading there.
  */

@@ -145,7 +145,7 @@ public class StayPages {
     }
 
     /**
-     * Adds a photo; one that is there already stands there once.
+     * Adds a photo; one that is there already is there once.
      *
      * @throws NotFound when there is no such stay
      */

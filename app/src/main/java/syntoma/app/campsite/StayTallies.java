@@ -46,7 +46,7 @@ class StayTallies {
                 .getResultList();
     }
 
-    /** Counts a stay anew. */
+    /** Counts a stay again. */
     void recount(Stay stay) {
         entities.flush();
         Map<Long, StayTally> left = entities.createQuery("from StayTally t where t.stayId = :stay", StayTally.class)

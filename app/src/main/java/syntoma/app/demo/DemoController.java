@@ -8,7 +8,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The demo: shown in an empty log, and put away. */
+/** The demo: shown in an empty log, and removed. */
 @RestController
 @RequestMapping("/api/demo")
 class DemoController {

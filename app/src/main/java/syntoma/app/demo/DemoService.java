@@ -22,7 +22,7 @@ import syntoma.app.trial.Plans;
 import syntoma.standin.DemoLog;
 import syntoma.standin.DemoMasts;
 
-/** The demo data: brought into an empty log, through the same services as a user's own, and put away as a whole. */
+/** The demo data: brought into an empty log, through the same services as a user's own, and removed as a whole. */
 @Service
 class DemoService {
     private final EntityManager entities;

@@ -5,7 +5,7 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLOutputFactory;
 
 /**
- * XML as GPX is read and written with: the platform's own, whatever other readers stand beside it, and without definitions and
+ * XML as GPX is read and written with: the platform's own, whatever other readers are beside it, and without definitions and
  * entities from outside. Public with a public constructor, because it is found as a service.
  */
 public class PlainXml extends XMLProvider {

@@ -30,7 +30,7 @@ import syntoma.core.unit.Text;
  * @param zone of times that name no offset: a name such as Europe/Helsinki, or an offset such as +03:00
  * @param year of dates that name none, 2000 to 2100; null where each names its own
  * @param clock of rows that name only their day, such as 18:00; null where each names its time
- * @param above whether an empty cell of the day, the time, the campsite or the setup means what stands above it; null for no
+ * @param above whether an empty cell of the day, the time, the campsite or the setup means what is above it; null for no
  * @param each what tells the measurements of a row apart, where it holds several; null where it holds one
  * @param setup of all rows, where no column says it
  * @param campsite of all rows, where no column says it

@@ -3,7 +3,7 @@ package syntoma.app.findings;
 import java.util.Locale;
 import syntoma.core.unit.Labels;
 
-/** What is held against each other. */
+/** What is compared with each other. */
 enum ComparedKind {
     /** Setups, on one SIM at a time. */
     SETUPS,

@@ -12,7 +12,7 @@ import syntoma.core.unit.Text;
  *
  * @param metric the metric; {@code need} for the share of runs that meet what is needed; the one that the needs ask for first where it
  *     is missing
- * @param baseline what all are held against; what has the most runs where it is missing
+ * @param baseline what all are compared with; what has the most runs where it is missing
  * @param of what is compared
  * @param when {@code night}, {@code day} or {@code evening}
  * @param area {@code south,west,north,east} in degrees

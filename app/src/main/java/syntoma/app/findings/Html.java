@@ -57,7 +57,7 @@ final class Html {
     /** A line of a chart: an estimate with its interval on the scale of a view. */
     record Line(String name, @Nullable Double estimate, @Nullable Double low, @Nullable Double high) {}
 
-    /** Intervals about no difference: hatched, with a solid tick at the estimate; the numbers stand beside them. */
+    /** Intervals about no difference: hatched, with a solid tick at the estimate; the numbers are beside them. */
     Html intervals(List<Line> lines, boolean ratio, double matters) {
         double most = lines.stream()
                 .flatMap(l -> Stream.of(l.low, l.high, l.estimate))

@@ -22,7 +22,7 @@ import syntoma.core.reading.Figure;
 
 /**
  * The whole log in memory, column by column, kept until it changes: what is logged is added at its end, after any other change it is
- * read anew. Figures are read when they are asked for, the latest few are kept.
+ * read again. Figures are read when they are asked for, the latest few are kept.
  */
 @Component
 class TripLog {

@@ -24,13 +24,13 @@ class Extensions {
     private static final double STEP_M = 0.5;
 
     private final RoofPlans plans;
-    private final RoofReckoning reckoning;
+    private final RoofAssessor assessor;
     private final GearService gear;
     private final SetupService setups;
 
-    Extensions(RoofPlans plans, RoofReckoning reckoning, GearService gear, SetupService setups) {
+    Extensions(RoofPlans plans, RoofAssessor assessor, GearService gear, SetupService setups) {
         this.plans = plans;
-        this.reckoning = reckoning;
+        this.assessor = assessor;
         this.gear = gear;
         this.setups = setups;
     }
@@ -49,7 +49,7 @@ class Extensions {
      */
     ExtensionPut put(long planId, ExtensionRequest asked) {
         RoofPlan plan = plans.view(planId).plan();
-        RoofReckoned.RoofRun run = reckoning.of(plan).run();
+        RoofAssessment.RoofRun run = assessor.of(plan).run();
         if (plan.antenna() == null || run == null || run.extensionM() == 0) {
             throw new Conflict("the leads reach as they are; nothing is lengthened");
         }

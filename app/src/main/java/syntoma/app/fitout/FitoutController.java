@@ -17,14 +17,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/fitout")
 class FitoutController {
     private final RoofPlans plans;
-    private final RoofReckoning reckoning;
+    private final RoofAssessor assessor;
 
     private final Extensions extensions;
 
-    FitoutController(RoofPlans plans, RoofReckoning reckoning, Extensions extensions) {
+    FitoutController(RoofPlans plans, RoofAssessor assessor, Extensions extensions) {
         this.extensions = extensions;
         this.plans = plans;
-        this.reckoning = reckoning;
+        this.assessor = assessor;
     }
 
     @GetMapping
@@ -55,7 +55,7 @@ class FitoutController {
         plans.remove(id);
     }
 
-    /** Brings back a plan that was taken away. */
+    /** Brings back a plan that was deleted. */
     @PostMapping("/plans/{id}/restored")
     RoofPlans.RoofPlanView restore(@PathVariable long id) {
         return plans.restore(id);
@@ -68,8 +68,8 @@ class FitoutController {
     }
 
     /** What a plan comes to; nothing is kept. */
-    @PostMapping("/reckoned")
-    RoofReckoned reckon(@RequestBody RoofPlan plan) {
-        return reckoning.of(plan);
+    @PostMapping("/assessment")
+    RoofAssessment assess(@RequestBody RoofPlan plan) {
+        return assessor.of(plan);
     }
 }

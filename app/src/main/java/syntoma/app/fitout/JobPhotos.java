@@ -50,7 +50,7 @@ class JobPhotos {
     }
 
     /**
-     * Adds a photo to a task; one that is there already stands there once.
+     * Adds a photo to a task; one that is there already is there once.
      *
      * @throws syntoma.app.platform.InvalidInput when the task is not on the sheet
      */
@@ -95,7 +95,7 @@ class JobPhotos {
         required(plan, id).removedAt = OffsetDateTime.now(clock);
     }
 
-    /** Brings back a photo that was taken away. */
+    /** Brings back a photo that was deleted. */
     void restore(long plan, long id) {
         required(plan, id).removedAt = null;
     }

@@ -79,7 +79,7 @@ class JobSheetController {
         photos.remove(id, photo);
     }
 
-    /** Brings back a photo that was taken away. */
+    /** Brings back a photo that was deleted. */
     @PostMapping("/photos/{photo}/restored")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void restorePhoto(@PathVariable long id, @PathVariable long photo) {

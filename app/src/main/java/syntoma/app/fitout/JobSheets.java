@@ -43,7 +43,7 @@ class JobSheets {
     private static final int SECONDS_PER_MIN = 60;
     private static final int MOST_SCHEDULES = 32;
 
-    private final RoofReckoning reckoning;
+    private final RoofAssessor assessor;
     private final JobSteps steps;
     private final JobPhotos photos;
     private final Plans trials;
@@ -57,8 +57,8 @@ class JobSheets {
         }
     });
 
-    JobSheets(RoofReckoning reckoning, JobSteps steps, JobPhotos photos, Plans trials, Clock clock) {
-        this.reckoning = reckoning;
+    JobSheets(RoofAssessor assessor, JobSteps steps, JobPhotos photos, Plans trials, Clock clock) {
+        this.assessor = assessor;
         this.steps = steps;
         this.photos = photos;
         this.trials = trials;
@@ -119,14 +119,14 @@ class JobSheets {
     }
 
     private Build.CableNeeds wanted(RoofPlan plan) {
-        RoofReckoned reckoned = reckoning.of(plan);
-        RouterPlace.RoofFed fed = reckoned.fed();
+        RoofAssessment assessed = assessor.of(plan);
+        RouterPlace.RoofFed fed = assessed.fed();
         return new Build.CableNeeds(
-                reckoned.run() == null ? 0 : reckoned.run().extensionM(),
+                assessed.run() == null ? 0 : assessed.run().extensionM(),
                 ParsedRoofPlan.cableClass(plan),
-                reckoned.passage() == null
+                assessed.passage() == null
                         ? OptionalDouble.empty()
-                        : OptionalDouble.of(reckoned.passage().cablesMm()),
+                        : OptionalDouble.of(assessed.passage().cablesMm()),
                 fed == null ? OptionalDouble.empty() : Optionals.optional(fed.fuseA()),
                 fed == null ? OptionalDouble.empty() : Optionals.optional(fed.wireMm2()),
                 fed == null ? 0 : fed.wayM());

@@ -137,7 +137,7 @@ class JobSteps {
         }
         comesNext(task, open, now);
         if (task.lastLook().isPresent() && step.lookedAt == null) {
-            throw new Conflict("tick the last look first: " + task.lastLook().get());
+            throw new Conflict("tick the last check first: " + task.lastLook().get());
         }
         step.doneAt = now;
     }

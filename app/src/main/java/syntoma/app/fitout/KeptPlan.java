@@ -19,7 +19,7 @@ class KeptPlan {
     String name;
     String content;
 
-    /** When it was taken away; it can be brought back. */
+    /** When it was deleted; it can be brought back. */
     @Nullable
     OffsetDateTime removedAt;
 

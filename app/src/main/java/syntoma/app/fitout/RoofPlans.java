@@ -47,13 +47,13 @@ public class RoofPlans {
 
     private final EntityManager entities;
     private final Edits edits;
-    private final RoofReckoning reckoning;
+    private final RoofAssessor assessor;
     private final GearService gear;
     private final Json json;
     private final Clock clock;
 
-    RoofPlans(EntityManager entities, Edits edits, RoofReckoning reckoning, GearService gear, Json json, Clock clock) {
-        this.reckoning = reckoning;
+    RoofPlans(EntityManager entities, Edits edits, RoofAssessor assessor, GearService gear, Json json, Clock clock) {
+        this.assessor = assessor;
         this.entities = entities;
         this.edits = edits;
         this.gear = gear;
@@ -218,8 +218,8 @@ public class RoofPlans {
      */
     RoofPlanView put(long id, RoofPlan plan, @Nullable Integer seen) {
         KeptPlan kept = required(id);
-        // what cannot be reckoned is not kept
-        reckoning.of(plan);
+        // what cannot be calculated is not kept
+        assessor.of(plan);
         RoofPlan before = json.read(kept.content, RoofPlan.class);
         if (!before.equals(plan)) {
             edits.change(Edits.Kind.ROOF_PLAN, id, "The roof plan " + Text.quoted(kept.name), seen, before, plan);
@@ -242,7 +242,7 @@ public class RoofPlans {
                 .orElseThrow();
     }
 
-    /** Brings back a plan that was taken away. */
+    /** Brings back a plan that was deleted. */
     RoofPlanView restore(long id) {
         KeptPlan kept = Optional.ofNullable(entities.find(KeptPlan.class, id))
                 .orElseThrow(() -> new NotFound("no roof plan has the number " + id));

@@ -41,7 +41,7 @@ class RouterPlace {
         this.gear = gear;
     }
 
-    /** A router’s place; {@code notes} are what to mind. */
+    /** A router’s place; {@code notes} are what to watch out for. */
     record RoofRouterJudged(List<String> notes, List<RoofReached> reach) {}
 
     /** How a place is reached by Wi-Fi, in dBm, and what that is enough for. */
@@ -51,7 +51,7 @@ class RouterPlace {
      * The wire to the router; null for what its sheet does not state.
      *
      * @param supply how it is fed
-     * @param notes what to mind
+     * @param notes what to watch out for
      */
     record RoofFed(
             double wayM,

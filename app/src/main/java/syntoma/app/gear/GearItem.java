@@ -41,7 +41,7 @@ public record GearItem(
         return state.equals(CONSIDERED);
     }
 
-    /** Whether it is offered no more. */
+    /** Whether it is offered no longer. */
     public boolean retired() {
         return state.equals(RETIRED);
     }

@@ -136,7 +136,7 @@ public class Journal {
      * Undoes a change.
      *
      * @throws NotFound when there is none of that number
-     * @throws Conflict when it is undone already, or something later stands in its way
+     * @throws Conflict when it is undone already, or something later is in its way
      */
     public EntryView undo(long id) {
         JournalEntry entry = entities.find(JournalEntry.class, id);

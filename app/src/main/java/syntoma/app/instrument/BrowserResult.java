@@ -12,7 +12,7 @@ import syntoma.core.unit.Labels;
 import syntoma.core.unit.Values;
 
 /**
- * What a browser brings of a run that it has made: samples, and nothing reckoned from them.
+ * What a browser brings of a run that it has made: samples, and nothing calculated from them.
  *
  * @param ended done, cancelled, spent, hidden, stalled, refused or lost
  * @param laterMs how long after it was asked for it was begun

@@ -23,7 +23,7 @@ import syntoma.standin.speed.Ticket;
  */
 @Service
 class BrowserRuns {
-    /** A run that is not begun within it has to be asked for anew. */
+    /** A run that is not begun within it has to be asked for again. */
     private static final Duration BEGUN_WITHIN = Duration.ofHours(1);
 
     /** The router's reading is of the run when no more time than this lay between. */

@@ -68,7 +68,7 @@ final class Outflow implements Flow.Publisher<ByteBuffer> {
             }
         }
 
-        /** Gives as many pieces as are wanted; one of those who want more is at it at a time. */
+        /** Gives as many pieces as are wanted; one of those who need more is at it at a time. */
         private void give() {
             do {
                 if (done) {

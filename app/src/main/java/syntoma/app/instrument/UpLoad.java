@@ -15,7 +15,7 @@ import java.util.concurrent.atomic.AtomicLong;
 
 /** Streams to the speed server, counted there as they arrive; it tells every 250 ms how much has. */
 final class UpLoad implements Load {
-    /** So long what is under way may arrive after the streams have ended. */
+    /** How long what is under way may arrive after the streams have ended. */
     private static final long ARRIVES_WITHIN_MS = 1_000;
 
     private final SpeedClient client;

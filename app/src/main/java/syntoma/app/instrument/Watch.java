@@ -36,7 +36,7 @@ public class Watch {
     private static final long LONGEST_PAUSE_MS = 8_000;
     private static final long GONE_MS = 10_000;
 
-    /** So long after the last one has looked it goes on, for those who look again at once. */
+    /** How long after the last one has looked it goes on, for those who look again at once. */
     private static final long LINGERS_MS = 5_000;
 
     private final Routers routers;

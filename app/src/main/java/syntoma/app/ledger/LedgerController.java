@@ -41,7 +41,7 @@ class LedgerController {
         return ledger.view();
     }
 
-    /** Brings back a reading that was taken away. */
+    /** Brings back a reading that was deleted. */
     @PostMapping("/{gear}/readings/{reading}/restored")
     LedgerView restore(@PathVariable long gear, @PathVariable long reading) {
         counters.remove(gear, reading, false);

@@ -101,7 +101,7 @@ class LedgerService {
         return amount < 0.1 ? "less than 0.1 MB" : Values.rounded(amount, amount < 10 ? 1 : 0) + " MB";
     }
 
-    /** The card that wants a look first: one that will not last, else the one that is used most. */
+    /** The card that needs a look first: one that will not last, else the one that is used most. */
     private static String says(List<LedgerView.CardView> views) {
         List<LedgerView.CardView> owned =
                 views.stream().filter(LedgerView.CardView::owned).toList();
@@ -232,9 +232,9 @@ class LedgerService {
                         cap))
                 .orElse(new Traffic.Sums(0, 0, 0));
         return runs.runs() == 0
-                ? "The plan limits to " + Values.plain(cap) + " Mb/s; no run was made on it since " + DAY.format(first)
-                        + "."
-                : "The plan limits to " + Values.plain(cap) + " Mb/s: " + runs.atCap() + " of "
+                ? "The plan is capped at " + Values.plain(cap) + " Mb/s; no run was made on it since "
+                        + DAY.format(first) + "."
+                : "The plan is capped at " + Values.plain(cap) + " Mb/s: " + runs.atCap() + " of "
                         + Text.counted((int) runs.runs(), "run") + " since " + DAY.format(first)
                         + " reached it within 5 %, so no antenna makes these faster.";
     }

@@ -47,7 +47,7 @@ class LogNames {
                 first);
     }
 
-    /** A row that was out of the log stands under the names that its own lead to by now. */
+    /** A row that was out of the log is under the names that its own lead to by now. */
     void follow(MeasurementRow row) {
         row.place(
                 campsites.standing(row.campsiteId),

@@ -54,7 +54,7 @@ import org.hibernate.type.Type;
             return next;
         }
 
-        /** Leaves the lot at hand where the store was filled anew with numbers up to one. */
+        /** Leaves the lot at hand where the store was filled again with numbers up to one. */
         static void taken(long last) {
             TAKEN.set(last);
         }

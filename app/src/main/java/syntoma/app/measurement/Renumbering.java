@@ -6,7 +6,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.store.Restored;
 
-/** Where the store was filled anew, measurements go on with numbers that none of it has, deleted ones among them. */
+/** Where the store was filled again, measurements go on with numbers that none of it has, deleted ones among them. */
 @Component
 class Renumbering {
     private final EntityManager entities;

@@ -69,7 +69,7 @@ class NamesService implements Undoing {
     /**
      * What a merge moves, or would move.
      *
-     * @param measurements that stand under the other name then
+     * @param measurements that are under the other name then
      * @param same measurements that are there already, and are kept once
      * @param stays that become the other's
      * @param renamed trials that get another name because the other has one of theirs, by their names of before

@@ -22,7 +22,7 @@ class StayController {
         this.mending = mending;
     }
 
-    /** When a stay began and ended. @param leftAt null while the vehicle stands there */
+    /** When a stay began and ended. @param leftAt null while the vehicle is there */
     @Schema(name = "StayDatesRequest")
     record DatesRequest(OffsetDateTime arrivedAt, @Nullable OffsetDateTime leftAt) {}
 

@@ -99,7 +99,7 @@ public class Photos {
         }
     }
 
-    /** A file stands under its name only when all of it is on the disk. */
+    /** A file is under its name only when all of it is on the disk. */
     private void write(byte[] jpeg, Path at) throws IOException {
         Path part = Files.createTempFile(files.photos(), "part", null);
         try (FileChannel channel = FileChannel.open(part, StandardOpenOption.WRITE)) {

@@ -17,7 +17,7 @@ import net.coobird.thumbnailator.util.exif.ExifFilterUtils;
 import net.coobird.thumbnailator.util.exif.ExifUtils;
 
 /**
- * A picture made ready: upright, at most {@value #LONGEST_PX} pixels long, drawn anew so that nothing but its pixels is left. To be made in
+ * A picture made ready: upright, at most {@value #LONGEST_PX} pixels long, drawn again so that nothing but its pixels is left. To be made in
  * a process of its own ({@link PictureMaker}): a file from elsewhere may take more memory or time than anybody foresees.
  */
 record Picture(byte[] jpeg, int widthPx, int heightPx) {

@@ -32,7 +32,7 @@ class ArrivalController {
      * An arrival.
      *
      * @param coordinates in any common notation
-     * @param again whether a stay begins anew although the vehicle stands there already
+     * @param again whether a stay begins again although the vehicle is there already
      * @param mastDown whether what was up at the last campsite was lowered for the drive; null where that was not asked or not said
      */
     record ArrivalRequest(
@@ -43,7 +43,7 @@ class ArrivalController {
             boolean again,
             @Nullable Boolean mastDown) {}
 
-    /** What there is to know before: campsites near by, and what held at one last time. */
+    /** What there is to know before: campsites nearby, and what held at one last time. */
     @GetMapping
     ArrivalView look(
             @RequestParam(required = false) @Nullable String campsite,
@@ -51,7 +51,7 @@ class ArrivalController {
         return arrivals.look(campsite, coordinates);
     }
 
-    /** Arrives: a stay begins, unless the vehicle stands there already; what phones show and what the place is like are kept. */
+    /** Arrives: a stay begins, unless the vehicle is there already; what phones show and what the place is like are kept. */
     @PostMapping
     StandingService.StandingLine arrive(@RequestBody ArrivalRequest request) {
         return arrivals.arrive(request);

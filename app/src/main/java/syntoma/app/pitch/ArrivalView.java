@@ -10,7 +10,7 @@ import syntoma.app.setup.SetupName;
  *
  * @param lat of the coordinates that were asked about, in degrees; null where none were, or they could not be read
  * @param problem what is wrong with them; null where nothing is
- * @param near campsites near by, the nearest first
+ * @param near campsites nearby, the nearest first
  * @param last what held at the campsite last time; null where one has never been
  * @param surroundings the words there are
  * @param carriers of which a SIM is on board, or on which something was measured

@@ -14,7 +14,7 @@ public abstract class NamedThing {
 
     private String name;
 
-    /** The one that stands for it; null while it stands for itself. */
+    /** The one that stands for it; null while it is shown by itself. */
     private Long mergedInto;
 
     protected NamedThing() {}

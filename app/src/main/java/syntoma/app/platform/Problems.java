@@ -46,7 +46,7 @@ class Problems extends ResponseEntityExceptionHandler {
         return answer(HttpStatus.CONFLICT, conflict.getMessage(), conflict.problems());
     }
 
-    /** A question: what can be answered stands beside it. */
+    /** A question: what can be answered is beside it. */
     @ExceptionHandler
     ProblemDetail confirmationRequired(ConfirmationRequiredException question) {
         ProblemDetail body = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, question.getMessage());

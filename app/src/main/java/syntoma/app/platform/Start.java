@@ -176,7 +176,7 @@ public final class Start {
         }
     }
 
-    /** Looks through the store before H2 does; with {@code mend} it is made anew from what can be read. */
+    /** Looks through the store before H2 does; with {@code mend} it is made again from what can be read. */
     static void open(StoreFiles files, boolean mend) {
         try {
             if (mend) {

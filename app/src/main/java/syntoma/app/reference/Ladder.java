@@ -9,7 +9,7 @@ import syntoma.core.reading.RadioMetric;
 /**
  * A value of a radio metric on its scale.
  *
- * @param spread of the values that it is held against
+ * @param spread of the values that it is compared with
  * @param usual what is usual; null where nothing is known of it
  * @param from left end of the scale
  * @param to right end of the scale

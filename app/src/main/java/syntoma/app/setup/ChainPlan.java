@@ -233,7 +233,7 @@ public record ChainPlan(
                 device, devicePlacement, booster, List.of(run), adapters, sims, Map.of(), mode, lockedBands, source);
     }
 
-    /** With the leads of an antenna lengthened by one cable and nothing else; its plugs are proposed anew. */
+    /** With the leads of an antenna lengthened by one cable and nothing else; its plugs are proposed again. */
     public ChainPlan lengthened(long antenna, long cable) {
         List<Run> longer = runs.stream()
                 .map(run -> run.antenna == antenna ? run.lengthened(cable) : run)

@@ -3,13 +3,13 @@ package syntoma.app.setup;
 import jakarta.persistence.Entity;
 import syntoma.app.platform.NamedThing;
 
-/** A signal chain by its name; what it is made of stands in its revisions. */
+/** A signal chain by its name; what it is made of is in its revisions. */
 @Entity
 class Setup extends NamedThing {
     /** Which of the drawn pennants stands for it, counted from 0. */
     int pennant;
 
-    /** Offered no more; what was measured with it stays. */
+    /** Offered no longer; what was measured with it stays. */
     boolean retired;
 
     protected Setup() {}

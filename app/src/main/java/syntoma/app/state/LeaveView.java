@@ -17,7 +17,7 @@ record LeaveView(
      * One of them.
      *
      * @param key by which it is ticked
-     * @param caution null where there is nothing to mind
+     * @param caution null where there is nothing to watch out for
      */
     record LeaveStep(String key, String says, @Nullable String caution, boolean done) {}
 }

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 import org.h2.mvstore.MVStoreException;
 
 /**
- * A data directory that each {@code ./syntoma demo} begins anew. Its mark names the store that the demo made, by the moment H2 made it:
+ * A data directory that each {@code ./syntoma demo} begins again. Its mark names the store that the demo made, by the moment H2 made it:
  * only that one is ever deleted; another one, such as a log of one's own that was copied there, is moved aside.
  */
 public final class DemoDirectory {

@@ -15,7 +15,7 @@ import java.util.stream.Stream;
 import org.h2.tools.Recover;
 
 /**
- * Makes a store anew from all that can be read of a damaged one. The damaged file stays beside it as it was.
+ * Makes a store again from all that can be read of a damaged one. The damaged file stays beside it as it was.
  */
 public final class Mend {
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss");

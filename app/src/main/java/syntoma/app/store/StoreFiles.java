@@ -120,7 +120,7 @@ public record StoreFiles(Path dir) {
         }
     }
 
-    /** Deletes the store and its pictures; for the demo, which begins anew each time. */
+    /** Deletes the store and its pictures; for the demo, which begins again each time. */
     void deleteStore() throws IOException {
         for (Path file : own()) {
             Files.delete(file);

@@ -21,7 +21,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
- * The store as tables, whatever they hold: read row by row at one moment, and filled anew. Rows keep their numbers, to which other
+ * The store as tables, whatever they hold: read row by row at one moment, and filled again. Rows keep their numbers, to which other
  * rows, the history and the journal refer; that is why neither goes through entities (decision 0029).
  */
 @Component
@@ -310,7 +310,7 @@ public class StoreTables {
     }
 
     /**
-     * Fills the store anew: what it holds goes, all of it or nothing.
+     * Fills the store again: what it holds goes, all of it or nothing.
      *
      * @param first what is done before, while nobody else changes anything
      * @param next what the next row of each table is to be numbered; others go on from their last row

@@ -79,7 +79,7 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
         return new SetupName(setup.id(), name, setup.pennant(), setup.retired());
     }
 
-    /** What the others are held against where nothing else is asked for: as it was designed, else what was measured first. */
+    /** What the others are compared with where nothing else is asked for: as it was designed, else what was measured first. */
     String baseline() {
         List<String> names = setups.stream().map(SetupName::name).toList();
         return plan.stream()

@@ -39,7 +39,7 @@ import syntoma.core.state.RigState;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
 
-/** Designs trials: gathers what is known of the contenders, lets the core reckon. */
+/** Designs trials: gathers what is known of the contenders, lets the core calculate. */
 @Service
 @Transactional(readOnly = true)
 class Designs {

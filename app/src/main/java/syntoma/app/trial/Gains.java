@@ -66,7 +66,7 @@ public class Gains {
      *
      * @param against null where nothing else was measured
      * @param ownAntenna whether that is the device's own antenna inside
-     * @param others what it can be held against, the usual choice first
+     * @param others what it can be compared with, the usual choice first
      * @param causes what to look for where it falls short; empty text where it does not
      */
     record GainsView(

@@ -26,7 +26,7 @@ import syntoma.core.verdict.Tonight;
 /**
  * Some setups compared over some measurements.
  *
- * @param baseline what all are held against
+ * @param baseline what all are compared with
  * @param cast who is compared, over which measurements
  * @param need how often each setup met the whole need
  * @param contrasts each pair with its comparisons, the metric that matters most first

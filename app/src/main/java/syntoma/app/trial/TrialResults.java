@@ -12,7 +12,7 @@ import syntoma.core.unit.Text;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.Headline;
 
-/** What each trial came to, in a line: for the list, which shows it as soon as it is reckoned. */
+/** What each trial came to, in a line: for the list, which shows it as soon as it is calculated. */
 @Service
 @Transactional(readOnly = true)
 class TrialResults {

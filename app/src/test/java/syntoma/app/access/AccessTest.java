@@ -322,7 +322,7 @@ class AccessTest {
             assertEquals(204, logIn(Map.of("guest", word), NEIGHBOUR).getStatus());
         }
         assertEquals(429, logIn(Map.of("phrase", PHRASE), NEIGHBOUR).getStatus());
-        // a start anew is no way around
+        // a start again is no way around
         assertFalse(new Throttle(new SecretFiles(ForkFiles.files()), clock)
                 .waitForPhrase(NEIGHBOUR)
                 .isZero());

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import syntoma.app.store.StoreFiles;
 
-/** Guesses are counted by device, by network and together, and a start anew is no way around. */
+/** Guesses are counted by device, by network and together, and a start again is no way around. */
 class ThrottleTest {
     @TempDir
     private Path dir;

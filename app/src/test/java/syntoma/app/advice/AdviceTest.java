@@ -17,7 +17,7 @@ import org.springframework.test.web.servlet.MockMvc;
 import syntoma.app.ApiTest;
 import syntoma.app.Requests;
 
-/** Advice on the demo: ranked options, followed, held against what comes. */
+/** Advice on the demo: ranked options, followed, compared with what comes. */
 @ApiTest
 @TestPropertySource(properties = "syntoma.demo=true")
 class AdviceTest {

@@ -113,7 +113,9 @@ class JobSheetTest {
         assertEquals(204, step(id, "look", "done").status(), "ticked on two devices is done once");
         Requests.Answer blind = step(id, "pilot", "done");
         assertEquals(409, blind.status(), blind.text());
-        assertTrue(blind.text().contains("tick the last look first: The check across agrees"), blind.text());
+        assertTrue(
+                blind.text().contains("tick the last check first: The distances from all four edges agree"),
+                blind.text());
         assertEquals(204, step(id, "pilot", "looked").status());
         assertEquals(204, step(id, "pilot", "done").status());
         Requests.Answer back = step(id, "look", "not-done");

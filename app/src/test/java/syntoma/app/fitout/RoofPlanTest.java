@@ -43,8 +43,8 @@ class RoofPlanTest {
         return requests.ask(to.contentType(MediaType.APPLICATION_JSON).content(body));
     }
 
-    private JsonNode reckoned(String plan) throws Exception {
-        Requests.Answer answer = send(post("/api/fitout/reckoned"), plan);
+    private JsonNode assessed(String plan) throws Exception {
+        Requests.Answer answer = send(post("/api/fitout/assessment"), plan);
         assertEquals(200, answer.status(), answer.text());
         return answer.json();
     }
@@ -57,11 +57,11 @@ class RoofPlanTest {
 
     @Test
     void an_empty_plan_is_the_usual_roof_of_the_vehicle_in_rig() throws Exception {
-        JsonNode empty = reckoned("{}");
+        JsonNode empty = assessed("{}");
         assertEquals(4.2, empty.get("lengthM").asDouble());
         assertEquals("steel", empty.get("body").asText());
         assertEquals(2.86, empty.get("heightM").asDouble());
-        assertTrue(empty.get("sentence").asText().startsWith("Draw what stands"), empty.toString());
+        assertTrue(empty.get("sentence").asText().startsWith("Add what is on the roof"), empty.toString());
         assertTrue(empty.get("run").isNull() && empty.get("boosted").isNull(), empty.toString());
         JsonNode choices = requests.read("/api/fitout").json();
         assertEquals(7, choices.get("shapes").size());
@@ -72,7 +72,7 @@ class RoofPlanTest {
     void places_are_found_and_what_a_worse_one_costs_is_said() throws Exception {
         String roof = "{\"shape\":\"panel-van\",\"things\":[" + VENT + "],"
                 + "\"cable\":{\"leadM\":2,\"deviceX\":3.5,\"deviceY\":0.3},";
-        JsonNode free = reckoned(roof + DOME.formatted("") + "}");
+        JsonNode free = assessed(roof + DOME.formatted("") + "}");
         assertEquals(3, free.get("best").size(), free.toString());
         assertTrue(free.get("here").isNull());
         assertTrue(free.at("/best/0/clearanceM").asDouble() >= 0.5);
@@ -84,19 +84,19 @@ class RoofPlanTest {
                 free.at("/hole/insideFromFrontM").asDouble(),
                 1e-9);
 
-        JsonNode near = reckoned(roof + DOME.formatted(",\"x\":1.7,\"y\":0.8") + "}");
+        JsonNode near = assessed(roof + DOME.formatted(",\"x\":1.7,\"y\":0.8") + "}");
         assertEquals(
                 "Not there: Vent is 0.20 m away; Alder asks for 0.50 m.",
                 near.get("sentence").asText());
         assertTrue(near.get("worse").asText().startsWith("less clearance (0.20 m to Vent)"), near.toString());
-        JsonNode on = reckoned(roof + DOME.formatted(",\"x\":2.2,\"y\":0.8") + "}");
+        JsonNode on = assessed(roof + DOME.formatted(",\"x\":2.2,\"y\":0.8") + "}");
         assertEquals("Not there: Vent is there.", on.get("sentence").asText());
         assertTrue(on.get("strips").toString().contains("\"why\":\"on-thing\""));
     }
 
     @Test
-    void holes_wind_and_booster_are_reckoned_with_it() throws Exception {
-        JsonNode all = reckoned(
+    void holes_wind_and_booster_are_calculated_with_it() throws Exception {
+        JsonNode all = assessed(
                 "{\"leads\":{\"count\":4,\"cableMm\":5,\"plugMm\":9,\"ductMm\":12},"
                         + "\"mast\":{\"areaM2\":0.12,\"leverM\":2},"
                         + "\"booster\":{\"name\":\"Bittern\",\"gainDb\":50,\"outsideX\":0.5,\"outsideY\":0.8,\"outsideUpM\":0.2,"
@@ -173,13 +173,13 @@ class RoofPlanTest {
                 "mast|{\"mast\":{\"areaM2\":0,\"leverM\":2}}|area is 0 m²"
             })
     void what_cannot_be_is_refused_by_its_field(String field, String plan, String says) throws Exception {
-        Requests.Answer refused = send(post("/api/fitout/reckoned"), plan);
+        Requests.Answer refused = send(post("/api/fitout/assessment"), plan);
         assertEquals(400, refused.status(), refused.text());
         assertEquals(field, refused.json().at("/errors/0/field").asText(), refused.text());
         assertTrue(refused.json().at("/errors/0/message").asText().contains(says), refused.text());
         long id = begin("Refused " + plan.hashCode());
         Requests.Answer kept = send(put("/api/fitout/plans/" + id), plan);
-        assertEquals(400, kept.status(), "what cannot be reckoned is not kept: " + kept.text());
+        assertEquals(400, kept.status(), "what cannot be assessed is not kept: " + kept.text());
         assertEquals(
                 0,
                 requests.read("/api/fitout/plans/" + id).json().get("version").asInt());
@@ -190,7 +190,7 @@ class RoofPlanTest {
         String inlet =
                 "{\"kind\":\"inlet\",\"name\":\"Old inlet\",\"x\":3,\"y\":0.2,\"lengthM\":0.1,\"widthM\":0.1,\"freeMm\":28}";
         String gas = "{\"kind\":\"gas\",\"name\":\"Gas\",\"x\":1.5,\"y\":0.79,\"lengthM\":1,\"widthM\":0.02}";
-        JsonNode it = reckoned("{\"shape\":\"panel-van\",\"things\":[" + VENT + "," + inlet + "," + gas + "],"
+        JsonNode it = assessed("{\"shape\":\"panel-van\",\"things\":[" + VENT + "," + inlet + "," + gas + "],"
                 + "\"cable\":{\"leadM\":2,\"deviceX\":3.5,\"deviceY\":0.3},\"leads\":{\"count\":4,\"cableMm\":5,\"plugMm\":9},"
                 + "\"router\":{\"closed\":true,\"simInReach\":false,\"reach\":[{\"name\":\"Bunk\",\"x\":4,\"y\":1}]},"
                 + "\"power\":{\"device\":\"Curlew\",\"sourceX\":3,\"sourceY\":1.5,\"wireMm2\":0.5},"
@@ -207,7 +207,7 @@ class RoofPlanTest {
         assertTrue(it.at("/fed/fuseA").asDouble() > 0, it.get("fed").toString());
         assertEquals(2, it.at("/fed/notes").size());
         Requests.Answer wire =
-                send(post("/api/fitout/reckoned"), "{\"power\":{\"sourceX\":3,\"sourceY\":1,\"wireMm2\":3}}");
+                send(post("/api/fitout/assessment"), "{\"power\":{\"sourceX\":3,\"sourceY\":1,\"wireMm2\":3}}");
         assertEquals("power.wireMm2", wire.json().at("/errors/0/field").asText(), wire.text());
         assertTrue(wire.text().contains("allowed is 0.5, 0.75, 1, 1.5"), wire.text());
     }

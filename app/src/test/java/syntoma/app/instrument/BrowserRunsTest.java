@@ -81,7 +81,7 @@ class BrowserRunsTest {
     }
 
     @Test
-    void what_is_brought_is_reckoned_and_logged_once() throws Exception {
+    void what_is_brought_is_calculated_and_logged_once() throws Exception {
         long id = begun("light", ",\"ownSim\":true");
         JsonNode waits = requests.read("/api/runs/" + id).json();
         assertEquals("waiting", waits.get("state").asText());
@@ -116,11 +116,11 @@ class BrowserRunsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "hidden, failed, put away",
+        "hidden, failed, page was closed",
         "stalled, failed, nothing came through",
         "refused, failed, refused it",
-        "lost, failed, reached any more",
-        "spent, done, was allowed to take"
+        "lost, failed, became unreachable",
+        "spent, done, data limit"
     })
     void what_broke_off_says_why_and_counts_its_bytes(String ended, String state, String says) throws Exception {
         JsonNode run = bring(begun("full", ""), brought(ended, way(12, 20, 7_500_000), "null"));

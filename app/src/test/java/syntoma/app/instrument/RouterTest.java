@@ -108,7 +108,7 @@ class RouterTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "HTTP/1.1 401 Unauthorized~Content-Length: 0~~ | does not let this in",
+                "HTTP/1.1 401 Unauthorized~Content-Length: 0~~ | refused the log-in",
                 "HTTP/1.1 500 Oh~Content-Length: 0~~ | status 500",
                 "HTTP/1.1 302 Found~Location: http://192.0.2.9/x~Content-Length: 0~~ | not followed",
                 "HTTP/1.1 302 Found~Location: file:///etc/passwd~Content-Length: 0~~ | not followed",
@@ -227,7 +227,7 @@ class RouterTest {
         assertEquals(field, refused.json().at("/errors/0/field").asText());
     }
 
-    /** So many threads may come of what else is in this machine; a thread for each look would be thousands. */
+    /** How many threads may come of what else is in this machine; a thread for each look would be thousands. */
     private static final int OTHERS = 10;
 
     /** An hour in a few seconds: each answer makes it a second later, half of one as late as the watch waits after it. */

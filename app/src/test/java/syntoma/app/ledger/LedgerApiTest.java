@@ -18,7 +18,7 @@ import syntoma.app.Requests;
 /** The books of the demo's cards; its evening is the fifth of September. */
 @ApiTest(eachAnew = true)
 class LedgerApiTest {
-    /** So much goes over the plan of this test in a minute. */
+    /** How much goes over the plan of this test in a minute. */
     private static final double A_MINUTE_GB = 1e-3;
 
     @Autowired
@@ -42,7 +42,7 @@ class LedgerApiTest {
     }
 
     @Test
-    void a_month_runs_from_the_reset_day_and_runs_are_reckoned() throws Exception {
+    void a_month_runs_from_the_reset_day_and_runs_are_calculated() throws Exception {
         JsonNode ostrel = card(requests.read("/api/ledger").json(), "Ostrel card");
         assertEquals("2026-08-12", ostrel.at("/month/first").asText());
         assertEquals(7, ostrel.at("/month/daysLeft").asInt());

@@ -53,7 +53,7 @@ class StartTest {
     void a_directory_that_cannot_be_made_is_named() throws Exception {
         Path file = Files.writeString(dir.resolve("file"), "x");
         assertTrue(refusal(file.resolve("data"), false, freePort()).contains("cannot be written"));
-        assertTrue(refusal(file, false, freePort()).contains("a file stands in its place"));
+        assertTrue(refusal(file, false, freePort()).contains("a file is in its place"));
     }
 
     @Test

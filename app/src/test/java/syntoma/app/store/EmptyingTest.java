@@ -31,7 +31,7 @@ class EmptyingTest {
                         "select table_name from information_schema.tables where table_schema = 'PUBLIC' and table_type = 'BASE TABLE'",
                         String.class)
                 .forEach(table -> rows.put(table, sql.queryForList("select * from \"" + table + "\"")));
-        // they are made anew, and numbered on
+        // they are made again, and numbered on
         rows.get("NEED").forEach(need -> need.remove("ID"));
         return rows;
     }

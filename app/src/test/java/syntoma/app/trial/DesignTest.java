@@ -190,7 +190,7 @@ class DesignTest {
         assertEquals(
                 sweep.at("/contenders/0/setup").asText(), result.get("baseline").asText());
         JsonNode next = result.get("next");
-        assertTrue(next.get("says").asText().contains("did best against automatic"), next.toString());
+        assertTrue(next.get("says").asText().contains("did best compared with automatic"), next.toString());
         assertTrue(next.at("/contenders/2/change/value").asText().contains(" + "), next.toString());
         assertTrue(next.at("/contenders/0/change").isNull(), next.toString());
     }

@@ -23,7 +23,7 @@ final class Picture {
      * One row.
      *
      * @param share 0 to 1
-     * @param other whether it is what is held against the rest
+     * @param other whether it is what is compared with the rest
      */
     record Row(String says, double share, boolean other) {}
 

@@ -33,7 +33,7 @@ final class Season {
             .filter(n -> n.upMbps().isPresent() || n.downMbps().isPresent())
             .toList();
 
-    /** How far apart two phones are that stand beside each other. */
+    /** How far apart two phones are that are beside each other. */
     private static final double PHONE_SD_DB = 3;
 
     private static final double NO_SERVICE_DBM = -124;

@@ -14,7 +14,7 @@ record Seasons(List<Season.SeasonOutcome> told) {
 
     private static final int BINS = 10;
 
-    /** So many seasons of so many stays each. */
+    /** How many seasons of so many stays each. */
     static Seasons of(int seasons, int stays, long seed) {
         return new Seasons(IntStream.range(0, seasons)
                 .parallel()

@@ -5,7 +5,7 @@ import java.time.Instant;
 
 /**
  * The wrong guesses of one source: a device, a network, or all of them together. So many are free; after them the wait before the next
- * doubles each time, from one minute to one hour. A source that keeps quiet for a day begins anew.
+ * doubles each time, from one minute to one hour. A source that keeps quiet for a day begins again.
  *
  * @param tried guesses that were heard and not found right since
  * @param last when the last of them was heard

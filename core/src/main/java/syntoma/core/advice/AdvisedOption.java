@@ -30,7 +30,7 @@ public record AdvisedOption(
 
     private static final double ONE_SD = 1;
 
-    /** So many runs that nothing is unknown any more of the mean. */
+    /** How many runs that nothing is unknown any more of the mean. */
     private static final int MANY_RUNS = 10_000;
 
     private static final Comparator<AdvisedOption> BY_CHANCE =

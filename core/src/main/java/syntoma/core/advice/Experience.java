@@ -13,7 +13,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /** All that was measured, as far as it tells what to expect where. */
 public final class Experience {
-    /** Beneath so much a device loses the cell, give or take so many dB: some 6 dB under where weak ends (methods, section 6). */
+    /** Beneath so much a device loses the cell, about so many dB: some 6 dB under where weak ends (methods, section 6). */
     private static final double SERVICE_DBM = -124;
 
     private static final double SERVICE_SD_DB = 4;
@@ -47,7 +47,7 @@ public final class Experience {
     private final MixedModel loaded;
     private final Scatter scatter;
 
-    /** How much figures scatter in a log; learned anew when it has grown by a fifth, since that takes long and changes little. */
+    /** How much figures scatter in a log; learned again when it has grown by a fifth, since that takes long and changes little. */
     public record Scatter(Spreads levels, Spreads qualities, Spreads down, Spreads up, Spreads loaded, int cells) {
         private static final double GROWN = 1.2;
 

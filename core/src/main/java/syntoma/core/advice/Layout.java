@@ -105,7 +105,7 @@ final class Layout {
         }
     }
 
-    /** What is held of levels: carriers differ by 8 dB, a setup's gain is what its sheets promise give or take 5 dB. */
+    /** What is held of levels: carriers differ by 8 dB, a setup's gain is what its sheets promise about 5 dB. */
     MixedModel.Prior ofLevels(Map<String, OptionalDouble> promised) {
         double[] means = new double[further()];
         double[] variances = new double[further()];

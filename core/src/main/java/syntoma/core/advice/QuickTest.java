@@ -10,7 +10,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  * A test that would likely settle which option to take.
  *
  * @param of the option to measure
- * @param against what it is held against: the first, or the second where the first is tested
+ * @param against what it is compared with: the first, or the second where the first is tested
  * @param gain by how much the chance of the one that is taken then rises on average, 0 to 1
  */
 public record QuickTest(AdvisedOption of, AdvisedOption against, double gain) {

@@ -18,7 +18,7 @@ public final class Silence {
     /** No antenna on a mast hears more than so much over one without gain; what a booster adds is nothing where nothing comes in. */
     private static final double MOST_GAIN_DB = 15;
 
-    /** Under its bound a silent signal lies by so much, give or take as much; chosen: about the spread of levels over campsites. */
+    /** Under its bound a silent signal lies by so much, about as much; chosen: about the spread of levels over campsites. */
     static final double BELOW_DB = 8;
 
     /** By carrier, what an antenna without gain outside would hear at most, in dBm. */

@@ -12,7 +12,7 @@ import org.hipparchus.linear.RealVector;
 
 /**
  * Where bearings from several places cross: the place from which all of them are off the least, by least squares of the azimuths on
- * WGS-84 (Gauss–Newton, azimuths by GeographicLib), weighted by how sure each is, with the ellipse that holds it 19 times in 20.
+ * WGS-84 (Gauss–Newton, azimuths by GeographicLib), weighted by how sure each is, with the ellipse that holds it in 95 % of cases.
  *
  * @param at where the mast stands, about
  * @param longM the ellipse’s longer half-axis

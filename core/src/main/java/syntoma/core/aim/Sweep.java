@@ -59,7 +59,7 @@ public final class Sweep {
      * What a sweep says.
      *
      * @param bestDeg where it is best
-     * @param surenessDeg by how much that may be off, 19 times in 20
+     * @param surenessDeg by how much that may be off, in 95 % of cases
      * @param topDb the level there
      * @param widthDeg between the headings at which it is 3 dB less
      * @param backDb by how much it is less behind

@@ -22,13 +22,13 @@ public interface Calculator {
     String holds();
 
     /**
-     * Reckons.
+     * Calculates.
      *
      * @throws IllegalArgumentException naming what cannot be
      */
     Answer of(GivenValues given);
 
-    /** What to mind where its answer is acted on; empty where nothing can be hurt. */
+    /** What to watch out for where its answer is acted on; empty where nothing can be hurt. */
     default String caution() {
         return "";
     }

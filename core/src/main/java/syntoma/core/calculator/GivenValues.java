@@ -38,7 +38,7 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
         return inputs.stream().filter(i -> i.name().equals(name)).findFirst().orElseThrow();
     }
 
-    /** A text without the space around it; empty where nothing stands there. */
+    /** A text without the space around it; empty where nothing is there. */
     String text(String name) {
         String text = texts.getOrDefault(name, "").strip();
         if (text.length() > LONGEST) {
@@ -50,12 +50,12 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
         return text;
     }
 
-    /** A number that has to stand there. */
+    /** A number that has to be there. */
     double number(String name) {
         return maybe(name).orElseThrow(() -> new Refused(name, input(name).label() + " is missing"));
     }
 
-    /** A number; empty where nothing stands there. Commas are read as points. */
+    /** A number; empty where nothing is there. Commas are read as points. */
     OptionalDouble maybe(String name) {
         String text = text(name);
         if (text.isEmpty()) {

@@ -14,7 +14,7 @@ import java.util.stream.IntStream;
  * @param best whether it is the cheapest that stays within {@value #GIVE_UP_DB} dB of the least loss
  */
 public record CableChoice(CableClass cableClass, double lossDb, double price, OptionalDouble perDbSaved, boolean best) {
-    /** So much may be given up for a cheaper cable. */
+    /** How much may be given up for a cheaper cable. */
     public static final double GIVE_UP_DB = 1;
     /** A thicker cable is not proposed: chosen, because it bends too wide for a vehicle. */
     private static final double THICKEST_MM = 11;

@@ -14,7 +14,7 @@ public enum Shell {
     /** Half the width of the interval of the estimate, in dB. */
     public static final double HALF_WIDTH_DB = 4;
 
-    /** So much less of the shell is in the way at a window, an estimate. */
+    /** How much less of the shell is in the way at a window, an estimate. */
     private static final double WINDOW_DB = 6;
     /** Where the middle and the high bands begin: chosen between the bands in use, which leave gaps there. */
     private static final double MID_FROM_MHZ = 1000;

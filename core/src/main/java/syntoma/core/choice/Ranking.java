@@ -27,7 +27,7 @@ public record Ranking(
         List<Double> scores,
         List<Integer> order,
         List<Integer> places) {
-    /** So much more money is looked at beyond the cheapest. */
+    /** How much more money is looked at beyond the cheapest. */
     public static final double NEXT_UNITS = 50;
 
     private static final double STEP = 0.05;

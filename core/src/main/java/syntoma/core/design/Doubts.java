@@ -7,7 +7,7 @@ import java.util.Optional;
 import syntoma.core.chain.RadioMode;
 
 /**
- * What is read, held against what is to be measured: where the two do not agree, something was not changed, or was changed behind
+ * What is read, compared with what is to be measured: where the two do not agree, something was not changed, or was changed behind
  * one’s back.
  */
 public final class Doubts {

@@ -15,7 +15,7 @@ import syntoma.core.unit.Labels;
 public enum Order {
     /** Forward, then backward: over two rounds a steady drift cancels, and the turn needs no change-over. */
     TURNING,
-    /** Drawn anew for each round: more change-overs, and no pattern that anything could keep step with. */
+    /** Drawn again for each round: more change-overs, and no pattern that anything could keep step with. */
     DRAWN;
 
     /** The name in the API. */

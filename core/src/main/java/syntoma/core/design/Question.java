@@ -63,7 +63,7 @@ public record Question(
     public record Rates(double downMbps, double upMbps, boolean known, int failed, int tried) {
         private static final double BYTES_PER_GB = 1e9;
 
-        /** So many runs that did not fail are added, so that one that failed alone does not promise that all will. Chosen. */
+        /** How many runs that did not fail are added, so that one that failed alone does not promise that all will. Chosen. */
         private static final int STEADYING = 2;
 
         /** Rates of a contender that never failed. */

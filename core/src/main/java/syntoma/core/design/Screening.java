@@ -16,11 +16,11 @@ import syntoma.core.verdict.InterimLooks;
 /**
  * More setups than one trial can tell apart: a few rounds with all of them, after which the best go on to a trial of their own.
  *
- * <p>This is one step of sequential halving (Karnin, Koren and Somekh 2013). The trial that follows is measured anew, so that its
+ * <p>This is one step of sequential halving (Karnin, Koren and Somekh 2013). The trial that follows is measured again, so that its
  * error is that of its own pairs: what was picked here by luck gains nothing by it.
  */
 public final class Screening {
-    /** So many go on, beside the baseline. */
+    /** How many go on, beside the baseline. */
     public static final int KEPT = 4;
 
     /** The best is to go on with this chance. */

@@ -95,7 +95,7 @@ public enum Template {
      *
      * @param choices two or more; none where it cannot be made
      * @param lacking why it cannot be made, and what would do
-     * @param notes what to mind
+     * @param notes what to watch out for
      * @param times of day over which it is spread
      * @param baselineFirst whether the first is to be measured first
      */
@@ -227,7 +227,7 @@ public enum Template {
     private static Proposal bands(Board board) {
         Contender base = board.setups.get(0);
         List<Band> works = board.bands.apply(base).stream().map(Bands::named).toList();
-        // NR stands beside an LTE band; held alone it may have nothing to stand on
+        // NR is beside an LTE band; held alone it may have nothing to stand on
         List<String> lte = works.stream()
                 .filter(band -> band.rat() == Band.Technology.LTE)
                 .map(Band::name)

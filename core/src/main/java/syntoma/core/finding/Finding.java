@@ -8,7 +8,7 @@ import java.util.OptionalInt;
 /**
  * What the trip says on one criterion.
  *
- * @param baseline what all are held against
+ * @param baseline what all are compared with
  * @param blocks that the model rests on
  * @param stays of those blocks
  * @param withoutStrength blocks that tell nothing by strength, because the baseline’s level is not known in them

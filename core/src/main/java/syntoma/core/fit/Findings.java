@@ -26,7 +26,7 @@ public record Findings(FitCase fit, List<FitFinding> all) {
         return all.stream().flatMap(f -> f.toBuy().stream()).toList();
     }
 
-    /** What must stand beside a predicted gain so that it is not misread; empty text where nothing must. */
+    /** What must be beside a predicted gain so that it is not misread; empty text where nothing must. */
     public String besideGain() {
         return fit.chain().booster().isPresent()
                 ? "This is the level only. Through a booster SINR is no better than at its outside antenna, and one stream"

@@ -17,8 +17,8 @@ final class MagnetHold implements FitRule {
                 .map(run -> FitFinding.blocker(
                                 "magnet-hold",
                                 run.antenna().name(),
-                                run.antenna().name() + " is held by a magnet; a "
-                                        + fit.chain().vehicle().shell().label() + " roof holds no magnet.",
+                                run.antenna().name() + " is held by a magnet, which does not hold on "
+                                        + fit.chain().vehicle().shell().label() + ".",
                                 "Glue a steel plate on, or use another mounting.")
                         .with(ToBuy.about("steel plate", ToBuy.STEEL_PLATE)))
                 .toList();

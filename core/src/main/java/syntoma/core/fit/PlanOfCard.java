@@ -17,7 +17,7 @@ final class PlanOfCard implements FitRule {
                     findings.add(FitFinding.caution(
                             "plan-cap",
                             sim.name(),
-                            "The plan of " + sim.name() + " holds to " + Values.plain(cap)
+                            "The plan of " + sim.name() + " is capped at " + Values.plain(cap)
                                     + " Mb/s; your need asks for " + amount(asked) + " Mb/s.",
                             "Choose a plan without that cap: no antenna helps against it."));
                 }

@@ -34,7 +34,7 @@ public record Schedule(List<Slot> slots) {
     /**
      * The best that was found.
      *
-     * @throws IllegalArgumentException naming the task that no hours are long enough for, that wants more people than there are, or
+     * @throws IllegalArgumentException naming the task that no hours are long enough for, that needs more people than there are, or
      *     that does not get done within the hours there are, and why
      */
     public static Schedule of(TaskList tasks, Hours hours) {

@@ -15,7 +15,7 @@ import java.util.OptionalDouble;
  */
 public record Usage(
         double runsGb, double loggedGb, double liveGb, Optional<Counter> counter, double elapsedDays, double days) {
-    /** So long a run takes each way, where nothing says how long it took. */
+    /** How long a run takes each way, where nothing says how long it took. */
     public static final double RUN_S = 10;
 
     /** Before that much of a month has passed, a forecast says nothing. */

@@ -57,7 +57,7 @@ public record PowerRun(VoltageSystem system, double wayM, Supply supply, Optiona
                 : OptionalDouble.of(of.dropV(wayM, amps.getAsDouble(), WIRE_CELSIUS));
     }
 
-    /** The same with a wire that is there, held against what is wanted; empty where the draw is not stated. */
+    /** The same with a wire that is there, compared with what is wanted; empty where the draw is not stated. */
     public List<String> held(double mm2) {
         Wire own = Wire.of(mm2);
         List<String> said = new ArrayList<>();

@@ -15,7 +15,7 @@ import syntoma.core.unit.Median;
  * @param heard with their ages in s
  */
 public record Recent(List<AgedReading> heard) {
-    /** So far back the strips go, in s. */
+    /** How far back the strips go, in s. */
     public static final double KEPT_S = 300;
 
     /** Over so long a level is averaged while hands move things, in s: fading comes and goes within it. */

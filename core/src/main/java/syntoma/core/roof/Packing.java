@@ -23,7 +23,7 @@ final class Packing {
 
     private static final int STARTS = 40;
     private static final int STEPS = 60;
-    /** A step that takes away less than that is the last: what is left lies jammed. */
+    /** A step that deletes less than that is the last: what is left lies jammed. */
     private static final double STALLS = 0.99;
 
     private static final double MOST_DAMPING = 100;
@@ -31,7 +31,7 @@ final class Packing {
     private static final double FINEST = 1e-5;
     private static final long SEED = 7;
 
-    /** What was reckoned last: while something is dragged over a roof, the leads stay what they are. */
+    /** What was calculated last: while something is dragged over a roof, the leads stay what they are. */
     private static final Map<List<Double>, Double> KNOWN = Collections.synchronizedMap(new LinkedHashMap<>() {
         @Override
         protected boolean removeEldestEntry(Map.Entry<List<Double>, Double> eldest) {

@@ -82,7 +82,7 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
         return leads.stream().mapToDouble(l -> l.cableMm * l.cableMm).sum() / (ductMm * ductMm);
     }
 
-    /** All of it, reckoned once. */
+    /** All of it, calculated once. */
     public Bore bore() {
         return new Bore(oneAtATimeMm(), allAtOnceMm(), cablesMm(), stemMm, makersMm);
     }
@@ -116,7 +116,7 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
             return sawFor(holeMm());
         }
 
-        /** What to mind, in sentences. */
+        /** What to watch out for, in sentences. */
         public List<String> notes() {
             List<String> said = new ArrayList<>();
             if (makersMm.isPresent() && !passes()) {
@@ -137,7 +137,7 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
         }
     }
 
-    /** What to mind of a duct that they go on through; empty where they pull through it. */
+    /** What to watch out for of a duct that they go on through; empty where they pull through it. */
     public Optional<String> tooFull(double ductMm) {
         double fill = fill(ductMm);
         return fill <= FULLEST

@@ -52,7 +52,7 @@ public record Roof(
         return things.stream().filter(t -> !t.kind().isOnRoof()).toList();
     }
 
-    /** How high antennas may stand above the skin and still go down the road, in m. */
+    /** How high antennas may be above the skin and still go down the road, in m. */
     public double headroomM() {
         return limitM - heightM;
     }

@@ -20,7 +20,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     static final double CLEARANCE_STEP_M = 0.05;
     static final double LOSS_STEP_DB = 0.1;
 
-    /** So many places are given, so far from each other. */
+    /** How many places are given, so far from each other. */
     public static final int MOST = 3;
 
     public static final double APART_M = 0.4;

@@ -11,7 +11,7 @@ import org.hipparchus.stat.descriptive.rank.Percentile;
  * @param lost how many were not
  */
 public record Latencies(List<Double> ms, int lost) {
-    /** So many answers make an idle latency. */
+    /** How many answers make an idle latency. */
     public static final int LEAST_IDLE = 10;
 
     public Latencies {

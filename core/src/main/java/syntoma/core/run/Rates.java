@@ -29,7 +29,7 @@ public record Rates(List<Double> mbps) {
     /** A run whose rate varies by less is held by something that does not vary: a plan, or the network. */
     static final double FLAT = 0.04;
 
-    /** So much of the steady part says whether it is flat. */
+    /** How much of the steady part says whether it is flat. */
     private static final int LEAST_FLAT = 8;
 
     /** 1.5 s of the steady part, under which an interval of order statistics does not exist at 95 %. */

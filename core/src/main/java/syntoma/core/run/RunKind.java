@@ -76,7 +76,7 @@ public enum RunKind {
         return usualMs;
     }
 
-    /** So many bytes a direction takes before it ends at its usual time. */
+    /** How many bytes a direction takes before it ends at its usual time. */
     public long leastBytes() {
         return leastBytes;
     }

@@ -26,7 +26,7 @@ public record RunResult(Map<Figure, Double> figures, Map<Direction, Boolean> fla
     }
 
     /**
-     * Reckons the figures of a run, of as much of it as there was.
+     * Calculates the figures of a run, of as much of it as there was.
      *
      * @param loaded by direction, those that were begun
      */

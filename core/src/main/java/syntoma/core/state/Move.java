@@ -6,7 +6,7 @@ import java.util.Optional;
  * One thing that hands do.
  *
  * @param says what to do
- * @param caution what to mind while doing it
+ * @param caution what to watch out for while doing it
  */
 public record Move(Work work, Action action, String says, Optional<String> caution) {
     static Move of(Work work, Action action, String says) {

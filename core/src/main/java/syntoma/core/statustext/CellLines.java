@@ -137,7 +137,7 @@ final class CellLines {
         return begun;
     }
 
-    /** A width that stands beside a band without its name. */
+    /** A width that is beside a band without its name. */
     private void unnamed(Lines.Line line, List<NamedField> names, Heading of) {
         String text = line.text();
         boolean band = names.stream().anyMatch(n -> n.field() == CellField.BAND || n.field() == CellField.ARFCN);

@@ -213,7 +213,7 @@ final class Figures {
         return port;
     }
 
-    /** Of several ports the strongest that can be, unless a value stands there that is of all. */
+    /** Of several ports the strongest that can be, unless a value is there that is of all. */
     private static Optional<Double> strongest(List<Number> numbers) {
         boolean labelled = numbers.stream().anyMatch(n -> !n.label.isEmpty());
         return labelled

@@ -37,7 +37,7 @@ final class Lines {
 
     private static final int FEWEST_ROWS = 3;
 
-    /** So much of a text tells how it is laid out. */
+    /** How much of a text tells how it is laid out. */
     private static final int TELLING = 20_000;
 
     /** A row of names and values, and perhaps units, in columns that commas or semicolons part. */

@@ -102,7 +102,7 @@ final class Names {
         return kept;
     }
 
-    /** Names that other texts use as well; alone in a line they want a mark between them and their value. */
+    /** Names that other texts use as well; alone in a line they need a mark between them and their value. */
     private static final Set<CellField> COMMON =
             Set.of(CellField.BAND, CellField.ARFCN, CellField.BANDWIDTH_MHZ, CellField.CELL_ID);
 

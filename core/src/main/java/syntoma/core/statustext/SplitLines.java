@@ -128,7 +128,7 @@ final class SplitLines {
                 && (WITH_TECHNOLOGY.matcher(value).matches() || byTurns(lines, at + 2));
     }
 
-    /** Whether a name without a value stands there, and a value below it. */
+    /** Whether a name without a value is there, and a value below it. */
     private static boolean byTurns(List<Lines.Line> lines, int at) {
         if (at + 1 >= lines.size() || lines.get(at).text().matches(".*[0-9:=].*")) {
             return false;
@@ -193,7 +193,7 @@ final class SplitLines {
     private static List<Lines.Line> paired(List<Part> run) {
         boolean valueFirst = !run.isEmpty() && run.get(0).kind == Kind.VALUE;
         if (valueFirst && !(run.size() % 2 == 0 && alternates(run))) {
-            // the first may be of something else, or each may stand above its name
+            // the first may be of something else, or each may be above its name
             return run.stream().map(Part::line).toList();
         }
         List<Lines.Line> out = new ArrayList<>();

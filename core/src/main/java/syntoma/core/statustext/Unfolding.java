@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 
 /**
  * Lines as they are read for cells: what is of Wi-Fi left out, the value of now out of a table that has the least and the most beside
- * it, and cells that stand beside each other each in a line of their own.
+ * it, and cells that are beside each other each in a line of their own.
  */
 final class Unfolding {
     private static final Pattern WIFI =
@@ -151,7 +151,7 @@ final class Unfolding {
         return beside(line);
     }
 
-    /** The cells that stand beside each other, as the first line of a table names them; none where it names no two. */
+    /** The cells that are beside each other, as the first line of a table names them; none where it names no two. */
     private static String[] legs(String[] columns) {
         int from = columns.length > 1 && A_CELL.matcher(columns[0]).matches() ? 0 : 1;
         boolean cells = columns.length - from >= 2

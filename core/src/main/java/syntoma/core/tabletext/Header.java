@@ -7,10 +7,10 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 
 /**
- * The headings of a table: mostly its first row; but a title may stand above them, and a row of units or of finer headings
+ * The headings of a table: mostly its first row; but a title may be above them, and a row of units or of finer headings
  * beneath.
  *
- * @param rows how many rows it takes, with what stands above it
+ * @param rows how many rows it takes, with what is above it
  * @param headings one for each column
  */
 public record Header(int rows, List<String> headings) {

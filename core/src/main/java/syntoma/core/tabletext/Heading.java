@@ -22,7 +22,7 @@ import syntoma.core.unit.Table;
  * @param figure of a column that holds one
  * @param unit that it names
  * @param known the words that say so
- * @param rest what stands beside them: “Dome” of “Dome DL (Mbps)”, “2” of “Run 2 DL”; empty where nothing does
+ * @param rest what is beside them: “Dome” of “Dome DL (Mbps)”, “2” of “Run 2 DL”; empty where nothing does
  */
 record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String known, String rest) {
     /** Characters of a heading or a cell by which it is judged. Patterns look back within them, so that they must not be without end. */

@@ -80,7 +80,7 @@ public final class Joined {
         return parts.stream().flatMap(List::stream).toList();
     }
 
-    /** The cells of a row, taken apart; of a cell that holds one thing, such as “failed”, it stands under the first figure. */
+    /** The cells of a row, taken apart; of a cell that holds one thing, such as “failed”, it is under the first figure. */
     public List<String> cells(List<String> row) {
         List<String> cells = new ArrayList<>();
         for (int i = 0; i < row.size(); i++) {

@@ -29,7 +29,7 @@ import syntoma.core.unit.Text;
  * @param year of the dates that name none
  * @param clock of the rows that name only their day
  * @param decimalComma whether numbers have a decimal comma
- * @param above whether an empty cell of the day, the time, the campsite or the setup means what stands above it
+ * @param above whether an empty cell of the day, the time, the campsite or the setup means what is above it
  * @param each what tells the measurements of a row apart, where it holds several
  * @param fixed figures that hold for every row, such as the setup of a log of one setup
  */
@@ -97,7 +97,7 @@ public record Mapping(
     }
 
     /**
-     * A row with what its empty cells mean, where they mean what stands above them.
+     * A row with what its empty cells mean, where they mean what is above them.
      *
      * @param over the row above, filled in the same way; empty for the first
      */

@@ -44,7 +44,7 @@ public record Proposal(
         YEAR,
         /** At what time of the day, where it names only the day. */
         CLOCK,
-        /** Whether an empty cell means what stands above it. */
+        /** Whether an empty cell means what is above it. */
         ABOVE,
         /** What tells the measurements of a row apart. */
         EACH,
@@ -61,7 +61,7 @@ public record Proposal(
     private static final Pattern FRACTION = Pattern.compile("0[.,]\\d+");
 
     private static final String PLAIN_BANDS = "a number is a band of LTE, unless the technology beside it is NR";
-    private static final String BARS = "left out: makers draw bars as they like, so nothing is computed from them";
+    private static final String BARS = "left out: every maker draws bars differently, so they are not used";
 
     /**
      * Proposes what each column is, by its heading and by what the first rows hold.

@@ -11,7 +11,7 @@ import java.util.List;
 public final class Table {
     private Table() {}
 
-    /** The rows of a table that stands beside a class. */
+    /** The rows of a table that is beside a class. */
     public static List<String[]> rows(Class<?> beside, String name) {
         try (BufferedReader reader =
                 new BufferedReader(new InputStreamReader(beside.getResourceAsStream(name), StandardCharsets.UTF_8))) {

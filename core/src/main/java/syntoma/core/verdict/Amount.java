@@ -34,7 +34,7 @@ public final class Amount {
     private final Figure metric;
     private final String other;
 
-    /** @param other whose the metric is that it is held against */
+    /** @param other whose the metric is that it is compared with */
     public Amount(Figure metric, String other) {
         this.metric = metric;
         this.other = other;

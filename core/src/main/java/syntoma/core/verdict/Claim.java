@@ -3,7 +3,7 @@ package syntoma.core.verdict;
 import java.util.Locale;
 import syntoma.core.unit.Labels;
 
-/** What somebody says of two setups after a trial, held against the truth. */
+/** What somebody says of two setups after a trial, compared with the truth. */
 public enum Claim {
     BETTER,
     NO_DIFFERENCE,

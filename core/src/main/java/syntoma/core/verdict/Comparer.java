@@ -33,7 +33,7 @@ import syntoma.core.trial.Sample;
  */
 public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan, CappedSetups held) {
 
-    /** A candidate and what it is held against. */
+    /** A candidate and what it is compared with. */
     public record Contrast(String baseline, String candidate) {}
 
     /** A contrast with its rounds and what they come to. */

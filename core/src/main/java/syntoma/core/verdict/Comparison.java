@@ -129,7 +129,7 @@ public record Comparison(
         return new Sentences(this, overall).whole();
     }
 
-    /** What and what to do, without what stands beneath a headline: interval and rounds. */
+    /** What and what to do, without what is beneath a headline: interval and rounds. */
     public String headline(OverallVerdict overall) {
         return new Sentences(this, overall).headline();
     }

@@ -183,7 +183,7 @@ public final class Forecast {
         return degrees * root * root * root;
     }
 
-    /** What is there already, gone on with along one path. */
+    /** What exists already, gone on with along one path. */
     private final class Course {
         private final int path;
         private double at = mean;

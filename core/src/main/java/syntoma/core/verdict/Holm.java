@@ -3,7 +3,7 @@ package syntoma.core.verdict;
 import java.util.List;
 
 /**
- * Holm's step-down adjustment for several comparisons (Holm 1979): the smallest p-value is held against level / m, the next
+ * Holm's step-down adjustment for several comparisons (Holm 1979): the smallest p-value is compared with level / m, the next
  * against level / (m − 1), and so on, until one does not hold.
  */
 final class Holm {

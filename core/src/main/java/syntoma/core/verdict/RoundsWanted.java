@@ -19,7 +19,7 @@ public final class RoundsWanted {
     /** By how many comparisons are judged together, planned rounds, and rounds made. */
     private static final Map<Integer, double[][]> CRITICAL = new ConcurrentHashMap<>();
 
-    /** So near a size is found. */
+    /** Tolerance of the search. */
     private static final double NEAR = 0.005;
 
     /** No size on a logarithmic or dB scale is looked for beyond so many standard deviations. */

@@ -153,7 +153,7 @@ final class Sentences {
         };
     }
 
-    /** How sure, in brackets after a space; nothing where nothing was reckoned. */
+    /** How sure, in brackets after a space; nothing where nothing was calculated. */
     private String evidence() {
         if (c.low().isEmpty()) {
             return "";

@@ -21,7 +21,7 @@ import syntoma.core.unit.Text;
  * @param marks in the order of their taking
  */
 public record Walk(Figure metric, List<Mark> marks) {
-    /** So many marks a place needs for a verdict. */
+    /** How many marks a place needs for a verdict. */
     public static final int FEWEST = InterimLooks.FEWEST;
 
     /**
@@ -66,7 +66,7 @@ public record Walk(Figure metric, List<Mark> marks) {
             boolean drifted,
             Verdict verdict) {}
 
-    /** Two places with the marks that are held against each other. */
+    /** Two places with the marks that are compared with each other. */
     private record Pair(String one, String other, Effect effect, boolean drifted) {}
 
     public Walk {

@@ -48,7 +48,7 @@ class MixedModelTest {
         return cells;
     }
 
-    /** What two cells have in common; each place counts setups and parts of the day as scatter, as the model says of itself. */
+    /** What two cells have in common; each place counts setups and parts of the day as scatter, as the model says automatically. */
     private static double shared(Cell a, Cell b) {
         if (!a.site().equals(b.site())) {
             return 0;

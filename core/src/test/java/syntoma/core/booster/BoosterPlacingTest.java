@@ -48,7 +48,7 @@ class BoosterPlacingTest {
 
     /** Nearer than 0.3 m the far field does not hold: it stays as it is there. */
     @Test
-    void antennasThatTouchAreReckonedFromThirtyCentimetres() {
+    void antennasThatTouchAreCountedFromThirtyCentimetres() {
         assertEquals(at(0.3).isolationDb(), at(0.05).isolationDb(), 1e-12);
     }
 

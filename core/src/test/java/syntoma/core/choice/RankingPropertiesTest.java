@@ -14,7 +14,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 
-/** What holds for every ranking; above all, that what it says of itself is so. */
+/** What holds for every ranking; above all, that what it says automatically is so. */
 class RankingPropertiesTest {
     private static final Pattern FLIP =
             Pattern.compile("(.+) would come first with the weight of (\\w+) at ([\\d.]+) instead of .+");

@@ -72,7 +72,7 @@ class PlannerTest {
     }
 
     @Test
-    void reckons_the_minutes_and_the_data() {
+    void calculates_the_minutes_and_the_data() {
         // six rounds of two, the dome up already, in turns: the mast once up, the leads changed at each of six
         // change-overs
         Effort effort = Planner.design(free(2, scatter(0.35), DOME, MAST)).effort();

@@ -83,7 +83,7 @@ final class Planted {
         return runs(count, shows, Where.NOW, 1);
     }
 
-    /** So many runs, one an hour, the last one so many hours ago. */
+    /** How many runs, one an hour, the last one so many hours ago. */
     Planted runs(int count, Shows shows, Where where, double hoursAgo) {
         for (int i = 0; i < count; i++) {
             double noise = where.flat ? 0.004 : 0.1;

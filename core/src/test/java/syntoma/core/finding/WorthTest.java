@@ -91,7 +91,7 @@ class WorthTest {
 
     @Test
     void aStepOfHalfAsMuchAgainHasItsPrice() {
-        // ×2.25 is two steps; 300 more than what is there
+        // ×2.25 is two steps; 300 more than what exists
         Worth worth = Worth.of(List.of(known("mast", 400, "1111", contrast(2.25, Verdict.BETTER))));
         assertEquals(150, worth.rows().get(0).perStep().getAsDouble(), 1e-9);
         // what does not bring more has no price for more

@@ -94,7 +94,7 @@ class FitCheckTest {
         FitCase router = fit(chain(router(4), onRoof(wide("Rowan", 4))), List.of());
         assertEquals("It fits. Four streams reach Curlew.", FitCheck.of(router).headline());
         FitCase bare = fit(chain(null), List.of());
-        assertTrue(FitCheck.of(bare).headline().contains("name alone"));
+        assertTrue(FitCheck.of(bare).headline().contains("only a name"));
     }
 
     @Test

@@ -172,7 +172,7 @@ class PlantedMisfitsTest {
                         "one lead on the other port",
                         withPlugging(chain(router(2), onRoof(wide("Sorrel", 1))), Map.of("Sorrel/1", "M2")),
                         "main-port",
-                        "only listens"),
+                        "only receives"),
                 note(
                         "own antennas by setting",
                         chain(internal(router(2), InternalAntennas.SWITCHED_BY_SETTING), onRoof(all)),
@@ -296,7 +296,7 @@ class PlantedMisfitsTest {
                         "nano card in a full slot",
                         withSims(chain(slot(router(2), SimSize.FULL)), card(SimSize.NANO)),
                         "card-size",
-                        "Full-size card slot: the nano card needs a frame"),
+                        "Full-size card slot: the nano SIM needs an adapter frame"),
                 blocker(
                         "full card in a nano slot",
                         withSims(chain(router(2)), card(SimSize.FULL)),
@@ -321,7 +321,7 @@ class PlantedMisfitsTest {
                         "two cards and one modem",
                         withSims(chain(twoSlots(router(2))), card(SimSize.NANO), Rigs.card("second", "Tarnwave", null)),
                         "card-count",
-                        "one card works at a time"),
+                        "one SIM works at a time"),
                 caution(
                         "mains only",
                         chain(power(router(2), with(PowerInput.UNKNOWN, "mainsOnly", true))),
@@ -357,7 +357,7 @@ class PlantedMisfitsTest {
                         "a magnet on aluminium",
                         in(chain(router(2), onRoof(magnet(wide("Sorrel", 2)))), Shell.ALUMINIUM),
                         "magnet-hold",
-                        "holds none"),
+                        "not hold on aluminium"),
                 note(
                         "a mast",
                         chain(router(2), run(wide("Rowan", 2), List.of(), Placement.MAST, 1.64)),

@@ -136,7 +136,7 @@ class PlantedPowerAndPlaceTest {
                         "RP-SMA on SMA",
                         chain(ported("SMA-female"), onRoof(ended("RP-SMA-male"))),
                         "no-pin",
-                        "screws on, and the pins do not meet"),
+                        "screws on, but the pins do not touch"),
                 caution(
                         "both threads outside",
                         chain(ported("RP-SMA-female"), onRoof(ended("SMA-female"))),

@@ -76,7 +76,7 @@ class PlantedSettingsTest {
                         "no antenna and none inside",
                         chain(internal(router(2), InternalAntennas.NONE)),
                         "nothing-connected",
-                        "it hears nothing"),
+                        "it receives nothing"),
                 blocker(
                         "a booster without its antenna",
                         withBooster(chain(router(2)), booster(ALL, ALL)),
@@ -117,7 +117,7 @@ class PlantedSettingsTest {
                                 card("a", "Tarnwave", SimSize.NANO),
                                 card("b", "Tarnwave", SimSize.NANO)),
                         "card-count",
-                        "switches to by itself"),
+                        "switches to automatically"),
                 note(
                         "a card and an eSIM in one modem",
                         withSims(
@@ -126,7 +126,7 @@ class PlantedSettingsTest {
                                 card("e", "Ostrel", SimSize.ESIM)),
                         "card-count",
                         "by hand"),
-                caution("a capped plan", withSims(SOUND, plan(null, 10.0)), "plan-cap", "holds to 10 Mb/s"),
+                caution("a capped plan", withSims(SOUND, plan(null, 10.0)), "plan-cap", "is capped at 10 Mb/s"),
                 caution(
                         "a small plan",
                         withSims(SOUND, plan(50.0, null)),

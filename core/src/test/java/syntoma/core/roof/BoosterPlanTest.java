@@ -104,7 +104,7 @@ class BoosterPlanTest {
     }
 
     @Test
-    void what_it_reports_is_held_against_what_is_reckoned() {
+    void what_it_reports_is_compared_with_what_is_calculated() {
         BoosterPlan plan = plan(2, true, -95);
         List<String> said = plan.held(BANDS, Map.of("B20", 40.0, "B3", 34.0), true);
         assertEquals(2, said.size(), said.toString());

@@ -134,7 +134,7 @@ class CablingTest {
         assertEquals(WifiReach.Good.CALLS, new WifiReach(Shell.STEEL, 12, true, 0).good());
         assertEquals(WifiReach.Good.NOTHING, new WifiReach(Shell.ALUMINIUM, 40, true, 4).good());
         assertEquals(
-                "About 60 °C on a summer’s day; its maker allows 50 °C: ventilate it, and keep it away from the outer wall.",
+                "About 60 °C on a summer’s day; its maker allows 50 °C: ventilate it, and move it away from the outer wall.",
                 WifiReach.heat(true, true, OptionalDouble.of(50)));
         assertEquals(
                 "About 35 °C on a summer’s day; its maker allows 50 °C.",

@@ -87,7 +87,7 @@ class SearchTest {
     }
 
     @Test
-    void the_leads_are_reckoned_along_and_across_with_slack_drop_and_drip_loop() {
+    void the_leads_are_calculated_along_and_across_with_slack_drop_and_drip_loop() {
         Cabling beneath = cabling(Optional.empty(), 5);
         assertEquals(2 + 0.5 + 1 + 0.3 + 0.2, beneath.wantedM(new Spot(1, 0.5)), 1e-12);
         assertEquals(0, beneath.extensionM(new Spot(1, 0.5)));

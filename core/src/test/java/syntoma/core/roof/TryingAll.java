@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The places of an antenna by trying every one of the grid, written for itself: what the search is held against. How much of the
- * horizon is hidden is held against rays elsewhere.
+ * The places of an antenna by trying every one of the grid, written for itself: what the search is compared with. How much of the
+ * horizon is hidden is compared with rays elsewhere.
  */
 final class TryingAll {
     private TryingAll() {}

@@ -18,7 +18,7 @@ class LegTest {
     }
 
     @Test
-    void is_reckoned_in_megabits() {
+    void is_calculated_in_megabits() {
         assertEquals(20, LEG.downMbps(), 1e-9);
         assertEquals(16, LEG.upMbps(), 1e-9);
     }

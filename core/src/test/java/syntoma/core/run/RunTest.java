@@ -223,7 +223,7 @@ class RunTest {
         assertEquals(Optional.empty(), slow.get(Figure.UP_MBPS));
         assertTrue(slow.isOfUse(RunKind.LATENCY));
         assertTrue(slow.sentence(BuiltInNeeds.all())
-                .startsWith("An answer takes 38 ms, 60 ms while uploading (a small rise)."));
+                .startsWith("Latency is 38 ms, 60 ms while uploading (a small rise)."));
     }
 
     @Test

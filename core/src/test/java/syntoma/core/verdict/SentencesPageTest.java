@@ -27,7 +27,7 @@ import syntoma.core.trial.Sample;
 
 /**
  * Keeps {@code docs/sentences.md}: every kind of sentence that a verdict is said in, made from comparisons. Run with
- * {@code -Dsentences.write=true} to make it anew; it is then to be read aloud.
+ * {@code -Dsentences.write=true} to make it again; it is then to be read aloud.
  */
 class SentencesPageTest {
     private static final Path PAGE = Path.of("../docs/sentences.md");

@@ -68,7 +68,7 @@ class WalkTest {
         assertTrue(against.low().orElseThrow() < 0);
         assertEquals(Verdict.CANNOT_TELL, against.verdict());
         assertTrue(against.drifted());
-        assertTrue(new Walk(Figure.RSRP_DBM, marks).sentence(against).endsWith("next time go to and fro"));
+        assertTrue(new Walk(Figure.RSRP_DBM, marks).sentence(against).endsWith("next time go back and forth"));
     }
 
     @Test

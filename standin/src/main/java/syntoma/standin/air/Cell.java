@@ -4,7 +4,7 @@ import syntoma.core.propagation.FreeSpace;
 
 /** A cell: a mast's part in one channel. */
 public record Cell(Site site, Channel channel) {
-    /** So much more of terrain's loss per doubling of the frequency over 900 MHz: trees and edges take more of short waves. */
+    /** How much more of terrain's loss per doubling of the frequency over 900 MHz: trees and edges take more of short waves. */
     private static final double TERRAIN_PER_OCTAVE = 0.15;
 
     private static final int CELLS_PER_NODE = 256;

@@ -28,7 +28,7 @@ public final class Sheets {
     /** How far what is built is from its sheet, per band. */
     private static final double DEVIATION_DB = 1.2;
 
-    /** What an antenna that hears all around has, against which a beam's gathering is reckoned. */
+    /** What an antenna that hears all around has, against which a beam's gathering is calculated. */
     private static final double ALL_AROUND_DBI = 2;
 
     /** The booster's own indoor antenna. */

@@ -68,7 +68,7 @@ final class SpeedHandler extends Handler.Abstract {
         };
     }
 
-    /** Who shows the key is let in, and who has a ticket for the run. */
+    /** Who shows the key is admitted, and who has a ticket for the run. */
     private boolean isLetIn(Request request) {
         String sent = request.getHeaders().get(HttpHeader.AUTHORIZATION);
         return key.isEmpty()

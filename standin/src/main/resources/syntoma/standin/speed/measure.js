@@ -1,4 +1,4 @@
-// Makes one run in this browser: samples and answers, nothing reckoned from them but the rate that is shown meanwhile.
+// Makes one run in this browser: samples and answers, nothing calculated from them but the rate that is shown meanwhile.
 // What came of it goes back to Syntoma in the address, so that it needs no way to Syntoma while it is made.
 
 const LAST_LINE_MS = 300;

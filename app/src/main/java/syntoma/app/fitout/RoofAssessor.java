@@ -8,14 +8,14 @@ import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.fitout.RoofReckoned.RoofBandLoss;
-import syntoma.app.fitout.RoofReckoned.RoofBoosted;
-import syntoma.app.fitout.RoofReckoned.RoofHole;
-import syntoma.app.fitout.RoofReckoned.RoofPassage;
-import syntoma.app.fitout.RoofReckoned.RoofPlace;
-import syntoma.app.fitout.RoofReckoned.RoofRun;
-import syntoma.app.fitout.RoofReckoned.RoofWay;
-import syntoma.app.fitout.RoofReckoned.RoofWind;
+import syntoma.app.fitout.RoofAssessment.RoofBandLoss;
+import syntoma.app.fitout.RoofAssessment.RoofBoosted;
+import syntoma.app.fitout.RoofAssessment.RoofHole;
+import syntoma.app.fitout.RoofAssessment.RoofPassage;
+import syntoma.app.fitout.RoofAssessment.RoofPlace;
+import syntoma.app.fitout.RoofAssessment.RoofRun;
+import syntoma.app.fitout.RoofAssessment.RoofWay;
+import syntoma.app.fitout.RoofAssessment.RoofWind;
 import syntoma.app.gear.GearKind;
 import syntoma.app.gear.GearService;
 import syntoma.app.gear.Parts;
@@ -35,7 +35,7 @@ import syntoma.core.roof.WayIn;
 /** Says what a plan comes to, also while it is being drawn; keeps nothing. */
 @Service
 @Transactional(readOnly = true)
-class RoofReckoning {
+class RoofAssessor {
     /** A low, a middle and a high band, where the carrier’s are not known. */
     private static final List<Band> USUAL_BANDS =
             Stream.of("B20", "B3", "B7").map(Bands::named).toList();
@@ -48,7 +48,7 @@ class RoofReckoning {
     private final RouterPlace routers;
     private final GearService gear;
 
-    RoofReckoning(Vehicles vehicles, Carriers carriers, RouterPlace routers, GearService gear) {
+    RoofAssessor(Vehicles vehicles, Carriers carriers, RouterPlace routers, GearService gear) {
         this.routers = routers;
         this.gear = gear;
         this.vehicles = vehicles;
@@ -60,7 +60,7 @@ class RoofReckoning {
      *
      * @throws InvalidInput naming what cannot be
      */
-    RoofReckoned of(RoofPlan plan) {
+    RoofAssessment of(RoofPlan plan) {
         Vehicle vehicle = vehicles.vehicle();
         ParsedRoofPlan drawn = ParsedRoofPlan.of(plan, vehicle);
         JobBuilds.check(plan, drawn);
@@ -70,7 +70,7 @@ class RoofReckoning {
         Optional<Place> best =
                 found.flatMap(f -> f.places().stream().findFirst()).map(Search.Ranked::place);
         List<Band> bands = bands();
-        return new RoofReckoned(
+        return new RoofAssessment(
                 roof.lengthM(),
                 roof.widthM(),
                 roof.thicknessMm(),
@@ -88,7 +88,7 @@ class RoofReckoning {
                 here.map(p -> RoofPlace.of(p, null)).orElse(null),
                 worse(drawn, best, here),
                 Search.STEP_M,
-                found.map(RoofReckoned::strips).orElse(List.of()),
+                found.map(RoofAssessment::strips).orElse(List.of()),
                 here.or(() -> best).map(p -> run(drawn, p, bands)).orElse(null),
                 drawn.passage()
                         .map(p -> InvalidInput.naming(

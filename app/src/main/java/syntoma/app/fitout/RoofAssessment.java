@@ -30,7 +30,7 @@ import syntoma.core.roof.Wind;
  * @param ways in for the leads, those that need no new hole first
  * @param strips why the antenna may not stand elsewhere, by rows of the grid
  */
-record RoofReckoned(
+record RoofAssessment(
         double lengthM,
         double widthM,
         double thicknessMm,
