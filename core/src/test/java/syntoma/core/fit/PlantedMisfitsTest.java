@@ -137,7 +137,7 @@ class PlantedMisfitsTest {
                         withPlugging(chain(withWifi, onRoof(five)), Map.of("Rowan/sat", "M")),
                         "wrong-use",
                         "is for GNSS"),
-                blocker("RP-SMA on a cellular port", chain(router(2), onRoof(reversed)), "no-pin", "looks alike"),
+                blocker("RP-SMA on a cellular port", chain(router(2), onRoof(reversed)), "no-pin", "looks the same"),
                 caution(
                         "SMA leads for TS9 ports",
                         chain(HOTSPOT, onRoof(all)),
@@ -254,7 +254,7 @@ class PlantedMisfitsTest {
                         "a whole reel of thin cable",
                         chain(router(2), run(wide("Alder", 2), List.of(awful), Placement.INSIDE, 0)),
                         "no-gain",
-                        "no more than"),
+                        "is no better"),
                 caution(
                         "antenna laid inside",
                         chain(
@@ -276,7 +276,7 @@ class PlantedMisfitsTest {
                                 chain(router(2), onRoof(wide("Alder", 2))),
                                 Rigs.card("Brissa card", "Brissa", SimSize.NANO)),
                         "carrier-of-card",
-                        "card is of Brissa"),
+                        "SIM is from Brissa"),
                 note(
                         "no ranges on the sheet",
                         chain(router(2), onRoof(antenna("Yarrow", List.of(), lead("1", "SMA-male")))),

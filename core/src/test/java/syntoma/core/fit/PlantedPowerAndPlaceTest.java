@@ -219,7 +219,7 @@ class PlantedPowerAndPlaceTest {
                         in(chain(router(2), plated(plane(wide("Sorrel", 2), 400), 100)), Shell.GRP),
                         "ground-plane",
                         "The plate has 100 cm²"),
-                caution("every booster", whip, "booster-licence", "to be registered"),
+                caution("every booster", whip, "booster-licence", "registered"),
                 caution("a booster that can ring", whip, "booster-rings", "Rated 65 dB, stable up to about"),
                 note("a booster and SINR", whip, "booster-noise", "SINR is never better"),
                 note(

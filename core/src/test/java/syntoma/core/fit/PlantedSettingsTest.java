@@ -190,7 +190,7 @@ class PlantedSettingsTest {
                         "campground Wi-Fi on a device that cannot",
                         from(with(can(Feature.VPN)), Source.CAMPGROUND_WIFI),
                         "source",
-                        "cannot draw on campground Wi-Fi"),
+                        "cannot use campground Wi-Fi"),
                 note(
                         "campground Wi-Fi, and the sheet is silent",
                         from(SOUND, Source.CAMPGROUND_WIFI),
