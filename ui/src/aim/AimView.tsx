@@ -160,7 +160,7 @@ function Tower({ tower: m }: { tower: Aim['masts'][number] }) {
           : `${fixed(m.trueDeg, 0)}° true, ${fixed(m.magneticDeg, 0)}° by the compass, ${fixed(m.km, 1)} km`}
       </span>
       <Button type="text" aria-label={`Delete ${m.name}`} onClick={() => forget.mutate(m.id)}>
-        forget
+        Delete
       </Button>
     </div>
   );

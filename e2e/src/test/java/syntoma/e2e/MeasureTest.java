@@ -160,7 +160,7 @@ class MeasureTest {
             assertThat(desk.getByText("gb is 0.0001 GB; allowed is 0.001 to 10000 GB"))
                     .isVisible();
             desk.locator("#field-gb").fill("0,01");
-            assertThat(desk.locator("h1")).containsText("no room for three rounds");
+            assertThat(desk.locator("h1")).containsText("not enough time or data for three rounds");
             desk.locator("#field-gb").fill("");
             assertThat(desk.locator("h1")).containsText("A difference of ×3 is seen");
             desk.locator("#field-trial-name").fill("Mast or dome");

@@ -145,7 +145,7 @@ class RigTest {
         Page page = open(Chromium.Look.DESK_PAPER, "/gear");
         page.getByLabel("Name of the new setup").fill("Hotspot on the roof");
         button(page, "Build it").click();
-        assertThat(page.locator("h1")).containsText("known by its name alone");
+        assertThat(page.locator("h1")).containsText("has only a name");
         choose(page, "chain-Device", "Plover");
         button(page, "Add an antenna").click();
         assertThat(page.locator("aside")).containsText("adapter");
@@ -273,8 +273,8 @@ class RigTest {
     void a_roof_plan_is_drawn_by_pointer_and_key_kept_and_the_second_browser_is_told() {
         Page desk = open(Chromium.Look.DESK_PAPER, "/build");
         Page other = open(Chromium.Look.PHONE_LAMP, "/build");
-        assertThat(desk.locator("h1")).containsText("Alder stands best");
-        assertThat(other.locator("h1")).containsText("Alder stands best");
+        assertThat(desk.locator("h1")).containsText("Alder is best placed");
+        assertThat(other.locator("h1")).containsText("Alder is best placed");
         desk.getByText("Place it here").first().click();
         Locator alder = desk.locator("g[aria-label^='Alder, ']");
         BoundingBox box = alder.boundingBox();
@@ -312,7 +312,7 @@ class RigTest {
                 .first()
                 .click();
         assertThat(phone.locator(".job-next h2")).containsText("Connect everything on a table");
-        assertThat(phone.locator(".job-next")).containsText("Keep clear of an antenna that transmits");
+        assertThat(phone.locator(".job-next")).containsText("Keep the distance from a transmitting antenna");
         assertThat(desk.locator("h1")).containsText("1 of ");
         phone.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Pilot hole of 3 mm, from inside"))
                 .click();
