@@ -61,7 +61,7 @@ class ImportTablesTest {
         JsonNode view = look(TABLE);
         assertFalse(view.get("ofContract").asBoolean());
         assertEquals("[\"date-order\",\"zone\",\"level\"]", view.get("asked").toString());
-        assertTrue(view.at("/reasons/8").asText().startsWith("left out: makers draw bars"));
+        assertTrue(view.at("/reasons/8").asText().startsWith("left out: every maker draws bars"));
         assertEquals("3/8/26", view.at("/rows/0/0").asText());
 
         ObjectNode reading = answered(view);
