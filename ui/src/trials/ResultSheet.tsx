@@ -139,7 +139,7 @@ function Over(props: { view: View; contrast: Contrast; of: ResultOf }) {
       {of.kind === 'trial' && view.setups.length > 1 && (
         <span className="no-print">
           {' '}
-          · held against{' '}
+          · compared with{' '}
           <Select
             size="small"
             variant="borderless"
