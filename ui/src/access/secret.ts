@@ -1,4 +1,4 @@
-/** Takes a secret out of the address, so that it is there no longer; no server was ever told. */
+/** Takes a secret out of the address, so that it is no longer there; no server was ever told. */
 export function takeSecret(): string {
   const secret = decodeURIComponent(window.location.hash.slice(1));
   if (secret !== '') {

@@ -178,7 +178,7 @@ export function ArriveView() {
   );
 }
 
-/** The place that this device knows automatically. */
+/** The location that this device reports. */
 function FromDevice({ take }: { take: (coordinates: string) => void }) {
   const [problem, setProblem] = useState('');
   if (!('geolocation' in navigator)) {

@@ -63,7 +63,7 @@ export function useBeginInBrowser() {
   });
 }
 
-/** What the page of a run that waits for a browser needs; null where it waits no longer. */
+/** What the page of a run that waits for a browser needs; null where it no longer waits. */
 export async function planOf(id: number) {
   const view = await unwrap(api.GET('/api/runs/{id}/plan', { params: { path: { id } } }));
   return view.plan;

@@ -24,7 +24,7 @@ async function addressOf(file: File): Promise<[string, string]> {
   ];
 }
 
-/** Sends a file of stays or masts, or an archive; with `replace` in place of what exists. */
+/** Sends a file of stays or masts, or an archive; with `replace` in place of the existing data. */
 export async function sendFile(file: File, replace: boolean): Promise<Sent> {
   const [address, type] = await addressOf(file);
   const archive = address === '/api/archive';

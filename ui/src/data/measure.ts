@@ -7,7 +7,7 @@ export type Run = Schemas['RunView'];
 
 const OVER = ['done', 'cancelled', 'failed'];
 
-/** Whether a run goes on no longer. */
+/** Whether a run is over. */
 export const isOver = (run: Run) => OVER.includes(run.state);
 
 export const useRunKinds = () =>

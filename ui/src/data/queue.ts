@@ -8,7 +8,7 @@ export type Measurement = Schemas['MeasurementRequest'];
  *
  * - `key`: under which the server stores it once, however often it is sent
  * - `sent`: as it was sent first, if it is not known whether that arrived
- * - `thrownAway`: it is to be in the log no longer, should it have arrived
+ * - `thrownAway`: it should no longer be in the log, if it has arrived
  * - `refused`: why the server did not take it
  * - `failed`: the server itself failed at it; it steps aside for the others and is tried again from `again` on
  * - `beside`: what another device logged for the same run; both are kept, until a person says otherwise

@@ -87,7 +87,7 @@ export async function bringBack(client: QueryClient) {
   }
 }
 
-/** Forgets what was seen: this device is admitted no longer. */
+/** Forgets what was seen: this device is no longer admitted. */
 export async function forgetWhatWasSeen() {
   try {
     await (await local()).delete('seen', NAME);

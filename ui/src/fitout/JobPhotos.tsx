@@ -13,7 +13,7 @@ export function JobPhotos({ plan, task }: { plan: number; task: JobTask }) {
   );
 }
 
-/** The photos that there are, each with a way to look at it large and to delete it . */
+/** The photos that there are, each with a way to look at it large and to delete it. */
 export function Shown({ plan, task }: { plan: number; task: JobTask }) {
   const remove = useRemovePhoto(plan);
   const restore = useRestorePhoto(plan);

@@ -13,7 +13,7 @@ type Own = RoofPlan['tasks'][number];
 
 const MIN_PER_H = 60;
 
-/** Changes the tasks of a plan that are put in by hand; what existed before can be brought back. */
+/** Changes the tasks of a plan that are put in by hand; the previous ones can be brought back. */
 function useTasks(id: number) {
   const view = useRoofPlan(id).data;
   const mutation = useKeepPlan(id);

@@ -134,7 +134,7 @@ test('without a plan it says what it is for, and begins one', async () => {
   expect(await screen.findByRole('heading', { level: 1, name: /Alder is best placed/ })).toBeDefined();
 });
 
-test('a existing cable entry is taken, and the extension goes into a setup', async () => {
+test('an existing cable entry is taken, and the extension goes into a setup', async () => {
   const user = userEvent.setup();
   served({
     'POST /api/fitout/plans/1/extension': { cable: 'Extension 1 m', setup: 3, name: 'Roof dome' },

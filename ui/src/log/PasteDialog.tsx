@@ -17,7 +17,7 @@ import './paste.css';
 type View = Schemas['PasteView'];
 type Doubtful = Schemas['Doubtful'];
 
-/** How long typing rests before what exists is read. */
+/** How long typing rests before the text is read. */
 const SETTLED_MS = 250;
 
 /** The answer that leaves a doubtful figure out. */

@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import type { State } from '../data/state';
 
-/** What of a view needs data: shows that it waits, what failed, or what exists. */
+/** What of a view needs data: shows that it waits, what failed, or the data. */
 export function Loaded<T>(props: { state: State<T>; children: (data: T) => ReactNode }) {
   const { state } = props;
   switch (state.is) {

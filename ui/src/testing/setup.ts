@@ -14,7 +14,7 @@ globalThis.Request = PageRequest;
 globalThis.fetch = (input, init) => answer(input instanceof Request ? input : new PageRequest(input, init));
 
 if (typeof window !== 'undefined') {
-  // nothing here rests on a style sheet, and calculation one without a real page takes seconds
+  // nothing here rests on a style sheet, and calculating one without a real page takes seconds
   window.getComputedStyle = (element) => (element as HTMLElement).style;
   window.matchMedia = (query) =>
     ({

@@ -39,7 +39,7 @@ export function Failed({ contrast }: { contrast: Contrast }) {
   );
 }
 
-/** The plain averages for those who want them. */
+/** The plain averages for those who ask for them. */
 export function Averages({ contrast }: { contrast: Contrast }) {
   const { baseline, candidate } = contrast;
   const columns = [

@@ -122,7 +122,7 @@ class AccessController {
     /**
      * Whether a network is served, from now on.
      *
-     * @param name what it is to be called; left out to keep it
+     * @param name the new name; left out to leave it as it is
      */
     record LocalNetworkRequest(boolean served, @Nullable String name) {}
 

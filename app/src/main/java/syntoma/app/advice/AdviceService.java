@@ -49,7 +49,7 @@ class AdviceService {
     /** How many options are shown; what is up and moving on come on top. */
     private static final int SHOWN = 4;
 
-    /** From so many runs on the share that was measured is shown by itself (methods, section 12). */
+    /** From this many runs on, the measured share is shown in place of a prediction (methods, section 12). */
     private static final int RUNS_TELL = 5;
 
     /** Three runs with each of the two take about so long beside the work. */

@@ -95,7 +95,7 @@ class Masts {
         }
     }
 
-    /** Keeps those of a list that do not be there under their name yet; how many were kept. */
+    /** Keeps those of a list that are not there under their name yet; how many were kept. */
     int keepNew(List<ListedMast> list) {
         Set<Object> there = all().stream().map(Masts::key).collect(Collectors.toSet());
         int kept = 0;

@@ -38,7 +38,7 @@ class ArchiveController {
         out.flush();
     }
 
-    /** Takes an archive into an empty Syntoma; with {@code replace}, in place of what exists. */
+    /** Takes an archive into an empty Syntoma; with {@code replace}, in place of the existing data. */
     @PostMapping
     @Operation(
             requestBody =

@@ -40,7 +40,7 @@ class ArchiveService {
     /**
      * What became of an archive.
      *
-     * @param keptAs the file in the data directory that holds what existed before; empty where nothing was
+     * @param keptAs the file in the data directory that holds the previous data; empty where there were none
      */
     record RestoredView(long rows, int photos, String keptAs) {}
 
@@ -51,7 +51,7 @@ class ArchiveService {
     /**
      * Takes an archive in.
      *
-     * @param replace whether what exists goes for it; a copy of that is kept in the data directory
+     * @param replace whether the existing data are replaced; a copy of them is kept in the data directory
      * @throws Conflict when there is something and it is not to go
      * @throws InvalidInput when it is no archive, or not a whole one; nothing is changed then
      */
@@ -122,7 +122,7 @@ class ArchiveService {
         }
     }
 
-    /** Writes what exists into the data directory before it goes. */
+    /** Writes the existing data into the data directory before they are replaced. */
     private String keep() {
         try {
             Path file = files.unused("before-archive-" + StoreFiles.stamp(), ".zip");

@@ -159,7 +159,7 @@ public class StandingService {
         return changed(false);
     }
 
-    /** A setup that is deleted is in use no longer. */
+    /** A setup that is deleted is no longer in use. */
     @EventListener
     public void lets(SetupDeleted gone) {
         StandingRow standing = standing();

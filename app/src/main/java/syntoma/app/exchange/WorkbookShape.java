@@ -93,7 +93,7 @@ record WorkbookShape(Map<String, SheetShape> byId) {
         return part.getName().startsWith("xl/worksheets/") && part.getName().endsWith(".xml");
     }
 
-    /** Bytes that a part unpacks to, whatever it says automatically; counted a little past the most at the longest. */
+    /** Bytes that a part unpacks to, whatever its header says; counted a little past the most at the longest. */
     private static long size(ZipFile zip, ZipEntry part, long most) throws IOException {
         byte[] piece = new byte[1 << 16];
         long size = 0;

@@ -252,7 +252,7 @@ class LogbookService {
             }
         }
 
-        /** Takes the middles, once all is added; where each stood is wanted no longer. */
+        /** Takes the middles, once all is added; the place of each is no longer needed. */
         private void settle(double[] levels, double[] downs, double[] ups) {
             level = middle(levels);
             down = middle(downs);

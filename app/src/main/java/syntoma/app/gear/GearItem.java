@@ -41,7 +41,7 @@ public record GearItem(
         return state.equals(CONSIDERED);
     }
 
-    /** Whether it is offered no longer. */
+    /** Whether it is no longer offered. */
     public boolean retired() {
         return state.equals(RETIRED);
     }

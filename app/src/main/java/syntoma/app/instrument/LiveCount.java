@@ -34,7 +34,7 @@ public class LiveCount {
         this.clock = clock;
     }
 
-    /** How many bytes were moved for a reading of a router. */
+    /** Bytes were moved for a reading of a router. */
     void moved(String host, long bytes) {
         // a name may take long to be looked up: nobody waits for that
         boolean within = isWithin(host);

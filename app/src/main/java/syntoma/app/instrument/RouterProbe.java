@@ -46,7 +46,7 @@ class RouterProbe {
     /** A figure by the key of a mapping; among values, elements or lists. */
     record MappedFigure(String key, String label, String among) {}
 
-    /** A place in the answer, and what exists. */
+    /** A place in the answer, and its value. */
     record ReplyPlace(String pointer, String text) {}
 
     /** A reading, in the form of a status text that was read. */

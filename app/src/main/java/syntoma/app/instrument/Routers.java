@@ -73,7 +73,7 @@ public class Routers {
      * @param path with its query, of an http-json router
      * @param password left out to keep the one there is, empty to remove it
      * @param token the same, as a bearer
-     * @param mapping which value of the answer is which figure, by JSON pointers; left out to keep it
+     * @param mapping which value of the answer is which figure, by JSON pointers; left out to leave it as it is
      * @param publicAllowed whether an address on the internet is meant
      */
     public record RouterRequest(

@@ -82,7 +82,7 @@ class Runs {
         }
     }
 
-    /** At a start: what went on when Syntoma ended can go on no longer. */
+    /** At a start: what was running when Syntoma ended cannot go on. */
     @EventListener(ApplicationStartedEvent.class)
     public void endBroken() {
         book.endBroken().forEach(id -> runLog.put(id, Map.of()));

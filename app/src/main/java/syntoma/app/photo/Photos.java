@@ -86,7 +86,7 @@ public class Photos {
         }
     }
 
-    /** Takes away all but some. */
+    /** Deletes all but some. */
     public void keepOnly(Set<String> hashes) {
         try {
             for (Path file : files()) {

@@ -14,7 +14,7 @@ public abstract class NamedThing {
 
     private String name;
 
-    /** The one that stands for it; null while it is shown by itself. */
+    /** The one that stands for it; null while it has none. */
     private Long mergedInto;
 
     protected NamedThing() {}

@@ -9,7 +9,7 @@ class Setup extends NamedThing {
     /** Which of the drawn pennants stands for it, counted from 0. */
     int pennant;
 
-    /** Offered no longer; what was measured with it stays. */
+    /** No longer offered; what was measured with it stays. */
     boolean retired;
 
     protected Setup() {}

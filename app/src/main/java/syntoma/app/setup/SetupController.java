@@ -38,7 +38,7 @@ class SetupController {
     /** A name for a setup. */
     record SetupNameRequest(String name) {}
 
-    /** Whether a setup is to be offered no longer. */
+    /** Whether a setup should no longer be offered. */
     record RetireRequest(boolean retired) {}
 
     /** A chain to be looked at, stored or not; what to plug elsewhere in it, and what to try on it. */

@@ -73,7 +73,7 @@ public class Setups extends Register<Setup> {
         return of(store(unstored(name)));
     }
 
-    /** Offers a setup no longer, or again. */
+    /** Retires a setup, or restores it. */
     public SetupName retire(long id, boolean retired) {
         Setup setup = required(id);
         setup.retired = retired;

@@ -175,7 +175,7 @@ public record StoreFiles(Path dir) {
         restrict(spool(), OWNER_DIR);
     }
 
-    /** Takes away what an earlier run left on its way in or out. */
+    /** Deletes what an earlier run left on its way in or out. */
     public void emptySpool() throws IOException {
         try (Stream<Path> left = Files.list(spool())) {
             for (Path file : left.toList()) {

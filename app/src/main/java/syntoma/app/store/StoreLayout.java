@@ -20,7 +20,7 @@ import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /**
  * Brings a store into the layout of this version. H2 commits each change of a table by itself, so nothing is changed in place: a copy
- * is converted beside the store and takes its place in one move when it is complete. What existed before is kept.
+ * is converted beside the store and takes its place in one move when it is complete. The previous one is kept.
  */
 final class StoreLayout {
     static final String READ_ONLY = ";ACCESS_MODE_DATA=r;IFEXISTS=TRUE";

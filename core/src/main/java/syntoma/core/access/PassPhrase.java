@@ -251,7 +251,7 @@ public final class PassPhrase {
         return (double) surprising / steps;
     }
 
-    /** Whether nothing is left once common words, figures and signs are deleted. */
+    /** Whether nothing is left once common words, figures and signs are removed. */
     private static boolean isCommon(String small) {
         return isMadeOfCommon(letters(small, false)) || isMadeOfCommon(letters(small, true));
     }

@@ -30,7 +30,7 @@ public record AdvisedOption(
 
     private static final double ONE_SD = 1;
 
-    /** How many runs that nothing is unknown any more of the mean. */
+    /** With this many runs the mean counts as known. */
     private static final int MANY_RUNS = 10_000;
 
     private static final Comparator<AdvisedOption> BY_CHANCE =

@@ -13,7 +13,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /** All that was measured, as far as it tells what to expect where. */
 public final class Experience {
-    /** Beneath so much a device loses the cell, about so many dB: some 6 dB under where weak ends (methods, section 6). */
+    /** Below about this level a device loses the cell: some 6 dB under where weak ends (methods, section 6). */
     private static final double SERVICE_DBM = -124;
 
     private static final double SERVICE_SD_DB = 4;

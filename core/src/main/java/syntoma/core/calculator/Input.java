@@ -6,7 +6,7 @@ import java.util.List;
  * A field of a calculator.
  *
  * @param unit empty text where it has none
- * @param usual what exists at first; empty text where the field may stay empty
+ * @param usual the value at first; empty text where the field may stay empty
  * @param low lowest number; NaN of a text
  * @param choices what can be chosen; none of a field that is typed
  * @param lines whether it is a text of several lines

@@ -14,7 +14,7 @@ import syntoma.core.fit.Findings;
  */
 public record Purchase(String what, int pieces, OptionalDouble price, boolean part, boolean estimated) {
 
-    /** How many pieces of a part of the candidate that is not owned yet. */
+    /** Pieces of a part of the candidate that is not owned yet. */
     public static Purchase part(String name, int pieces, OptionalDouble priceEach) {
         return new Purchase(
                 name,

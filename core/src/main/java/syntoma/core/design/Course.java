@@ -6,7 +6,7 @@ import syntoma.core.state.Move;
 import syntoma.core.state.RigState;
 import syntoma.core.verdict.InterimLooks;
 
-/** The visits of a trial in their order, as far as any trial goes; what so many rounds of them take. */
+/** The visits of the longest trial in their order, and what a number of rounds of them takes. */
 final class Course {
     /** After a change-over the device finds its cells again. */
     private static final int SETTLE_S = 60;

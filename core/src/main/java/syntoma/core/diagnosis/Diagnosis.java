@@ -40,7 +40,7 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
         return new Diagnosis(standing, Telling.of(standing, situation));
     }
 
-    /** What another cause brings about by itself is no cause of its own. */
+    /** Whether another cause explains it already. */
     private static boolean isExplained(Claim claim, List<Claim> all) {
         return switch (claim.cause()) {
             // what the plan holds, and what does not get through at all, says nothing of the cell

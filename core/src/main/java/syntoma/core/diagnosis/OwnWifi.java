@@ -11,7 +11,7 @@ import syntoma.core.diagnosis.Claim.Sure;
 final class OwnWifi implements Rule {
     private static final int SURE = 2;
 
-    /** The router by itself is faster than over the Wi-Fi by so much. Chosen: more than runs differ by chance. */
+    /** How much faster the router must be without the Wi-Fi. Chosen: more than runs differ by chance. */
     private static final double FASTER = 1.5;
 
     @Override

@@ -192,7 +192,7 @@ final class Cells {
         return atNanos[block];
     }
 
-    /** The cell of a unit in a block; −1 where it does not be there. */
+    /** The cell of a unit in a block; −1 where it is not in it. */
     int find(int block, int unit) {
         int found = Arrays.binarySearch(units, start(block), end(block), unit);
         return found < 0 ? -1 : found;

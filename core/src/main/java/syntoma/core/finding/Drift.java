@@ -9,7 +9,7 @@ import java.util.Optional;
 
 /**
  * What a unit had more than the others over time, stay by stay: its value less what the others in the same block, each less its own
- * effect, say of the block. Of levels from which the prediction was deleted it is measured − predicted.
+ * effect, say of the block. Of levels from which the prediction was subtracted it is measured − predicted.
  *
  * @param points in the order of time
  * @param change where something changed; empty where nothing tells so

@@ -1,6 +1,6 @@
 package syntoma.core.finding;
 
-/** Arithmetic means over all ok runs, for those who want them. */
+/** Arithmetic means over all ok runs, for those who ask for them. */
 final class PlainMeans {
     private final int[] runs;
     private final int[] failed;

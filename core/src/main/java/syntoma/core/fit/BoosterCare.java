@@ -67,7 +67,7 @@ final class BoosterCare implements FitRule {
                         - UsableGain.MARGIN_DB);
     }
 
-    /** How far apart they have so many dB more between them: distance counts by 20 log₁₀. */
+    /** The distance with so many dB more between them: distance counts by 20 log₁₀. */
     private static double metres(double missingDb) {
         return Staircase.BOOSTER_APART_M * Math.pow(10, missingDb / 20);
     }

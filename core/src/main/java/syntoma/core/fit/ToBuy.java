@@ -23,7 +23,7 @@ public record ToBuy(String what, int pieces, OptionalDouble price, boolean estim
         return new ToBuy(what, 1, OptionalDouble.of(price), true);
     }
 
-    /** How many pieces at about the usual price of their class each. */
+    /** Pieces at about the usual price of their class each. */
     static ToBuy about(String what, int pieces, double priceEach) {
         return new ToBuy(what, pieces, OptionalDouble.of(pieces * priceEach), true);
     }

@@ -5,7 +5,7 @@ import java.util.stream.Collectors;
 import syntoma.core.chain.Device;
 import syntoma.core.chain.Feature;
 
-/** What the need cannot do without must be on the device's sheet. */
+/** The must-haves of a need have to be on the device's sheet. */
 final class WantedFeatures implements FitRule {
     private static final String CODE = "wanted-feature";
 

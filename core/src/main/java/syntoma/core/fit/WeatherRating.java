@@ -2,7 +2,7 @@ package syntoma.core.fit;
 
 import java.util.List;
 
-/** An antenna outside has to keep out driving rain and spray from the road. */
+/** An antenna outside must keep out driving rain and spray from the road. */
 final class WeatherRating implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {

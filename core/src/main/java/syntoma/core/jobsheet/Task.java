@@ -15,7 +15,8 @@ import syntoma.core.unit.Values;
  * @param people who are needed all the while
  * @param waitMin from its end until what rests on it may begin, such as the hours in which a sealant cures
  * @param after the keys of the tasks that come before it
- * @param weather that it needs * @param lastLook what is ticked before it, because it cannot be undone; empty where it can
+ * @param weather that it needs
+ * @param lastLook what is ticked before it, because it cannot be undone; empty where it can
  * @param cautions of this step
  * @param tools that it takes
  * @param helper whether a second person stands by, at the ladder or inside, without working at it

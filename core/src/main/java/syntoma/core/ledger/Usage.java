@@ -41,7 +41,7 @@ public record Usage(
     }
 
     /**
-     * What was used, as far as it is known: what was measured, and everything else as the counter told it, which goes on after its
+     * What is known to have been used: what was measured, and everything else as the counter told it, which goes on after its
      * reading as it went before.
      */
     public double usedGb() {

@@ -40,7 +40,7 @@ public record Cell(
                 || sinrDb.isPresent();
     }
 
-    /** What it says automatically, in words: “Band B20, RSRP −97 dBm”. */
+    /** Its figures in words: “Band B20, RSRP −97 dBm”. */
     public String says() {
         return Arrays.stream(CellField.values())
                 .flatMap(field ->

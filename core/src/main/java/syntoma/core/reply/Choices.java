@@ -25,7 +25,7 @@ public record Choices(List<Figure> figures, List<Place> values, List<Place> elem
     /** A figure by the key of a mapping, as a person knows it. */
     public record Figure(String key, String label, Among among) {}
 
-    /** A place in the answer, and what exists. */
+    /** A place in the answer, and its value. */
     public record Place(String pointer, String text) {}
 
     /** For an answer that is read by a mapping. */

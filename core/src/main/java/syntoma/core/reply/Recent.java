@@ -18,7 +18,7 @@ public record Recent(List<AgedReading> heard) {
     /** How far back the strips go, in s. */
     public static final double KEPT_S = 300;
 
-    /** Over so long a level is averaged while hands move things, in s: fading comes and goes within it. */
+    /** A level is averaged over this time while hands move things, in s: fading comes and goes within it. */
     public static final double STEADY_S = 3;
 
     /** What is older than this is none of now, in s. */

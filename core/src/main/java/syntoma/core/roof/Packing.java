@@ -23,7 +23,7 @@ final class Packing {
 
     private static final int STARTS = 40;
     private static final int STEPS = 60;
-    /** A step that deletes less than that is the last: what is left lies jammed. */
+    /** A step that gains less than this is the last: the circles are jammed. */
     private static final double STALLS = 0.99;
 
     private static final double MOST_DAMPING = 100;

@@ -23,7 +23,7 @@ public record Rect(double x, double y, double lengthM, double widthM) {
         Values.within("width", widthM, 0.001, FURTHEST_M, "m");
     }
 
-    /** How long and wide around a point. */
+    /** A rectangle of this length and width around a point. */
     public static Rect around(Spot centre, double lengthM, double widthM) {
         return new Rect(centre.x() - lengthM / 2, centre.y() - widthM / 2, lengthM, widthM);
     }

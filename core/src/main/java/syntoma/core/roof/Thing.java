@@ -10,7 +10,7 @@ import syntoma.core.unit.Values;
  *
  * @param heightM above the roof's skin; of what is hidden it says nothing
  * @param clearM that it asks to be left free around it, beside what an antenna asks for
- * @param freeMm across what passes through it, of a existing cable entry; 0 where that is not known
+ * @param freeMm across what passes through it, of an existing cable entry; 0 where that is not known
  */
 public record Thing(Kind kind, String name, Rect rect, double heightM, double clearM, double freeMm) {
     private static final int LONGEST_NAME = 60;

@@ -35,7 +35,7 @@ final class Gathered {
         this.role = role;
     }
 
-    /** Takes the numbers that a line says of its base station and automatically there. */
+    /** Takes the numbers that a line says of its base station and of itself there. */
     void identity(String text) {
         base = number(BASE, text).or(() -> base);
         sector = number(SECTOR, text).or(() -> sector);

@@ -183,7 +183,7 @@ public final class Forecast {
         return degrees * root * root * root;
     }
 
-    /** What exists already, gone on with along one path. */
+    /** The rounds there are, continued along one path. */
     private final class Course {
         private final int path;
         private double at = mean;

@@ -10,7 +10,7 @@ import syntoma.standin.WorldLink;
 import syntoma.standin.air.Cell;
 import syntoma.standin.air.HeardCell;
 
-/** What the made-up router says automatically, in two made-up layouts. */
+/** What the made-up router says of itself, in two made-up layouts. */
 enum StatusPage {
     /** Cells in a list, numbers with their units. */
     SIGNAL {

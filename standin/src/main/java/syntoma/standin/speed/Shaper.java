@@ -20,7 +20,7 @@ final class Shaper {
     private static final int LARGEST_GRANT = 16_384;
     private static final int SMALLEST_GRANT = 64;
 
-    /** How little in the buffer delays nothing. */
+    /** A buffer of this size delays nothing. */
     private static final double EMPTY = 0.001;
 
     /** The time in which a buffer fills to two thirds, and empties. */
