@@ -4,6 +4,7 @@ import { type Aim, useAim, useBeginSweep, useForgetMast, useKeepCrossing } from 
 import { stateOf } from '../data/state';
 import { fixed } from '../format/numbers';
 import { dateClock } from '../format/time';
+import { distance, useUnits } from '../format/units';
 import { Failed, Loaded } from '../parts/Loaded';
 import { Part, Sheet } from '../parts/Sheet';
 import { Declination } from './Declination';
@@ -89,6 +90,7 @@ function Sweeps({ aim }: { aim: Aim }) {
 }
 
 function Crossings({ aim }: { aim: Aim }) {
+  const { system } = useUnits();
   const keep = useKeepCrossing();
   return aim.crossings.length === 0 ? null : (
     <Part title="Where bearings cross" small="the tower of one cell, swept from several places">
@@ -98,8 +100,8 @@ function Crossings({ aim }: { aim: Aim }) {
             <>
               The tower of {c.carrier}
               {c.cellId ? `, cell ${c.cellId},` : ''} is at about {fixed(c.lat, 4)}°, {fixed(c.lon, 4)}°:
-              within {fixed(c.longM / M_PER_KM, 1)} by {fixed(c.shortM / M_PER_KM, 1)} km (95 %), the longer
-              towards {fixed(c.longDeg, 0)}°. From {c.places.join(' and ')}.{' '}
+              within {distance(c.longM / M_PER_KM, system)} by {distance(c.shortM / M_PER_KM, system)} (95 %),
+              the longer towards {fixed(c.longDeg, 0)}°. From {c.places.join(' and ')}.{' '}
               <Button loading={keep.isPending} onClick={() => keep.mutate(c.key)}>
                 Save as a tower
               </Button>
@@ -117,6 +119,7 @@ function Crossings({ aim }: { aim: Aim }) {
 }
 
 function Masts({ aim }: { aim: Aim }) {
+  const { system } = useUnits();
   const near = aim.masts.filter((m) => !m.far);
   const far = aim.masts.filter((m) => m.far);
   return (
@@ -134,7 +137,7 @@ function Masts({ aim }: { aim: Aim }) {
       {far.length > 0 && (
         <details className="numbers">
           <summary>
-            Farther than {aim.farKm} km ({far.length})
+            Farther than {distance(aim.farKm, system, 0)} ({far.length})
           </summary>
           {far.map((m) => (
             <Tower key={m.id} tower={m} />
@@ -147,6 +150,7 @@ function Masts({ aim }: { aim: Aim }) {
 }
 
 function Tower({ tower: m }: { tower: Aim['masts'][number] }) {
+  const { system } = useUnits();
   const forget = useForgetMast();
   return (
     <div className="note mast">
@@ -155,9 +159,9 @@ function Tower({ tower: m }: { tower: Aim['masts'][number] }) {
         {m.carrier && `, ${m.carrier}`} {m.estimated && <span className="small">about here</span>}
       </span>
       <span className="num">
-        {m.trueDeg === null
+        {m.trueDeg === null || m.km === null
           ? ''
-          : `${fixed(m.trueDeg, 0)}° true, ${fixed(m.magneticDeg, 0)}° by the compass, ${fixed(m.km, 1)} km`}
+          : `${fixed(m.trueDeg, 0)}° true, ${fixed(m.magneticDeg, 0)}° by the compass, ${distance(m.km, system)}`}
       </span>
       <Button type="text" aria-label={`Delete ${m.name}`} onClick={() => forget.mutate(m.id)}>
         Delete

@@ -99,7 +99,7 @@ test('towers stand with their bearings, and where bearings cross is kept', async
   show(<AimView />, '/aim');
   expect(await screen.findByText('41° true, 34° by the compass, 6.0 km')).toBeTruthy();
   expect(screen.getByText(AIM.pointings[0] ?? '')).toBeTruthy();
-  expect(screen.getByText(/within 1\.8 by 0\.4 km/)).toBeTruthy();
+  expect(screen.getByText(/within 1\.8 km by 0\.4 km/)).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Save as a tower' }));
   expect(await screen.findByText('about here')).toBeTruthy();
   expect(bodies('POST /api/aim/crossings')).toEqual([{ key: 'Tarnwave/7' }]);

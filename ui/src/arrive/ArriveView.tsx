@@ -6,6 +6,7 @@ import { Refusal } from '../data/client';
 import { useStanding } from '../data/names';
 import { useStored } from '../data/useStored';
 import { fixed } from '../format/numbers';
+import { distance, useUnits } from '../format/units';
 import { enterMovesOn } from '../parts/enterMovesOn';
 import { Field, FieldFrame } from '../parts/Field';
 import { NameField } from '../parts/NameField';
@@ -31,6 +32,7 @@ const SETTLED_MS = 250;
 /** Arriving: where, what it is like, what a phone shows outside and inside; and what held here last time. */
 export function ArriveView() {
   const { data: line } = useStanding();
+  const { system } = useUnits();
   const [draft, keep, forget] = useStored<Draft>('arrive', EMPTY);
   const [again, setAgain] = useState(false);
   const [problems, setProblems] = useState<Record<string, string>>({});
@@ -122,7 +124,7 @@ export function ArriveView() {
             Near by:{' '}
             {look.near.map((n) => (
               <Button key={n.campsite} size="small" onClick={() => set({ campsite: n.campsite })}>
-                {n.campsite}, {fixed(n.km, n.km < 1 ? 2 : 1)} km
+                {n.campsite}, {distance(n.km, system, n.km < 1 ? 2 : 1)}
               </Button>
             ))}
           </div>

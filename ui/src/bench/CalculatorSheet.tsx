@@ -10,6 +10,7 @@ import { Part, Sheet } from '../parts/Sheet';
 import { useAddress } from '../parts/useAddress';
 import { useNarrow } from '../parts/useNarrow';
 import { useSettled } from '../parts/useSettled';
+import { useShownUnit } from '../parts/useShownUnit';
 import { Keep } from './Keep';
 
 type Calculator = Schemas['CalculatorView'];
@@ -105,17 +106,7 @@ function One(props: {
     );
   }
   if (input.lines) {
-    return (
-      <FieldFrame id={id} label={input.label} problem={problem} className="wide">
-        <Input.TextArea
-          id={id}
-          value={value}
-          rows={5}
-          status={problem ? 'error' : undefined}
-          onChange={(e) => change(e.target.value)}
-        />
-      </FieldFrame>
-    );
+    return <Lines {...props} id={id} />;
   }
   return (
     <Field
@@ -127,5 +118,28 @@ function One(props: {
       problem={problem}
       onChange={change}
     />
+  );
+}
+
+/** A text of several lines, each with as many numbers as there are units. */
+function Lines(props: {
+  id: string;
+  input: Given;
+  value: string;
+  problem: string | undefined;
+  change: (value: string) => void;
+}) {
+  const { id, input, value, problem } = props;
+  const shown = useShownUnit({ value, unit: input.unit, onChange: props.change });
+  return (
+    <FieldFrame id={id} label={`${input.label} (${shown.unit ?? ''})`} problem={problem} className="wide">
+      <Input.TextArea
+        id={id}
+        value={shown.text}
+        rows={5}
+        status={problem ? 'error' : undefined}
+        onChange={(e) => shown.change(e.target.value)}
+      />
+    </FieldFrame>
   );
 }

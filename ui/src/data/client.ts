@@ -1,10 +1,22 @@
 import createClient from 'openapi-fetch';
 import { reaching } from './reach';
+import { readStored } from './useStored';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
 
 export const api = createClient<paths>({ baseUrl: '', fetch: reaching });
+
+/** Under which name the choice of units is kept in this browser. */
+export const UNITS = 'units';
+
+// sentences of an answer are in the units that its call asks for
+api.use({
+  onRequest: ({ request }) => {
+    request.headers.set('Syntoma-Units', readStored(UNITS, 'metric'));
+    return request;
+  },
+});
 
 /** An answer that refuses, with the fields at fault. */
 export class Refusal extends Error {

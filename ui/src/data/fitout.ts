@@ -1,5 +1,4 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { saidAll, saidDrawn, useUnits } from '../format/units';
 import { api, type Schemas, unwrap } from './client';
 import { keys } from './keys';
 import type { Change } from './rig';
@@ -21,7 +20,6 @@ export const useRoofPlan = (id: number) =>
 
 /** What a plan comes to, also while it is drawn; the last answer stands until the next is there. */
 export function useAssessment(plan: RoofPlan | null) {
-  const { system } = useUnits();
   return useQuery({
     queryKey: keys.roofAssessment(plan),
     queryFn: () => unwrap(api.POST('/api/fitout/assessment', { body: plan as RoofPlan })),
@@ -29,7 +27,6 @@ export function useAssessment(plan: RoofPlan | null) {
     placeholderData: keepPreviousData,
     retry: false,
     gcTime: 10_000,
-    select: (assessment) => saidAll(assessment, system, saidDrawn),
   });
 }
 
@@ -90,7 +87,6 @@ export interface JobHours {
 
 /** The tasks that a build takes, in the order in which they are done. */
 export function useJobSheet(id: number, hours: JobHours) {
-  const { system } = useUnits();
   return useQuery({
     queryKey: keys.jobSheet(id, hours),
     queryFn: () =>
@@ -98,7 +94,6 @@ export function useJobSheet(id: number, hours: JobHours) {
     placeholderData: keepPreviousData,
     retry: false,
     refetchInterval: LOOKS_MS,
-    select: (sheet) => saidAll(sheet, system, saidDrawn),
   });
 }
 

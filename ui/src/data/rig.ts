@@ -1,13 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, unwrap } from './client';
-import { saidAll, useUnits } from '../format/units';
 import { keys } from './keys';
-
-/** Says the sentences of an answer in the units that are wanted. */
-function useSaid() {
-  const { system } = useUnits();
-  return <T>(answer: T) => saidAll(answer, system);
-}
 
 /** A change, and the version that it began from where the thing has one. */
 export interface Change<T> {
@@ -91,7 +84,6 @@ export const useSetupFits = () =>
   useQuery({
     queryKey: keys.setupFits,
     queryFn: () => unwrap(api.GET('/api/setups/fit')),
-    select: useSaid(),
   });
 
 /** A setup with all that is computed of it. */
@@ -104,7 +96,6 @@ export const useSetup = (id: number, revision: number | null) =>
           params: { path: { id }, query: revision === null ? {} : { revision } },
         }),
       ),
-    select: useSaid(),
   });
 
 /** What a setup brings by measurement against another one, beside what is predicted. */
@@ -128,7 +119,6 @@ export const useSetupCheck = (request: Schemas['CheckRequest'] | null) =>
     enabled: request !== null,
     placeholderData: keepPreviousData,
     retry: false,
-    select: useSaid(),
   });
 
 export const checkChain = (request: Schemas['CheckRequest']) =>
@@ -180,7 +170,6 @@ export const useCandidates = (request: Schemas['CandidatesRequest'], enough: boo
   useQuery({
     queryKey: keys.candidates(request),
     queryFn: () => unwrap(api.POST('/api/candidates', { body: request })),
-    select: useSaid(),
     enabled: enough,
     placeholderData: keepPreviousData,
     retry: false,

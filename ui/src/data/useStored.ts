@@ -3,7 +3,7 @@ import { useCallback, useState } from 'react';
 /** State that survives a reload, kept in this browser. */
 export function useStored<T>(key: string, initial: T): [T, (value: T) => void, () => void] {
   const name = `syntoma.${key}`;
-  const [value, setValue] = useState<T>(() => read(name, initial));
+  const [value, setValue] = useState<T>(() => readStored(key, initial));
   const set = useCallback(
     (next: T) => {
       setValue(next);
@@ -19,9 +19,10 @@ export function useStored<T>(key: string, initial: T): [T, (value: T) => void, (
   return [value, set, clear];
 }
 
-function read<T>(name: string, initial: T): T {
+/** What is kept in this browser now. */
+export function readStored<T>(key: string, initial: T): T {
   try {
-    const text = localStorage.getItem(name);
+    const text = localStorage.getItem(`syntoma.${key}`);
     return text === null ? initial : (JSON.parse(text) as T);
   } catch {
     return initial;

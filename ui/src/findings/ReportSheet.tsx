@@ -1,13 +1,16 @@
 import { Checkbox, Radio } from 'antd';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../data/client';
+import { distance, type System, useUnits } from '../format/units';
 import { Field } from '../parts/Field';
 import { Part, Sheet } from '../parts/Sheet';
 import { withParts } from './address';
 
-const WHERE = [
+const COARSE_KM = 10;
+
+const where = (system: System) => [
   { value: 'none', label: 'names of campsites alone' },
-  { value: 'coarse', label: 'coordinates to about 10 km' },
+  { value: 'coarse', label: `coordinates to about ${distance(COARSE_KM, system, 0)}` },
   { value: 'exact', label: 'coordinates as in the log' },
 ];
 
@@ -20,11 +23,12 @@ export function ReportSheet({ questions }: { questions: Schemas['QuestionView'][
   const chosen = query.has('question')
     ? query.getAll('question').filter((key) => key !== NONE)
     : questions.map((q) => q.key);
-  const where = query.get('coordinates') ?? 'none';
+  const coordinates = query.get('coordinates') ?? 'none';
+  const { system } = useUnits();
   const title = query.get('title') ?? '';
   const wanted = new URLSearchParams([
     ...chosen.map((key): [string, string] => ['question', key]),
-    ['coordinates', where],
+    ['coordinates', coordinates],
     ...(title.trim() === '' ? [] : [['title', title.trim()] as [string, string]]),
   ]);
   return (
@@ -68,8 +72,8 @@ export function ReportSheet({ questions }: { questions: Schemas['QuestionView'][
       <Part title="Where">
         <Radio.Group
           className="questions"
-          value={where}
-          options={WHERE}
+          value={coordinates}
+          options={where(system)}
           onChange={(e) => change({ coordinates: String(e.target.value) })}
         />
       </Part>

@@ -1,7 +1,7 @@
 import { AutoComplete, Button, Select } from 'antd';
 import type { Fitout, Assessment, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
-import { drawnLength, drawnUnit, useUnits } from '../format/units';
+import { drawnLength, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
 import { Num } from './Num';
@@ -139,7 +139,7 @@ export function Places(props: {
 }) {
   const { plan, assessment, change } = props;
   const { system } = useUnits();
-  const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
+  const at = (m: number) => drawnLength(m, system);
   if (!plan.antenna || assessment.best.length === 0) {
     return null;
   }

@@ -2,7 +2,7 @@ import { Button, Select } from 'antd';
 import { Link } from 'react-router';
 import { type Fitout, type Assessment, type RoofPlan, useExtend } from '../data/fitout';
 import { fixed } from '../format/numbers';
-import { drawnLength, drawnUnit, length, millimetres, useUnits } from '../format/units';
+import { drawnLength, length, millimetres, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { Failed } from '../parts/Loaded';
 import { Part } from '../parts/Sheet';
@@ -254,7 +254,7 @@ export function HoleForm(props: {
       { ...plan, antenna: { ...plan.antenna, x: hole.fromFrontM, y: hole.fromLeftM, ...part } },
       `hole ${axis}`,
     );
-  const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
+  const at = (m: number) => drawnLength(m, system);
   return (
     <Part id="hole" title="The hole" small="by how plugs and cables lie beside each other in it">
       {inlet != null && (

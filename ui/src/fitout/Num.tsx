@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import { DRAWN_UNITS, drawnLength, useUnits } from '../format/units';
 import { typedNumber } from '../format/typed';
 import { Field } from '../parts/Field';
 
-/** A number of a plan; lengths and temperatures are shown and typed in the units that are wanted. What is no number stays as it is typed. */
+/** A number of a plan, its lengths as on a drawing. What is no number stays as it is typed. */
 export function Num(props: {
   name: string;
   label: string;
@@ -16,12 +15,8 @@ export function Num(props: {
   required?: boolean;
   hint?: string;
 }) {
-  const { system } = useUnits();
   const [typed, setTyped] = useState<string | null>(null);
-  const other = system === 'imperial' ? DRAWN_UNITS[props.unit ?? ''] : undefined;
-  const isLength = props.unit === 'm';
-  const shown = (value: number) =>
-    String(other ? other.shown(value) : isLength ? drawnLength(value, system) : value);
+  const shown = (value: number) => String(props.unit === 'm' ? Math.round(value * 1_000) / 1_000 : value);
   const text = typed ?? (props.value === null ? '' : shown(props.value));
   const wrong = text.trim() === '' ? props.required === true : !Number.isFinite(typedNumber(text));
   return (
@@ -29,9 +24,10 @@ export function Num(props: {
       name={props.name}
       label={props.label}
       numeric
+      drawn
       value={text}
-      unit={other?.unit ?? props.unit}
-      placeholder={props.usual === undefined ? undefined : shown(props.usual)}
+      unit={props.unit}
+      {...(props.usual === undefined ? {} : { placeholder: shown(props.usual) })}
       problem={typed !== null && wrong ? 'a number alone' : undefined}
       hint={props.hint}
       onChange={(t) => {
@@ -41,7 +37,7 @@ export function Num(props: {
             props.onChange(null);
           }
         } else if (Number.isFinite(typedNumber(t))) {
-          props.onChange(other ? other.typed(typedNumber(t)) : typedNumber(t));
+          props.onChange(typedNumber(t));
         }
       }}
     />

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import type { Assessment, RoofPlan } from '../data/fitout';
 import { hatched } from '../draw/hatched';
-import { drawnLength, drawnUnit, type System } from '../format/units';
+import { drawnLength, type System } from '../format/units';
 import { type Handle, handles, movedTo, nameOf, type Point, spotOf } from './drawn';
 import { Leads, Reach, Wire } from './Lines';
 import { Nose } from './Nose';
@@ -68,7 +68,7 @@ export function RoofDrawing(props: {
     }
     const spot = spotOf(plan, handle) ?? { x: 0, y: 0 };
     const name = nameOf(plan, handle);
-    const said = `${name}, ${drawnLength(spot.x, system)} ${drawnUnit(system)} from the front, ${drawnLength(spot.y, system)} ${drawnUnit(system)} from the left`;
+    const said = `${name}, ${drawnLength(spot.x, system)} from the front, ${drawnLength(spot.y, system)} from the left`;
     return {
       tabIndex: 0,
       role: 'button',

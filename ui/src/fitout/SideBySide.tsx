@@ -10,7 +10,7 @@ import {
 } from '../data/fitout';
 import { useWidth } from '../draw/useWidth';
 import { count, fixed } from '../format/numbers';
-import { drawnLength, drawnUnit, length, millimetres, type System, useUnits } from '../format/units';
+import { drawnLength, length, millimetres, type System, useUnits } from '../format/units';
 import { Sheet } from '../parts/Sheet';
 import { taken } from './drawn';
 import { RoofDrawing } from './RoofDrawing';
@@ -142,7 +142,7 @@ function Row({ id, name, system }: { id: number; name: string; system: System })
   const passage = variant?.assessment.passage;
   const inlet = variant && taken(variant.plan, variant.assessment)?.inlet;
   const booster = variant?.assessment.boosted?.bands.map((b) => b.usableGainDb);
-  const at = (m: number) => `${drawnLength(m, system)} ${drawnUnit(system)}`;
+  const at = (m: number) => drawnLength(m, system);
   const cell = (label: string, text: string | null) => (
     <td className="num" data-label={label}>
       {text ?? '–'}

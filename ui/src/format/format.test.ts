@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { anyWrong, typedNumber, typedOrNone } from './typed';
 import { count, effect, fixed, plain, short } from './numbers';
-import { besideMetres, said, saidAll, shownLength, typedLength } from './units';
+import { convertedText, distance, drawnLength, shownUnit, temperature } from './units';
 import { ago, clock, dateClock, offset, span, weekdayClock } from './time';
 
 describe('numbers', () => {
@@ -63,25 +63,28 @@ describe('times', () => {
 });
 
 describe('units', () => {
-  it('say lengths, wires and temperatures of a sentence in feet, inches and Fahrenheit', () => {
-    expect(said('4.5 m of cable, 10 cm apart, at 60 °C; 850 MHz, 12 mA', 'imperial')).toBe(
-      '14.8 ft of cable, 3.9 in apart, at 140 °F; 850 MHz, 12 mA',
-    );
-    expect(said('4.5 m of cable', 'metric')).toBe('4.5 m of cable');
+  it('are shown in feet, inches, miles and Fahrenheit where those are wanted', () => {
+    expect(distance(12.4, 'imperial')).toBe('7.7 mi');
+    expect(distance(12.4, 'metric')).toBe('12.4 km');
+    expect(drawnLength(0.5, 'imperial')).toBe('19.7 in');
+    expect(drawnLength(0.5, 'metric')).toBe('0.5 m');
+    expect(temperature(60, 'imperial')).toBe('140 °F');
+    expect(temperature(60, 'metric')).toBe('60 °C');
   });
 
-  it('leave the names of things alone', () => {
-    const answer = { name: 'Extension 3 m', findings: [{ says: '3 m too short', where: 'Extension 3 m' }] };
-    expect(saidAll(answer, 'imperial')).toEqual({
-      name: 'Extension 3 m',
-      findings: [{ says: '9.8 ft too short', where: 'Extension 3 m' }],
-    });
+  it('are typed in what is shown, and stored in metric ones', () => {
+    const feet = [shownUnit('m', 'imperial')];
+    expect(convertedText('3', feet, 'shown')).toBe('9.84');
+    expect(convertedText('9,84', feet, 'metric')).toBe('2.9992');
+    expect(convertedText('high', feet, 'metric')).toBe('high');
+    expect(convertedText('19.7', [shownUnit('m', 'imperial', true)], 'metric')).toBe('0.50038');
+    expect(convertedText('5', [shownUnit('dB', 'imperial')], 'shown')).toBe('5');
+    expect(shownUnit('°C', 'imperial').metric(140)).toBe(60);
   });
 
-  it('take what is typed in feet back to the metre', () => {
-    expect(typedLength(shownLength(3, 'imperial'), 'imperial')).toBeCloseTo(3, 1);
-    expect(besideMetres('4.5', 'imperial')).toBe(' = 14.8 ft');
-    expect(besideMetres('4.5', 'metric')).toBe('');
+  it('of lines are those of their columns', () => {
+    const columns = [shownUnit('km', 'imperial'), shownUnit('m', 'imperial')];
+    expect(convertedText('0 20\n2; 25\n', columns, 'shown')).toBe('0 65.62\n1.24; 82.02\n');
   });
 });
 

@@ -4,17 +4,88 @@ import { typedNumber } from './typed';
 
 export type System = 'metric' | 'imperial';
 
-const M_PER_FT = 0.3048;
-
-/** Which units lengths and wires are shown in; what is stored stays metric. */
+/** Which units figures are shown and typed in; what is stored and sent stays metric. Sentences come in them from the server. */
 export const UnitsContext = createContext<{ system: System; toggle: () => void }>({
   system: 'metric',
   toggle: () => undefined,
 });
 
+export function useUnits() {
+  return use(UnitsContext);
+}
+
+/** How a figure in a metric unit is shown and typed by somebody who uses another. */
+export interface ShownUnit {
+  unit: string;
+  shown: (metric: number) => number;
+  metric: (shown: number) => number;
+}
+
+const M_PER_FT = 0.3048;
+const M_PER_IN = 0.0254;
+const MM_PER_IN = 25.4;
+const CM2_PER_IN2 = 6.4516;
+const KM_PER_MI = 1.609344;
+const KG_PER_LB = 0.45359237;
+
+const round = (value: number, places: number) => Math.round(value * 10 ** places) / 10 ** places;
+
+/** By a factor; `places` are shown, and what is typed is stored to `kept` places of the metric unit. */
+const times = (unit: string, factor: number, places: number, kept: number): ShownUnit => ({
+  unit,
+  shown: (metric) => round(metric / factor, places),
+  metric: (shown) => round(shown * factor, kept),
+});
+
+/** The imperial units, by the metric ones; a length on a drawing is in inches. */
+const IMPERIAL: Record<string, ShownUnit> = {
+  m: times('ft', M_PER_FT, 2, 4),
+  'm on a drawing': times('in', M_PER_IN, 1, 5),
+  mm: times('in', MM_PER_IN, 3, 2),
+  'cm²': times('in²', CM2_PER_IN2, 1, 2),
+  km: times('mi', KM_PER_MI, 2, 4),
+  kg: times('lb', KG_PER_LB, 1, 3),
+  '°C': {
+    unit: '°F',
+    shown: (celsius) => round((celsius * 9) / 5 + 32, 1),
+    metric: (fahrenheit) => round(((fahrenheit - 32) * 5) / 9, 2),
+  },
+};
+
+/** How a unit is shown; one that is the same for everyone as it is. */
+export function shownUnit(unit: string, system: System, drawn = false): ShownUnit {
+  const other = system === 'imperial' ? IMPERIAL[drawn && unit === 'm' ? 'm on a drawing' : unit] : undefined;
+  return other ?? { unit, shown: (value) => value, metric: (value) => value };
+}
+
+/**
+ * What is typed, from metric units to the shown ones or back: one number, or lines of as many numbers as there are units. What is no
+ * number stays as it is, for the server to refuse.
+ */
+export function convertedText(text: string, units: ShownUnit[], way: 'shown' | 'metric') {
+  const one = (word: string, unit: ShownUnit | undefined) => {
+    const value = typedNumber(word);
+    return Number.isFinite(value) && unit ? String(unit[way](value)) : word;
+  };
+  return units.length === 1
+    ? one(text, units[0])
+    : text
+        .split('\n')
+        .map((line) =>
+          line.split(/([\s;]+)/).map((word, i) => (i % 2 === 0 ? one(word, units[i / 2]) : word)),
+        )
+        .map((words) => words.join(''))
+        .join('\n');
+}
+
 /** A length in m as text: 4.5 m, or 14.8 ft. */
 export function length(metres: number, system: System) {
   return system === 'metric' ? `${trimmed(metres)} m` : `${fixed(metres / M_PER_FT, 1)} ft`;
+}
+
+/** A distance in km as text, with so many places: 12.4 km, or 7.7 mi. */
+export function distance(km: number, system: System, places = 1) {
+  return system === 'metric' ? `${fixed(km, places)} km` : `${fixed(km / KM_PER_MI, places)} mi`;
 }
 
 /** A wire as text: 1.5 mm², or AWG 16. */
@@ -22,118 +93,18 @@ export function wire(mm2: number, awg: number, system: System) {
   return system === 'metric' ? `${trimmed(mm2)} mm²` : `AWG ${awg}`;
 }
 
-/** Words of a length or a temperature in a sentence, and what they are in the other system. */
-const SAID: [RegExp, (value: number) => string][] = [
-  [/(\d+(?:\.\d+)?)\s?mm²/g, (v) => `${fixed(v / 645.16, 4)} in²`],
-  [/(\d+(?:\.\d+)?)\s?cm²/g, (v) => `${fixed(v / 6.4516, 1)} in²`],
-  [/(\d+(?:\.\d+)?)\s?°C/g, (v) => `${fixed((v * 9) / 5 + 32, 0)} °F`],
-  [/(\d+(?:\.\d+)?)\s?cm(?![\w²/])/g, (v) => `${fixed(v / 2.54, 1)} in`],
-  [/(\d+(?:\.\d+)?)\s?mm(?![\w²/])/g, (v) => `${fixed(v / 25.4, 2)} in`],
-  [/(\d+(?:\.\d+)?)\s?m(?![\w²/])/g, (v) => `${fixed(v / M_PER_FT, 1)} ft`],
-];
-
-/** Lengths of a drawing are said to the centimetre, and so in inches. */
-const DRAWN: typeof SAID = [[/(\d+\.\d\d)\s?m(?![\w²/])/g, (v) => `${fixed(v / 0.0254, 1)} in`], ...SAID];
-
-/** A sentence of a drawing in the units that are wanted. */
-export const saidDrawn = (text: string, system: System) => saidBy(DRAWN, text, system);
-
-/** A sentence with its lengths, wires and temperatures in the units that are wanted. */
-export const said = (text: string, system: System) => saidBy(SAID, text, system);
-
-function saidBy(all: typeof SAID, text: string, system: System) {
-  return system === 'metric'
-    ? text
-    : all.reduce((t, [words, other]) => t.replace(words, (_, value: string) => other(Number(value))), text);
-}
-
-/** What of an answer is sentences; names of things are not. */
-const SENTENCES = [
-  'says',
-  'fix',
-  'headline',
-  'summary',
-  'what',
-  'sentence',
-  'why',
-  'objection',
-  'worse',
-  'notes',
-  'misfits',
-  'held',
-  'parts',
-  'supply',
-];
-
-/** An answer with all its sentences in the units that are wanted. */
-export function saidAll<T>(answer: T, system: System, say = said): T {
-  if (system === 'metric' || answer === null || typeof answer !== 'object') {
-    return answer;
-  }
-  if (Array.isArray(answer)) {
-    return answer.map((item: unknown) => saidAll(item, system, say)) as T;
-  }
-  return Object.fromEntries(
-    Object.entries(answer).map(([key, value]) => [
-      key,
-      SENTENCES.includes(key)
-        ? saidIn(value as unknown, system, say)
-        : saidAll(value as unknown, system, say),
-    ]),
-  ) as T;
-}
-
-/** A sentence, or a list of them; anything else is looked into. */
-function saidIn(value: unknown, system: System, say: typeof said): unknown {
-  if (Array.isArray(value)) {
-    return value.map((item: unknown) => saidIn(item, system, say));
-  }
-  return typeof value === 'string' ? say(value, system) : saidAll(value, system, say);
-}
-
-/** Beside a field that is typed in m: what that is in feet; empty where the system is metric. */
-export function besideMetres(text: string, system: System) {
-  const metres = typedNumber(text);
-  return system === 'metric' || Number.isNaN(metres) ? '' : ` = ${length(metres, system)}`;
-}
-
-/** Metres as they are typed and shown in the units that are wanted. */
-export const shownLength = (metres: number, system: System) =>
-  system === 'metric' ? metres : Math.round((metres / M_PER_FT) * 10) / 10;
-
-export const typedLength = (value: number, system: System) =>
-  system === 'metric' ? value : Math.round(value * M_PER_FT * 1000) / 1000;
-
-const M_PER_IN = 0.0254;
-
-/** Lengths of a drawing, in metres to the centimetre, or in inches to the tenth. */
-export const drawnLength = (metres: number, system: System) =>
-  system === 'metric' ? Math.round(metres * 1_000) / 1_000 : Math.round((metres / M_PER_IN) * 10) / 10;
-
-export const typedDrawn = (value: number, system: System) =>
-  system === 'metric' ? value : Math.round(value * M_PER_IN * 1e5) / 1e5;
-
-const MM_PER_IN = 25.4;
-const round = (value: number, places: number) => Math.round(value * 10 ** places) / 10 ** places;
-
 /** A diameter in mm as text, or in inches to the hundredth. */
 export const millimetres = (mm: number, system: System, places = 1) =>
   system === 'metric' ? `${fixed(mm, places)} mm` : `${fixed(mm / MM_PER_IN, 2)} in`;
 
-/** How the fields of a drawing show and take what is stored in metric units. */
-export const DRAWN_UNITS: Record<
-  string,
-  { unit: string; shown: (stored: number) => number; typed: (value: number) => number }
-> = {
-  m: { unit: 'in', shown: (m) => drawnLength(m, 'imperial'), typed: (v) => typedDrawn(v, 'imperial') },
-  mm: { unit: 'in', shown: (mm) => round(mm / MM_PER_IN, 3), typed: (v) => round(v * MM_PER_IN, 2) },
-  '°C': { unit: '°F', shown: (c) => round((c * 9) / 5 + 32, 1), typed: (v) => round(((v - 32) * 5) / 9, 2) },
+/** A length of a drawing as text, in metres to the millimetre, or in inches to the tenth. */
+export const drawnLength = (metres: number, system: System) =>
+  system === 'metric' ? `${round(metres, 3)} m` : `${round(metres / M_PER_IN, 1)} in`;
+
+/** A temperature in °C as text: 60 °C, or 140 °F. */
+export const temperature = (celsius: number, system: System) => {
+  const by = shownUnit('°C', system);
+  return `${fixed(by.shown(celsius), 0)} ${by.unit}`;
 };
 
-export const drawnUnit = (system: System) => (system === 'metric' ? 'm' : 'in');
-
 const trimmed = (value: number) => fixed(value, 2).replace(/\.?0+$/, '');
-
-export function useUnits() {
-  return use(UnitsContext);
-}

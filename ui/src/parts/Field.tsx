@@ -1,5 +1,6 @@
 import { Input } from 'antd';
 import type { ReactNode } from 'react';
+import { useShownUnit } from './useShownUnit';
 import './field.css';
 
 /** One field with its unit, what it means, or what is wrong with it. */
@@ -8,7 +9,10 @@ export function Field(props: {
   label: string;
   value: string;
   onChange: (value: string) => void;
+  /** Of the value, which is metric; where other units are wanted, it is shown and typed in those. */
   unit?: string | undefined;
+  /** A length on a drawing, which somebody who uses feet reads in inches. */
+  drawn?: boolean;
   problem?: string | undefined;
   hint?: ReactNode;
   className?: string | undefined;
@@ -20,24 +24,25 @@ export function Field(props: {
   suffix?: ReactNode;
   autoFocus?: boolean;
 }) {
-  const { name, label, value, onChange, unit, problem, hint } = props;
+  const { name, label, problem, hint } = props;
+  const shown = useShownUnit(props);
   const id = `field-${name}`;
   return (
     <FieldFrame id={id} label={label} problem={problem} hint={hint} className={props.className}>
       <Input
         id={id}
         name={name}
-        value={value}
+        value={shown.text}
         type={props.type ?? 'text'}
         inputMode={props.numeric ? 'decimal' : undefined}
-        placeholder={props.placeholder}
+        placeholder={props.placeholder === undefined ? undefined : shown.shown(props.placeholder)}
         autoFocus={props.autoFocus}
         autoComplete="off"
-        suffix={props.suffix ?? unit}
+        suffix={props.suffix ?? shown.unit}
         status={problem ? 'error' : undefined}
         aria-invalid={problem ? true : undefined}
         aria-describedby={`${id}-hint`}
-        onChange={(e) => onChange(e.target.value)}
+        onChange={(e) => shown.change(e.target.value)}
       />
     </FieldFrame>
   );

@@ -1,6 +1,7 @@
 import { Button, InputNumber, Modal, Select, Switch } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
+import { shownUnit, useUnits } from '../format/units';
 import { useAfterTheDrive, useCorrectState, useRigState } from '../data/rigState';
 import './whereabouts.css';
 import { useFailed } from '../parts/useFailed';
@@ -47,6 +48,7 @@ export function WhatIsWhere() {
 }
 
 function Correction(props: { state: State; close: () => void }) {
+  const metres = shownUnit('m', useUnits().system);
   const { close } = props;
   // what is corrected is what was looked at, also when it is read again meanwhile
   const [state] = useState(props.state);
@@ -110,13 +112,13 @@ function Correction(props: { state: State; close: () => void }) {
             ]}
           />
           <InputNumber
-            aria-label={`Height of ${a.name} above the roof in m`}
-            value={a.raisedM}
+            aria-label={`Height of ${a.name} above the roof in ${metres.unit}`}
+            value={metres.shown(a.raisedM)}
             min={0}
-            max={HIGHEST_M}
+            max={metres.shown(HIGHEST_M)}
             step={0.5}
-            suffix="m up"
-            onChange={(raisedM) => antenna(i, { raisedM: raisedM ?? 0 })}
+            suffix={`${metres.unit} up`}
+            onChange={(raised) => antenna(i, { raisedM: metres.metric(raised ?? 0) })}
           />
         </div>
       ))}

@@ -1,7 +1,7 @@
 import type { Schemas } from '../data/client';
 import { Part } from '../parts/Sheet';
 import { fixed, short } from '../format/numbers';
-import { length, said, useUnits, wire } from '../format/units';
+import { length, temperature, useUnits, wire } from '../format/units';
 
 /** What the chain takes from the battery, and the fuse and the wire it wants. */
 export function Power({ power, battery }: { power: Schemas['PowerView'][]; battery: string }) {
@@ -9,7 +9,7 @@ export function Power({ power, battery }: { power: Schemas['PowerView'][]; batte
   return (
     <Part
       title="Power"
-      small={said('per day as long as it runs; wire there and back at 60 °C, at most 3 % drop', system)}
+      small={`per day as long as it runs; wire there and back at ${temperature(60, system)}, at most 3 % drop`}
     >
       <div className="table-scroll">
         <table className="plain rows">

@@ -1,6 +1,6 @@
 import { InputNumber, Select } from 'antd';
 import type { Schemas } from '../data/client';
-import { shownLength, typedLength, useUnits } from '../format/units';
+import { shownUnit, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { One, type Options, Several } from './Choosers';
 
@@ -27,7 +27,7 @@ export function RunFields(props: {
   remove: () => void;
 }) {
   const { number, run, set } = props;
-  const { system } = useUnits();
+  const metres = shownUnit('m', useUnits().system);
   const at = number + 1;
   return (
     <div className="span4 run">
@@ -45,14 +45,14 @@ export function RunFields(props: {
           onChange={(placement) => set({ placement, mastM: placement === 'mast' ? run.mastM || 3 : 0 })}
         />
       </FieldFrame>
-      <FieldFrame id={`run-mast-${number}`} label={`Above the roof, ${system === 'metric' ? 'm' : 'ft'}`}>
+      <FieldFrame id={`run-mast-${number}`} label={`Above the roof, ${metres.unit}`}>
         <InputNumber
           id={`run-mast-${number}`}
           min={0}
-          max={shownLength(15, system)}
+          max={metres.shown(15)}
           step={0.5}
-          value={shownLength(run.mastM, system)}
-          onChange={(mast) => set({ mastM: typedLength(mast ?? 0, system) })}
+          value={metres.shown(run.mastM)}
+          onChange={(mast) => set({ mastM: metres.metric(mast ?? 0) })}
         />
       </FieldFrame>
       <One

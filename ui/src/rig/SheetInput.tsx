@@ -1,7 +1,7 @@
 import { Button, Input, Select } from 'antd';
 import type { Schemas } from '../data/client';
-import { besideMetres, useUnits } from '../format/units';
 import { Field, FieldFrame } from '../parts/Field';
+import { UnitInput } from '../parts/UnitInput';
 
 type SheetField = Schemas['SheetField'];
 
@@ -37,7 +37,6 @@ export function SheetInput(props: {
   problem: (path: string) => string | undefined;
   set: (value: unknown) => void;
 }) {
-  const { system } = useUnits();
   const { field, value, path, problem, set } = props;
   const id = `field-${path}`;
   if (field.type === 'rows') {
@@ -68,7 +67,7 @@ export function SheetInput(props: {
     <Field
       name={path}
       label={field.label}
-      unit={field.unit === 'm' ? `m${besideMetres(asText(value), system)}` : field.unit}
+      unit={field.unit}
       value={asText(value)}
       onChange={set}
       problem={problem(path)}
@@ -141,13 +140,13 @@ function Rows(props: {
                     onChange={(v: unknown) => change(i, c.key, v)}
                   />
                 ) : (
-                  <Input
-                    aria-label={label}
+                  <UnitInput
+                    label={label}
                     placeholder={c.label}
-                    suffix={c.unit || undefined}
+                    unit={c.unit}
                     value={asText(row[c.key])}
-                    status={problem(at) ? 'error' : ''}
-                    onChange={(e) => change(i, c.key, e.target.value)}
+                    bad={problem(at) !== undefined}
+                    onChange={(text) => change(i, c.key, text)}
                   />
                 )}
                 {problem(at) && (

@@ -3,7 +3,6 @@ import type { Schemas } from '../data/client';
 import { useCarriers } from '../data/names';
 import { type Change, useChangeVehicle } from '../data/rig';
 import { useStored } from '../data/useStored';
-import { besideMetres, useUnits } from '../format/units';
 import { anyWrong, typedOrNone } from '../format/typed';
 import { Field, FieldFrame } from '../parts/Field';
 import { useKeep } from '../parts/useClash';
@@ -38,12 +37,11 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
   const change = useChangeVehicle();
   const put = useKeep(change);
   const bad = anyWrong(numbers);
-  const { system } = useUnits();
   const field = (key: keyof typeof numbers, label: string, unit?: string) => (
     <Field
       name={key}
       label={label}
-      unit={unit === 'm' ? `m${besideMetres(numbers[key], system)}` : unit}
+      unit={unit}
       value={numbers[key]}
       onChange={(v) => setNumbers({ ...numbers, [key]: v })}
       problem={Number.isNaN(typedOrNone(numbers[key])) ? 'a number alone' : undefined}

@@ -14,18 +14,29 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.lang.Nullable;
+import syntoma.app.platform.SentenceJson;
 import syntoma.core.reading.Figure;
+import syntoma.core.sentence.Sentence;
 
 /** The published description of the API: every field of an answer is always there, null only where it is marked so. */
 @TestConfiguration
 class OpenApi {
+    static {
+        SpringDocUtils.getConfig().replaceWithClass(Sentence.class, String.class);
+    }
+
     @Bean
     OpenApiCustomizer described() {
         return api -> {
-            api.info(new Info().title("Syntoma").version("1"));
+            api.info(new Info()
+                    .title("Syntoma")
+                    .version("1")
+                    .description("Figures are metric. Sentences are metric too, or imperial for a call with the header "
+                            + SentenceJson.HEADER + ": imperial."));
             api.servers(List.of());
             figures(api.getComponents().getSchemas());
             api.getComponents().getSchemas().forEach((name, raw) -> {

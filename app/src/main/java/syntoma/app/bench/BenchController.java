@@ -18,6 +18,7 @@ import syntoma.core.calculator.Calculator;
 import syntoma.core.calculator.Calculators;
 import syntoma.core.calculator.GivenValues;
 import syntoma.core.calculator.Input;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Text;
 
 /** Calculators: their fields, and what they say. */
@@ -66,7 +67,7 @@ class BenchController {
             String name,
             String answers,
             String formula,
-            String holds,
+            Sentence holds,
             String caution,
             List<InputView> inputs) {
         private static CalculatorView of(Calculator c) {
@@ -82,7 +83,7 @@ class BenchController {
     }
 
     /** A figure of a result; {@code about} of an estimate. */
-    record FigureLine(String label, String value, boolean about) {}
+    record FigureLine(String label, Sentence value, boolean about) {}
 
     /** The ground between two antennas, place by place. */
     record ProfileView(List<Double> km, List<Double> groundM, double fromM, double toM, List<Double> fresnelM) {}
@@ -92,7 +93,7 @@ class BenchController {
 
     /** What a calculator says. */
     record CalculationView(
-            String says, List<FigureLine> lines, @Nullable ProfileView profile, @Nullable KeepView keep) {
+            Sentence says, List<FigureLine> lines, @Nullable ProfileView profile, @Nullable KeepView keep) {
         private static CalculationView of(Answer a) {
             return new CalculationView(
                     a.says(),

@@ -18,6 +18,7 @@ import syntoma.core.jobsheet.Task;
 import syntoma.core.jobsheet.TaskList;
 import syntoma.core.jobsheet.Weather;
 import syntoma.core.roof.Foot;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Median;
 import syntoma.core.unit.Text;
 
@@ -147,7 +148,7 @@ class JobBuilds {
         return new Build.Added(
                 new Task(
                         key,
-                        name,
+                        Sentence.of(name),
                         task.minutes(),
                         task.people() == null ? 1 : task.people(),
                         task.waitMin() == null ? 0 : task.waitMin(),

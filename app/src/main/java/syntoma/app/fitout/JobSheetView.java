@@ -7,6 +7,7 @@ import org.springframework.lang.Nullable;
 import syntoma.app.trial.Plans;
 import syntoma.core.jobsheet.Hole;
 import syntoma.core.roof.HoleFinder;
+import syntoma.core.sentence.Sentence;
 
 /**
  * A build as a sheet of tasks, in the order in which they are done.
@@ -22,7 +23,7 @@ record JobSheetView(
         String sentence,
         int minutes,
         @Nullable String problem,
-        List<String> parts,
+        List<Sentence> parts,
         List<JobTask> tasks,
         @Nullable String next) {
 
@@ -45,15 +46,15 @@ record JobSheetView(
      */
     record JobTask(
             String key,
-            String name,
+            Sentence name,
             int minutes,
             @Nullable Integer learned,
             boolean byHand,
             int people,
             boolean helper,
-            List<String> tools,
+            List<Sentence> tools,
             int waitMin,
-            String weather,
+            Sentence weather,
             List<String> after,
             List<String> cautions,
             @Nullable LocalDateTime from,

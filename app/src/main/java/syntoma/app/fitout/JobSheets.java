@@ -29,6 +29,7 @@ import syntoma.core.jobsheet.Hours;
 import syntoma.core.jobsheet.Schedule;
 import syntoma.core.jobsheet.Task;
 import syntoma.core.jobsheet.TaskList;
+import syntoma.core.power.Wire;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -128,7 +129,7 @@ class JobSheets {
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(assessed.passage().cablesMm()),
                 fed == null ? OptionalDouble.empty() : Optionals.optional(fed.fuseA()),
-                fed == null ? OptionalDouble.empty() : Optionals.optional(fed.wireMm2()),
+                fed == null || fed.wireMm2() == null ? Optional.empty() : Optional.of(Wire.of(fed.wireMm2())),
                 fed == null ? 0 : fed.wayM());
     }
 

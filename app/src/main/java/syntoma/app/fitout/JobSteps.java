@@ -17,6 +17,7 @@ import syntoma.app.platform.Conflict;
 import syntoma.app.platform.InvalidInput;
 import syntoma.app.trial.Plans;
 import syntoma.core.jobsheet.Task;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
 
@@ -143,12 +144,12 @@ class JobSteps {
     }
 
     private static void notDone(JobStep step, Task task, OpenSheet open) {
-        List<String> later = open.made().tasks().restingOn(task).stream()
+        List<Sentence> later = open.made().tasks().restingOn(task).stream()
                 .filter(t -> open.isDone(t.key()))
                 .map(Task::name)
                 .toList();
         if (!later.isEmpty()) {
-            throw new Conflict("done already, and resting on it: " + String.join("; ", later));
+            throw new Conflict("done already, and resting on it: " + Sentence.join("; ", later));
         }
         step.doneAt = null;
         step.begunAt = null;

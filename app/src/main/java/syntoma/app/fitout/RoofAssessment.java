@@ -17,6 +17,7 @@ import syntoma.core.roof.Spot;
 import syntoma.core.roof.Thing;
 import syntoma.core.roof.WayIn;
 import syntoma.core.roof.Wind;
+import syntoma.core.sentence.Sentence;
 
 /**
  * What a plan comes to. Lengths in m unless the name says otherwise; what the plan does not have is null.
@@ -38,12 +39,12 @@ record RoofAssessment(
         String body,
         double heightM,
         double limitM,
-        String sentence,
+        Sentence sentence,
         List<String> misfits,
-        List<String> notes,
+        List<Sentence> notes,
         List<RoofPlace> best,
         @Nullable RoofPlace here,
-        @Nullable String worse,
+        @Nullable Sentence worse,
         double stepM,
         List<RoofStrip> strips,
         @Nullable RoofRun run,
@@ -64,7 +65,7 @@ record RoofAssessment(
             double extensionM,
             double lossDb,
             @Nullable Boolean passes,
-            String says) {
+            Sentence says) {
         static RoofWay of(WayIn way, OptionalDouble boreMm) {
             Spot in = way.cabling().entry().orElse(way.antenna());
             return new RoofWay(
@@ -89,9 +90,9 @@ record RoofAssessment(
             double extensionM,
             double lossDb,
             double shade,
-            @Nullable String why,
-            @Nullable String objection) {
-        static RoofPlace of(Place place, @Nullable String why) {
+            @Nullable Sentence why,
+            @Nullable Sentence objection) {
+        static RoofPlace of(Place place, @Nullable Sentence why) {
             return new RoofPlace(
                     place.spot().x(),
                     place.spot().y(),
@@ -123,10 +124,10 @@ record RoofAssessment(
             @Nullable Double sawMm,
             @Nullable Double ductFill,
             boolean passes,
-            List<String> notes) {
+            List<Sentence> notes) {
         static RoofPassage of(Passage passage, @Nullable Double ductMm) {
             Passage.Bore bore = passage.bore();
-            Optional<String> tooFull = Optional.ofNullable(ductMm).flatMap(passage::tooFull);
+            Optional<Sentence> tooFull = Optional.ofNullable(ductMm).flatMap(passage::tooFull);
             return new RoofPassage(
                     bore.oneAtATimeMm(),
                     bore.allAtOnceMm(),
@@ -179,7 +180,7 @@ record RoofAssessment(
 
     /** A booster on the drawing. */
     record RoofBoosted(
-            double separationM, String sentence, double targetDbm, List<RoofBoostedBand> bands, List<String> held) {
+            double separationM, Sentence sentence, double targetDbm, List<RoofBoostedBand> bands, List<String> held) {
         static RoofBoosted of(BoosterPlan plan, List<Band> bands, List<String> held) {
             return new RoofBoosted(
                     plan.separationM(),

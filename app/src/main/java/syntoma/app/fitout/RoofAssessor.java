@@ -31,6 +31,7 @@ import syntoma.core.roof.Roof;
 import syntoma.core.roof.Search;
 import syntoma.core.roof.Spot;
 import syntoma.core.roof.WayIn;
+import syntoma.core.sentence.Sentence;
 
 /** Says what a plan comes to, also while it is being drawn; keeps nothing. */
 @Service
@@ -112,13 +113,13 @@ class RoofAssessor {
     }
 
     /** What is to be minded wherever the antenna stands, and where it does. */
-    private static List<String> notes(ParsedRoofPlan drawn, Optional<Place> at) {
+    private static List<Sentence> notes(ParsedRoofPlan drawn, Optional<Place> at) {
         Roof roof = drawn.roof();
-        Stream<String> antenna = drawn.search().stream().flatMap(s -> Holding.of(roof, s.foot()).stream());
-        Stream<String> place = at.stream().flatMap(p -> drawn.search().stream()
+        Stream<Sentence> antenna = drawn.search().stream().flatMap(s -> Holding.of(roof, s.foot()).stream());
+        Stream<Sentence> place = at.stream().flatMap(p -> drawn.search().stream()
                 .flatMap(s -> Stream.concat(
                         s.cabling().near(roof.hidden(), p.spot()).stream(), s.shadows(p.spot()).stream())));
-        Stream<String> mast = drawn.mast().stream().flatMap(m -> m.notes(roof).stream());
+        Stream<Sentence> mast = drawn.mast().stream().flatMap(m -> m.notes(roof).stream());
         return Stream.of(antenna, place, mast).flatMap(s -> s).toList();
     }
 
@@ -136,15 +137,15 @@ class RoofAssessor {
         return own.isEmpty() ? USUAL_BANDS : own;
     }
 
-    private static String sentence(Optional<Search.SearchResult> found, Optional<Place> here) {
+    private static Sentence sentence(Optional<Search.SearchResult> found, Optional<Place> here) {
         return here.flatMap(Place::objection)
-                .map(o -> "Not there: " + o.says())
+                .map(o -> Sentence.of("Not there: ", o.says()))
                 .or(() -> found.map(Search.SearchResult::sentence))
-                .orElse(NO_ANTENNA);
+                .orElse(Sentence.of(NO_ANTENNA));
     }
 
     @Nullable
-    private static String worse(ParsedRoofPlan drawn, Optional<Place> best, Optional<Place> here) {
+    private static Sentence worse(ParsedRoofPlan drawn, Optional<Place> best, Optional<Place> here) {
         return here.isEmpty() || best.isEmpty()
                 ? null
                 : drawn.search().orElseThrow().after(best.get(), here.get());

@@ -35,6 +35,7 @@ import syntoma.core.roof.Foot;
 import syntoma.core.roof.Objection;
 import syntoma.core.roof.Shape;
 import syntoma.core.roof.Thing;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Text;
 
 /** Builds as they are drawn, kept under names. */
@@ -112,7 +113,7 @@ public class RoofPlans {
     record RoofWire(double mm2, int awg) {}
 
     /** Weather that a task may want. */
-    record RoofWeather(String key, String label) {}
+    record RoofWeather(String key, Sentence label) {}
 
     @Transactional(readOnly = true)
     FitoutView view() {

@@ -23,6 +23,7 @@ import syntoma.core.power.PowerRun;
 import syntoma.core.power.Wire;
 import syntoma.core.roof.Spot;
 import syntoma.core.roof.WifiReach;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -42,7 +43,7 @@ class RouterPlace {
     }
 
     /** A router’s place; {@code notes} are what to watch out for. */
-    record RoofRouterJudged(List<String> notes, List<RoofReached> reach) {}
+    record RoofRouterJudged(List<Sentence> notes, List<RoofReached> reach) {}
 
     /** How a place is reached by Wi-Fi, in dBm, and what that is enough for. */
     record RoofReached(String name, double awayM, double lowDbm, double highDbm, String good) {}
@@ -61,7 +62,7 @@ class RouterPlace {
             @Nullable Integer awg,
             @Nullable Double fuseA,
             @Nullable Double dropV,
-            List<String> notes) {}
+            List<Sentence> notes) {}
 
     /** The place of the router; null where the plan says nothing of it. */
     @Nullable
@@ -77,13 +78,14 @@ class RouterPlace {
         InvalidInput.naming(
                 "router.reach",
                 () -> Values.within("places to be reached", router.reach().size(), 0, MOST_REACHED, ""));
-        String heat = WifiReach.heat(
+        Sentence heat = WifiReach.heat(
                 Boolean.TRUE.equals(router.closed()),
                 Boolean.TRUE.equals(router.sunny()),
                 Optionals.optional(router.ratedC()));
-        Stream<String> sim = Boolean.FALSE.equals(router.simInReach())
+        Stream<Sentence> sim = Boolean.FALSE.equals(router.simInReach())
                 ? Stream.of(
-                        "Its SIM is out of reach: you would have to take it off the wall for every change. Turn it around, or use a SIM extension.")
+                        Sentence.of("Its SIM is out of reach: you would have to take it off the wall for every change."
+                                + " Turn it around, or use a SIM extension."))
                 : Stream.empty();
         return new RoofRouterJudged(
                 Stream.concat(Stream.of(heat), sim).toList(),

@@ -19,10 +19,11 @@ import org.springframework.http.MediaType;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import syntoma.core.sentence.UnitSystem;
 
 /**
- * Refuses what is no well-formed request before anything asks it for a parameter: a query whose percent signs or bytes mean no text, and a
- * body whose type is no type. The server itself notices only when a part of Syntoma asks, which is too late for a plain answer.
+ * Refuses what is no well-formed request before anything asks it for a parameter: a query whose percent signs or bytes mean no text, a
+ * body whose type is no type, and units that nobody knows. The server itself notices only when a part of Syntoma asks, which is too late for a plain answer.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 5)
@@ -32,8 +33,12 @@ class WellFormedRequests extends OncePerRequestFilter {
             throws ServletException, IOException {
         Optional<String> query = problemOfQuery(request.getQueryString());
         Optional<String> type = problemOfType(request.getHeader(HttpHeaders.CONTENT_TYPE));
-        if (query.isPresent()) {
-            Problem.write(response, HttpServletResponse.SC_BAD_REQUEST, query.get());
+        Optional<String> units = problemOfUnits(request.getHeader(SentenceJson.HEADER));
+        if (query.isPresent() || units.isPresent()) {
+            Problem.write(
+                    response,
+                    HttpServletResponse.SC_BAD_REQUEST,
+                    query.or(() -> units).get());
         } else if (type.isPresent()) {
             Problem.write(response, HttpServletResponse.SC_UNSUPPORTED_MEDIA_TYPE, type.get());
         } else {
@@ -84,6 +89,17 @@ class WellFormedRequests extends OncePerRequestFilter {
             return read.isConcrete() ? Optional.empty() : Optional.of(notAType());
         } catch (InvalidMediaTypeException | IllegalCharsetNameException | UnsupportedCharsetException unreadable) {
             return Optional.of(notAType());
+        }
+    }
+
+    private static Optional<String> problemOfUnits(@Nullable String units) {
+        try {
+            if (units != null) {
+                UnitSystem.labelled(units);
+            }
+            return Optional.empty();
+        } catch (IllegalArgumentException unknown) {
+            return Optional.of(unknown.getMessage());
         }
     }
 

@@ -19,6 +19,7 @@ import syntoma.app.setup.FitService.Ground;
 import syntoma.core.fit.Findings;
 import syntoma.core.fit.FitCase;
 import syntoma.core.fit.FitCheck;
+import syntoma.core.sentence.Sentence;
 
 /** Setups with their chains, and what is computed of them. */
 @Service
@@ -58,7 +59,7 @@ public class SetupService {
             long measured,
             boolean complete,
             String summary,
-            String headline,
+            Sentence headline,
             int blockers) {}
 
     /** A lead to be plugged elsewhere; without a port it is to hang loose. */

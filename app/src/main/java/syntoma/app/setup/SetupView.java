@@ -3,6 +3,7 @@ package syntoma.app.setup;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.springframework.lang.Nullable;
+import syntoma.core.sentence.Sentence;
 
 /** A setup with all that is computed of it. What is not known is null. */
 public record SetupView(
@@ -12,7 +13,7 @@ public record SetupView(
         int version,
         List<RevisionView> revisions,
         String summary,
-        String headline,
+        Sentence headline,
         ChainPlan plan,
         String carrier,
         @Nullable String region,
@@ -46,7 +47,7 @@ public record SetupView(
 
     /** One finding of the fit check. */
     public record FindingView(
-            String code, String severity, String where, String says, String fix, @Nullable BuyView toBuy) {}
+            String code, String severity, String where, Sentence says, Sentence fix, @Nullable BuyView toBuy) {}
 
     /** Something to buy; the price is that of all pieces, null where it is not known. */
     public record BuyView(String what, int pieces, @Nullable Double price, boolean estimated) {}
@@ -82,7 +83,7 @@ public record SetupView(
     public record CoverageView(String sentence, List<String> links, List<BandView> bands) {}
 
     /** One step of a staircase in dB, and how far it may be off either way. */
-    public record StepView(String part, String says, @Nullable Double db, double halfWidthDb, boolean estimated) {}
+    public record StepView(String part, Sentence says, @Nullable Double db, double halfWidthDb, boolean estimated) {}
 
     /**
      * The staircase on one band that works, from what the device's own antenna hears inside to what the chain brings: the

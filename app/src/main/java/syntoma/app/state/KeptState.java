@@ -8,6 +8,7 @@ import java.util.function.Function;
 import org.springframework.lang.Nullable;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Source;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.state.Arranged;
 import syntoma.core.state.RigState;
 import syntoma.core.state.Spot;
@@ -46,7 +47,8 @@ record KeptState(
                 mapped(state.sources(), Source::label),
                 state.places(),
                 state.arranged()
-                        .map(how -> new KeptArranged(how.work(), how.phrase(), how.says()))
+                        .map(how -> new KeptArranged(
+                                how.work(), how.phrase(), how.says().toString()))
                         .orElse(null));
     }
 
@@ -61,7 +63,8 @@ record KeptState(
                 new TreeMap<>(bands),
                 mapped(sources, Source::labelled),
                 new TreeMap<>(places),
-                Optional.ofNullable(arranged).map(how -> new Arranged(how.work(), how.phrase(), how.says())));
+                Optional.ofNullable(arranged)
+                        .map(how -> new Arranged(how.work(), how.phrase(), Sentence.of(how.says()))));
     }
 
     private static <A, B> SortedMap<String, B> mapped(Map<String, A> from, Function<A, B> by) {

@@ -2,6 +2,7 @@ package syntoma.app.state;
 
 import java.util.List;
 import org.springframework.lang.Nullable;
+import syntoma.core.sentence.Sentence;
 
 /**
  * What to take down and put back before driving off.
@@ -19,5 +20,5 @@ record LeaveView(
      * @param key by which it is ticked
      * @param caution null where there is nothing to watch out for
      */
-    record LeaveStep(String key, String says, @Nullable String caution, boolean done) {}
+    record LeaveStep(String key, Sentence says, @Nullable String caution, boolean done) {}
 }

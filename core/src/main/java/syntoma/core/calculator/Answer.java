@@ -3,6 +3,7 @@ package syntoma.core.calculator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import syntoma.core.sentence.Sentence;
 
 /**
  * What a calculator says.
@@ -11,13 +12,13 @@ import java.util.Optional;
  * @param profile the ground between two antennas, where one was sketched
  * @param keep what of it can be kept, by what it is: {@code cable}, {@code mast}, {@code trial}, {@code reading}
  */
-public record Answer(String says, List<Line> lines, Optional<Profile> profile, Optional<Keep> keep) {
+public record Answer(Sentence says, List<Line> lines, Optional<Profile> profile, Optional<Keep> keep) {
     /**
      * A figure of the result.
      *
      * @param about whether it is an estimate
      */
-    public record Line(String label, String value, boolean about) {}
+    public record Line(String label, Sentence value, boolean about) {}
 
     /**
      * The ground between two antennas.
@@ -32,19 +33,19 @@ public record Answer(String says, List<Line> lines, Optional<Profile> profile, O
     /** Something that can be kept, with its values by name. */
     public record Keep(String what, Map<String, String> values) {}
 
-    static Answer of(String says, Line... lines) {
-        return new Answer(says, List.of(lines), Optional.empty(), Optional.empty());
+    static Answer of(CharSequence says, Line... lines) {
+        return new Answer(Sentence.of(says), List.of(lines), Optional.empty(), Optional.empty());
     }
 
     Answer keeping(String what, Map<String, String> values) {
         return new Answer(says, lines, profile, Optional.of(new Keep(what, values)));
     }
 
-    static Line line(String label, String value) {
-        return new Line(label, value, false);
+    static Line line(String label, Object value) {
+        return new Line(label, Sentence.of(value), false);
     }
 
-    static Line about(String label, String value) {
-        return new Line(label, value, true);
+    static Line about(String label, Object value) {
+        return new Line(label, Sentence.of(value), true);
     }
 }

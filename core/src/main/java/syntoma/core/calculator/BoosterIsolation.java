@@ -3,6 +3,8 @@ package syntoma.core.calculator;
 import java.util.List;
 import syntoma.core.booster.UsableGain;
 import syntoma.core.caution.Caution;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** How much of a booster’s gain is usable at this distance between its antennas. */
@@ -44,8 +46,11 @@ final class BoosterIsolation implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "From 0.3 m on, without reflections from nearby metal. A booster near its limit turns its gain down or oscillates: trust its warning light.";
+    public Sentence holds() {
+        return Sentence.of(
+                "From ",
+                Quantity.metres(0.3),
+                " on, without reflections from nearby metal. A booster near its limit turns its gain down or oscillates: trust its warning light.");
     }
 
     @Override
@@ -72,12 +77,13 @@ final class BoosterIsolation implements Calculator {
                 usable >= rated
                         ? "All of its " + Values.rounded(rated, 0) + " dB can be used: about "
                                 + Values.rounded(isolation, 0) + " dB of isolation."
-                        : "About " + Values.rounded(usable, 0) + " of its " + Values.rounded(rated, 0)
-                                + " dB can be used. For all of it, move the antennas about "
-                                + Values.rounded(metres, 0)
-                                + " m apart, or " + Values.rounded(missing, 0) + " dB more between them.",
+                        : Sentence.of(
+                                "About " + Values.rounded(usable, 0) + " of its " + Values.rounded(rated, 0)
+                                        + " dB can be used. For all of it, move the antennas about ",
+                                Quantity.metres(metres, 0),
+                                " apart, or put " + Values.rounded(missing, 0) + " dB more between them."),
                 Answer.about("Isolation", Values.rounded(isolation, 1) + " dB"),
                 Answer.about("Usable gain", Values.rounded(usable, 1) + " dB"),
-                Answer.about("Distance for full gain", Values.rounded(metres, 1) + " m"));
+                Answer.about("Distance for full gain", Quantity.metres(metres, 1)));
     }
 }

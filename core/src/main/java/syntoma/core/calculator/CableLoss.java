@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Staircase;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** The loss of a cable by class, length and frequency. */
@@ -42,8 +43,9 @@ final class CableLoss implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "For a cable in good condition. Kinks, water and bad crimps add loss; cables of one class differ by about 10 %.";
+    public Sentence holds() {
+        return Sentence.of(
+                "For a cable in good condition. Kinks, water and bad crimps add loss; cables of one class differ by about 10 %.");
     }
 
     @Override

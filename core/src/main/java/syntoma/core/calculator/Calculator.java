@@ -1,6 +1,7 @@
 package syntoma.core.calculator;
 
 import java.util.List;
+import syntoma.core.sentence.Sentence;
 
 /** One calculator. */
 public interface Calculator {
@@ -19,7 +20,7 @@ public interface Calculator {
     String formula();
 
     /** Where it stops being true. */
-    String holds();
+    Sentence holds();
 
     /**
      * Calculates.

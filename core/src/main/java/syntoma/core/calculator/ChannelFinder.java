@@ -8,6 +8,7 @@ import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
 import syntoma.core.band.Channel;
 import syntoma.core.band.Channels;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** The band of a channel number or a frequency. */
@@ -45,8 +46,9 @@ final class ChannelFinder implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "Exact. A 5G channel number alone does not fix the band where bands overlap; a frequency can be in several.";
+    public Sentence holds() {
+        return Sentence.of(
+                "Exact. A 5G channel number alone does not fix the band where bands overlap; a frequency can be in several.");
     }
 
     @Override

@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * A field of a calculator.
  *
- * @param unit empty text where it has none
+ * @param unit empty text where it has none; of a text of several lines those of its columns, with a space between
  * @param usual the value at first; empty text where the field may stay empty
  * @param low lowest number; NaN of a text
  * @param choices what can be chosen; none of a field that is typed
@@ -34,8 +34,8 @@ public record Input(
         return new Input(name, label, "", usual, Double.NaN, Double.NaN, List.of(), false, true);
     }
 
-    static Input lines(String name, String label, String usual) {
-        return new Input(name, label, "", usual, Double.NaN, Double.NaN, List.of(), true, false);
+    static Input lines(String name, String label, String units, String usual) {
+        return new Input(name, label, units, usual, Double.NaN, Double.NaN, List.of(), true, false);
     }
 
     Input maybe() {

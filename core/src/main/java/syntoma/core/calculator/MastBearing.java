@@ -5,6 +5,8 @@ import java.util.Map;
 import syntoma.core.aim.Bearing;
 import syntoma.core.aim.Spot;
 import syntoma.core.place.Coordinates;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** The direction of a tower from here, true and magnetic. */
@@ -39,8 +41,9 @@ final class MastBearing implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "Exact to a metre. A compass near steel is far less exact: step a few metres away from the vehicle. Declination changes by a few tenths of a degree a year.";
+    public Sentence holds() {
+        return Sentence.of(
+                "Direction and distance are exact. A compass near steel is not: step well away from the vehicle. Declination changes by a few tenths of a degree a year.");
     }
 
     @Override
@@ -51,12 +54,14 @@ final class MastBearing implements Calculator {
         double magnetic = bearing.magneticDeg(given.number("declination"));
         String name = given.text("name").isEmpty() ? "The tower" : given.text("name");
         Answer answer = Answer.of(
-                name + " is at " + Values.rounded(magnetic, 0) + "° by the compass ("
-                        + Values.rounded(bearing.trueDeg(), 0) + "° true), "
-                        + Values.rounded(bearing.km(), bearing.km() < 10 ? 2 : 1) + " km away.",
+                Sentence.of(
+                        name + " is at " + Values.rounded(magnetic, 0) + "° by the compass ("
+                                + Values.rounded(bearing.trueDeg(), 0) + "° true), ",
+                        Quantity.kilometres(bearing.km(), bearing.km() < 10 ? 2 : 1),
+                        " away."),
                 Answer.line("True", Values.rounded(bearing.trueDeg(), 1) + "°"),
                 Answer.line("By the compass", Values.rounded(magnetic, 1) + "°"),
-                Answer.line("Distance", Values.rounded(bearing.km(), 2) + " km"));
+                Answer.line("Distance", Quantity.kilometres(bearing.km(), 2)));
         return answer.keeping(
                 "mast",
                 Map.of(

@@ -8,6 +8,8 @@ import java.util.stream.IntStream;
 import syntoma.core.caution.Caution;
 import syntoma.core.propagation.FreeSpace;
 import syntoma.core.propagation.Obstacle;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** The loss over a hill, from a sketched profile. */
@@ -34,7 +36,7 @@ final class OverTheHill implements Calculator {
                 Input.number("mhz", "Frequency", "MHz", "800", 10, 8000),
                 Input.number("from", "Your antenna above ground", "m", "4", 0, 500),
                 Input.number("to", "Tower above ground", "m", "40", 0, 500),
-                Input.lines("profile", "The ground: km and height in m, a line each", "0 20\n2 25\n3.5 70\n6 30"));
+                Input.lines("profile", "The ground, a line each: distance, height", "km m", "0 20\n2 25\n3.5 70\n6 30"));
     }
 
     @Override
@@ -43,8 +45,9 @@ final class OverTheHill implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "For the highest edge only. Several ridges, woods and houses add loss; a rounded top loses more than an edge; over long distances refraction changes it by a few dB.";
+    public Sentence holds() {
+        return Sentence.of(
+                "For the highest edge only. Several ridges, woods and houses add loss; a rounded top loses more than an edge; over long distances refraction changes it by a few dB.");
     }
 
     @Override
@@ -82,24 +85,30 @@ final class OverTheHill implements Calculator {
         double edge = Obstacle.lossDb(worst);
         double free = FreeSpace.lossDb(km, mhz);
         double radius = Obstacle.fresnelM(1, at, km - at, mhz);
-        String how = edge == 0
+        Sentence reach = above > 0
+                ? Sentence.of(Quantity.metres(above, 0), " above the line.")
+                : Sentence.of(
+                        "up to ",
+                        Quantity.metres(-above, 0),
+                        " under the line, within the first Fresnel zone (",
+                        Quantity.metres(radius, 0),
+                        ").");
+        CharSequence how = edge == 0
                 ? "The path is clear: nothing reaches into the inner part of the first Fresnel zone."
-                : "The ground costs about " + Values.rounded(edge, 1) + " dB more than free space, at "
-                        + Values.rounded(at, 1) + " km, where it reaches "
-                        + (above > 0
-                                ? Values.rounded(above, 0) + " m above the line."
-                                : "up to " + Values.rounded(-above, 0)
-                                        + " m under the line, within the first Fresnel zone ("
-                                        + Values.rounded(radius, 0) + " m).");
+                : Sentence.of(
+                        "The ground costs about " + Values.rounded(edge, 1) + " dB more than free space, at ",
+                        Quantity.kilometres(at, 1),
+                        ", where it reaches ",
+                        reach);
         Answer answer = Answer.of(
                 how,
                 Answer.about("Free space", Values.rounded(free, 1) + " dB"),
                 Answer.about("The ground", Values.rounded(edge, 1) + " dB"),
                 Answer.about("Total", Values.rounded(free + edge, 1) + " dB"),
-                Answer.line("First Fresnel zone there", Values.rounded(radius, 1) + " m"),
+                Answer.line("First Fresnel zone there", Quantity.metres(radius, 1)),
                 Answer.line(
                         "Raise it for a clear path by",
-                        Values.rounded(Math.max(0, above + 0.6 * radius), 0) + " m there"));
+                        Sentence.of(Quantity.metres(Math.max(0, above + 0.6 * radius), 0), " there")));
         return new Answer(
                 answer.says(),
                 answer.lines(),

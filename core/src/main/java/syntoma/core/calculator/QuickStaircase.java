@@ -4,6 +4,7 @@ import java.util.List;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Staircase;
 import syntoma.core.propagation.HeightGain;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** What an antenna gains after its cable, compared with the device’s own antenna inside. */
@@ -46,8 +47,9 @@ final class QuickStaircase implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "If gain and walls are as stated. Height may bring nothing in woods or behind a ridge; reflections change it by up to 3 dB. For a whole chain, build a setup under Gear.";
+    public Sentence holds() {
+        return Sentence.of(
+                "If gain and walls are as stated. Height may bring nothing in woods or behind a ridge; reflections change it by up to 3 dB. For a whole chain, build a setup under Gear.");
     }
 
     @Override

@@ -3,6 +3,7 @@ package syntoma.core.calculator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 import syntoma.core.verdict.RoundsWanted;
 
@@ -37,8 +38,9 @@ final class RoundsToMake implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "For speeds and latencies paired within a round. Your own trials show their scatter below their verdicts; 0.35 is typical.";
+    public Sentence holds() {
+        return Sentence.of(
+                "For speeds and latencies paired within a round. Your own trials show their scatter below their verdicts; 0.35 is typical.");
     }
 
     @Override

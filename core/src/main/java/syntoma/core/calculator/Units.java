@@ -2,6 +2,7 @@ package syntoma.core.calculator;
 
 import java.util.List;
 import java.util.Map;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** The same amount in other units. */
@@ -52,8 +53,8 @@ final class Units implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "Exact, except for AWG, which has whole sizes: never use a thinner one.";
+    public Sentence holds() {
+        return Sentence.of("Exact, except for AWG, which has whole sizes: never use a thinner one.");
     }
 
     @Override

@@ -3,6 +3,7 @@ package syntoma.core.calculator;
 import java.time.Duration;
 import java.util.List;
 import syntoma.core.need.Transfer;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** How long an upload takes, which rate a night needs, how much data a run uses. */
@@ -36,8 +37,9 @@ final class UploadTime implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "If the rate stays the same. Evenings are slower than nights, and some services slow uploads: measure at the hour of the upload.";
+    public Sentence holds() {
+        return Sentence.of(
+                "If the rate stays the same. Evenings are slower than nights, and some services slow uploads: measure at the hour of the upload.");
     }
 
     @Override

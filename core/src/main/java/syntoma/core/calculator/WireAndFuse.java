@@ -6,6 +6,7 @@ import syntoma.core.caution.Caution;
 import syntoma.core.chain.VoltageSystem;
 import syntoma.core.power.Supply;
 import syntoma.core.power.Wire;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** The wire and fuse a device needs, and the voltage drop. */
@@ -48,8 +49,9 @@ final class WireAndFuse implements Calculator {
     }
 
     @Override
-    public String holds() {
-        return "For copper in air, one pair, a steady draw. In a bundle, in insulation or in the engine bay use the next size. Put the fuse at the battery.";
+    public Sentence holds() {
+        return Sentence.of(
+                "For copper in air, one pair, a steady draw. In a bundle, in insulation or in the engine bay use the next size. Put the fuse at the battery.");
     }
 
     @Override
@@ -76,13 +78,15 @@ final class WireAndFuse implements Calculator {
                                 + " m: no wire in the list carries that with a drop under 3 %. Shorten the wire or raise the"
                                 + " voltage"));
         double drop = wire.dropV(way, amps, celsius);
-        String size = Values.plain(wire.mm2()) + " mm² (AWG " + wire.awg() + ")";
+
         return Answer.of(
-                "Take " + size + " and a fuse of "
-                        + Values.plain(wire.fuseA(amps).getAsDouble()) + " A at the battery; " + Values.rounded(drop, 2)
-                        + " V voltage drop.",
+                Sentence.of(
+                        "Take ",
+                        wire,
+                        " and a fuse of " + Values.plain(wire.fuseA(amps).getAsDouble()) + " A at the battery; "
+                                + Values.rounded(drop, 2) + " V voltage drop."),
                 Answer.line("Current at " + Values.plain(system.lowV()) + " V", Values.rounded(amps, 2) + " A"),
-                Answer.line("Wire", size),
+                Answer.line("Wire", wire),
                 Answer.line("Fuse", Values.plain(wire.fuseA(amps).getAsDouble()) + " A"),
                 Answer.line(
                         "Voltage drop",

@@ -8,7 +8,8 @@ import syntoma.core.booster.UsableGain;
 import syntoma.core.chain.Chain.WiredLead;
 import syntoma.core.propagation.FreeSpace;
 import syntoma.core.propagation.HeightGain;
-import syntoma.core.unit.Values;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 
 /**
  * A chain as steps in dB from the air to the device at one frequency, and what that makes against the device's own antenna
@@ -51,7 +52,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
      * @param halfWidthDb how far it may be off either way
      * @param estimated whether it is an estimate, not what a sheet states
      */
-    public record Step(String part, String says, OptionalDouble db, double halfWidthDb, boolean estimated) {}
+    public record Step(String part, Sentence says, OptionalDouble db, double halfWidthDb, boolean estimated) {}
 
     /** The staircase of a chain at a frequency in MHz along one lead; without one by the device's own antenna. */
     public static Staircase of(Chain chain, Optional<Wiring.Connection> along, double mhz) {
@@ -75,14 +76,15 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
             double gain = HeightGain.db(roof, roof + run.mastM());
             steps.add(estimated(
                     "Height",
-                    Values.rounded(roof + run.mastM(), 1) + " m over ground, roof " + Values.rounded(roof, 1) + " m",
+                    Sentence.of(
+                            Quantity.metres(roof + run.mastM(), 1), " over ground, roof ", Quantity.metres(roof, 1)),
                     gain,
                     Math.abs(gain) / 2));
         }
         OptionalDouble gain = lead.gainDbi(mhz);
         steps.add(new Step(
                 run.antenna().name(),
-                gain.isPresent() ? "stated" : "gain not stated here",
+                Sentence.of(gain.isPresent() ? "stated" : "gain not stated here"),
                 gain,
                 gain.isPresent() ? GAIN_HALF_WIDTH_DB : 0,
                 false));
@@ -109,7 +111,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
         if (lead.lengthM().isPresent() && lead.lengthM().getAsDouble() == 0) {
             // the connector sits on the antenna itself
         } else if (lead.lengthM().isEmpty() || lead.cableClass().isEmpty()) {
-            steps.add(new Step("Lead", "length or class not stated", OptionalDouble.empty(), 0, false));
+            steps.add(unknown("Lead", "length or class not stated"));
         } else {
             steps.add(cable("Lead", lead.cableClass().get(), lead.lengthM().getAsDouble(), mhz));
         }
@@ -118,7 +120,12 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
 
     private static Step cable(String part, CableClass cableClass, double lengthM, double mhz) {
         double loss = cableClass.lossDb(mhz, lengthM);
-        return new Step(part, Values.plain(lengthM) + " m, " + cableClass.name(), OptionalDouble.of(-loss), 0, false);
+        return new Step(
+                part,
+                Sentence.of(Quantity.metres(lengthM), ", " + cableClass.name()),
+                OptionalDouble.of(-loss),
+                0,
+                false);
     }
 
     /** A pair of connectors where two ends meet, and one step for each adapter between. */
@@ -137,7 +144,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
                 double loss = adapter.lossDb().orElse(ADAPTER_DB);
                 steps.add(
                         adapter.lossDb().isPresent()
-                                ? new Step("Adapter", "stated", OptionalDouble.of(-loss), 0, false)
+                                ? new Step("Adapter", Sentence.of("stated"), OptionalDouble.of(-loss), 0, false)
                                 : estimated("Adapter", "estimated", -loss, loss / 2));
             }
         }
@@ -146,19 +153,19 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
     private static void addBooster(
             List<Step> steps, Chain chain, Booster booster, OptionalDouble donorDbi, double mhz) {
         if (booster.gainDb().isEmpty() || donorDbi.isEmpty()) {
-            steps.add(new Step(booster.name(), "gain not stated", OptionalDouble.empty(), 0, false));
+            steps.add(unknown(booster.name(), "gain not stated"));
             return;
         }
         double usable = usableGain(chain, donorDbi.getAsDouble(), mhz)
                 .db(booster.gainDb().getAsDouble(), mhz);
         steps.add(estimated(
                 booster.name(),
-                "stable gain, " + Values.plain(BOOSTER_APART_M) + " m apart",
+                Sentence.of("stable gain, ", Quantity.metres(BOOSTER_APART_M), " apart"),
                 usable,
                 BOOSTER_HALF_WIDTH_DB));
         steps.add(estimated(
                 "Air to the device",
-                Values.plain(DEVICE_FROM_BOOSTER_M) + " m",
+                Sentence.of(Quantity.metres(DEVICE_FROM_BOOSTER_M)),
                 INDOOR_DBI - FreeSpace.lossDb(DEVICE_FROM_BOOSTER_M / 1000, mhz),
                 BOOSTER_HALF_WIDTH_DB / 2));
     }
@@ -172,8 +179,12 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
                 INDOOR_DBI - UsableGain.BACK_DB);
     }
 
-    private static Step estimated(String part, String says, double db, double halfWidthDb) {
-        return new Step(part, says, OptionalDouble.of(db), halfWidthDb, true);
+    private static Step unknown(String part, String why) {
+        return new Step(part, Sentence.of(why), OptionalDouble.empty(), 0, false);
+    }
+
+    private static Step estimated(String part, CharSequence says, double db, double halfWidthDb) {
+        return new Step(part, Sentence.of(says), OptionalDouble.of(db), halfWidthDb, true);
     }
 
     /** The device's own antenna inside, in dB: 0 dBi less the shell. */

@@ -6,6 +6,8 @@ import java.util.Locale;
 import java.util.Optional;
 import syntoma.core.band.Bands;
 import syntoma.core.chain.RadioMode;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.state.Arranged;
 import syntoma.core.state.Work;
 import syntoma.core.unit.Labels;
@@ -165,9 +167,10 @@ public record Variation(Kind kind, String value) {
 
     /** @param device its name */
     private Arranged arranged(String device) {
-        String says =
+        Sentence says = Sentence.of(
                 switch (kind) {
-                    case SPACING -> "Put " + device + " " + Values.plain(metres()) + " m from the indoor antenna.";
+                    case SPACING ->
+                        Sentence.of("Put " + device + " ", Quantity.metres(metres()), " from the indoor antenna.");
                     case PLATE ->
                         value.equals("with")
                                 ? "Put the metal plate under the antenna."
@@ -177,7 +180,7 @@ public record Variation(Kind kind, String value) {
                     case BOOSTER -> "Switch the booster off.";
                     case ANTENNAS -> "Let " + device + " use its own antennas.";
                     case HEIGHT -> "Bring the antenna to its height: " + phrase() + ".";
-                };
+                });
         return new Arranged(kind.work, phrase(), says);
     }
 }

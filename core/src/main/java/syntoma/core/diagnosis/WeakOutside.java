@@ -49,6 +49,6 @@ final class WeakOutside implements Rule {
                         weakPhone && weakHeard ? Sure.SURELY : Sure.LIKELY,
                         "There is little signal of " + s.carrier() + " here, even outside.",
                         evidence,
-                        "Raise the antenna, aim it, or try another carrier; a few metres beside trees can be worth more than a cable."));
+                        "Raise the antenna, aim it, or try another carrier; a few steps away from trees can be worth more than a cable."));
     }
 }

@@ -9,6 +9,8 @@ import syntoma.core.booster.UsableGain;
 import syntoma.core.chain.Booster;
 import syntoma.core.chain.Staircase;
 import syntoma.core.chain.Wiring;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** What is true of every booster and is not on its box: licence, ringing, and what it cannot do. */
@@ -46,12 +48,15 @@ final class BoosterCare implements FitRule {
                 .ifPresent(stable -> findings.add(FitFinding.caution(
                         "booster-rings",
                         booster.name(),
-                        "Rated " + Values.plain(rated.getAsDouble()) + " dB, stable up to about "
-                                + Values.rounded(stable, 0) + " dB with the antennas "
-                                + Values.plain(Staircase.BOOSTER_APART_M)
-                                + " m apart: above that it oscillates and shuts down.",
-                        "Set its gain lower, or put " + Values.rounded(metres(rated.getAsDouble() - stable), 1)
-                                + " m or a metal roof between the two antennas.")));
+                        Sentence.of(
+                                "Rated " + Values.plain(rated.getAsDouble()) + " dB, stable up to about "
+                                        + Values.rounded(stable, 0) + " dB with the antennas ",
+                                Quantity.metres(Staircase.BOOSTER_APART_M),
+                                " apart: above that it oscillates and shuts down."),
+                        Sentence.of(
+                                "Set its gain lower, or put ",
+                                Quantity.metres(metres(rated.getAsDouble() - stable), 1),
+                                " or a metal roof between the two antennas."))));
     }
 
     private static OptionalDouble stable(FitCase fit, Band band) {

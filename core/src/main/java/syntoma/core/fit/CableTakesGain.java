@@ -12,6 +12,8 @@ import syntoma.core.chain.Cable;
 import syntoma.core.chain.CableChoice;
 import syntoma.core.chain.Lead;
 import syntoma.core.chain.Wiring;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** Thin or long cable can take half of what the antenna gives, or all of it. */
@@ -54,9 +56,10 @@ final class CableTakesGain implements FitRule {
         if (loss < LEAST_DB || !(loss > gain / 2)) {
             return Optional.empty();
         }
-        String says = Values.plain(Math.round((lead.lengthM().orElse(0) + added) * 10) / 10.0)
-                + " m of cable costs " + Values.rounded(loss, 1) + " dB at " + Values.rounded(mhz, 0)
-                + " MHz; the antenna gives " + Values.rounded(gain, 1) + " dBi.";
+        Sentence says = Sentence.of(
+                Quantity.metres(Math.round((lead.lengthM().orElse(0) + added) * 10) / 10.0),
+                " of cable costs " + Values.rounded(loss, 1) + " dB at " + Values.rounded(mhz, 0)
+                        + " MHz; the antenna gives " + Values.rounded(gain, 1) + " dBi.");
         String name = run.antenna().name();
         String fix = fix(added, addedLoss, mhz);
         return Optional.of(

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import syntoma.core.band.Coverage;
 import syntoma.core.band.Reach;
+import syntoma.core.sentence.Sentence;
 
 /** What the fit check found of one chain, the heaviest first. */
 public record Findings(FitCase fit, List<FitFinding> all) {
@@ -35,22 +36,26 @@ public record Findings(FitCase fit, List<FitFinding> all) {
     }
 
     /** What is found, as one sentence or two. */
-    public String headline() {
+    public Sentence headline() {
         if (fit.chain().device().isEmpty()) {
-            return "This setup has only a name. Choose its parts to check whether they fit.";
+            return Sentence.of("This setup has only a name. Choose its parts to check whether they fit.");
         }
         if (blocked()) {
-            return "It does not fit yet. " + blockers().get(0).says();
+            return Sentence.of("It does not fit yet. ", blockers().get(0).says());
         }
         int kinds = toBuy().size();
         String buy = kinds == 0
                 ? ""
                 : ", with " + Words.count(kinds) + (kinds == 1 ? " kind of part" : " kinds of part") + " to buy";
         if (!fit.chain().isCellular()) {
-            return "It fits" + buy + ". It draws on "
-                    + fit.chain().settings().source().label() + ".";
+            return Sentence.of(
+                    "It fits",
+                    buy,
+                    ". It draws on ",
+                    fit.chain().settings().source().label(),
+                    ".");
         }
-        return "It fits" + buy + fewBands() + " " + fit.streams().sentence(fit.device());
+        return Sentence.of("It fits", buy, fewBands(), " ", fit.streams().sentence(fit.device()));
     }
 
     /** How few of the carrier's bands get through, where they are not all. */

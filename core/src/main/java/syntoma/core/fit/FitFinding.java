@@ -1,6 +1,7 @@
 package syntoma.core.fit;
 
 import java.util.Optional;
+import syntoma.core.sentence.Sentence;
 
 /**
  * What the fit check found.
@@ -11,23 +12,28 @@ import java.util.Optional;
  * @param fix the cheapest remedy; empty text where there is none or none is needed
  * @param toBuy what the remedy costs; empty where nothing has to be bought
  */
-public record FitFinding(String code, Severity severity, String where, String says, String fix, Optional<ToBuy> toBuy) {
+public record FitFinding(
+        String code, Severity severity, String where, Sentence says, Sentence fix, Optional<ToBuy> toBuy) {
 
     /** Whether the chain does not work with it. */
     public boolean blocks() {
         return severity == Severity.BLOCKER;
     }
 
-    static FitFinding blocker(String code, String where, String says, String fix) {
-        return new FitFinding(code, Severity.BLOCKER, where, says, fix, Optional.empty());
+    static FitFinding blocker(String code, String where, CharSequence says, CharSequence fix) {
+        return of(code, Severity.BLOCKER, where, says, fix);
     }
 
-    static FitFinding caution(String code, String where, String says, String fix) {
-        return new FitFinding(code, Severity.CAUTION, where, says, fix, Optional.empty());
+    static FitFinding caution(String code, String where, CharSequence says, CharSequence fix) {
+        return of(code, Severity.CAUTION, where, says, fix);
     }
 
-    static FitFinding note(String code, String where, String says, String fix) {
-        return new FitFinding(code, Severity.NOTE, where, says, fix, Optional.empty());
+    static FitFinding note(String code, String where, CharSequence says, CharSequence fix) {
+        return of(code, Severity.NOTE, where, says, fix);
+    }
+
+    private static FitFinding of(String code, Severity severity, String where, CharSequence says, CharSequence fix) {
+        return new FitFinding(code, severity, where, Sentence.of(says), Sentence.of(fix), Optional.empty());
     }
 
     FitFinding with(ToBuy remedy) {

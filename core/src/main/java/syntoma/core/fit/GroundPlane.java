@@ -1,8 +1,10 @@
 package syntoma.core.fit;
 
 import java.util.List;
+import syntoma.core.chain.AntennaRun;
 import syntoma.core.chain.Placement;
-import syntoma.core.unit.Values;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 
 /** An antenna that needs metal beneath it works poorly without. */
 final class GroundPlane implements FitRule {
@@ -18,18 +20,26 @@ final class GroundPlane implements FitRule {
                 .map(run -> FitFinding.caution(
                         "ground-plane",
                         run.antenna().name(),
-                        run.antenna().name() + " needs "
-                                + Values.plain(run.antenna().groundPlaneCm2().getAsDouble())
-                                + " cm² of metal beneath it; "
-                                + (run.placement() == Placement.ROOF
+                        Sentence.of(
+                                run.antenna().name() + " needs ",
+                                Quantity.squareCentimetres(
+                                        run.antenna().groundPlaneCm2().getAsDouble()),
+                                " of metal beneath it; ",
+                                run.placement() == Placement.ROOF
                                         ? "a roof of "
                                                 + fit.chain().vehicle().shell().label() + " has none."
-                                        : "at the " + run.placement().label() + " there is none.")
-                                + (run.plateCm2().isPresent()
-                                        ? " The plate has "
-                                                + Values.plain(run.plateCm2().getAsDouble()) + " cm²."
-                                        : ""),
+                                        : "at the " + run.placement().label() + " there is none.",
+                                plate(run)),
                         "A metal plate of that size, or a measured trial with and without."))
                 .toList();
+    }
+
+    private static Sentence plate(AntennaRun run) {
+        return run.plateCm2().isPresent()
+                ? Sentence.of(
+                        " The plate has ",
+                        Quantity.squareCentimetres(run.plateCm2().getAsDouble()),
+                        ".")
+                : Sentence.EMPTY;
     }
 }

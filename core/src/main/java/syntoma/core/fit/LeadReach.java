@@ -6,7 +6,8 @@ import syntoma.core.chain.AntennaRun;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Use;
 import syntoma.core.chain.Wiring;
-import syntoma.core.unit.Values;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 
 /** A lead must reach from the antenna down the mast, and through the roof to the device. */
 final class LeadReach implements FitRule {
@@ -31,13 +32,16 @@ final class LeadReach implements FitRule {
         if (!outside || length >= wanted || connection.lead().lead().lengthM().orElse(0) == 0 && run.mastM() == 0) {
             return Optional.empty();
         }
-        String says = Values.plain(length) + " m of cable from " + run.antenna().name() + " does not reach the device: "
-                + (run.mastM() > 0
-                        ? "the mast alone is " + Values.plain(run.mastM()) + " m"
-                        : "the roof alone takes " + Values.plain(THROUGH_ROOF_M) + " m")
-                + ".";
-        String fix = "An extension of at least " + Values.rounded(wanted - length, 1)
-                + " m, plus the length inside the vehicle.";
+        Sentence says = Sentence.of(
+                Quantity.metres(length),
+                " of cable from " + run.antenna().name() + " does not reach the device: ",
+                run.mastM() > 0 ? "the mast alone is " : "the roof alone takes ",
+                Quantity.metres(run.mastM() > 0 ? run.mastM() : THROUGH_ROOF_M),
+                ".");
+        Sentence fix = Sentence.of(
+                "An extension of at least ",
+                Quantity.metres(wanted - length, 1),
+                ", plus the length inside the vehicle.");
         return Optional.of(
                 length < run.mastM()
                         ? FitFinding.blocker("lead-reach", run.antenna().name(), says, fix)

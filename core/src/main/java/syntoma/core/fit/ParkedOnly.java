@@ -5,7 +5,8 @@ import java.util.List;
 import syntoma.core.chain.AntennaRun;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Vehicle;
-import syntoma.core.unit.Values;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 
 /** What overtops the vehicle stands only while it is parked; what stays on must pass under what is ahead. */
 final class ParkedOnly implements FitRule {
@@ -22,14 +23,24 @@ final class ParkedOnly implements FitRule {
                         "parked-only",
                         run.antenna().name(),
                         known
-                                ? "Parked only: taller than the vehicle by " + Values.rounded(over, 2) + " m, "
-                                        + Values.rounded(top, 2) + " m over ground."
-                                : "Parked only: taller than the vehicle by " + Values.rounded(over, 2)
-                                        + " m and the antenna’s own height, which its data sheet does not state.",
+                                ? Sentence.of(
+                                        "Parked only: taller than the vehicle by ",
+                                        Quantity.metres(over, 2),
+                                        ", ",
+                                        Quantity.height(top),
+                                        " over ground.")
+                                : Sentence.of(
+                                        "Parked only: taller than the vehicle by ",
+                                        Quantity.metres(over, 2),
+                                        " and the antenna’s own height, which its data sheet does not state."),
                         "Take the mast down before you drive; a line at the door handle reminds you."));
             } else if (run.placement() == Placement.ROOF && top > vehicle.limitM()) {
-                String says = "On the roof it makes the vehicle " + Values.rounded(top, 2) + " m high; your limit is "
-                        + Values.rounded(vehicle.limitM(), 2) + " m.";
+                Sentence says = Sentence.of(
+                        "On the roof it makes the vehicle ",
+                        Quantity.height(top),
+                        " high; your limit is ",
+                        Quantity.height(vehicle.limitM()),
+                        ".");
                 findings.add(
                         run.antenna().magnetic()
                                 ? FitFinding.caution(

@@ -5,7 +5,8 @@ import java.util.OptionalDouble;
 import syntoma.core.chain.Adapter;
 import syntoma.core.chain.Device;
 import syntoma.core.chain.Wiring;
-import syntoma.core.unit.Values;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 
 /** Rigid adapters side by side need more room than ports often have. */
 final class RigidAdapters implements FitRule {
@@ -27,8 +28,12 @@ final class RigidAdapters implements FitRule {
                 : List.of(FitFinding.caution(
                         "rigid-adapters",
                         fit.device(),
-                        "These ports sit " + Values.plain(spacing.getAsDouble()) + " mm apart: rigid adapters of "
-                                + Values.plain(width) + " mm will not fit side by side.",
+                        Sentence.of(
+                                "These ports sit ",
+                                Quantity.millimetres(spacing.getAsDouble()),
+                                " apart: rigid adapters of ",
+                                Quantity.millimetres(width),
+                                " will not fit side by side."),
                         "Use pigtails."));
     }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import syntoma.core.chain.Feed;
 import syntoma.core.chain.VoltageSystem;
 import syntoma.core.power.Supply;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** A vehicle’s battery runs through a range of volts; not every input takes that, and the remedy fits the case. */
@@ -114,7 +115,7 @@ final class SupplyRange implements FitRule {
                         found.severity(),
                         found.where(),
                         found.says(),
-                        "Look up the other end of its range: it decides the converter’s voltage.",
+                        Sentence.of("Look up the other end of its range: it decides the converter’s voltage."),
                         Optional.empty());
         };
     }
@@ -125,7 +126,7 @@ final class SupplyRange implements FitRule {
                 found.severity(),
                 found.where(),
                 found.says(),
-                "A " + what + "." + more,
+                Sentence.of("A " + what + "." + more),
                 Optional.of(ToBuy.about(what, price)));
     }
 

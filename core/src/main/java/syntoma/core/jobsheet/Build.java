@@ -6,11 +6,15 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import syntoma.core.chain.Shell;
+import syntoma.core.power.Wire;
 import syntoma.core.roof.Foot;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /**
@@ -38,6 +42,9 @@ public record Build(
 
     /** A common sealant carries weight and keeps water out after so long. */
     public static final int SEALANT_CURES_MIN = 12 * 60;
+
+    /** The bit for the first hole: small enough to be closed again. */
+    static final Quantity PILOT = Quantity.millimetres(3);
 
     /** The step in which the gain is measured with everything loose. */
     public static final String ROOF_TEST = "roof-test";
@@ -127,7 +134,7 @@ public record Build(
      * @param cable its class
      * @param cablesMm what the leads take in a gland; empty where they are not described
      * @param fuseA of the supply; empty, as the wire, where it is not drawn
-     * @param wireMm2 of the supply
+     * @param wire of the supply
      * @param wireM of it, one way
      */
     public record CableNeeds(
@@ -135,37 +142,43 @@ public record Build(
             String cable,
             OptionalDouble cablesMm,
             OptionalDouble fuseA,
-            OptionalDouble wireMm2,
+            Optional<Wire> wire,
             double wireM) {
         /** Nothing but the build. */
         public static final CableNeeds NOTHING =
-                new CableNeeds(0, "", OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), 0);
+                new CableNeeds(0, "", OptionalDouble.empty(), OptionalDouble.empty(), Optional.empty(), 0);
     }
 
     /** What is bought before it begins. */
-    public List<String> parts(CableNeeds wanted) {
-        List<String> parts = new ArrayList<>();
+    public List<Sentence> parts(CableNeeds wanted) {
+        List<CharSequence> parts = new ArrayList<>();
         if (fixing == Foot.Fixing.DRILLED) {
-            parts.add(hole.tool() + ", pilot drill of 3 mm");
+            parts.add(Sentence.of(hole.tool(), ", pilot drill of ", PILOT));
             parts.add(shell.isMetal() ? "primer and paint against rust for the edge" : "sealing resin for the edge");
         }
         parts.add(sealant());
         parts.add("masking tape, insulating tape for the plug ends, cleaner that leaves no grease, a cloth");
         if (wanted.extensionM > 0) {
-            parts.add(leads + " × extension of " + Values.rounded(wanted.extensionM, 1) + " m or a little more, "
-                    + wanted.cable);
+            parts.add(Sentence.of(
+                    leads + " × extension of ",
+                    Quantity.metres(wanted.extensionM, 1),
+                    " or a little more, " + wanted.cable));
         }
-        parts.add("clips and ties for " + leads + " leads, grommet or gland"
-                + (wanted.cablesMm.isPresent()
-                        ? " that closes around " + Values.rounded(wanted.cablesMm.getAsDouble(), 1) + " mm"
-                        : ""));
+        parts.add(Sentence.of(
+                "clips and ties for " + leads + " leads, grommet or gland",
+                wanted.cablesMm.isPresent()
+                        ? Sentence.of(" that closes around ", Quantity.millimetres(wanted.cablesMm.getAsDouble(), 1))
+                        : Sentence.EMPTY));
         parts.add(
-                wanted.fuseA.isPresent() && wanted.wireMm2.isPresent()
-                        ? "fuse of " + Values.plain(wanted.fuseA.getAsDouble()) + " A with its holder, "
-                                + Values.rounded(2 * wanted.wireM, 1) + " m of wire of "
-                                + Values.plain(wanted.wireMm2.getAsDouble()) + " mm² for both ways"
+                wanted.fuseA.isPresent() && wanted.wire.isPresent()
+                        ? Sentence.of(
+                                "fuse of " + Values.plain(wanted.fuseA.getAsDouble()) + " A with its holder, ",
+                                Quantity.metres(2 * wanted.wireM, 1),
+                                " of wire of ",
+                                wanted.wire.get(),
+                                " for both ways")
                         : "fuse and holder, wire sized to the fuse");
-        return List.copyOf(parts);
+        return parts.stream().map(Sentence::of).toList();
     }
 
     /** By what the roof is of: what holds on steel tears a solvent-shy plastic. */

@@ -5,7 +5,8 @@ import java.util.OptionalDouble;
 import syntoma.core.roof.HoleFinder;
 import syntoma.core.roof.Passage;
 import syntoma.core.roof.Spot;
-import syntoma.core.unit.Values;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 
 /**
  * The hole that is drilled, and where.
@@ -17,13 +18,12 @@ public record Hole(double neededMm, Optional<Marks> marks) {
 
     /** Where to measure: outside from the edges of the roof, inside from the walls. */
     public record Marks(HoleFinder.Outside outside, Spot inside) {
-        private String said() {
-            return m(outside.spot().x()) + " from the front and "
-                    + m(outside.spot().y()) + " from the left";
-        }
-
-        private static String m(double metres) {
-            return Values.rounded(metres, 2) + " m";
+        private Sentence said() {
+            return Sentence.of(
+                    Quantity.drawn(outside.spot().x()),
+                    " from the front and ",
+                    Quantity.drawn(outside.spot().y()),
+                    " from the left");
         }
     }
 
@@ -37,24 +37,27 @@ public record Hole(double neededMm, Optional<Marks> marks) {
     }
 
     /** What is bought for it. */
-    String tool() {
+    Sentence tool() {
         OptionalDouble saw = sawMm();
         boolean wider = saw.isPresent() && saw.getAsDouble() - neededMm >= 0.1;
-        return "hole saw of " + diameter() + (wider ? " (the hole needs " + mm(neededMm) + ")" : "");
+        return Sentence.of(
+                "hole saw of ",
+                diameter(),
+                wider ? Sentence.of(" (the hole needs ", mm(neededMm), ")") : Sentence.EMPTY);
     }
 
     /** The diameter that is drilled: a common saw's. */
-    String diameter() {
+    Quantity diameter() {
         return mm(sawMm().orElse(neededMm));
     }
 
-    private static String mm(double value) {
-        return Values.plain(Math.round(value * 10) / 10.0) + " mm";
+    private static Quantity mm(double value) {
+        return Quantity.millimetres(Math.round(value * 10) / 10.0);
     }
 
     /** How it is marked. */
-    String marking() {
-        return marks.map(marks -> "Mark the hole " + marks.said())
-                .orElse("Choose the antenna’s place in the roof plan, then mark the hole");
+    Sentence marking() {
+        return marks.map(marks -> Sentence.of("Mark the hole ", marks.said()))
+                .orElse(Sentence.of("Choose the antenna’s place in the roof plan, then mark the hole"));
     }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import syntoma.core.caution.Caution;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -23,7 +24,7 @@ import syntoma.core.unit.Values;
  */
 public record Task(
         String key,
-        String name,
+        Sentence name,
         int minutes,
         int people,
         int waitMin,
@@ -31,7 +32,7 @@ public record Task(
         Weather weather,
         Optional<String> lastLook,
         List<Caution> cautions,
-        List<String> tools,
+        List<Sentence> tools,
         boolean helper) {
     private static final int LONGEST_NAME = 160;
     private static final int LONGEST_MIN = 24 * 60;
@@ -41,7 +42,8 @@ public record Task(
      * @throws IllegalArgumentException naming the value and what is allowed
      */
     public Task {
-        name = Text.name("task", name, LONGEST_NAME);
+        String checked = Text.name("task", name.toString(), LONGEST_NAME);
+        name = checked.contentEquals(name) ? name : Sentence.of(checked);
         Values.within("minutes of " + name, minutes, 1, LONGEST_MIN, "min");
         Values.within("people of " + name, people, 1, 4, "");
         Values.within("wait of " + name, waitMin, 0, LONGEST_WAIT_MIN, "min");
@@ -70,6 +72,16 @@ public record Task(
     /** A task that is nothing but its time. */
     static Task plain(String key, int minutes, int people, int waitMin, List<String> after) {
         return new Task(
-                key, key, minutes, people, waitMin, after, Weather.ANY, Optional.empty(), List.of(), List.of(), false);
+                key,
+                Sentence.of(key),
+                minutes,
+                people,
+                waitMin,
+                after,
+                Weather.ANY,
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                false);
     }
 }

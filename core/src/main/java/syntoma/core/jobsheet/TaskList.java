@@ -12,6 +12,7 @@ import org.jgrapht.alg.cycle.HawickJamesSimpleCycles;
 import org.jgrapht.graph.DefaultDirectedGraph;
 import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.traverse.TopologicalOrderIterator;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /** Tasks with what comes before what: an order exists, and every task that is named is there. */
@@ -57,9 +58,9 @@ public final class TaskList {
         }
         List<List<String>> cycles = new HawickJamesSimpleCycles<>(graph).findSimpleCycles();
         if (!cycles.isEmpty()) {
-            List<String> names =
+            List<Sentence> names =
                     cycles.get(0).stream().map(key -> byKey.get(key).name()).toList();
-            throw new IllegalArgumentException("these wait for each other: " + String.join(", ", names));
+            throw new IllegalArgumentException("these wait for each other: " + Sentence.join(", ", names));
         }
         List<String> given = List.copyOf(byKey.keySet());
         List<Task> inOrder = new ArrayList<>();

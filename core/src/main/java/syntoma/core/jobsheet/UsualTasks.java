@@ -1,12 +1,14 @@
 package syntoma.core.jobsheet;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import syntoma.core.caution.Caution;
 import syntoma.core.chain.Shell;
 import syntoma.core.roof.Foot;
+import syntoma.core.sentence.Sentence;
 
 /** The tasks of a build as they usually are, each with its tools, its weather and what can hurt at it. */
 final class UsualTasks {
@@ -75,14 +77,14 @@ final class UsualTasks {
                 .after(Build.MARK)
                 .with("torch", "screwdriver")
                 .build());
-        tasks.add(step("pilot", "Pilot hole of 3 mm, from inside", 10)
+        tasks.add(step("pilot", Sentence.of("Pilot hole of ", Build.PILOT, ", from inside"), 10)
                 .after("look")
                 .last("The distances from all four edges agree; nothing is hidden there; both sides are clear.")
                 .minding(Caution.DRILLING)
-                .with("drill", "bit of 3 mm with a stop", "eye protection")
+                .with("drill", Sentence.of("bit of ", Build.PILOT, " with a stop"), "eye protection")
                 .helped()
                 .build());
-        tasks.add(step("drill", "Drill the hole of " + hole.diameter() + ", from outside", 15)
+        tasks.add(step("drill", Sentence.of("Drill the hole of ", hole.diameter(), ", from outside"), 15)
                 .after("pilot")
                 .last("The pilot hole came out where it was marked.")
                 .minding(Caution.DRILLING)
@@ -225,24 +227,24 @@ final class UsualTasks {
                 .build());
     }
 
-    private static Step step(String key, String name, int minutes) {
+    private static Step step(String key, CharSequence name, int minutes) {
         return new Step(key, name, minutes);
     }
 
     /** A task as it is written down. */
     private static final class Step {
         private final String key;
-        private final String name;
+        private final CharSequence name;
         private final int minutes;
         private List<String> after = List.of();
         private int waitMin;
         private Weather weather = Weather.ANY;
         private Optional<String> lastLook = Optional.empty();
         private List<Caution> cautions = new ArrayList<>();
-        private List<String> tools = new ArrayList<>();
+        private List<Sentence> tools = new ArrayList<>();
         private boolean helper;
 
-        Step(String key, String name, int minutes) {
+        Step(String key, CharSequence name, int minutes) {
             this.key = key;
             this.name = name;
             this.minutes = minutes;
@@ -273,8 +275,8 @@ final class UsualTasks {
             return set(s -> s.cautions.addAll(List.of(all)));
         }
 
-        Step with(String... all) {
-            return set(s -> s.tools.addAll(List.of(all)));
+        Step with(CharSequence... all) {
+            return set(s -> Arrays.stream(all).map(Sentence::of).forEach(s.tools::add));
         }
 
         /** With a second person at the other side. */
@@ -288,7 +290,8 @@ final class UsualTasks {
         }
 
         Task build() {
-            return new Task(key, name, minutes, 1, waitMin, after, weather, lastLook, cautions, tools, helper);
+            return new Task(
+                    key, Sentence.of(name), minutes, 1, waitMin, after, weather, lastLook, cautions, tools, helper);
         }
     }
 }

@@ -1,23 +1,25 @@
 package syntoma.core.jobsheet;
 
 import java.util.Locale;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Labels;
 
 /** The weather that a task wants. */
 public enum Weather {
-    ANY(""),
-    DRY("dry weather and daylight"),
-    CALM("dry weather, daylight and little wind"),
-    WARM("dry weather, and above 5 °C until it has cured");
+    ANY(Sentence.EMPTY),
+    DRY(Sentence.of("dry weather and daylight")),
+    CALM(Sentence.of("dry weather, daylight and little wind")),
+    WARM(Sentence.of("dry weather, and above ", Quantity.celsius(5), " until it has cured"));
 
-    private final String says;
+    private final Sentence says;
 
-    Weather(String says) {
+    Weather(Sentence says) {
         this.says = says;
     }
 
     /** Empty where any will do. */
-    public String says() {
+    public Sentence says() {
         return says;
     }
 

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.VoltageSystem;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /**
@@ -58,25 +59,30 @@ public record PowerRun(VoltageSystem system, double wayM, Supply supply, Optiona
     }
 
     /** The same with a wire that is there, compared with what is wanted; empty where the draw is not stated. */
-    public List<String> held(double mm2) {
+    public List<Sentence> held(double mm2) {
         Wire own = Wire.of(mm2);
-        List<String> said = new ArrayList<>();
+        List<Sentence> said = new ArrayList<>();
         if (amps.isEmpty()) {
             return said;
         }
         double lost = drop(own).orElseThrow();
-        String loses = Values.plain(own.mm2()) + " mm² loses " + Values.rounded(lost, 2) + " V on the way";
+        Sentence loses = Sentence.of(own, " loses " + Values.rounded(lost, 2) + " V on the way");
         said.add(
                 lost <= MOST_DROP * system.nominalV()
-                        ? loses + "."
-                        : loses + ", more than 3 %: take "
-                                + wire.map(w -> Values.plain(w.mm2()) + " mm².").orElse("a shorter way."));
+                        ? Sentence.of(loses, ".")
+                        : Sentence.of(
+                                loses,
+                                ", more than 3 %: take ",
+                                wire.<Object>map(w -> w).orElse("a shorter way"),
+                                "."));
         said.add(
                 own.fuseA(amps.getAsDouble()).isPresent()
-                        ? "It is fused at "
-                                + Values.plain(own.fuseA(amps.getAsDouble()).getAsDouble()) + " A, at the battery."
-                        : "No fuse carries " + Values.rounded(amps.getAsDouble(), 1) + " A and guards "
-                                + Values.plain(own.mm2()) + " mm².");
+                        ? Sentence.of("It is fused at "
+                                + Values.plain(own.fuseA(amps.getAsDouble()).getAsDouble()) + " A, at the battery.")
+                        : Sentence.of(
+                                "No fuse carries " + Values.rounded(amps.getAsDouble(), 1) + " A and guards ",
+                                own,
+                                "."));
         return said;
     }
 }

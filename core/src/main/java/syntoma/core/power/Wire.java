@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import syntoma.core.sentence.Part;
+import syntoma.core.sentence.UnitSystem;
 import syntoma.core.unit.Table;
 import syntoma.core.unit.Values;
 
@@ -14,7 +16,7 @@ import syntoma.core.unit.Values;
  * @param ratingA typical rating in A
  * @param awg the next common gauge that is not thinner
  */
-public record Wire(double mm2, double ratingA, int awg) {
+public record Wire(double mm2, double ratingA, int awg) implements Part {
     /** Resistivity of copper at 20 °C in Ω·mm²/m. */
     public static final double RHO = 0.0172;
     /** Rise of the resistivity per K. */
@@ -27,6 +29,11 @@ public record Wire(double mm2, double ratingA, int awg) {
     private static final List<Double> FUSES = Table.rows(Wire.class, "fuses.csv").stream()
             .map(f -> Double.parseDouble(f[0]))
             .toList();
+
+    @Override
+    public String in(UnitSystem system) {
+        return system == UnitSystem.METRIC ? Values.plain(mm2) + " mm²" : "AWG " + awg;
+    }
 
     /** All sizes, the thinnest first. */
     public static List<Wire> sizes() {

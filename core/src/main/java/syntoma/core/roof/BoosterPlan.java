@@ -11,6 +11,8 @@ import syntoma.core.booster.BoosterPlacing;
 import syntoma.core.booster.UsableGain;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Shell;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
 
@@ -116,43 +118,42 @@ public record BoosterPlan(
     }
 
     /** What to do, in a sentence, by the band on which the least of the gain is stable. */
-    public String sentence(List<Band> bands) {
+    public Sentence sentence(List<Band> bands) {
         if (!hasSignal()) {
-            return "There is nothing to boost: with " + Values.plain(donorRsrpDbm) + " dBm"
+            return Sentence.of("There is nothing to boost: with " + Values.plain(donorRsrpDbm) + " dBm"
                     + donorSinrDb.stream()
                             .mapToObj(db -> " and " + Values.plain(db) + " dB SINR")
                             .findFirst()
                             .orElse("")
-                    + " at the antenna outside no booster helps.";
+                    + " at the antenna outside no booster helps.");
         }
         Optional<OnBand> worst = on(bands).stream().min(Comparator.comparingDouble(b -> b.placing.stableGainDb()));
-        return worst.map(this::sentence).orElse("Say which bands the carrier has.");
+        return worst.map(this::sentence).orElse(Sentence.of("Say which bands the carrier has."));
     }
 
-    private String sentence(OnBand worst) {
+    private Sentence sentence(OnBand worst) {
         BoosterPlacing placing = worst.placing;
         if (placing.shortM() == 0) {
-            return "The two antennas are far enough apart for all " + Values.plain(rated.gainDb) + " dB of "
-                    + rated.name + ".";
+            return Sentence.of("The two antennas are far enough apart for all " + Values.plain(rated.gainDb) + " dB of "
+                    + rated.name + ".");
         }
         double stable = placing.stableGainDb();
         String now = stable <= 0
                 ? "No gain is stable on " + worst.band.name()
                 : "On " + worst.band.name() + " " + Values.rounded(stable, 0) + " of " + Values.plain(rated.gainDb)
                         + " dB are stable";
-        return now + ": "
-                + move(placing.fullGainAtM())
-                        .map(move ->
-                                move + (facing ? ", or turn the antennas back to back," : ",") + " to use all of it")
-                        .orElse(
-                                facing
-                                        ? "turn the antennas back to back; apart they cannot be enough in this vehicle"
-                                        : "this vehicle is too short for all of it")
-                + "; else set the gain lower.";
+        Sentence all = move(placing.fullGainAtM())
+                .map(move ->
+                        Sentence.of(move, facing ? ", or turn the antennas back to back," : ",", " to use all of it"))
+                .orElse(Sentence.of(
+                        facing
+                                ? "turn the antennas back to back; apart they cannot be enough in this vehicle"
+                                : "this vehicle is too short for all of it"));
+        return Sentence.of(now, ": ", all, "; else set the gain lower.");
     }
 
     /** How far the indoor antenna goes along the vehicle; empty where that is out of it. */
-    private Optional<String> move(double wantedM) {
+    private Optional<Sentence> move(double wantedM) {
         double along = Math.abs(outside.x - inside.x);
         double across = Math.abs(outside.y - inside.y);
         double wantedAlong = Math.sqrt(Math.max(0, wantedM * wantedM - across * across - depthM() * depthM()));
@@ -160,8 +161,10 @@ public record BoosterPlan(
         double to = outside.x + (aft ? wantedAlong : -wantedAlong);
         return to < 0 || to > roomM
                 ? Optional.empty()
-                : Optional.of("move the indoor antenna " + Values.rounded(wantedAlong - along, 1) + " m "
-                        + (aft ? "aft" : "forward"));
+                : Optional.of(Sentence.of(
+                        "move the indoor antenna ",
+                        Quantity.metres(wantedAlong - along, 1),
+                        aft ? " aft" : " forward"));
     }
 
     /** Where what the booster itself reports does not agree, in sentences. */

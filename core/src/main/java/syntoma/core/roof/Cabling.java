@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Staircase;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /**
@@ -62,21 +64,30 @@ public record Cabling(
         return new Cabling(device, dropM, way, bends, leadM, slackM, dripLoopM, cable, mhz);
     }
 
+    /** Whether leads reach, or what they need more. */
+    static Sentence reach(double extensionM) {
+        return extensionM == 0
+                ? Sentence.of("the leads reach")
+                : Sentence.of("the leads need ", Quantity.metres(extensionM, 1), " more");
+    }
+
     /** What they pass too close to under the roof, in sentences; none where the way is clear. */
-    public List<String> near(List<Thing> hidden, Spot antenna) {
+    public List<Sentence> near(List<Thing> hidden, Spot antenna) {
         List<Rect> legs = legs(antenna);
-        List<String> said = new ArrayList<>();
+        List<Sentence> said = new ArrayList<>();
         for (Thing thing : hidden) {
             double free = legs.stream()
                     .mapToDouble(leg -> leg.distanceM(thing.rect()))
                     .min()
                     .orElse(Double.POSITIVE_INFINITY);
             if (free < thing.kind().fromCableM()) {
-                said.add("The leads "
-                        + (free == 0
+                said.add(Sentence.of(
+                        "The leads ",
+                        free == 0
                                 ? "cross " + thing.name()
-                                : "pass " + thing.name() + " at " + Values.rounded(free, 2) + " m")
-                        + ": " + thing.kind().besideCable());
+                                : Sentence.of("pass " + thing.name() + " at ", Quantity.drawn(free)),
+                        ": ",
+                        thing.kind().besideCable()));
             }
         }
         return said;

@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import syntoma.core.unit.Values;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 
 /** Judges places for one antenna on one roof. */
 final class Judge {
@@ -69,7 +70,9 @@ final class Judge {
 
     private Optional<Objection> objection(Spot spot, Rect taken, Optional<Thing> nearest, double clearance) {
         if (!taken.within(roof.outline())) {
-            return objection(Objection.Why.OFF_ROOF, foot.name() + " does not fit on the roof with its whole foot.");
+            return objection(
+                    Objection.Why.OFF_ROOF,
+                    Sentence.of(foot.name() + " does not fit on the roof with its whole foot."));
         }
         for (Thing thing : standing) {
             double free = thing.rect().distanceM(taken);
@@ -77,8 +80,11 @@ final class Judge {
                 return objection(
                         Objection.Why.ON_THING,
                         thing.rect().overlaps(taken)
-                                ? thing.name() + " is there."
-                                : thing.name() + " asks for " + said(thing.clearM()) + " free around it.");
+                                ? Sentence.of(thing.name() + " is there.")
+                                : Sentence.of(
+                                        thing.name() + " asks for ",
+                                        Quantity.drawn(thing.clearM()),
+                                        " free around it."));
             }
         }
         Optional<Objection> found = hole(spot).or(() -> groundPlane(spot));
@@ -87,8 +93,12 @@ final class Judge {
         }
         return objection(
                 Objection.Why.CLEARANCE,
-                nearest.orElseThrow().name() + " is " + said(clearance) + " away; " + foot.name() + " asks for "
-                        + said(foot.clearanceM()) + ".");
+                Sentence.of(
+                        nearest.orElseThrow().name() + " is ",
+                        Quantity.drawn(clearance),
+                        " away; " + foot.name() + " asks for ",
+                        Quantity.drawn(foot.clearanceM()),
+                        "."));
     }
 
     private Optional<Objection> hole(Spot spot) {
@@ -101,9 +111,13 @@ final class Judge {
                 return objection(
                         Objection.Why.HOLE,
                         free <= 0
-                                ? "The hole would meet " + thing.name() + "."
-                                : "The hole would be " + said(free) + " from " + thing.name() + "; keep "
-                                        + said(thing.kind().fromHoleM()) + ".");
+                                ? Sentence.of("The hole would meet " + thing.name() + ".")
+                                : Sentence.of(
+                                        "The hole would be ",
+                                        Quantity.drawn(free),
+                                        " from " + thing.name() + "; keep ",
+                                        Quantity.drawn(thing.kind().fromHoleM()),
+                                        "."));
             }
         }
         return Optional.empty();
@@ -117,46 +131,54 @@ final class Judge {
         if (!roof.shell().isMetal()) {
             return objection(
                     Objection.Why.GROUND_PLANE,
-                    "The roof is no ground plane: put a steel plate of " + cm(side) + " × " + cm(side) + " cm beneath "
-                            + foot.name() + ".");
+                    Sentence.of(
+                            "The roof is no ground plane: put a steel plate of ",
+                            square(side),
+                            " beneath " + foot.name() + "."));
         }
         Rect plane = Rect.around(spot, side, side);
         if (!plane.within(roof.outline())) {
             return objection(
                     Objection.Why.GROUND_PLANE,
-                    "The roof ends less than " + cm(side / 2) + " cm away: there is no ground plane of " + cm(side)
-                            + " × " + cm(side) + " cm.");
+                    Sentence.of(
+                            "The roof ends less than ",
+                            cm(side / 2),
+                            " away: there is no ground plane of ",
+                            square(side),
+                            "."));
         }
         return standing.stream()
                 .filter(t -> t.kind().opensRoof() && t.rect().overlaps(plane))
                 .findFirst()
                 .flatMap(t -> objection(
                         Objection.Why.GROUND_PLANE,
-                        t.name() + " makes a hole in the ground plane of " + cm(side) + " × " + cm(side) + " cm."));
+                        Sentence.of(t.name() + " makes a hole in the ground plane of ", square(side), ".")));
     }
 
-    private static Optional<Objection> objection(Objection.Why why, String says) {
+    private static Optional<Objection> objection(Objection.Why why, Sentence says) {
         return Optional.of(new Objection(why, says));
     }
 
-    private static String said(double metres) {
-        return Values.rounded(metres, 2) + " m";
+    private static Quantity cm(double metres) {
+        return Quantity.centimetres(100 * metres);
     }
 
-    private static String cm(double metres) {
-        return Values.rounded(100 * metres, 0);
+    private static Sentence square(double sideM) {
+        return Sentence.of(cm(sideM), " × ", cm(sideM));
     }
 
     /** Onto which panels the antenna’s shadow falls while the sun stands low, in sentences. */
-    List<String> shadows(Spot spot) {
+    List<Sentence> shadows(Spot spot) {
         Rect taken = foot.at(spot);
         return standing.stream()
                 .filter(thing -> thing.kind() == Thing.Kind.PANEL)
                 .filter(panel -> panel.rect().distanceM(taken) < shadowM(panel))
-                .map(panel -> foot.name() + " throws a shadow of " + said(shadowM(panel))
-                        + " while the sun stands 30° high, and "
-                        + panel.name() + " is " + said(panel.rect().distanceM(taken))
-                        + " away: a strip of shade costs a panel much of what it gives.")
+                .map(panel -> Sentence.of(
+                        foot.name() + " throws a shadow of ",
+                        Quantity.drawn(shadowM(panel)),
+                        " while the sun stands 30° high, and " + panel.name() + " is ",
+                        Quantity.drawn(panel.rect().distanceM(taken)),
+                        " away: a strip of shade costs a panel much of what it gives."))
                 .toList();
     }
 

@@ -3,6 +3,8 @@ package syntoma.core.roof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /**
@@ -26,28 +28,32 @@ public record Mast(
     }
 
     /** What is to be minded, in sentences; none where all is well. */
-    public List<String> notes(Roof roof) {
-        List<String> said = new ArrayList<>();
+    public List<Sentence> notes(Roof roof) {
+        List<Sentence> said = new ArrayList<>();
         laidM.ifPresent(laid -> {
             double over = laid - roof.headroomM();
             if (over > 0) {
-                said.add("Laid down, the mast is " + metres(roof.heightM() + laid) + " over the ground, " + metres(over)
-                        + " over the vehicle’s limit: take it off to drive.");
+                said.add(Sentence.of(
+                        "Laid down, the mast is ",
+                        Quantity.height(roof.heightM() + laid),
+                        " over the ground, ",
+                        Quantity.metres(over, 2),
+                        " over the vehicle’s limit: take it off to drive."));
             }
         });
         raisedM.ifPresent(up -> {
             if (up > roof.limitM()) {
-                said.add("Raised, the mast is " + metres(up) + " over the ground: parked only.");
+                said.add(Sentence.of("Raised, the mast is ", Quantity.height(up), " over the ground: parked only."));
             }
         });
         if (weightKg.isPresent() && holdsKg.isPresent() && weightKg.getAsDouble() > holdsKg.getAsDouble()) {
-            said.add("The mast weighs " + Values.plain(weightKg.getAsDouble())
-                    + " kg with its antenna; what carries it holds " + Values.plain(holdsKg.getAsDouble()) + " kg.");
+            said.add(Sentence.of(
+                    "The mast weighs ",
+                    Quantity.kilograms(weightKg.getAsDouble()),
+                    " with its antenna; what carries it holds ",
+                    Quantity.kilograms(holdsKg.getAsDouble()),
+                    "."));
         }
         return said;
-    }
-
-    private static String metres(double m) {
-        return Values.rounded(m, 2) + " m";
     }
 }

@@ -1,13 +1,14 @@
 package syntoma.core.roof;
 
 import java.util.Locale;
+import syntoma.core.sentence.Sentence;
 
 /**
  * Why an antenna may not stand somewhere.
  *
  * @param says in a sentence
  */
-public record Objection(Why why, String says) {
+public record Objection(Why why, Sentence says) {
     /** The rules, the ones that nobody can talk round first. */
     public enum Why {
         OFF_ROOF("not all of it on the roof"),

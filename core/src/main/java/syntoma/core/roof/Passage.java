@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /**
@@ -117,33 +119,39 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
         }
 
         /** What to watch out for, in sentences. */
-        public List<String> notes() {
-            List<String> said = new ArrayList<>();
+        public List<Sentence> notes() {
+            List<Sentence> said = new ArrayList<>();
             if (makersMm.isPresent() && !passes()) {
-                said.add("The plugs do not fit through the maker’s hole of " + mm(makersMm.getAsDouble())
-                        + " mm: they need "
-                        + mm(oneAtATimeMm)
-                        + " mm. Ask the maker before you drill a wider one: the antenna has to cover it.");
+                said.add(Sentence.of(
+                        "The plugs do not fit through the maker’s hole of ",
+                        mm(makersMm.getAsDouble()),
+                        ": they need ",
+                        mm(oneAtATimeMm),
+                        ". Ask the maker before you drill a wider one: the antenna has to cover it."));
             } else if (makersMm.isPresent()) {
-                said.add("That is the hole the antenna’s maker asks for.");
+                said.add(Sentence.of("That is the hole the antenna’s maker asks for."));
             }
-            said.add("One after another, or with their plugs staggered, they pass " + mm(oneAtATimeMm)
-                    + " mm; with all plugs side by side " + mm(allAtOnceMm) + " mm.");
+            said.add(Sentence.of(
+                    "One after another, or with their plugs staggered, they pass ",
+                    mm(oneAtATimeMm),
+                    "; with all plugs side by side ",
+                    mm(allAtOnceMm),
+                    "."));
             if (makersMm.isEmpty() && stemMm > oneAtATimeMm) {
-                said.add("The antenna’s own stem decides: it needs " + mm(stemMm) + " mm.");
+                said.add(Sentence.of("The antenna’s own stem decides: it needs ", mm(stemMm), "."));
             }
-            said.add("The cables together are " + mm(cablesMm) + " mm thick: the gland must fit that.");
+            said.add(Sentence.of("The cables together are ", mm(cablesMm), " thick: the gland must fit that."));
             return said;
         }
     }
 
     /** What to watch out for of a duct that they go on through; empty where they pull through it. */
-    public Optional<String> tooFull(double ductMm) {
+    public Optional<Sentence> tooFull(double ductMm) {
         double fill = fill(ductMm);
         return fill <= FULLEST
                 ? Optional.empty()
-                : Optional.of("They fill " + Values.rounded(100 * fill, 0) + " % of the duct; over "
-                        + Values.rounded(100 * FULLEST, 0) + " % they are hard to pull through bends.");
+                : Optional.of(Sentence.of("They fill " + Values.rounded(100 * fill, 0) + " % of the duct; over "
+                        + Values.rounded(100 * FULLEST, 0) + " % they are hard to pull through bends."));
     }
 
     /** The smallest common hole saw for a hole; empty where none is wide enough. */
@@ -151,7 +159,7 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
         return Arrays.stream(SAWS_MM).filter(saw -> saw >= holeMm - SHOWN_MM).findFirst();
     }
 
-    private static String mm(double value) {
-        return Values.rounded(value, 1);
+    private static Quantity mm(double value) {
+        return Quantity.millimetres(value, 1);
     }
 }

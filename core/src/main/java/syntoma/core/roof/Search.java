@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /**
@@ -33,16 +35,16 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
      *
      * @param why it is the best, or why it comes after the one before it
      */
-    public record Ranked(Place place, String why) {}
+    public record Ranked(Place place, Sentence why) {}
 
     /** Cells of a row of the grid, next to each other, against which the same speaks; empty where nothing does. */
     public record Strip(double y, double fromX, double toX, Optional<Objection.Why> why) {}
 
     /** What the search has come to. */
-    public record SearchResult(List<Ranked> places, List<Strip> strips, String sentence) {}
+    public record SearchResult(List<Ranked> places, List<Strip> strips, Sentence sentence) {}
 
     /** Onto which panels the antenna’s shadow falls from a place while the sun stands low, in sentences. */
-    public List<String> shadows(Spot spot) {
+    public List<Sentence> shadows(Spot spot) {
         return new Judge(roof, foot, cabling).shadows(spot);
     }
 
@@ -132,23 +134,25 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         return ranked;
     }
 
-    private String first(Place place) {
-        String room = place.nearest()
-                .map(name -> Values.rounded(place.clearanceM(), 2) + " m to " + name)
-                .orElse("nothing else on the roof");
-        String lead = place.extensionM() == 0
-                ? "the leads reach"
-                : "the leads need " + Values.rounded(place.extensionM(), 1) + " m more";
-        return room + ", " + lead + ", " + Values.rounded(place.lossDb(), 1) + " dB in the cable, "
-                + percent(place.shade()) + " of the horizon hidden.";
+    private Sentence first(Place place) {
+        Sentence room = place.nearest()
+                .map(name -> Sentence.of(Quantity.drawn(place.clearanceM()), " to " + name))
+                .orElse(Sentence.of("nothing else on the roof"));
+        return Sentence.of(
+                room,
+                ", ",
+                Cabling.reach(place.extensionM()),
+                ", " + Values.rounded(place.lossDb(), 1) + " dB in the cable, " + percent(place.shade())
+                        + " of the horizon hidden.");
     }
 
     /** What a place has against another, all that differs by a step that counts; the first is why it comes after it. */
-    public String after(Place better, Place place) {
-        List<String> against = new ArrayList<>();
+    public Sentence after(Place better, Place place) {
+        List<CharSequence> against = new ArrayList<>();
         if (clearanceSteps(place) < clearanceSteps(better)) {
             against.add(place.nearest()
-                    .map(name -> "less clearance (" + Values.rounded(place.clearanceM(), 2) + " m to " + name + ")")
+                    .map(name ->
+                            Sentence.of("less clearance (", Quantity.drawn(place.clearanceM()), " to " + name + ")"))
                     .orElseThrow());
         }
         double loss = place.lossDb() - better.lossDb();
@@ -156,35 +160,42 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
             against.add(Values.rounded(loss, 1) + " dB more in the cable");
         }
         if (place.extensionM() > 0 && better.extensionM() == 0) {
-            against.add("the leads need " + Values.rounded(place.extensionM(), 1) + " m more");
+            against.add(Cabling.reach(place.extensionM()));
         }
         if (place.shade() > better.shade() + NOTHING) {
             against.add(percent(place.shade()) + " of the horizon hidden compared with " + percent(better.shade()));
         }
-        return against.isEmpty() ? "as good" : String.join(", ", against);
+        return against.isEmpty() ? Sentence.of("as good") : Sentence.join(", ", against);
     }
 
     private static String percent(double share) {
         return Values.rounded(100 * share, 0) + " %";
     }
 
-    private String sentence(List<Place> best, List<Place> cells) {
+    private Sentence sentence(List<Place> best, List<Place> cells) {
         if (best.isEmpty()) {
-            return "There is no place for " + foot.name() + " on this roof: " + last(cells);
+            return Sentence.of("There is no place for " + foot.name() + " on this roof: ", last(cells));
         }
         Place first = best.get(0);
-        String where =
-                foot.name() + " is best placed " + Values.rounded(first.spot().x(), 2) + " m from the front and "
-                        + Values.rounded(first.spot().y(), 2) + " m from the left edge";
+        Sentence where = Sentence.of(
+                foot.name() + " is best placed ",
+                Quantity.drawn(first.spot().x()),
+                " from the front and ",
+                Quantity.drawn(first.spot().y()),
+                " from the left edge");
         return first.isFree()
-                ? where + "."
-                : where + ", with " + Values.rounded(first.clearanceM(), 2) + " m to "
-                        + first.nearest().orElseThrow() + " instead of " + Values.rounded(foot.clearanceM(), 2)
-                        + " m: no other place has more.";
+                ? Sentence.of(where, ".")
+                : Sentence.of(
+                        where,
+                        ", with ",
+                        Quantity.drawn(first.clearanceM()),
+                        " to " + first.nearest().orElseThrow() + " instead of ",
+                        Quantity.drawn(foot.clearanceM()),
+                        ": no other place has more.");
     }
 
     /** What speaks against the places that keep most of the rules. */
-    private static String last(List<Place> cells) {
+    private static CharSequence last(List<Place> cells) {
         return cells.stream()
                 .flatMap(c -> c.objection().stream())
                 .max(Comparator.comparingInt(o -> o.why().ordinal()))

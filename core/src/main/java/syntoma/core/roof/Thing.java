@@ -1,6 +1,8 @@
 package syntoma.core.roof;
 
 import java.util.Locale;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
@@ -88,11 +90,15 @@ public record Thing(Kind kind, String name, Rect rect, double heightM, double cl
         }
 
         /** What to do where a lead comes too close to it. */
-        String besideCable() {
+        Sentence besideCable() {
             return switch (this) {
-                case GAS -> "lead them round it, 0.05 m away at least, and never tie them to it.";
-                case WIRING -> "cross it at a right angle, and do not run along it.";
-                default -> "find the gap beneath it, or lead them round.";
+                case GAS ->
+                    Sentence.of(
+                            "lead them round it, ",
+                            Quantity.centimetres(100 * FROM_GAS_M),
+                            " away at least, and never tie them to it.");
+                case WIRING -> Sentence.of("cross it at a right angle, and do not run along it.");
+                default -> Sentence.of("find the gap beneath it, or lead them round.");
             };
         }
 

@@ -5,7 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import syntoma.core.unit.Values;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 
 /**
  * A way in for the leads, and what it costs.
@@ -51,21 +52,24 @@ public record WayIn(Optional<Thing> inlet, Cabling cabling, Spot antenna, Option
     }
 
     /** What it means, in a sentence. */
-    public String says(OptionalDouble boreMm) {
-        String reach =
-                extensionM() == 0 ? "the leads reach" : "the leads need " + Values.rounded(extensionM(), 1) + " m more";
+    public Sentence says(OptionalDouble boreMm) {
+        Sentence reach = Cabling.reach(extensionM());
         if (inlet.isEmpty()) {
-            return "A hole"
-                    + (boreMm.isPresent() ? " of " + Values.rounded(boreMm.getAsDouble(), 1) + " mm" : "")
-                    + " beneath the antenna: " + reach + ".";
+            Sentence bore = boreMm.isPresent()
+                    ? Sentence.of(" of ", Quantity.millimetres(boreMm.getAsDouble(), 1))
+                    : Sentence.EMPTY;
+            return Sentence.of("A hole", bore, " beneath the antenna: ", reach, ".");
         }
         String name = inlet.get().name();
         double free = inlet.get().freeMm();
-        String passing = passes.map(pass -> pass
-                        ? "they pass its " + Values.plain(free) + " mm"
-                        : "they do not pass its " + Values.plain(free) + " mm, which would have to be "
-                                + Values.rounded(boreMm.orElseThrow(), 1))
-                .orElse(free == 0 ? "say how wide it is inside" : "say how thick leads and plugs are");
-        return name + " needs no hole: " + reach + "; " + passing + ".";
+        Sentence passing = passes.map(pass -> pass
+                        ? Sentence.of("they pass its ", Quantity.millimetres(free))
+                        : Sentence.of(
+                                "they do not pass its ",
+                                Quantity.millimetres(free),
+                                ", which would have to be ",
+                                Quantity.millimetres(boreMm.orElseThrow(), 1)))
+                .orElse(Sentence.of(free == 0 ? "say how wide it is inside" : "say how thick leads and plugs are"));
+        return Sentence.of(name, " needs no hole: ", reach, "; ", passing, ".");
     }
 }

@@ -5,6 +5,8 @@ import java.util.OptionalDouble;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Shell;
 import syntoma.core.propagation.FreeSpace;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /**
@@ -97,20 +99,22 @@ public record WifiReach(Shell shell, double awayM, boolean outside, int walls) {
      * How hot it gets where a router stands on a summer’s day, in °C, against what its sheet allows: what to do, empty where it is
      * well. Chosen: 35 °C inside a parked vehicle, 10 K more in a closed cupboard, 15 K more against a skin in the sun.
      */
-    public static String heat(boolean closed, boolean sunny, OptionalDouble ratedC) {
+    public static Sentence heat(boolean closed, boolean sunny, OptionalDouble ratedC) {
         double hot = 35 + (closed ? 10 : 0) + (sunny ? 15 : 0);
-        String about = "About " + Values.plain(hot) + " °C on a summer’s day";
+        Sentence about = Sentence.of("About ", Quantity.celsius(hot), " on a summer’s day");
         if (ratedC.isEmpty()) {
-            return about + "; its maker’s limit is not known.";
+            return Sentence.of(about, "; its maker’s limit is not known.");
         }
-        String allowed = "; its maker allows " + Values.plain(ratedC.getAsDouble()) + " °C";
+        Sentence allowed = Sentence.of("; its maker allows ", Quantity.celsius(ratedC.getAsDouble()));
         return hot <= ratedC.getAsDouble()
-                ? about + allowed + "."
-                : about + allowed + ": "
-                        + (closed && sunny
-                                ? "ventilate it, and move it away from the outer wall."
+                ? Sentence.of(about, allowed, ".")
+                : Sentence.of(
+                        about,
+                        allowed,
+                        closed && sunny
+                                ? ": ventilate it, and move it away from the outer wall."
                                 : closed
-                                        ? "add a vent above and below to the cupboard."
-                                        : "move it away from the outer wall.");
+                                        ? ": add a vent above and below to the cupboard."
+                                        : ": move it away from the outer wall.");
     }
 }

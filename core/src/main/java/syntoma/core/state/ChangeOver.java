@@ -12,6 +12,7 @@ import syntoma.core.caution.Caution;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.RadioMode;
 import syntoma.core.chain.Source;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Text;
 
 /**
@@ -198,14 +199,18 @@ final class ChangeOver {
         Action.PutAntenna put = new Action.PutAntenna(antenna, now, wanted);
         double from = now.map(Spot::raisedM).orElse(0.0);
         if (wanted.raisedM() > from) {
-            move(Move.of(Work.MAST_UP, put, "Raise " + antenna + " to " + wanted.says() + ".", Caution.MAST.says()));
+            move(Move.of(
+                    Work.MAST_UP,
+                    put,
+                    Sentence.of("Raise " + antenna + " to ", wanted.says(), "."),
+                    Caution.MAST.says()));
         } else if (wanted.raisedM() < from) {
-            String to = wanted.isRaised()
-                    ? "to " + wanted.says()
+            CharSequence to = wanted.isRaised()
+                    ? Sentence.of("to ", wanted.says())
                     : wanted.placement() == Placement.WINDOW ? "and put it at the window" : "to the roof";
-            move(Move.of(Work.MAST_DOWN, put, "Lower " + antenna + " " + to + ".", Caution.LADDER.says()));
+            move(Move.of(Work.MAST_DOWN, put, Sentence.of("Lower " + antenna + " ", to, "."), Caution.LADDER.says()));
         } else if (now.map(Spot::placement).orElse(Placement.ROOF) != wanted.placement() && isByHand(now, wanted)) {
-            move(Move.of(Work.PLACE, put, "Put " + antenna + " " + wanted.says() + "."));
+            move(Move.of(Work.PLACE, put, Sentence.of("Put " + antenna + " ", wanted.says(), ".")));
         } else {
             assume(put);
         }
@@ -319,7 +324,10 @@ final class ChangeOver {
     }
 
     private void arranged(Arrangement next) {
-        if (!next.arranged().equals(state.arranged())) {
+        boolean same = next.arranged().isPresent()
+                ? state.arranged().filter(next.arranged().get()::isSameAs).isPresent()
+                : state.arranged().isEmpty();
+        if (!same) {
             Action.Arrange action = new Action.Arrange(next.arranged());
             move(next.arranged()
                     .map(how -> Move.of(how.work(), action, how.says()))

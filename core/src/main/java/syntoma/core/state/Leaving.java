@@ -10,6 +10,7 @@ import java.util.TreeSet;
 import syntoma.core.caution.Caution;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.RadioMode;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Text;
 
 /**
@@ -58,7 +59,7 @@ public record Leaving(RigState from, List<Step> steps) {
         return Move.of(
                 Work.MAST_DOWN,
                 new Action.Stow(antenna, spot),
-                "Lower " + antenna + " and stow it: it is " + spot.says() + ".",
+                Sentence.of("Lower " + antenna + " and stow it: it is ", spot.says(), "."),
                 Caution.DRIVING.says() + " " + Caution.LADDER.says());
     }
 

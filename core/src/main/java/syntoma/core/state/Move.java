@@ -1,6 +1,7 @@
 package syntoma.core.state;
 
 import java.util.Optional;
+import syntoma.core.sentence.Sentence;
 
 /**
  * One thing that hands do.
@@ -8,12 +9,12 @@ import java.util.Optional;
  * @param says what to do
  * @param caution what to watch out for while doing it
  */
-public record Move(Work work, Action action, String says, Optional<String> caution) {
-    static Move of(Work work, Action action, String says) {
-        return new Move(work, action, says, Optional.empty());
+public record Move(Work work, Action action, Sentence says, Optional<String> caution) {
+    static Move of(Work work, Action action, CharSequence says) {
+        return new Move(work, action, Sentence.of(says), Optional.empty());
     }
 
-    static Move of(Work work, Action action, String says, String caution) {
-        return new Move(work, action, says, Optional.of(caution));
+    static Move of(Work work, Action action, CharSequence says, String caution) {
+        return new Move(work, action, Sentence.of(says), Optional.of(caution));
     }
 }

@@ -1,6 +1,8 @@
 package syntoma.core.state;
 
 import syntoma.core.chain.Placement;
+import syntoma.core.sentence.Quantity;
+import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
 
 /**
@@ -45,14 +47,15 @@ public record Spot(Placement placement, double raisedM) {
     }
 
     /** As a person would say it, after the name of the antenna. */
-    public String says() {
+    public Sentence says() {
         if (isRaised()) {
-            return Values.rounded(raisedM, 1) + " m above the roof";
+            return Sentence.of(Quantity.metres(raisedM, 1), " above the roof");
         }
-        return switch (placement) {
-            case ROOF, MAST -> "on the roof";
-            case WINDOW -> "at the window";
-            case INSIDE -> "inside";
-        };
+        return Sentence.of(
+                switch (placement) {
+                    case ROOF, MAST -> "on the roof";
+                    case WINDOW -> "at the window";
+                    case INSIDE -> "inside";
+                });
     }
 }

@@ -75,12 +75,15 @@ class EveryInputTest {
         for (double end : new double[] {input.low(), input.high()}) {
             try {
                 Answer answer = answer(calculator, Map.of(name, Double.toString(end)));
-                assertTrue(answer.says().endsWith("."), answer.says());
+                assertTrue(answer.says().toString().endsWith("."), answer.says().toString());
                 for (Answer.Line line : answer.lines()) {
-                    assertFalse(line.value().contains("NaN"), line.toString());
-                    assertFalse(line.value().contains("Infinity"), line.toString());
+                    assertFalse(line.value().toString().contains("NaN"), line.toString());
+                    assertFalse(line.value().toString().contains("Infinity"), line.toString());
                 }
-                assertFalse(answer.says().contains("NaN") || answer.says().contains("Infinity"), answer.says());
+                assertFalse(
+                        answer.says().toString().contains("NaN")
+                                || answer.says().toString().contains("Infinity"),
+                        answer.says().toString());
             } catch (GivenValues.Refused refused) {
                 assertTrue(
                         calculator.inputs().stream().anyMatch(i -> i.name().equals(refused.field())), refused.field());
@@ -99,7 +102,7 @@ class EveryInputTest {
         String point = input.usual().contains(".") ? input.usual() : input.usual() + ".0";
         Answer asPoint = answer(calculator, Map.of(name, point));
         Answer asComma = answer(calculator, Map.of(name, point.replace('.', ',')));
-        assertEquals(asPoint.says(), asComma.says());
+        assertEquals(asPoint.says().toString(), asComma.says().toString());
         assertEquals(asPoint.lines(), asComma.lines());
     }
 

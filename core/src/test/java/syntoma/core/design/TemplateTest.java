@@ -72,7 +72,9 @@ class TemplateTest {
     @Test
     void what_is_not_on_board_is_said() {
         for (Template template : Template.values()) {
-            assertTrue(propose(template).lacking().orElseThrow().contains("Gear"), template.says());
+            assertTrue(
+                    propose(template).lacking().orElseThrow().contains("Gear"),
+                    template.says().toString());
         }
         assertTrue(propose(Template.BOOSTER, MAST).lacking().orElseThrow().contains("booster"));
     }
@@ -120,7 +122,8 @@ class TemplateTest {
                 new Variation(Variation.Kind.BANDS, "all but B3")
                         .arranged(DOME)
                         .orElseThrow()
-                        .says());
+                        .says()
+                        .toString());
     }
 
     @Test
@@ -174,7 +177,7 @@ class TemplateTest {
     }
 
     private static List<String> says(List<Move> moves) {
-        return moves.stream().map(Move::says).toList();
+        return moves.stream().map(move -> move.says().toString()).toList();
     }
 
     @Test

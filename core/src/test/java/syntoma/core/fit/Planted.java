@@ -23,7 +23,7 @@ record Planted(String name, Chain chain, String code, Severity severity, String 
     /** It is among them with its weight and in words that name it, and they are sorted, the heaviest first. */
     void assertFoundIn(List<FitFinding> findings) {
         FitFinding found = findings.stream()
-                .filter(f -> f.code().equals(code) && f.says().contains(says))
+                .filter(f -> f.code().equals(code) && f.says().toString().contains(says))
                 .findFirst()
                 .orElseThrow(() -> new AssertionError(findings.toString()));
         assertEquals(severity, found.severity());

@@ -407,7 +407,9 @@ class PlantedPowerAndPlaceTest {
                 .filter(f -> f.code().equals("supply-range"))
                 .findFirst()
                 .orElseThrow();
-        assertEquals("A step-down converter from 12 V to 9 V. A 12 V stabiliser would destroy it.", found.fix());
+        assertEquals(
+                "A step-down converter from 12 V to 9 V. A 12 V stabiliser would destroy it.",
+                found.fix().toString());
     }
 
     @Test
@@ -418,7 +420,8 @@ class PlantedPowerAndPlaceTest {
                 .filter(f -> f.code().equals("ports-empty"))
                 .findFirst()
                 .orElseThrow();
-        assertEquals("First plug in the loose leads: Rowan 3, Rowan 4.", found.fix());
+        assertEquals(
+                "First plug in the loose leads: Rowan 3, Rowan 4.", found.fix().toString());
         assertEquals(Optional.empty(), found.toBuy());
     }
 
@@ -440,6 +443,7 @@ class PlantedPowerAndPlaceTest {
                 .filter(f -> f.code().equals("cable-takes-gain"))
                 .findFirst()
                 .orElseThrow()
-                .fix();
+                .fix()
+                .toString();
     }
 }

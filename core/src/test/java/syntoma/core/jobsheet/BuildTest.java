@@ -10,6 +10,7 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -19,7 +20,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import syntoma.core.caution.Caution;
 import syntoma.core.chain.Shell;
+import syntoma.core.power.Wire;
 import syntoma.core.roof.Foot;
+import syntoma.core.sentence.Sentence;
+import syntoma.core.sentence.Texts;
 
 class BuildTest {
     /** What is done to find out whether it is worth it. */
@@ -58,17 +62,22 @@ class BuildTest {
     @MethodSource("builds")
     void who_works_on_the_roof_has_a_ladder_and_a_second_person(Build build) {
         for (Task task : build.tasks().inOrder()) {
-            boolean ladder = task.tools().contains("ladder");
-            assertEquals(ladder, task.cautions().contains(Caution.LADDER), task.name());
-            assertTrue(!ladder || task.helper(), task.name());
+            boolean ladder = task.tools().contains(Sentence.of("ladder"));
+            assertEquals(
+                    ladder,
+                    task.cautions().contains(Caution.LADDER),
+                    task.name().toString());
+            assertTrue(!ladder || task.helper(), task.name().toString());
             assertTrue(
                     !List.of("pilot", "drill").contains(task.key())
-                            || task.tools().contains("eye protection"),
-                    task.name());
-            assertTrue(!task.weather().equals(Weather.WARM) || ladder, task.name());
+                            || task.tools().contains(Sentence.of("eye protection")),
+                    task.name().toString());
+            assertTrue(
+                    !task.weather().equals(Weather.WARM) || ladder, task.name().toString());
         }
         assertTrue(
-                build.tasks().inOrder().stream().anyMatch(t -> t.name().startsWith("Tape up the plug ends")),
+                build.tasks().inOrder().stream()
+                        .anyMatch(t -> t.name().toString().startsWith("Tape up the plug ends")),
                 "plug ends are taped before leads are pulled");
     }
 
@@ -78,8 +87,11 @@ class BuildTest {
         TaskList tasks = build.tasks();
         for (Task task : tasks.inOrder()) {
             boolean trying = TRYING.contains(task.key());
-            assertEquals(!trying, before(tasks, task.key()).contains(Build.ROOF_TEST), task.name());
-            assertTrue(!trying || task.lastLook().isEmpty(), task.name());
+            assertEquals(
+                    !trying,
+                    before(tasks, task.key()).contains(Build.ROOF_TEST),
+                    task.name().toString());
+            assertTrue(!trying || task.lastLook().isEmpty(), task.name().toString());
         }
         assertEquals(
                 tasks.inOrder().size() - 1,
@@ -99,7 +111,7 @@ class BuildTest {
         assertTrue(quick.until() <= 18 * 60, quick.toString());
         Build drilled = build(Foot.Fixing.DRILLED, Shell.GRP, false);
         assertTrue(
-                drilled.parts(Build.CableNeeds.NOTHING).get(2).contains("without solvents"),
+                drilled.parts(Build.CableNeeds.NOTHING).get(2).toString().contains("without solvents"),
                 drilled.parts(Build.CableNeeds.NOTHING).toString());
         Schedule slow = Schedule.of(drilled.tasks(), Hours.daily(1, 9 * 60, 18 * 60, 3));
         assertTrue(slow.until() > 24 * 60 + 9 * 60, "no earlier than the next morning");
@@ -161,14 +173,14 @@ class BuildTest {
 
     @Test
     void what_is_bought_has_the_figures_of_the_plan() {
-        List<String> parts = build(Foot.Fixing.DRILLED, Shell.STEEL, false)
+        List<String> parts = Texts.of(build(Foot.Fixing.DRILLED, Shell.STEEL, false)
                 .parts(new Build.CableNeeds(
                         0.87,
                         "195-class",
                         OptionalDouble.of(12.07),
                         OptionalDouble.of(3),
-                        OptionalDouble.of(1.5),
-                        2.7));
+                        Optional.of(Wire.of(1.5)),
+                        2.7)));
         assertTrue(parts.contains("4 × extension of 0.9 m or a little more, 195-class"), parts.toString());
         assertTrue(
                 parts.contains("clips and ties for 4 leads, grommet or gland that closes around 12.1 mm"),

@@ -17,6 +17,7 @@ import syntoma.core.chain.Feed;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Rigs;
 import syntoma.core.chain.VoltageSystem;
+import syntoma.core.sentence.Texts;
 
 class PowerTest {
     private static Wire wire(double mm2) {
@@ -197,9 +198,11 @@ class PowerTest {
         PowerRun run = PowerRun.of(input, VoltageSystem.V12, 5);
         assertEquals(2, run.amps().orElseThrow(), 1e-9);
         // the worked wire of section 15: 5 m, 2 A, 1.5 mm², 60 °C lose 0.27 V
-        assertEquals(List.of("1.5 mm² loses 0.27 V on the way.", "It is fused at 3 A, at the battery."), run.held(1.5));
+        assertEquals(
+                List.of("1.5 mm² loses 0.27 V on the way.", "It is fused at 3 A, at the battery."),
+                Texts.of(run.held(1.5)));
         assertTrue(
-                run.held(0.5).get(0).contains("more than 3 %: take 1.5 mm²."),
+                run.held(0.5).get(0).toString().contains("more than 3 %: take 1.5 mm²."),
                 run.held(0.5).toString());
         assertEquals(
                 List.of(), PowerRun.of(PowerInput.UNKNOWN, VoltageSystem.V12, 5).held(1.5));

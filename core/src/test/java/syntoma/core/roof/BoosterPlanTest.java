@@ -66,14 +66,15 @@ class BoosterPlanTest {
     void says_how_far_to_move_for_all_of_the_gain_by_the_band_that_wants_most() {
         BoosterPlan near = plan(2, true, -95);
         assertEquals(Math.hypot(1, 0.6), near.separationM(), 1e-12);
-        String said = near.sentence(BANDS);
+        String said = near.sentence(BANDS).toString();
         assertTrue(said.startsWith("On B20 25 of 40 dB are stable: move the indoor antenna "), said);
         assertTrue(said.contains(" m aft, or turn the antennas back to back,"), said);
         double full = near.on(BANDS).get(0).placing().fullGainAtM();
         double along = Math.sqrt(full * full - 0.6 * 0.6);
         assertEquals(
                 0, plan(1 + along + 0.001, true, -95).on(BANDS).get(0).placing().shortM());
-        assertTrue(plan(3.5, false, -95).sentence(BANDS).startsWith("The two antennas are far enough apart"));
+        assertTrue(
+                plan(3.5, false, -95).sentence(BANDS).toString().startsWith("The two antennas are far enough apart"));
     }
 
     @Test
@@ -91,12 +92,12 @@ class BoosterPlanTest {
         assertEquals(
                 "On B20 25 of 65 dB are stable: turn the antennas back to back; apart they cannot be enough in this vehicle; "
                         + "else set the gain lower.",
-                strong.sentence(BANDS));
+                strong.sentence(BANDS).toString());
     }
 
     @Test
     void where_nothing_comes_in_nothing_goes_out() {
-        String said = plan(2, true, -126).sentence(BANDS);
+        String said = plan(2, true, -126).sentence(BANDS).toString();
         assertEquals(
                 "There is nothing to boost: with −126 dBm and 3 dB SINR at the antenna outside no booster helps.",
                 said);

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Shell;
+import syntoma.core.sentence.Texts;
 
 /** The way of the leads: its bends, what it passes, and the ways in that there are. */
 class CablingTest {
@@ -43,7 +44,7 @@ class CablingTest {
         Thing gas = thing(Thing.Kind.GAS, 1.5, 0.52, 1, 0.02, 0);
         Thing wiring = thing(Thing.Kind.WIRING, 2, 0, 0.02, 1.5, 0);
         Thing far = thing(Thing.Kind.GAS, 0, 1.4, 4, 0.02, 0);
-        List<String> said = cabling(Optional.empty()).near(List.of(gas, wiring, far), ANTENNA);
+        List<String> said = Texts.of(cabling(Optional.empty()).near(List.of(gas, wiring, far), ANTENNA));
         assertEquals(2, said.size(), said.toString());
         assertTrue(said.get(0).startsWith("The leads pass gas line at 0.02 m: "), said.get(0));
         assertTrue(said.get(0).contains("never tie them to it"), said.get(0));
@@ -51,7 +52,7 @@ class CablingTest {
         // round by the other side
         assertEquals(
                 List.of("The leads cross wiring: cross it at a right angle, and do not run along it."),
-                cabling(Optional.empty(), new Spot(1, 1)).near(List.of(gas, wiring), new Spot(1, 0.9)));
+                Texts.of(cabling(Optional.empty(), new Spot(1, 1)).near(List.of(gas, wiring), new Spot(1, 0.9))));
         // over the roof to a way in behind it, nothing is passed
         assertEquals(List.of(), cabling(Optional.of(new Spot(2.9, 1))).near(List.of(gas, wiring), ANTENNA));
     }
@@ -70,14 +71,17 @@ class CablingTest {
                         .toList());
         assertEquals(28, ways.get(0).inlet().orElseThrow().freeMm());
         assertTrue(
-                ways.get(0).says(bore).endsWith("they pass its 28 mm."),
-                ways.get(0).says(bore));
+                ways.get(0).says(bore).toString().endsWith("they pass its 28 mm."),
+                ways.get(0).says(bore).toString());
         assertEquals(
                 "A hole of 15.0 mm beneath the antenna: the leads need 1.0 m more.",
-                ways.get(1).says(bore));
+                ways.get(1).says(bore).toString());
         assertTrue(
-                ways.get(2).says(bore).endsWith("they do not pass its 12 mm, which would have to be 15.0."),
-                ways.get(2).says(bore));
+                ways.get(2)
+                        .says(bore)
+                        .toString()
+                        .endsWith("they do not pass its 12 mm, which would have to be 15.0 mm."),
+                ways.get(2).says(bore).toString());
         assertTrue(WayIn.all(roof, cabling(Optional.empty()), ANTENNA, OptionalDouble.empty()).stream()
                 .filter(w -> w.inlet().isPresent())
                 .allMatch(w -> w.passes().isEmpty()));
@@ -91,7 +95,7 @@ class CablingTest {
         Search search = new Search(roof, tall, cabling(Optional.empty()));
         // 0.40 m over the panel at 30° is 0.40 / tan 30° = 0.69 m
         assertEquals(1, search.shadows(new Spot(1, 0.5)).size());
-        assertTrue(search.shadows(new Spot(1, 0.5)).get(0).contains("a shadow of 0.69 m"));
+        assertTrue(search.shadows(new Spot(1, 0.5)).get(0).toString().contains("a shadow of 0.69 m"));
         assertEquals(List.of(), search.shadows(new Spot(0.5, 0.5)));
     }
 
@@ -109,7 +113,7 @@ class CablingTest {
                         "Laid down, the mast is 3.15 m over the ground, 0.15 m over the vehicle’s limit: take it off to drive.",
                         "Raised, the mast is 6.00 m over the ground: parked only.",
                         "The mast weighs 9 kg with its antenna; what carries it holds 6 kg."),
-                mast.notes(roof));
+                Texts.of(mast.notes(roof)));
         assertEquals(
                 List.of(),
                 new Mast(
@@ -135,9 +139,9 @@ class CablingTest {
         assertEquals(WifiReach.Good.NOTHING, new WifiReach(Shell.ALUMINIUM, 40, true, 4).good());
         assertEquals(
                 "About 60 °C on a summer’s day; its maker allows 50 °C: ventilate it, and move it away from the outer wall.",
-                WifiReach.heat(true, true, OptionalDouble.of(50)));
+                WifiReach.heat(true, true, OptionalDouble.of(50)).toString());
         assertEquals(
                 "About 35 °C on a summer’s day; its maker allows 50 °C.",
-                WifiReach.heat(false, false, OptionalDouble.of(50)));
+                WifiReach.heat(false, false, OptionalDouble.of(50)).toString());
     }
 }

@@ -23,7 +23,7 @@ class PassageTest {
         assertEquals(5 * (1 + Math.sqrt(2)), FOUR.cablesMm(), 0.01);
         assertEquals(16, FOUR.bore().sawMm().orElseThrow());
         assertTrue(
-                FOUR.bore().notes().get(0).contains("15.0 mm"),
+                FOUR.bore().notes().get(0).toString().contains("15.0 mm"),
                 FOUR.bore().notes().toString());
     }
 
@@ -69,13 +69,14 @@ class PassageTest {
         assertTrue(wide.bore().passes());
         assertEquals(
                 "That is the hole the antenna’s maker asks for.",
-                wide.bore().notes().get(0));
+                wide.bore().notes().get(0).toString());
         Passage narrow = new Passage(FOUR.leads(), 0, OptionalDouble.of(12));
         assertEquals(12, narrow.bore().holeMm());
         assertFalse(narrow.bore().passes());
         assertTrue(narrow.bore()
                 .notes()
                 .get(0)
+                .toString()
                 .startsWith("The plugs do not fit through the maker’s hole of 12.0 mm: they need"));
     }
 
@@ -93,7 +94,7 @@ class PassageTest {
         assertTrue(FOUR.tooFull(20).isEmpty());
         assertEquals(
                 "They fill 69 % of the duct; over 40 % they are hard to pull through bends.",
-                FOUR.tooFull(12).orElseThrow());
+                FOUR.tooFull(12).orElseThrow().toString());
     }
 
     @Test

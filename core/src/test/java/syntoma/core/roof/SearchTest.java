@@ -68,7 +68,7 @@ class SearchTest {
         assertEquals(0.3, near.clearanceM(), 1e-9);
         assertEquals(
                 "Vent is 0.30 m away; Alder asks for 0.50 m.",
-                near.objection().orElseThrow().says());
+                near.objection().orElseThrow().says().toString());
     }
 
     @Test
@@ -76,7 +76,9 @@ class SearchTest {
         Objection none = at(roof(Shell.GRP), foot(Foot.Fixing.GLUED, 0, 0.4), 3, 1)
                 .objection()
                 .orElseThrow();
-        assertEquals("The roof is no ground plane: put a steel plate of 40 × 40 cm beneath Alder.", none.says());
+        assertEquals(
+                "The roof is no ground plane: put a steel plate of 40 cm × 40 cm beneath Alder.",
+                none.says().toString());
         Foot plated = new Foot("Alder", 0.2, 0.2, 0.1, 0, 0.4, 0.4, Foot.Fixing.GLUED, 0);
         assertEquals(Optional.empty(), why(roof(Shell.GRP), plated, 3, 1));
         assertEquals(Optional.of(Objection.Why.OFF_ROOF), why(roof(Shell.GRP), plated, 3, 0.15), "the plate counts");
@@ -130,7 +132,9 @@ class SearchTest {
                 .find();
         Place best = found.places().get(0).place();
         assertEquals(Objection.Why.CLEARANCE, best.objection().orElseThrow().why());
-        assertTrue(found.sentence().endsWith("instead of 2.00 m: no other place has more."), found.sentence());
+        assertTrue(
+                found.sentence().toString().endsWith("instead of 2.00 m: no other place has more."),
+                found.sentence().toString());
         assertFalse(found.strips().isEmpty());
     }
 
@@ -142,7 +146,9 @@ class SearchTest {
                         cabling(Optional.empty(), 5))
                 .find();
         assertEquals(List.of(), found.places());
-        assertEquals("There is no place for Alder on this roof: Panel 1 is there.", found.sentence());
+        assertEquals(
+                "There is no place for Alder on this roof: Panel 1 is there.",
+                found.sentence().toString());
     }
 
     @ParameterizedTest
@@ -262,12 +268,13 @@ class SearchTest {
     void a_magnet_holds_on_steel_alone_and_what_overtops_is_parked_only() {
         assertTrue(Holding.of(roof(Shell.ALUMINIUM), foot(Foot.Fixing.MAGNET, 0, 0))
                 .get(0)
+                .toString()
                 .startsWith("A magnet does not hold on aluminium"));
         assertEquals(List.of(), Holding.of(roof(Shell.STEEL), foot(Foot.Fixing.MAGNET, 0, 0)));
         Foot mast = new Foot("Rowan", 0.3, 0.1, 1.5, 0, 0, 0, Foot.Fixing.GLUED, 0);
         assertEquals(
                 "With Rowan the vehicle is 4.36 m high, 0.36 m over its limit of 4.00 m: parked only, laid down or taken off to drive.",
-                Holding.of(roof(Shell.STEEL), mast).get(0));
+                Holding.of(roof(Shell.STEEL), mast).get(0).toString());
     }
 
     @ParameterizedTest

@@ -19,7 +19,7 @@ class ChangeOverTest {
     }
 
     private static List<String> says(List<Move> moves) {
-        return moves.stream().map(Move::says).toList();
+        return moves.stream().map(move -> move.says().toString()).toList();
     }
 
     @Test
@@ -92,7 +92,7 @@ class ChangeOverTest {
         assertEquals(List.of(Work.DEVICE, Work.SIM), works(moved));
         assertEquals(
                 "Take the Tarnwave SIM out of Curlew and put it into Plover.",
-                moved.get(1).says());
+                moved.get(1).says().toString());
         assertTrue(moved.get(1).caution().orElse("").startsWith("Switch Curlew and Plover off first"));
         RigState two = RigState.with(DOME);
         Arrangement other = Rig.of("Plover").on("Brissa").arrangement();
@@ -200,11 +200,11 @@ class ChangeOverTest {
         List<Move> moves = RigState.with(DOME).movesTo(unknown);
         assertEquals(
                 "Set up Old hotspot: Gear does not say what it is made of.",
-                moves.get(0).says());
+                moves.get(0).says().toString());
         assertEquals(Work.UNKNOWN, moves.get(0).work());
         assertEquals(List.of(), RigState.with(unknown).movesTo(unknown));
         assertEquals(
                 "Use Curlew instead of Old hotspot.",
-                RigState.with(DOME).after(unknown).movesTo(DOME).get(0).says());
+                RigState.with(DOME).after(unknown).movesTo(DOME).get(0).says().toString());
     }
 }

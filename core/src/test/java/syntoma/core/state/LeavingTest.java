@@ -16,7 +16,7 @@ class LeavingTest {
             .arrangement();
 
     private static List<String> says(List<Move> moves) {
-        return moves.stream().map(Move::says).toList();
+        return moves.stream().map(move -> move.says().toString()).toList();
     }
 
     @Test
