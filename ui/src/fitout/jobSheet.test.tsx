@@ -79,7 +79,7 @@ test('tasks are added, changed and filed with their trial and photos', async () 
   const prove = {
     ...TASK,
     key: 'prove',
-    name: 'The trial that proves the gain',
+    name: 'Run the trial that proves the gain',
     trial: 'prove',
     lastLook: null,
     photos: [{ id: 7, widthPx: 1600, heightPx: 1200 }],
@@ -113,7 +113,7 @@ test('tasks are added, changed and filed with their trial and photos', async () 
       '?plan&template=before_after&file=1.prove&with=Roof+dome',
     ),
   );
-  expect(screen.getByAltText('The trial that proves the gain, photo 1')).toBeDefined();
+  expect(screen.getByAltText('Run the trial that proves the gain, photo 1')).toBeDefined();
   await user.upload(
     screen.getByLabelText('Photo of this task'),
     new File(['x'], 'hole.jpg', { type: 'image/jpeg' }),
@@ -139,7 +139,7 @@ test('tasks are added, changed and filed with their trial and photos', async () 
   await waitFor(() =>
     expect(kept().at(-1)?.tasks).toMatchObject([{ key: 'own-1', name: 'Paint the plate', minutes: 30 }]),
   );
-  await user.click(screen.getByRole('button', { name: 'Change The trial that proves the gain' }));
+  await user.click(screen.getByRole('button', { name: 'Change Run the trial that proves the gain' }));
   await user.clear(screen.getByLabelText('Takes'));
   await user.type(screen.getByLabelText('Takes'), '90');
   await user.click(screen.getByRole('button', { name: 'Save' }));

@@ -191,7 +191,7 @@ class LogToVerdictTest {
         }
         assertThat(page.getByText("is wild").first()).isVisible();
         assertThat(page.getByText("Roof dome has heard 8.2 dB less")).isVisible();
-        assertThat(page.getByText("Latency while downloading rests on round 4")).isVisible();
+        assertThat(page.getByText("Latency while downloading depends on round 4")).isVisible();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Enough for Video calls and HD film")))
                 .isVisible();

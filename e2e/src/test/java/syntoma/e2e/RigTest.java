@@ -316,7 +316,7 @@ class RigTest {
         assertThat(desk.locator("h1")).containsText("1 of ");
         phone.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Pilot hole of 3 mm, from inside"))
                 .click();
-        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("first comes: Look above the ceiling");
+        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("do this first: Look above the ceiling");
     }
 
     @Test

@@ -201,7 +201,7 @@ class AccessService {
     }
 
     NetworkView decide(String id, LocalNetworkRequest wanted, HttpServletRequest request) {
-        onlyHere(request, "which networks are served is said");
+        onlyHere(request, "networks are chosen");
         String called = wanted.name() == null || wanted.name().isBlank() ? null : name("name", wanted.name(), "");
         LocalNetwork meant = addresses.networks().stream()
                 .filter(up -> known.of(up)

@@ -158,7 +158,7 @@ public class StayPages {
             return StayPhotoView.of(same.get());
         }
         if (there.size() >= MOST_PHOTOS) {
-            throw new Conflict("there are " + MOST_PHOTOS + " photos of this stay; take one away first");
+            throw new Conflict("there are " + MOST_PHOTOS + " photos of this stay; delete one first");
         }
         StayPhoto photo = new StayPhoto(stay.campsiteId, stay.anchorAt, kept, OffsetDateTime.now(clock));
         entities.persist(photo);

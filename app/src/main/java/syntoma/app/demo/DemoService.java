@@ -154,7 +154,7 @@ class DemoService {
         }
         try {
             if (!turn.take(0)) {
-                throw new Conflict("an import is under way; put the demo away when it is done");
+                throw new Conflict("an import is under way; remove the demo data when it is done");
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();

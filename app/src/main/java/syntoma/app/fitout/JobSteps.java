@@ -123,11 +123,12 @@ class JobSteps {
     private static void comesNext(Task task, OpenSheet open, OffsetDateTime now) {
         List<Task> first = open.open(task);
         if (!first.isEmpty()) {
-            throw new Conflict("first comes: " + first.stream().map(Task::name).collect(Collectors.joining("; ")));
+            throw new Conflict(
+                    "do this first: " + first.stream().map(Task::name).collect(Collectors.joining("; ")));
         }
         Optional<OffsetDateTime> ready = open.readyAt(task);
         if (ready.isPresent() && ready.get().isAfter(now)) {
-            throw new Conflict("it waits until "
+            throw new Conflict("it has to wait until "
                     + ready.get().toLocalDateTime().withSecond(0).withNano(0));
         }
     }
@@ -149,7 +150,7 @@ class JobSteps {
                 .map(Task::name)
                 .toList();
         if (!later.isEmpty()) {
-            throw new Conflict("done already, and resting on it: " + Sentence.join("; ", later));
+            throw new Conflict("these are done already and depend on it: " + Sentence.join("; ", later));
         }
         step.doneAt = null;
         step.begunAt = null;

@@ -43,7 +43,7 @@ class Deliveries {
 
     /** What is being delivered: under which key, and what. */
     record DeliveryKey(String key, String print) {
-        /** Reads a key as it was sent along; null stands for none. */
+        /** Reads a key as it was sent along; null means “not available”. */
         @Nullable
         static DeliveryKey of(@Nullable String key, Object request) {
             if (key == null) {

@@ -227,7 +227,7 @@ class MeasurementEdits implements Undoing {
         MeasurementForm.Result read = form.read(new MeasurementForm.Request(was));
         change(
                 row,
-                read.measurement().orElseThrow(() -> new Conflict("what it was can be read no more")),
+                read.measurement().orElseThrow(() -> new Conflict("what it was can no longer be read")),
                 texts(row),
                 null);
     }

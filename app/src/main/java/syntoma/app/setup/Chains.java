@@ -137,7 +137,7 @@ final class Chains {
         }
         if (item.is() != kind) {
             throw new IllegalArgumentException(
-                    item.name() + " is a " + item.kind() + "; here belongs a " + kind.label());
+                    item.name() + " is a " + item.kind() + "; a " + kind.label() + " belongs here");
         }
         return build.apply(item);
     }

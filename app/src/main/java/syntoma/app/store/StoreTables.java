@@ -390,7 +390,7 @@ public class StoreTables {
     private static Unfit unfit(Table table, SQLException unfit) {
         String first = String.valueOf(unfit.getMessage()).lines().findFirst().orElse("");
         int statement = first.indexOf("; SQL statement");
-        return new Unfit("a row of " + table.name + " cannot stand in the store: "
+        return new Unfit("a row of " + table.name + " cannot be stored: "
                 + (statement < 0 ? first : first.substring(0, statement)));
     }
 
@@ -417,7 +417,7 @@ public class StoreTables {
                             (Object[]) r))) {
                 if (row.next()) {
                     throw new Unfit(r[0].toLowerCase(Locale.ROOT) + "." + r[1].toLowerCase(Locale.ROOT) + " names "
-                            + row.getString(1) + ", which " + r[2].toLowerCase(Locale.ROOT) + " has not");
+                            + row.getString(1) + ", which " + r[2].toLowerCase(Locale.ROOT) + " does not have");
                 }
             }
         }

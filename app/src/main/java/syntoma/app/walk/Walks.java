@@ -75,7 +75,7 @@ class Walks {
                 .getResultList()
                 .isEmpty();
         if (goesOn) {
-            throw new Conflict("a walk goes on already; end it before another one begins");
+            throw new Conflict("a walk is already under way; end it before you begin another");
         }
         StandingService.StandingLine line = standing.line();
         StoredWalk walked = new StoredWalk(now());

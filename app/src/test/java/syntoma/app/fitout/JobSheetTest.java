@@ -106,7 +106,7 @@ class JobSheetTest {
         long id = plan("Ticked", "drilled");
         Requests.Answer early = step(id, "tape", "done");
         assertEquals(409, early.status(), early.text());
-        assertTrue(early.text().contains("first comes: Measure what you have now"), early.text());
+        assertTrue(early.text().contains("do this first: Measure what you have now"), early.text());
         for (String key : new String[] {"gather", "table", "baseline", "tape", "roof-test", "mark", "look"}) {
             assertEquals(204, step(id, key, "done").status(), key);
         }
@@ -126,7 +126,7 @@ class JobSheetTest {
         assertEquals(204, step(id, "edge", "done").status());
         Requests.Answer wet = step(id, "fit", "done");
         assertEquals(409, wet.status(), wet.text());
-        assertTrue(wet.text().contains("it waits until "), wet.text());
+        assertTrue(wet.text().contains("it has to wait until "), wet.text());
         assertEquals(204, step(id, "fit", "note").status());
         JsonNode sheet = sheet(id, "").json();
         assertEquals("by the rail", task(sheet, "fit").get("note").asText());

@@ -211,7 +211,7 @@ public final class PassPhrase {
         }
         if (length < SHORTEST_NUMBER && small.codePoints().noneMatch(Character::isLetter)) {
             return Optional.of(
-                    "the phrase is a number; as such it needs " + SHORTEST_NUMBER + " digits, words are easier");
+                    "the phrase is digits alone; such a one needs " + SHORTEST_NUMBER + " digits. Words are easier");
         }
         if (surprise(small) < LEAST_SURPRISE) {
             return Optional.of("the phrase is keys in a row; take several words that do not belong together");

@@ -56,7 +56,7 @@ final class RoundsToMake implements Calculator {
                         ? "To show " + of + " it takes " + rounds.getAsInt() + " rounds."
                         : "To show " + of
                                 + " would take more than 20 rounds, which is not worth the work. 20 rounds show ×"
-                                + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 20, family)), 2) + " would be seen.",
+                                + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 20, family)), 2) + " or more.",
                 Answer.line("Rounds", rounds.isPresent() ? Integer.toString(rounds.getAsInt()) : "more than 20"),
                 Answer.about(
                         "Seen with 5 rounds", "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 5, family)), 2)),

@@ -35,7 +35,7 @@ final class SlowOnTwo implements Rule {
                 Cause.SLOW_ON_TWO,
                 Sure.LIKELY,
                 s.carrier() + " and " + other.carrier()
-                        + " are slow at the same time, both with a clean signal: the limit is the tower or its"
+                        + " are slow at the same time, both with a clean signal: the tower or its"
                         + " line, which both may use, is the limit.",
                 List.of(
                         "download " + EvidenceText.mbps(down.orElseThrow()) + ", " + EvidenceText.over(own, "run"),

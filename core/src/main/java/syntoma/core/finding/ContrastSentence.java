@@ -54,7 +54,7 @@ final class ContrastSentence {
 
     private static String tooFew(String baseline, String unit, Contrast c) {
         int wanted = c.staysWanted().orElse(1);
-        return unit + " stood beside another at " + Text.counted(c.stays(), "stay") + "; "
+        return unit + " was measured beside another at " + Text.counted(c.stays(), "stay") + "; "
                 + Amount.count(wanted, "more stay") + " with it and " + baseline + " would allow a comparison.";
     }
 

@@ -48,7 +48,7 @@ public final class Finder {
         this.baseline = names.indexOf(baseline);
         this.held = List.copyOf(held);
         if (this.baseline < 0) {
-            throw new IllegalArgumentException("baseline is " + baseline + "; allowed is one of what was measured");
+            throw new IllegalArgumentException("baseline is " + baseline + "; allowed is a setup that was measured");
         }
     }
 

@@ -28,7 +28,7 @@ final class CardCount implements FitRule {
         int cards = all - profiles;
         if (d.simSlots().isPresent() && cards > d.simSlots().getAsInt()) {
             int slots = d.simSlots().getAsInt();
-            String says = cards + " cards for " + Words.count(slots) + " slot" + (slots == 1 ? "" : "s");
+            String says = cards + " SIMs for " + Words.count(slots) + " slot" + (slots == 1 ? "" : "s");
             boolean sure = cards - unsized > slots || d.esim().equals(Optional.of(false));
             return List.of(
                     sure

@@ -30,7 +30,7 @@ final class CardSize implements FitRule {
             return Optional.of(FitFinding.blocker(
                     CODE,
                     sim.name(),
-                    sim.name() + " is a " + card.label() + " card; the device takes "
+                    sim.name() + " is a " + card.label() + " SIM; the device takes "
                             + (slot.get() == SimSize.ESIM
                                     ? "an eSIM"
                                     : "a " + slot.get().label() + " card") + ".",
@@ -39,7 +39,7 @@ final class CardSize implements FitRule {
         return Optional.of(FitFinding.note(
                 CODE,
                 sim.name(),
-                Words.capital(slot.get().label()) + "-size card slot: the " + card.label()
+                Words.capital(slot.get().label()) + "-size SIM slot: the " + card.label()
                         + " SIM needs an adapter frame.",
                 "A SIM adapter frame."));
     }

@@ -41,7 +41,7 @@ public record Schedule(List<Slot> slots) {
         for (Task task : tasks.inOrder()) {
             if (task.people() > hours.people()) {
                 throw new IllegalArgumentException(
-                        task.name() + " wants " + task.people() + " people; there are " + hours.people());
+                        task.name() + " needs " + task.people() + " people; there are " + hours.people());
             }
             if (hours.spans().stream().noneMatch(s -> s.minutes() >= task.minutes())) {
                 throw new IllegalArgumentException(
@@ -72,7 +72,7 @@ public record Schedule(List<Slot> slots) {
                 .map(t -> t.name() + (t.waitMin() > 0 ? " (and " + t.waitMin() / 60 + " h to wait)" : ""))
                 .collect(Collectors.joining(", "));
         int sum = hours.spans().stream().mapToInt(Hours.Span::minutes).sum();
-        return "it cannot be done in these hours (" + sum / 60 + " h in all): one after another come " + named;
+        return "it does not fit into these hours (" + sum / 60 + " h in all). One after another: " + named;
     }
 
     /** The tasks laid out by rank; empty where they do not fit into the hours. */

@@ -107,8 +107,9 @@ final class UsualTasks {
         tasks.add(step(
                         "fit",
                         drilled
-                                ? "Tape up the plug ends, pass the leads and set " + antenna + " down dry"
-                                : "Set " + antenna + " down dry",
+                                ? "Tape up the plug ends, pass the leads through and try " + antenna
+                                        + " in place without sealant"
+                                : "Try " + antenna + " in place without sealant",
                         20)
                 .after(drilled ? "edge" : Build.ROOF_TEST)
                 .onRoof(Weather.DRY)
@@ -189,7 +190,7 @@ final class UsualTasks {
                 .with("wire stripper", "crimping tool", "multimeter")
                 .build());
         if (build.onMains()) {
-            tasks.add(step("mains", "Have the inverter’s side made", 30)
+            tasks.add(step("mains", "Have an electrician wire the inverter", 30)
                     .after("router")
                     .minding(Caution.MAINS)
                     .build());
@@ -212,7 +213,7 @@ final class UsualTasks {
         if (build.onMains()) {
             all.add("mains");
         }
-        tasks.add(step("leads", "Prove every lead: unplug one at a time, and watch RSRP live", 15)
+        tasks.add(step("leads", "Check every lead: unplug one at a time and watch RSRP live", 15)
                 .after(all.toArray(String[]::new))
                 .build());
         List<String> before = new ArrayList<>(List.of("leads"));
@@ -221,7 +222,7 @@ final class UsualTasks {
                 .filter(key ->
                         List.of("leak-test", "close-inlet", "mast", "booster").contains(key))
                 .forEach(before::add);
-        tasks.add(step(Build.PROVE, "The trial that proves the gain", 60)
+        tasks.add(step(Build.PROVE, "Run the trial that proves the gain", 60)
                 .after(before.toArray(String[]::new))
                 .minding(Caution.HELP)
                 .build());

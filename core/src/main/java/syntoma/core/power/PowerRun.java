@@ -77,10 +77,11 @@ public record PowerRun(VoltageSystem system, double wayM, Supply supply, Optiona
                                 "."));
         said.add(
                 own.fuseA(amps.getAsDouble()).isPresent()
-                        ? Sentence.of("It is fused at "
+                        ? Sentence.of("Fuse it at "
                                 + Values.plain(own.fuseA(amps.getAsDouble()).getAsDouble()) + " A, at the battery.")
                         : Sentence.of(
-                                "No fuse carries " + Values.rounded(amps.getAsDouble(), 1) + " A and guards ",
+                                "No fuse lets " + Values.rounded(amps.getAsDouble(), 1)
+                                        + " A through and still protects ",
                                 own,
                                 "."));
         return said;

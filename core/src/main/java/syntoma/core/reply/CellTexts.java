@@ -27,7 +27,7 @@ public final class CellTexts {
         Map<CellField, String> impossible = new EnumMap<>(CellField.class);
         for (String problem : values.problems()) {
             texts.keySet().stream()
-                    .filter(field -> !problem.contains("stands for none") && isOf(problem, field))
+                    .filter(field -> !problem.contains("means “not available”") && isOf(problem, field))
                     .findFirst()
                     .ifPresent(field -> impossible.put(field, problem));
         }

@@ -104,7 +104,7 @@ final class CellValues {
                 .filter(CellField::isLevel)
                 .allMatch(f -> number(texts.get(f)).filter(v -> v == 0).isPresent());
         if (value.isEmpty() || STANDS_FOR_NONE.contains(value.get()) || allNought) {
-            return said(field, text, "stands for none");
+            return said(field, text, "means “not available”");
         }
         try {
             return Optional.of(metric.check(value.get(), Optional.of(nr ? Rat.NR_SA : Rat.LTE)));
@@ -135,7 +135,7 @@ final class CellValues {
         Optional<Integer> value = number(text)
                 .filter(v -> v == Math.rint(v) && v >= low && v <= high)
                 .map(Double::intValue);
-        return value.isPresent() ? value : said(field, text, "is none from " + low + " to " + high);
+        return value.isPresent() ? value : said(field, text, "is not between " + low + " and " + high);
     }
 
     private Optional<String> cellId() {

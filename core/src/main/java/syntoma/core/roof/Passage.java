@@ -138,7 +138,7 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
                     mm(allAtOnceMm),
                     "."));
             if (makersMm.isEmpty() && stemMm > oneAtATimeMm) {
-                said.add(Sentence.of("The antenna’s own stem decides: it needs ", mm(stemMm), "."));
+                said.add(Sentence.of("The antenna’s own stem is wider: it needs ", mm(stemMm), "."));
             }
             said.add(Sentence.of("The cables together are ", mm(cablesMm), " thick: the gland must fit that."));
             return said;

@@ -94,11 +94,11 @@ public record Thing(Kind kind, String name, Rect rect, double heightM, double cl
             return switch (this) {
                 case GAS ->
                     Sentence.of(
-                            "lead them round it, ",
+                            "run them round it, ",
                             Quantity.centimetres(100 * FROM_GAS_M),
                             " away at least, and never tie them to it.");
                 case WIRING -> Sentence.of("cross it at a right angle, and do not run along it.");
-                default -> Sentence.of("find the gap beneath it, or lead them round.");
+                default -> Sentence.of("find the gap beneath it, or run them round it.");
             };
         }
 

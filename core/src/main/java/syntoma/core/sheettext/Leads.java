@@ -56,7 +56,7 @@ final class Leads {
                 rows,
                 words.toString(),
                 first.number(),
-                open ? "Are they as many, for that, and do they end in that half of the connector?" : "",
+                open ? "Are the number, the use and the connector right?" : "",
                 List.of()));
     }
 

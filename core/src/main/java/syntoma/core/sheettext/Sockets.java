@@ -78,7 +78,7 @@ final class Sockets {
                     rows,
                     words.toString(),
                     first.number(),
-                    open ? "Are they as many, for that, and with that half of the connector?" : "",
+                    open ? "Are the number, the use and the connector right?" : "",
                     List.of()));
         }
     }

@@ -124,7 +124,7 @@ public record StatusText(
             warnings.add(new Warning(Warning.Code.NEIGHBOURS_ONLY, "only neighbours are named, and no cell in use", 0));
         }
         if (cells.isEmpty() && speed.isEmpty() && mode.isEmpty() && carrier.isEmpty() && warnings.isEmpty()) {
-            warnings.add(new Warning(Warning.Code.NOTHING_READ, "nothing of a router or a speed test is in it", 0));
+            warnings.add(new Warning(Warning.Code.NOTHING_READ, "it has nothing from a router or a speed test", 0));
         }
     }
 }

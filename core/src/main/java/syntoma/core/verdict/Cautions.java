@@ -64,7 +64,7 @@ public final class Cautions {
     }
 
     private static String rests(Comparison c, RestsOn rests) {
-        return Text.capital(c.metric().measure().phrase()) + " rests on round "
+        return Text.capital(c.metric().measure().phrase()) + " depends on round "
                 + rests.round().round() + ": without it the verdict would be “"
                 + rests.without().words() + "”.";
     }

@@ -296,7 +296,7 @@ class PlantedMisfitsTest {
                         "nano card in a full slot",
                         withSims(chain(slot(router(2), SimSize.FULL)), card(SimSize.NANO)),
                         "card-size",
-                        "Full-size card slot: the nano SIM needs an adapter frame"),
+                        "Full-size SIM slot: the nano SIM needs an adapter frame"),
                 blocker(
                         "full card in a nano slot",
                         withSims(chain(router(2)), card(SimSize.FULL)),
@@ -316,7 +316,7 @@ class PlantedMisfitsTest {
                         "two cards for one slot",
                         withSims(chain(router(2)), card(SimSize.NANO), Rigs.card("second", "Tarnwave", null)),
                         "card-count",
-                        "2 cards for one slot"),
+                        "2 SIMs for one slot"),
                 note(
                         "two cards and one modem",
                         withSims(chain(twoSlots(router(2))), card(SimSize.NANO), Rigs.card("second", "Tarnwave", null)),

@@ -161,7 +161,7 @@ class ScheduleTest {
     void two_people_work_beside_each_other_where_each_needs_one() {
         TaskList tasks = TaskList.of(List.of(task("a", 60, 0), task("b", 60, 0), Task.plain("c", 30, 2, 0, List.of())));
         assertEquals(90, Schedule.of(tasks, Hours.daily(2, 0, 480, 1)).until());
-        assertEquals("c wants 2 people; there are 1", message(() -> Schedule.of(tasks, Hours.daily(1, 0, 480, 1))));
+        assertEquals("c needs 2 people; there are 1", message(() -> Schedule.of(tasks, Hours.daily(1, 0, 480, 1))));
     }
 
     @Test
@@ -189,7 +189,7 @@ class ScheduleTest {
         TaskList tasks =
                 TaskList.of(List.of(task("seal", 30, 12 * 60), task("leak test", 15, 0, "seal"), task("sweep", 5, 0)));
         assertEquals(
-                "it cannot be done in these hours (8 h in all): one after another come seal (and 12 h to wait), leak test",
+                "it does not fit into these hours (8 h in all). One after another: seal (and 12 h to wait), leak test",
                 message(() -> Schedule.of(tasks, Hours.daily(1, 540, 1020, 1))));
         assertEquals(
                 "long takes 600 min in one go; no hours are that long",

@@ -199,7 +199,7 @@ class PowerTest {
         assertEquals(2, run.amps().orElseThrow(), 1e-9);
         // the worked wire of section 15: 5 m, 2 A, 1.5 mm², 60 °C lose 0.27 V
         assertEquals(
-                List.of("1.5 mm² loses 0.27 V on the way.", "It is fused at 3 A, at the battery."),
+                List.of("1.5 mm² loses 0.27 V on the way.", "Fuse it at 3 A, at the battery."),
                 Texts.of(run.held(1.5)));
         assertTrue(
                 run.held(0.5).get(0).toString().contains("more than 3 %: take 1.5 mm²."),

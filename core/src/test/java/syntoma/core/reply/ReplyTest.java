@@ -154,11 +154,11 @@ class ReplyTest {
     @ParameterizedTest
     @CsvSource({
         "rsrp, -20, RSRP is −20 dBm",
-        "rsrp, -32768, stands for none",
+        "rsrp, -32768, means “not available”",
         "rsrp, n/a, ''",
-        "sinr, 99, stands for none",
+        "sinr, 99, means “not available”",
         "sinr, 55, SINR is 55 dB",
-        "pci, 600, is none from 0 to 503",
+        "pci, 600, is not between 0 and 503",
         "bandwidth, 17, is no width"
     })
     void what_no_cell_can_report_is_missing_and_said(String name, String value, String said) {

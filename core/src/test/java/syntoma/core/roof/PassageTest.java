@@ -58,7 +58,7 @@ class PassageTest {
         Passage stem = new Passage(FOUR.leads(), 22, OptionalDouble.empty());
         assertEquals(22, stem.bore().holeMm());
         assertEquals(22, stem.bore().sawMm().orElseThrow());
-        assertTrue(stem.bore().notes().toString().contains("own stem decides"));
+        assertTrue(stem.bore().notes().toString().contains("own stem is wider"));
     }
 
     @Test

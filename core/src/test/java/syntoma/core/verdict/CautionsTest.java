@@ -128,8 +128,8 @@ class CautionsTest {
                 Figure.UP_MBPS, "A", "B", new double[] {4, 4, 4, 4, 4}, new double[] {4.6, 4.7, 4.5, 4.8, 7.5});
         assertTrue(
                 cautions(c, true, at(9, "", ""), at(20, "", "")).stream()
-                        .anyMatch(
-                                said -> said.startsWith("Upload rests on round 5: without it the verdict would be “")),
+                        .anyMatch(said ->
+                                said.startsWith("Upload depends on round 5: without it the verdict would be “")),
                 c.sentence());
     }
 

@@ -1,11 +1,7 @@
 package syntoma.core.verdict;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
-import static org.junit.jupiter.api.Assertions.assertFalse;
 
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -14,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.junit.jupiter.api.Test;
 import syntoma.core.need.BuiltInNeeds;
 import syntoma.core.need.Met;
 import syntoma.core.need.Need;
@@ -25,12 +20,8 @@ import syntoma.core.reading.Figure;
 import syntoma.core.run.CappedSetups;
 import syntoma.core.trial.Sample;
 
-/**
- * Keeps {@code docs/sentences.md}: every kind of sentence that a verdict is said in, made from comparisons. Run with
- * {@code -Dsentences.write=true} to make it again; it is then to be read aloud.
- */
-class SentencesPageTest {
-    private static final Path PAGE = Path.of("../docs/sentences.md");
+/** Every kind of sentence that a verdict is said in, made from comparisons of two made-up setups. */
+public final class VerdictExamples {
     private static final String DOME = "Roof dome";
     private static final String PANEL = "Mast panel";
     private static final double[] FLAT = {1, 1.1, 0.9, 1.05, 0.95};
@@ -41,11 +32,14 @@ class SentencesPageTest {
     private final StringBuilder page = new StringBuilder();
     private final Set<Verdict> said = EnumSet.noneOf(Verdict.class);
 
-    @Test
-    void every_sentence_stands_in_the_page_as_it_is_said() throws IOException {
-        page.append(
-                "# What a verdict says\n\nMade by `SentencesPageTest` from comparisons of two made-up setups; do not"
-                        + " edit by hand.\n");
+    private VerdictExamples() {}
+
+    /** As sections of a page. */
+    public static String page() {
+        return new VerdictExamples().made();
+    }
+
+    private String made() {
         part("Better and worse, on each metric");
         for (Figure metric : Figure.compared(f -> true)) {
             line(comparison(metric, 2.31, 0.05, 5));
@@ -117,16 +111,11 @@ class SentencesPageTest {
         judged();
 
         assertEquals(EnumSet.allOf(Verdict.class), said, "verdicts said");
-        String made = page.toString();
-        assertFalse(made.contains("NaN") || made.contains("null") || made.contains("  "), made);
-        if (Boolean.getBoolean("sentences.write")) {
-            Files.writeString(PAGE, made);
-        }
-        assertEquals(Files.readString(PAGE), made, "docs/sentences.md is not what is said; see this test");
+        return page.toString();
     }
 
     private void part(String title) {
-        page.append("\n## ").append(title).append("\n\n");
+        page.append("\n### ").append(title).append("\n\n");
     }
 
     private void line(Comparison c) {
