@@ -60,7 +60,7 @@ function OneNetwork({ network, served }: { network: Network; served: boolean }) 
             <>
               <Button onClick={() => setName(network.name)}>Rename</Button>
               <Button loading={forget.isPending} onClick={() => forget.mutate(network.id, fails)}>
-                Forget
+                Remove
               </Button>
             </>
           )}

@@ -61,7 +61,7 @@ export function Pairing({
             <span className="fingerprint">{fingerprint}</span>
           </p>
         )}
-        <Button onClick={make}>Another code</Button>
+        <Button onClick={make}>New code</Button>
       </div>
     </div>
   );

@@ -33,7 +33,7 @@ export function Declination({ aim }: { aim: Aim }) {
           hint="How far the needle points east of true north; west is negative. Charts print it."
         />
         <Button htmlType="submit" loading={set.isPending}>
-          Keep
+          Save
         </Button>
       </form>
     </Part>

@@ -105,7 +105,7 @@ test('towers stand with their bearings, and where bearings cross is kept', async
   expect(bodies('POST /api/aim/crossings')).toEqual([{ key: 'Tarnwave/7' }]);
   await user.clear(screen.getByLabelText('Declination here'));
   await user.type(screen.getByLabelText('Declination here'), '-3,5');
-  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(bodies('PUT /api/aim/declination')).toEqual([{ declinationDeg: -3.5 }]));
 });
 

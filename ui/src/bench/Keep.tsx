@@ -44,7 +44,7 @@ export function Keep(props: { result: Schemas['CalculationView']; calculator: Sc
             )
           }
         >
-          Into the note of {standing.campsite}
+          Add to the note of {standing.campsite}
         </Button>
       )}
     </div>

@@ -45,7 +45,7 @@ describe('a month of a plan', () => {
     restIsAbout: false,
     forecast: 90,
     passed: 0.5,
-    label: 'Ostrel card',
+    label: 'Ostrel SIM',
   };
 
   it('has what was counted solid, what is about hatched, and the allowance hollow', () => {

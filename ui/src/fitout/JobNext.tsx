@@ -99,7 +99,7 @@ export function Next({ plan, task }: { plan: number; task: JobTask }) {
           label="Note"
           value={note}
           onChange={setNote}
-          placeholder="the seam is 2 cm further back"
+          placeholder="the seam is further back than drawn"
         />
         <Button htmlType="submit">Save note</Button>
       </form>

@@ -209,7 +209,7 @@ function IntoSetup(props: { plan: RoofPlan; fitout: Fitout; id: number; saved: b
             loading={extend.isPending}
             onClick={() => extend.mutate(name)}
           >
-            Put the extension into {name}
+            Add the extension to {name}
           </Button>
         ))}
       </div>

@@ -24,7 +24,7 @@ export function PlanChooser(props: { fitout: Fitout; chosen: number; choose: (id
           onChange={choose}
           popupMatchSelectWidth={false}
         />
-        <Button onClick={() => setNaming(!naming)}>A variant of it</Button>
+        <Button onClick={() => setNaming(!naming)}>Duplicate</Button>
         {fitout.plans.length > 1 && <Link to="/build?side">Side by side</Link>}
         <Button
           type="link"
@@ -79,7 +79,7 @@ export function BeginPlan(props: { copyOf: number | null; label: string; done: (
         problem={begin.error instanceof Refusal ? begin.error.message : undefined}
       />
       <Button type="primary" htmlType="submit" loading={begin.isPending}>
-        Begin
+        Add
       </Button>
     </form>
   );

@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import type { Assessment, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
+import { useUnits, windSpeed } from '../format/units';
 import { Part } from '../parts/Sheet';
 import { Num } from './Num';
 
@@ -23,13 +24,14 @@ export function WindForm(props: {
   change: (next: RoofPlan, step: string) => void;
 }) {
   const { plan, assessment, change } = props;
+  const { system } = useUnits();
   const mast = plan.mast;
   const wind = assessment?.wind;
   if (!mast) {
     return (
       <Part id="mast" title="A mast" small="what the wind does at its clamp">
         <div className="buttons">
-          <Button onClick={() => change({ ...plan, mast: FIRST }, 'mast')}>Check a mast</Button>
+          <Button onClick={() => change({ ...plan, mast: FIRST }, 'mast')}>Add a mast</Button>
         </div>
       </Part>
     );
@@ -49,7 +51,9 @@ export function WindForm(props: {
     <Part id="mast" title="The mast in the wind" small="an estimate; the maker’s own figure takes precedence">
       {wind && (
         <>
-          <p className="action">Take it down above {wind.takeDownAboveKmh} km/h, gusts counted.</p>
+          <p className="action">
+            Take it down above {windSpeed(wind.takeDownAboveKmh, system)}, gusts counted.
+          </p>
           <table className="plain">
             <thead>
               <tr>
@@ -61,7 +65,7 @@ export function WindForm(props: {
             <tbody>
               {wind.at.map((w) => (
                 <tr key={w.kmh} className={w.momentNm > wind.clampNm ? 'loss' : ''}>
-                  <td>{w.kmh} km/h</td>
+                  <td>{windSpeed(w.kmh, system)}</td>
                   <td className="num">{fixed(w.forceN, 0)} N</td>
                   <td className="num">
                     {fixed(w.momentNm, 0)} of {fixed(wind.clampNm, 0)} N·m

@@ -141,7 +141,7 @@ test('an existing cable entry is taken, and the extension goes into a setup', as
   });
   show(<FitoutView />, '/build?plan=1');
   expect(await screen.findByText(/Satellite inlet needs no hole/)).toBeDefined();
-  await user.click(screen.getByRole('button', { name: 'Put the extension into Roof dome' }));
+  await user.click(screen.getByRole('button', { name: 'Add the extension to Roof dome' }));
   expect(await screen.findByText(/Roof dome now has Extension 1 m/)).toBeDefined();
   expect(bodies('POST /api/fitout/plans/1/extension')).toEqual([{ setup: 'Roof dome' }]);
   const [take] = screen.getAllByRole('button', { name: 'Use this entry' });

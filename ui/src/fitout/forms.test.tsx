@@ -103,7 +103,7 @@ describe('a mast', () => {
     expect(last().mast?.clampNm).toBe(80);
     await user.click(screen.getByRole('button', { name: 'Remove' }));
     expect(last().mast).toBeNull();
-    await user.click(screen.getByRole('button', { name: 'Check a mast' }));
+    await user.click(screen.getByRole('button', { name: 'Add a mast' }));
     expect(last().mast).toMatchObject({ areaM2: 0.1, leverM: 1.5 });
   });
 });

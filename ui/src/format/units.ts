@@ -25,6 +25,7 @@ const M_PER_FT = 0.3048;
 const M_PER_IN = 0.0254;
 const MM_PER_IN = 25.4;
 const CM2_PER_IN2 = 6.4516;
+const M2_PER_FT2 = 0.09290304;
 const KM_PER_MI = 1.609344;
 const KG_PER_LB = 0.45359237;
 
@@ -42,6 +43,7 @@ const IMPERIAL: Record<string, ShownUnit> = {
   m: times('ft', M_PER_FT, 2, 4),
   'm on a drawing': times('in', M_PER_IN, 1, 5),
   mm: times('in', MM_PER_IN, 3, 2),
+  'm²': times('ft²', M2_PER_FT2, 2, 4),
   'cm²': times('in²', CM2_PER_IN2, 1, 2),
   km: times('mi', KM_PER_MI, 2, 4),
   kg: times('lb', KG_PER_LB, 1, 3),
@@ -86,6 +88,11 @@ export function length(metres: number, system: System) {
 /** A distance in km as text, with so many places: 12.4 km, or 7.7 mi. */
 export function distance(km: number, system: System, places = 1) {
   return system === 'metric' ? `${fixed(km, places)} km` : `${fixed(km / KM_PER_MI, places)} mi`;
+}
+
+/** A speed of the wind as text: 60 km/h, or 37 mph. */
+export function windSpeed(kmh: number, system: System) {
+  return system === 'metric' ? `${kmh} km/h` : `${fixed(kmh / KM_PER_MI, 0)} mph`;
 }
 
 /** A wire as text: 1.5 mm², or AWG 16. */

@@ -97,7 +97,7 @@ export function PasteDialog(props: { pasted: string; close: () => void; edit: ()
               loading={!writing && read.isFetching}
               onClick={() => setWriting(false)}
             >
-              Read it{' '}
+              Read{' '}
               <kbd aria-hidden="true" className="wide-only">
                 Ctrl Enter
               </kbd>

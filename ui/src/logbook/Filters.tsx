@@ -61,7 +61,7 @@ export function Filters({ view }: { view: Schemas['LogbookView'] }) {
           />
         </label>
       </FilterFields>
-      {query.has('area') && <p className="small">Only what lies in the part of the map that you chose.</p>}
+      {query.has('area') && <p className="small">Only the part of the map that you chose is shown.</p>}
       {narrowed.length > 0 && (
         <Button
           size="small"

@@ -81,7 +81,7 @@ export function ImportPanel({ close }: { close: () => void }) {
         {state.kind === 'kept' && (
           <>
             <Button type="primary" onClick={close}>
-              To the stays
+              Back to the stays
             </Button>
             <Link to="/logbook?part=changes">Undo it later under Changes</Link>
           </>

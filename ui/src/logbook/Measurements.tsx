@@ -163,7 +163,7 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
                 Change its dates
               </Button>
               <Button size="small" onClick={() => setAsked('split')}>
-                Split it
+                Split
               </Button>
             </>
           )

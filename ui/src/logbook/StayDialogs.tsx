@@ -137,7 +137,7 @@ export function SplitDialog({ visit, close }: { visit: Visit; close: () => void 
       open
       onCancel={close}
       title={`Split the stay at ${visit.campsite}`}
-      okText="Split it"
+      okText="Split"
       cancelText="Cancel"
       okButtonProps={{ disabled: at === '' || at === local(visit.arrivedAt) }}
       confirmLoading={split.isPending}

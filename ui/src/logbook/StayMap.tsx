@@ -136,7 +136,7 @@ export function StayMap({ view }: { view: Schemas['LogbookView'] }) {
       </MapContainer>
       <div className="buttons">
         <Button size="small" disabled={!edges} onClick={() => change({ area: edges })}>
-          Only what lies in this part of the map
+          Show only this part of the map
         </Button>
         {edges && (
           <Link className="todo" to={`/findings?of=carriers&area=${edges}`}>

@@ -74,7 +74,7 @@ describe('a file in Syntoma’s own columns', () => {
     expect(queries(IMPORT).map((q) => q.get('dryRun'))).toEqual(['true', 'false']);
     expect(queries(IMPORT)[1].get('file')).toBe('mine.csv');
     expect(await screen.findByRole('button', { name: 'Undo' })).toBeDefined();
-    await user.click(screen.getByRole('button', { name: 'To the stays' }));
+    await user.click(screen.getByRole('button', { name: 'Back to the stays' }));
     expect(close).toHaveBeenCalledOnce();
   });
 

@@ -30,7 +30,7 @@ const MONTH: Schemas['MonthView'] = {
 
 const CARD: Schemas['CardView'] = {
   gear: 3,
-  name: 'Ostrel card',
+  name: 'Ostrel SIM',
   carrier: 'Ostrel',
   owned: true,
   shared: false,
@@ -40,11 +40,11 @@ const CARD: Schemas['CardView'] = {
   resetDay: 12,
   terms: '',
   month: MONTH,
-  says: 'Ostrel card: 22 of 60 GB used.',
+  says: 'Ostrel SIM: 22 of 60 GB used.',
   capSays: null,
   offers: [
-    { card: 'Brissa card', carrier: 'Brissa', cards: 1, price: 15, own: false },
-    { card: 'Ostrel card', carrier: 'Ostrel', cards: 1, price: 19, own: true },
+    { card: 'Brissa SIM', carrier: 'Brissa', cards: 1, price: 15, own: false },
+    { card: 'Ostrel SIM', carrier: 'Ostrel', cards: 1, price: 19, own: true },
   ],
   earlier: [],
 };
@@ -60,7 +60,7 @@ const READ: Schemas['MonthView'] = {
 
 const ledger = (month: Schemas['MonthView'], more: Partial<Schemas['CardView']> = {}) => ({
   day: '2026-09-05',
-  says: 'Ostrel card lasts.',
+  says: 'Ostrel SIM lasts.',
   live: 'Live readings take nothing.',
   cards: [{ ...CARD, ...more, month }],
 });
@@ -76,12 +76,12 @@ const line = (name: string) => screen.getByText(name).closest('tr')?.textContent
 describe('the ledger', () => {
   it('says what is not known without the counter, and claims no more of a price than that', async () => {
     await open(ledger(MONTH));
-    expect(screen.getByRole('heading', { level: 1, name: 'Ostrel card lasts.' })).toBeDefined();
+    expect(screen.getByRole('heading', { level: 1, name: 'Ostrel SIM lasts.' })).toBeDefined();
     expect(line('Runs made here')).toContain('1.5 GB');
     expect(line('Runs logged from elsewhere')).toContain('about 21 GB104 runs');
     expect(line('Everything else')).toContain('not known');
     expect(line('A GB came to')).toContain('at most 0.85');
-    expect(screen.getByText(/For the 28 GB that measuring takes Brissa card would be cheaper/)).toBeDefined();
+    expect(screen.getByText(/For the 28 GB that measuring takes Brissa SIM would be cheaper/)).toBeDefined();
   });
 
   it('has everything else once the counter was read', async () => {
@@ -89,7 +89,7 @@ describe('the ledger', () => {
     expect(line('Everything else')).toMatch(/Everything else18 GBthe counter said 40 GB at .*20:00$/);
     expect(line('A GB came to')).not.toContain('at most');
     expect(document.querySelector('.month-bar rect[fill="var(--tide)"]')).not.toBeNull();
-    expect(screen.getByText(/For about 28 GB a month Brissa card would be cheaper/)).toBeDefined();
+    expect(screen.getByText(/For about 28 GB a month Brissa SIM would be cheaper/)).toBeDefined();
   });
 
   it('goes on from an older reading at its rate, and says so', async () => {

@@ -74,7 +74,7 @@ export function RunFigures({ run }: { run: Run }) {
       </table>
       <p className="small">
         {run.measurementId === null ? 'Not in the log.' : 'In the log.'} Measured with {run.server}.{' '}
-        <Link to="/logbook">To the stays</Link>
+        <Link to="/logbook">Back to the stays</Link>
       </p>
     </Part>
   );

@@ -11,7 +11,7 @@ import { AfterTheDrive, WhatIsWhere } from './WhatIsWhere';
 const STATE: Schemas['StateView'] = {
   inUse: 'Curlew',
   antennas: [{ name: 'Rowan', at: 'Curlew', raisedM: 3 }],
-  sims: [{ name: 'Tarnwave card', carrier: 'Tarnwave', device: 'Curlew', active: true }],
+  sims: [{ name: 'Tarnwave SIM', carrier: 'Tarnwave', device: 'Curlew', active: true }],
   devices: [{ name: 'Curlew', bands: 'B20' }],
   leadsGoTo: ['Curlew', 'Bittern'],
   boosterOn: null,

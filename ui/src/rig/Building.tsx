@@ -31,7 +31,7 @@ export function Building(props: {
   const frozen = view.revision > 0 && view.measured > 0;
   return (
     <Part
-      title="Build it"
+      title="Build"
       small={
         frozen
           ? `${count(view.measured, 'measurement')} keep revision ${view.revision}; keeping a change makes revision ${view.revision + 1}`
@@ -46,7 +46,7 @@ export function Building(props: {
           loading={change.isPending}
           onClick={() => save({ body: plan, version: from }, done)}
         >
-          {frozen ? `Keep as revision ${view.revision + 1}` : 'Keep'}
+          {frozen ? `Save as revision ${view.revision + 1}` : 'Save'}
         </Button>
         <Button onClick={done}>{changed ? 'Discard changes' : 'Close'}</Button>
       </div>

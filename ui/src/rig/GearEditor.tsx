@@ -83,10 +83,10 @@ export function GearEditor(props: {
       footer={
         <div className="buttons">
           {!pasting && <Button onClick={() => setPasting(true)}>Paste a data sheet</Button>}
-          {!all && <Button onClick={() => setAll(true)}>The whole data sheet</Button>}
+          {!all && <Button onClick={() => setAll(true)}>Show the whole data sheet</Button>}
           <Button onClick={close}>Cancel</Button>
           <Button type="primary" loading={change.isPending} onClick={() => save(draft.version)}>
-            Keep
+            Save
           </Button>
         </div>
       }

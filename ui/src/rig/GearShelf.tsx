@@ -1,3 +1,4 @@
+import { useUnits } from '../format/units';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import type { Schemas } from '../data/client';
@@ -70,6 +71,7 @@ function headline(items: Item[]) {
 }
 
 function Shelf({ items, edit }: { items: Item[]; edit: (item: Item) => void }) {
+  const { system } = useUnits();
   const kinds = useGearForms().data?.forms.map((f) => f.kind) ?? [];
   const [kind, setKind] = useState('all');
   return (
@@ -78,7 +80,7 @@ function Shelf({ items, edit }: { items: Item[]; edit: (item: Item) => void }) {
       noun="item"
       rows={items.filter((g) => kind === 'all' || g.kind === kind)}
       rowKey={(g) => g.id}
-      text={(g) => `${g.name} ${g.kind} ${g.state} ${summary(g)}`}
+      text={(g) => `${g.name} ${g.kind} ${g.state} ${summary(g, system)}`}
       find="find by name or band"
       empty={
         items.length > 0 ? (
@@ -103,6 +105,7 @@ function Shelf({ items, edit }: { items: Item[]; edit: (item: Item) => void }) {
 
 function useColumns(edit: (item: Item) => void): Column<Item>[] {
   const { money } = useMoney();
+  const { system } = useUnits();
   const { remove, retire } = useShelf();
   return [
     {
@@ -113,7 +116,7 @@ function useColumns(edit: (item: Item) => void): Column<Item>[] {
           <Button type="link" size="small" className="in-line" onClick={() => edit(g)}>
             {g.name}
           </Button>
-          <div className="small">{summary(g)}</div>
+          <div className="small">{summary(g, system)}</div>
         </div>
       ),
     },

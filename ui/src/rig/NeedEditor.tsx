@@ -81,7 +81,7 @@ export function NeedEditor(props: {
               )
             }
           >
-            Keep
+            Save
           </Button>
           <Button onClick={leave}>Cancel</Button>
         </div>

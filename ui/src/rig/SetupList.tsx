@@ -107,7 +107,7 @@ function NewSetup() {
           onChange={(e) => setName(e.target.value)}
         />
         <Button type="primary" htmlType="submit" disabled={!name.trim()} loading={add.isPending}>
-          Build it
+          Add setup
         </Button>
       </form>
     </Part>

@@ -36,7 +36,7 @@ export function SheetPaste(props: { kind: string; take: (fields: Record<string, 
           loading={read.isPending}
           onClick={() => read.mutate({ kind: props.kind, text })}
         >
-          Read it
+          Read
         </Button>
       )}
       {read.error && (

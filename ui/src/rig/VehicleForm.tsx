@@ -121,7 +121,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
           )
         }
       >
-        Keep
+        Save
       </Button>
       {kept && (
         <Button type="link" onClick={forget}>

@@ -66,7 +66,7 @@ describe('the data sheet', () => {
     served({ 'PUT /api/gear/1': new Refused(400, { detail: errors[0]?.message, errors }) });
     await open(user);
     await user.type(price(), 'x');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(price().getAttribute('aria-invalid')).toBe('true'));
     expect(price().value).toBe('420x');
     expect(localStorage.getItem('syntoma.rig.gear')).toContain('420x');
@@ -81,7 +81,7 @@ describe('the data sheet', () => {
     const answers = [new Refused(409, { detail: 'Curlew was measured with.', choices }), SHELF[0] as object];
     served({ 'PUT /api/gear/1': () => answers.shift() ?? {} });
     await open(user);
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     expect(await screen.findByText('It is another part now.')).toBeDefined();
     await user.click(screen.getByRole('button', { name: 'Another part' }));
     await waitFor(() =>
@@ -119,13 +119,13 @@ describe('the data sheet', () => {
     await user.click(await screen.findByRole('button', { name: 'Paste a data sheet' }));
     await user.type(screen.getByLabelText(/Paste the text of a shop page/), 'Curlew');
     expect(localStorage.getItem('syntoma.rig.gear.paste')).toContain('Curlew');
-    await user.click(screen.getByRole('button', { name: 'Read it' }));
+    await user.click(screen.getByRole('button', { name: 'Read' }));
     expect(await screen.findByText(/line 2: “€ 399,00”/)).toBeDefined();
     expect(screen.getByText(/1 question open/)).toBeDefined();
     await user.click(screen.getByRole('radio', { name: 'B2' }));
     await user.click(screen.getByRole('button', { name: 'Use these 2 values' }));
     await user.type(screen.getByLabelText('Name', { selector: 'input' }), 'Curlew');
-    await user.click(screen.getByRole('button', { name: 'Keep' }));
+    await user.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() =>
       expect(bodies('POST /api/gear').at(-1)).toMatchObject({
         name: 'Curlew',

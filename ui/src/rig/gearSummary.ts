@@ -1,9 +1,10 @@
 import type { Schemas } from '../data/client';
+import { length, type System } from '../format/units';
 
 type Item = Schemas['GearItem'];
 
 /** What one looks for on a shelf, in a line. */
-export function summary(g: Pick<Item, 'kind' | 'sheet' | 'setups'>): string {
+export function summary(g: Pick<Item, 'kind' | 'sheet' | 'setups'>, system: System): string {
   const s = g.sheet;
   const rows = (key: string) => (Array.isArray(s[key]) ? (s[key] as Record<string, unknown>[]) : []);
   const text = (key: string) =>
@@ -34,7 +35,12 @@ export function summary(g: Pick<Item, 'kind' | 'sheet' | 'setups'>): string {
         .join(', '),
     );
   } else if (g.kind === 'cable') {
-    parts.push(`${text('lengthM')} m`, text('cableClass'), `${text('first')} to ${text('second')}`);
+    const metres = Number(text('lengthM'));
+    parts.push(
+      text('lengthM') && length(metres, system),
+      text('cableClass'),
+      `${text('first')} to ${text('second')}`,
+    );
   } else if (g.kind === 'adapter') {
     parts.push(`${text('first')} to ${text('second')}`, text('form'));
   } else if (g.kind === 'booster') {

@@ -75,10 +75,10 @@ test('a threshold is changed from its version on, and a text that is no number i
   const row = screen.getByLabelText('Up').closest('td') as HTMLElement;
   await user.clear(screen.getByLabelText('Up'));
   await user.type(screen.getByLabelText('Up'), 'fast');
-  expect((within(row).getByRole('button', { name: 'Keep' }) as HTMLButtonElement).disabled).toBe(true);
+  expect((within(row).getByRole('button', { name: 'Save' }) as HTMLButtonElement).disabled).toBe(true);
   await user.clear(screen.getByLabelText('Up'));
   await user.type(screen.getByLabelText('Up'), '3,5');
-  await user.click(within(row).getByRole('button', { name: 'Keep' }));
+  await user.click(within(row).getByRole('button', { name: 'Save' }));
   await waitFor(() => expect(bodies('PUT /api/needs')).toMatchObject([{ name: 'Video calls', upMbps: 3.5 }]));
 });
 
@@ -100,7 +100,7 @@ test('the vehicle is sent without what there is to choose from', async () => {
   show(<Needs />);
   await user.clear(await screen.findByLabelText('Battery'));
   await user.type(screen.getByLabelText('Battery'), '280');
-  await user.click(screen.getByRole('button', { name: 'Keep' }));
+  await user.click(screen.getByRole('button', { name: 'Save' }));
   await waitFor(() =>
     expect(bodies('PUT /api/vehicle')).toMatchObject([{ vehicle: 'Heron', batteryAh: 280 }]),
   );

@@ -124,7 +124,7 @@ describe('the list of setups', () => {
     });
     show(<RigView />, '/gear');
     await user.type(await screen.findByLabelText('Name of the new setup'), 'Roof dome');
-    await user.click(screen.getByRole('button', { name: 'Build it' }));
+    await user.click(screen.getByRole('button', { name: 'Add setup' }));
     expect(await screen.findByText('which another setup has')).toBeDefined();
   });
 });
@@ -158,7 +158,7 @@ describe('a setup', () => {
     await waitFor(() =>
       expect(bodies('POST /api/setups/check')[0]).toMatchObject({ plug: { lead: '2/1', port: 'M2' } }),
     );
-    await user.click(await screen.findByRole('button', { name: 'Keep' }));
+    await user.click(await screen.findByRole('button', { name: 'Save' }));
     await waitFor(() => expect(bodies('PUT /api/setups/1')).toMatchObject([{ wiring: { '2/1': 'M2' } }]));
   });
 

@@ -10,19 +10,24 @@ describe('gear in a line', () => {
       { label: 'W1', use: 'Wi-Fi', connector: 'RP-SMA-female' },
     ];
     expect(
-      summary({
-        kind: 'device',
-        setups: ['Roof dome'],
-        sheet: { type: 'router', bands: ['B3', 'B20'], ports },
-      }),
+      summary(
+        {
+          kind: 'device',
+          setups: ['Roof dome'],
+          sheet: { type: 'router', bands: ['B3', 'B20'], ports },
+        },
+        'metric',
+      ),
     ).toBe('router · B3 B20 · 2 × SMA-female · in Roof dome');
   });
   it('says what is unknown instead of guessing', () => {
-    expect(summary({ kind: 'device', setups: [], sheet: {} })).toBe('bands unknown · ports unknown');
-    expect(summary({ kind: 'antenna', setups: [], sheet: { pattern: 'all around' } })).toBe(
+    expect(summary({ kind: 'device', setups: [], sheet: {} }, 'metric')).toBe(
+      'bands unknown · ports unknown',
+    );
+    expect(summary({ kind: 'antenna', setups: [], sheet: { pattern: 'all around' } }, 'metric')).toBe(
       'all around · ranges unknown',
     );
-    expect(summary({ kind: 'device', setups: [], sheet: { takesAntennas: false } })).toContain(
+    expect(summary({ kind: 'device', setups: [], sheet: { takesAntennas: false } }, 'metric')).toContain(
       'no antenna port',
     );
   });

@@ -47,7 +47,7 @@ export function Notices() {
         <p>
           A newer version of Syntoma is running. What you typed is kept.{' '}
           <Button size="small" onClick={() => window.location.reload()}>
-            Open it
+            Open
           </Button>
         </p>
       )}

@@ -69,10 +69,10 @@ export function Contenders(props: {
             {contenders.length > 2 && (
               <Button
                 type="text"
-                aria-label={`Leave ${contender.setup} out`}
+                aria-label={`Leave out ${contender.setup}`}
                 onClick={() => change(contenders.filter((_, other) => other !== i))}
               >
-                leave out
+                Leave out
               </Button>
             )}
             {wrong.some(Boolean) && (

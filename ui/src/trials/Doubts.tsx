@@ -20,7 +20,7 @@ export function Doubts({ sheet, enter }: { sheet: RunSheet; enter: ReturnType<ty
             enter.mutate({ kind: 'keep', visit: null, measurement: doubt.measurement, text: null })
           }
         >
-          Keep it anyway
+          Save anyway
         </Button>
         <Button loading={remove.isPending} onClick={() => remove.mutate(doubt.measurement)}>
           Delete it and measure again

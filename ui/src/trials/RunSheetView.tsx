@@ -80,7 +80,7 @@ function OfSheet({ sheet }: { sheet: RunSheet }) {
             size="large"
             onClick={() => enter.mutate({ kind: 'resume', visit: null, measurement: null, text: null })}
           >
-            Go on
+            Continue
           </Button>
         ) : visit ? (
           <StepNow sheet={sheet} leading={leading} visit={visit} />

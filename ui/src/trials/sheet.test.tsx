@@ -240,13 +240,13 @@ test('a visit is left out, a note is kept, it is paused and goes on', async () =
   serve(served());
   show(<TrialsView />, ADDRESS);
   await screen.findByText('The device is on B20.', { exact: false });
-  await user.click(screen.getByRole('button', { name: 'Keep it anyway' }));
+  await user.click(screen.getByRole('button', { name: 'Save anyway' }));
   await user.type(screen.getByLabelText('Note'), 'a lorry');
   await user.click(screen.getByRole('button', { name: 'Save note' }));
   await screen.findByText(/step 2: a lorry/);
   await user.click(screen.getByRole('button', { name: 'Pause' }));
   await screen.findByText('Paused since 18:40.');
-  await user.click(screen.getByRole('button', { name: 'Go on' }));
+  await user.click(screen.getByRole('button', { name: 'Continue' }));
   await user.click(await screen.findByRole('button', { name: 'Skip this visit' }));
   await screen.findByText(/Step 3 of 4/);
   expect(bodies('POST /api/trials/sheet/entries').map((b) => (b as { kind: string }).kind)).toEqual([

@@ -324,7 +324,7 @@ class EveryOperationTest {
             return path;
         }
         if (path.startsWith("/api/ledger/")) {
-            return path.replace("{gear}", requests.gear("Ostrel card").get("id").asText())
+            return path.replace("{gear}", requests.gear("Ostrel SIM").get("id").asText())
                     .replace("{reading}", "1");
         }
         if (path.startsWith("/api/bench/")) {

@@ -29,7 +29,7 @@ final class RightBodies {
         String plan =
                 "{\"device\":{Curlew},\"devicePlacement\":\"inside\",\"booster\":null,\"runs\":[{\"antenna\":{Alder},"
                         + "\"cables\":[{Extension 4.5 m}],\"placement\":\"roof\",\"mastM\":0}],\"adapters\":[{TS9 elbow}],\"sims\":"
-                        + "[{Ostrel card}],\"wiring\":{},\"mode\":\"automatic\",\"lockedBands\":[\"B20\"],\"source\":\"cellular\"}";
+                        + "[{Ostrel SIM}],\"wiring\":{},\"mode\":\"automatic\",\"lockedBands\":[\"B20\"],\"source\":\"cellular\"}";
         String gear =
                 "{\"kind\":\"cable\",\"name\":\"%s\",\"state\":\"owned\",\"price\":\"12\",\"sheet\":{\"cableClass\":"
                         + "\"240-class\",\"lengthM\":3,\"first\":\"SMA-male\",\"second\":\"SMA-female\"}}";
@@ -58,7 +58,7 @@ final class RightBodies {
         bodies.put("PUT /api/leave", "{\"step\":\"mast Rowan\",\"done\":true}");
         bodies.put(
                 "PUT /api/state",
-                "{\"antennas\":[{\"name\":\"Alder\",\"at\":\"Curlew\",\"raisedM\":0}],\"sims\":[{\"name\":\"Ostrel card\","
+                "{\"antennas\":[{\"name\":\"Alder\",\"at\":\"Curlew\",\"raisedM\":0}],\"sims\":[{\"name\":\"Ostrel SIM\","
                         + "\"device\":\"Curlew\",\"active\":true}],\"devices\":[{\"name\":\"Curlew\",\"bands\":\"B20\"}],"
                         + "\"boosterOn\":\"Bittern\"}");
         bodies.put("POST /api/state/after-the-drive", "{\"down\":true}");

@@ -19,49 +19,6 @@ import org.junit.jupiter.api.io.TempDir;
 /** Every view against WCAG 2.2 A and AA, as far as a program can tell; narrow, in large letters, and by keys alone. */
 class AccessibilityTest {
     private static final ObjectMapper JSON = new ObjectMapper();
-    private static final String TRIAL = "/trials?campsite=Amber+Spit&trial=Dome+again";
-    private static final List<String> VIEWS = List.of(
-            "/tonight",
-            "/gear?part=need",
-            "/gear?part=shelf",
-            "/gear?part=setups",
-            "/gear?setup=2",
-            "/gear?setup=4",
-            "/gear?part=candidates",
-            "/build",
-            "/trials",
-            "/trials?plan",
-            "/aim",
-            "/why",
-            "/arrive",
-            "/leave",
-            "/practice",
-            TRIAL,
-            "/logbook",
-            "/logbook?stay=8",
-            "/logbook?part=changes",
-            "/logbook?part=names",
-            "/logbook?part=waiting",
-            "/logbook?import=1",
-            "/logbook?part=map",
-            "/logbook?part=calendar",
-            "/logbook?part=ledger",
-            "/findings",
-            "/findings?see=plain",
-            "/findings?see=strength",
-            "/findings?see=time",
-            "/findings?see=cost",
-            "/findings?part=report",
-            "/tools",
-            "/tools?calculator=hill",
-            "/tools?calculator=cable",
-            "/devices",
-            "/measure",
-            "/walk",
-            "/pair",
-            "/guest",
-            "/no-such-page");
-
     private static final int LOOKS = 10;
     private static final int SETTLED_MS = 100;
 
@@ -134,8 +91,8 @@ class AccessibilityTest {
     @Test
     void a_thumb_hits_what_is_pressed_on_every_view() {
         Page page = chromium.open(Chromium.Look.PHONE_PAPER);
-        for (String view : VIEWS) {
-            goTo(page, view);
+        for (String view : Views.ALL) {
+            Views.goTo(page, app, view);
             for (Object low : (List<?>) page.evaluate(LOW)) {
                 faults.add(view + ": " + low);
             }
@@ -149,12 +106,6 @@ class AccessibilityTest {
         app.close();
     }
 
-    private static void goTo(Page page, String view) {
-        page.navigate(app.address(view));
-        assertThat(page.locator("h1").first()).not().isEmpty();
-        assertThat(page.getByText("Loading…")).hasCount(0);
-    }
-
     private void check(Page page, String what) throws Exception {
         page.evaluate(axe);
         for (JsonNode violation : JSON.readTree((String) page.evaluate(RUN))) {
@@ -163,13 +114,13 @@ class AccessibilityTest {
     }
 
     private void checkAll(Page page, String look, Consumer<String> besides) throws Exception {
-        for (String view : VIEWS) {
-            goTo(page, view);
+        for (String view : Views.ALL) {
+            Views.goTo(page, app, view);
             check(page, look + " " + view);
             besides.accept(view);
         }
         for (var opened : dialogs()) {
-            goTo(page, "/tonight");
+            Views.goTo(page, app, "/tonight");
             opened.accept(page);
             assertThat(page.locator(".ant-modal").first()).isVisible();
             check(

@@ -94,7 +94,7 @@ class LogToVerdictTest {
                 .isVisible();
         button(page, "Import 4 measurements").click();
         assertThat(page.locator("h1")).containsText("4 measurements imported");
-        button(page, "To the stays").click();
+        button(page, "Back to the stays").click();
         assertThat(page.getByRole(AriaRole.CELL, new Page.GetByRoleOptions().setName("Pebble Cove")))
                 .isVisible();
 
@@ -191,7 +191,8 @@ class LogToVerdictTest {
         }
         assertThat(page.getByText("is wild").first()).isVisible();
         assertThat(page.getByText("Roof dome has heard 8.2 dB less")).isVisible();
-        assertThat(page.getByText("Latency while downloading depends on round 4")).isVisible();
+        assertThat(page.getByText("Latency while downloading depends on round 4"))
+                .isVisible();
         assertThat(page.getByRole(
                         AriaRole.HEADING, new Page.GetByRoleOptions().setName("Enough for Video calls and HD film")))
                 .isVisible();

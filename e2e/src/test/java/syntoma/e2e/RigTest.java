@@ -70,7 +70,7 @@ class RigTest {
                 .getByText("Change")
                 .click();
         page.locator("#field-upMbps").fill("12.4");
-        button(page, "Keep").first().click();
+        button(page, "Save").first().click();
         assertThat(page.locator("aside")).containsText("11 GB at 12.4 Mb/s takes 1 h 58 min");
         page.locator("tr", new Page.LocatorOptions().setHasText("Large uploads"))
                 .getByRole(AriaRole.CHECKBOX)
@@ -89,10 +89,10 @@ class RigTest {
         page.locator("#field-price").fill("eighty");
         page.reload();
         assertThat(page.locator("#field-name")).hasValue("Hornbeam");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(page.locator("#field-price-hint")).containsText("write a number");
         page.locator("#field-price").fill("€ 80,00");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         Locator added = page.locator("tr", new Page.LocatorOptions().setHasText("Hornbeam"));
         assertThat(added).isVisible();
         added.getByText("Delete").click();
@@ -110,10 +110,10 @@ class RigTest {
             button(page, "Plover").click();
         }
         phone.locator("#field-price").fill("91");
-        button(phone, "Keep").click();
+        button(phone, "Save").click();
         assertThat(phone.locator(".ant-modal")).hasCount(0);
         desk.locator("#field-price").fill("87");
-        button(desk, "Keep").click();
+        button(desk, "Save").click();
         Locator told =
                 desk.getByRole(AriaRole.DIALOG).filter(new Locator.FilterOptions().setHasText("Changed meanwhile"));
         assertThat(told.locator("tr", new Locator.LocatorOptions().setHasText("price")))
@@ -144,7 +144,7 @@ class RigTest {
     void a_chain_is_put_together_and_its_misfits_are_said_with_their_fix() {
         Page page = open(Chromium.Look.DESK_PAPER, "/gear");
         page.getByLabel("Name of the new setup").fill("Hotspot on the roof");
-        button(page, "Build it").click();
+        button(page, "Add setup").click();
         assertThat(page.locator("h1")).containsText("has only a name");
         choose(page, "chain-Device", "Plover");
         button(page, "Add an antenna").click();
@@ -156,7 +156,7 @@ class RigTest {
         assertThat(page.locator("main")).containsText("changed, not saved yet");
         page.reload();
         assertThat(page.locator("main")).containsText("changed, not saved yet");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         assertThat(page.locator("main .over")).containsText("revision 1");
         assertThat(page.locator("h1")).containsText("Two streams reach Plover");
         assertThat(page.locator("main")).containsText("Wiring");
@@ -170,7 +170,7 @@ class RigTest {
         button(page, "Edit parts").click();
         choose(page, "chain-Antenna 1", "Hazel (considered)");
         assertThat(page.locator("h1")).containsText("Four streams");
-        button(page, "Keep as revision 2").click();
+        button(page, "Save as revision 2").click();
         assertThat(page.locator("main .over")).containsText("Roof dome, revision 2");
         assertThat(page.locator("main .over")).containsText("0 measurements");
     }
@@ -243,14 +243,14 @@ class RigTest {
         page.locator("#sheet-text")
                 .fill("Wigeon 5G router\n€ 349,00\nLTE B1/B3/B7/B20, 5G n28/n78\n5G 4x4 MIMO, 4G 2x2 MIMO\n"
                         + "4 x SMA antenna sockets\nDC input 9-30 V");
-        button(page, "Read it").click();
+        button(page, "Read").click();
         assertThat(page.getByText("B1 B3 B7 B20 n28 n78")).isVisible();
         page.getByText("4 × cellular, SMA-female").click();
         page.getByText("Wigeon 5G router", new Page.GetByTextOptions().setExact(true))
                 .click();
         button(page, "Use these 10 values").click();
         assertThat(page.locator("#field-name")).hasValue("Wigeon 5G router");
-        button(page, "Keep").click();
+        button(page, "Save").click();
         page.getByPlaceholder("find by name or band").fill("Wigeon");
         assertThat(page.locator("main")).containsText("349");
     }
@@ -323,7 +323,7 @@ class RigTest {
     void a_setup_is_renamed_and_a_fresh_one_deleted_and_brought_back() {
         Page page = open(Chromium.Look.DESK_PAPER, "/gear");
         page.getByLabel("Name of the new setup").fill("Spare hotspot");
-        button(page, "Build it").click();
+        button(page, "Add setup").click();
         button(page, "Rename").click();
         page.getByLabel("New name").fill("Spare");
         button(page, "Rename").click();

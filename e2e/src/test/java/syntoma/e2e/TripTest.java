@@ -96,7 +96,7 @@ class TripTest {
             desk.locator("button", new Page.LocatorOptions().setHasText(SAVE))
                     .first()
                     .click();
-            assertThat(desk.locator("h1")).containsText("Ostrel card: 50 of 60 GB used; at this rate it is used up");
+            assertThat(desk.locator("h1")).containsText("Ostrel SIM: 50 of 60 GB used; at this rate it is used up");
 
             desk.navigate(app.address("/tools?calculator=cable"));
             assertThat(desk.locator("h1")).containsText("It loses about 1.9 dB");

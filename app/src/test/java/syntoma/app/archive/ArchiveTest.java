@@ -89,7 +89,7 @@ class ArchiveTest {
         requests.ask(MockMvcRequestBuilders.delete(
                 "/api/measurements/" + measured.get("id").asText()));
         requests.send(
-                "/api/ledger/" + requests.gear("Ostrel card").get("id").asText() + "/readings", Map.of("usedGb", 21.5));
+                "/api/ledger/" + requests.gear("Ostrel SIM").get("id").asText() + "/readings", Map.of("usedGb", 21.5));
         requests.put(
                 "/api/measure/router",
                 Map.of(

@@ -122,7 +122,7 @@ class LiveCountTest {
         assertEquals(0.042, after - before, 1e-9);
         JsonNode ledger = requests.read("/api/ledger").json();
         assertTrue(
-                ledger.get("live").asText().contains("42 MB of Ostrel card"),
+                ledger.get("live").asText().contains("42 MB of Ostrel SIM"),
                 ledger.get("live").asText());
     }
 }

@@ -43,15 +43,15 @@ class LedgerApiTest {
 
     @Test
     void a_month_runs_from_the_reset_day_and_runs_are_calculated() throws Exception {
-        JsonNode ostrel = card(requests.read("/api/ledger").json(), "Ostrel card");
+        JsonNode ostrel = card(requests.read("/api/ledger").json(), "Ostrel SIM");
         assertEquals("2026-08-12", ostrel.at("/month/first").asText());
         assertEquals(7, ostrel.at("/month/daysLeft").asInt());
         assertTrue(ostrel.at("/month/loggedGb").asDouble() > 1);
         assertTrue(ostrel.at("/month/elseGb").isNull());
         // 200 GB for 15 would do: the cheapest first
-        assertEquals("Brissa card", ostrel.at("/offers/0/card").asText());
+        assertEquals("Brissa SIM", ostrel.at("/offers/0/card").asText());
         assertEquals(19 / 31.0, ostrel.at("/month/pricePerDay").asDouble(), 1e-9);
-        JsonNode brissa = card(requests.read("/api/ledger").json(), "Brissa card");
+        JsonNode brissa = card(requests.read("/api/ledger").json(), "Brissa SIM");
         assertTrue(
                 brissa.get("capSays").asText().contains("24 Mb/s"),
                 brissa.get("capSays").asText());
@@ -59,13 +59,13 @@ class LedgerApiTest {
 
     @Test
     void a_reading_of_the_counter_tells_the_rest_and_can_be_taken_back() throws Exception {
-        String gear = requests.gear("Ostrel card").get("id").asText();
-        JsonNode before = card(requests.read("/api/ledger").json(), "Ostrel card");
+        String gear = requests.gear("Ostrel SIM").get("id").asText();
+        JsonNode before = card(requests.read("/api/ledger").json(), "Ostrel SIM");
         double measured = before.at("/month/loggedGb").asDouble();
         JsonNode after = card(
                 requests.send("/api/ledger/" + gear + "/readings", Map.of("usedGb", 50))
                         .json(),
-                "Ostrel card");
+                "Ostrel SIM");
         // a second after it was read the rest has gone on a little
         assertEquals(50, after.at("/month/usedGb").asDouble(), A_MINUTE_GB);
         assertEquals(50 - measured, after.at("/month/elseGb").asDouble(), A_MINUTE_GB);
@@ -83,18 +83,18 @@ class LedgerApiTest {
         JsonNode gone = card(
                 requests.ask(MockMvcRequestBuilders.delete("/api/ledger/" + gear + "/readings/" + reading))
                         .json(),
-                "Ostrel card");
+                "Ostrel SIM");
         assertTrue(gone.at("/month/counterGb").isNull());
         JsonNode back = card(
                 requests.send("/api/ledger/" + gear + "/readings/" + reading + "/restored", List.of())
                         .json(),
-                "Ostrel card");
+                "Ostrel SIM");
         assertEquals(50, back.at("/month/counterGb").asDouble(), 1e-9);
     }
 
     @Test
     void after_a_reading_of_an_earlier_day_what_is_left_is_about() throws Exception {
-        String gear = requests.gear("Ostrel card").get("id").asText();
+        String gear = requests.gear("Ostrel SIM").get("id").asText();
         requests.send("/api/ledger/" + gear + "/readings", Map.of("usedGb", 20, "readAt", "2026-08-25T20:00:00+03:00"));
         JsonNode use = requests.read("/api/measure/plan?carrier=Ostrel").json();
         assertTrue(use.get("isAbout").asBoolean());
@@ -104,7 +104,7 @@ class LedgerApiTest {
 
     @Test
     void what_no_counter_shows_is_refused() throws Exception {
-        String gear = requests.gear("Ostrel card").get("id").asText();
+        String gear = requests.gear("Ostrel SIM").get("id").asText();
         assertEquals(
                 400,
                 requests.send("/api/ledger/" + gear + "/readings", Map.of("usedGb", -1))

@@ -171,7 +171,7 @@ class StateTest {
                 HttpMethod.PUT,
                 "/api/state",
                 "{\"antennas\":[{\"name\":\"Rowan\",\"at\":null,\"raisedM\":0},{\"name\":\"Alder\",\"at\":\"Curlew\",\"raisedM\":0}],"
-                        + "\"sims\":[{\"name\":\"Tarnwave card\",\"device\":\"Plover\",\"active\":true}],"
+                        + "\"sims\":[{\"name\":\"Tarnwave SIM\",\"device\":\"Plover\",\"active\":true}],"
                         + "\"devices\":[{\"name\":\"Curlew\",\"bands\":\"B20\"}],\"boosterOn\":\"Bittern\"}");
         assertEquals(200, corrected.status(), corrected.text());
         assertEquals("Bittern", corrected.json().get("boosterOn").asText());

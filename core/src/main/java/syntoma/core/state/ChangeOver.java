@@ -2,6 +2,7 @@ package syntoma.core.state;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
@@ -191,7 +192,8 @@ final class ChangeOver {
         long ofCarrier = state.sims().values().stream()
                 .filter(place -> place.carrier().equals(carrier))
                 .count();
-        return (ofCarrier > 1 ? sim : carrier) + " SIM";
+        String name = ofCarrier > 1 ? sim : carrier;
+        return name.toLowerCase(Locale.ROOT).endsWith(" sim") ? name : name + " SIM";
     }
 
     private void antenna(String antenna, Spot wanted) {

@@ -80,8 +80,8 @@ class NearMissesTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty());
         Chain two = chain(router(2), onRoof(wide("Alder", 2)));
-        Sim ostrel = Rigs.card("Ostrel card", "Ostrel", SimSize.NANO);
-        Sim tarnwave = Rigs.card("Tarnwave card", "Tarnwave", SimSize.NANO);
+        Sim ostrel = Rigs.card("Ostrel SIM", "Ostrel", SimSize.NANO);
+        Sim tarnwave = Rigs.card("Tarnwave SIM", "Tarnwave", SimSize.NANO);
         return Stream.of(
                 near("a device is chosen", chain(router(2)), "device-missing"),
                 near("a device on its own needs no port", chain(ports(router(2))), "no-antenna-port"),

@@ -274,7 +274,7 @@ class PlantedMisfitsTest {
                         "bands of another carrier’s card",
                         withSims(
                                 chain(router(2), onRoof(wide("Alder", 2))),
-                                Rigs.card("Brissa card", "Brissa", SimSize.NANO)),
+                                Rigs.card("Brissa SIM", "Brissa", SimSize.NANO)),
                         "carrier-of-card",
                         "SIM is from Brissa"),
                 note(
@@ -384,6 +384,6 @@ class PlantedMisfitsTest {
     }
 
     static Sim card(SimSize size) {
-        return Rigs.card("Tarnwave card", "Tarnwave", size);
+        return Rigs.card("Tarnwave SIM", "Tarnwave", size);
     }
 }
