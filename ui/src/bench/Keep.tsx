@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { useAddToNote, useKeepResult } from '../data/bench';
 import type { Schemas } from '../data/client';
 import { useStanding } from '../data/names';
+import { length, useUnits } from '../format/units';
 import { useFailed } from '../parts/useFailed';
 
 const WORDS: Record<string, string> = { cable: 'Save the cable to Gear', mast: 'Save the tower' };
@@ -53,9 +54,10 @@ export function Keep(props: { result: Schemas['CalculationView']; calculator: Sc
 
 /** Something that needs a name before it is kept. */
 function Named({ keep, word }: { keep: Schemas['KeepView']; word: string }) {
+  const { system } = useUnits();
   const usual =
     keep.what === 'cable'
-      ? `${keep.values['cableClass']} ${keep.values['lengthM']} m`
+      ? `${keep.values['cableClass']} ${length(Number(keep.values['lengthM']), system)}`
       : (keep.values['name'] ?? '');
   const [name, setName] = useState<string>();
   const store = useKeepResult();

@@ -1,5 +1,5 @@
 import type { Assessment, RoofPlan } from '../data/fitout';
-import { fixed } from '../format/numbers';
+import { length, useUnits } from '../format/units';
 import { laid, type Point, spotOf } from './drawn';
 
 interface LineProps {
@@ -16,6 +16,7 @@ const line = (points: Point[], px: LineProps['px']) =>
 
 /** The way of the leads, along the vehicle and across it; what the leads are too short for is dashed. */
 export function Leads({ plan, assessment, px }: LineProps) {
+  const { system } = useUnits();
   const from = spotOf(plan, 'antenna') ?? assessment.best[0];
   const device = spotOf(plan, 'device');
   if (!from || !device || !assessment.run) {
@@ -27,13 +28,14 @@ export function Leads({ plan, assessment, px }: LineProps) {
       points={line([from, ...(entry ? [entry] : []), ...(plan.cable?.bends ?? []), device], px)}
       className={assessment.run.extensionM > 0 ? 'lead short' : 'lead'}
       role="img"
-      aria-label={`Leads, ${fixed(assessment.run.wantedM, 1)} m`}
+      aria-label={`Leads, ${length(Math.round(assessment.run.wantedM * 10) / 10, system)}`}
     />
   );
 }
 
 /** The wire from the battery to the router. */
 export function Wire({ plan, assessment, px }: LineProps) {
+  const { system } = useUnits();
   const source = spotOf(plan, 'source');
   const device = spotOf(plan, 'device');
   return source && device && assessment.fed ? (
@@ -41,7 +43,7 @@ export function Wire({ plan, assessment, px }: LineProps) {
       points={line([source, device], px)}
       className="wire"
       role="img"
-      aria-label={`Supply, ${fixed(assessment.fed.wayM, 1)} m one way`}
+      aria-label={`Supply, ${length(Math.round(assessment.fed.wayM * 10) / 10, system)} one way`}
     />
   ) : null;
 }

@@ -22,6 +22,8 @@ import org.junit.jupiter.api.io.TempDir;
 /** With imperial units chosen no view shows a metre, and what is stored stays as it is. */
 class UnitsTest {
     private static final ObjectMapper JSON = new ObjectMapper();
+    private static final int LOOKS = 10;
+    private static final int SETTLED_MS = 400;
 
     /** A figure with a metric unit, or the unit of a field alone. */
     private static final Pattern METRIC =
@@ -88,6 +90,18 @@ class UnitsTest {
         return Pattern.compile(String.join("|", names));
     }
 
+    /** What a view shows once it stays the same: figures come after the first drawing. */
+    private static List<?> settled(Page page) {
+        List<?> before = List.of();
+        List<?> seen = (List<?>) page.evaluate(SEEN);
+        for (int i = 0; i < LOOKS && !seen.equals(before); i++) {
+            page.waitForTimeout(SETTLED_MS);
+            before = seen;
+            seen = (List<?>) page.evaluate(SEEN);
+        }
+        return seen;
+    }
+
     private static JsonNode read(Page page, String address) throws Exception {
         return JSON.readTree(page.request().get(app.address(address)).text());
     }
@@ -122,7 +136,7 @@ class UnitsTest {
         int read = 0;
         for (String view : Stream.concat(Views.ALL.stream(), MORE.stream()).toList()) {
             Views.goTo(page, app, view);
-            for (Object text : (List<?>) page.evaluate(SEEN)) {
+            for (Object text : settled(page)) {
                 read++;
                 if (METRIC.matcher(names.matcher((String) text).replaceAll("")).find()) {
                     metric.add(view + ": " + text);

@@ -49,7 +49,7 @@ class AdviceService {
     /** How many options are shown; what is up and moving on come on top. */
     private static final int SHOWN = 4;
 
-    /** From this many runs on, the measured share is shown in place of a prediction (methods, section 12). */
+    /** From this many runs on, the measured share is shown in place of a prediction (docs/methods.md#12-needs). */
     private static final int RUNS_TELL = 5;
 
     /** Three runs with each of the two take about so long beside the work. */

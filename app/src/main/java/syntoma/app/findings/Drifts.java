@@ -39,7 +39,7 @@ import syntoma.core.unit.Values;
 class Drifts {
     private static final Criterion LEVEL = Criterion.of(Figure.RSRP_DBM);
 
-    /** How far apart, measured and predicted are said not to agree: the chain fault of methods, section 3. */
+    /** How far apart, measured and predicted are said not to agree: the chain fault of docs/methods.md#3-chain. */
     private static final double APART_DB = 6;
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);

@@ -19,7 +19,7 @@ public record AdvisedOption(
     /** The chance at a time of the day. @param what is met when, in words, such as “HD film this evening” */
     public record ChanceAt(String what, double chance) {}
 
-    /** Chances that are no farther apart count as equal (methods, section 13). */
+    /** Chances that are no farther apart count as equal (docs/methods.md#13-advice). */
     public static final double EQUAL = 0.05;
 
     /** However little is known, chances farther apart than this do not count as equal: it would be hiding what is known. Chosen. */

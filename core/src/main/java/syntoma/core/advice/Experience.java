@@ -13,7 +13,7 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /** All that was measured, as far as it tells what to expect where. */
 public final class Experience {
-    /** Below about this level a device loses the cell: some 6 dB under where weak ends (methods, section 6). */
+    /** Below about this level a device loses the cell: some 6 dB under where weak ends (docs/methods.md#6-readings). */
     private static final double SERVICE_DBM = -124;
 
     private static final double SERVICE_SD_DB = 4;

@@ -9,7 +9,7 @@ import java.util.OptionalDouble;
 
 /** Which column of the models says what: carriers, setups, both together, the level, the quality, the part of the day. */
 final class Layout {
-    /** Inside, the walls of a vehicle take so much, between wood and aluminium (methods, section 3). */
+    /** Inside, the walls of a vehicle take so much, between wood and aluminium (docs/methods.md#3-chain). */
     private static final double SHELL_DB = 11;
 
     private static final double SHELL_SD_DB = 6;

@@ -8,6 +8,11 @@ import syntoma.core.need.Requirement;
 /**
  * What one run of a setup may be expected to bring.
  *
+ * <pre>{@code
+ * Outlook.Rate rate = new Outlook.Rate(Math.log(8), 0.3, 0.4, Double.POSITIVE_INFINITY);
+ * rate.middle() // 8.0
+ * }</pre>
+ *
  * @param levelDbm what its device may be expected to hear, or hears
  * @param works the chance that it comes about
  * @param lossPct its mean loss

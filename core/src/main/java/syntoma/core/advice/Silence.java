@@ -9,10 +9,10 @@ import java.util.Set;
 
 /**
  * The carriers that nothing was heard of at one stay. “No service” is a bound, not a level: the signal lies under what the listening
- * device still holds on to, by how much is not known (methods, section 13).
+ * device still holds on to, by how much is not known (docs/methods.md#13-advice).
  */
 public final class Silence {
-    /** How much more the roof hears than a phone inside the vehicle: the shell of steel on low bands (methods, section 3). */
+    /** How much more the roof hears than a phone inside the vehicle: the shell of steel on low bands (docs/methods.md#3-chain). */
     private static final double SHELL_DB = 12;
 
     /** No antenna on a mast hears more than so much over one without gain; what a booster adds is nothing where nothing comes in. */

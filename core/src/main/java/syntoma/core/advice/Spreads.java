@@ -14,7 +14,7 @@ record Spreads(double site, double stay, double setupHere, double partOfDay, dou
     static final int COUNT = 6;
 
     /**
-     * Of speeds, before a log says otherwise: 0.20 from visit to visit and 0.30 from run to run (methods, section 8); between places
+     * Of speeds, before a log says otherwise: 0.20 from visit to visit and 0.30 from run to run (docs/methods.md#8-trial-design); between places
      * the half of a doubling that the level leaves open, chosen.
      */
     static final Spreads OF_SPEEDS = ofDeviations(0.50, 0.15, 0.25, 0.20, 0.20, 0.30);
@@ -22,7 +22,7 @@ record Spreads(double site, double stay, double setupHere, double partOfDay, dou
     /** Of latencies under load, chosen: they differ less between places, and more from run to run. */
     static final Spreads OF_LATENCIES = ofDeviations(0.35, 0.15, 0.15, 0.20, 0.20, 0.30);
 
-    /** Of levels in dB: places by 12 dB, slow fading by 3 dB, a reading by 1.5 dB (methods, section 18). */
+    /** Of levels in dB: places by 12 dB, slow fading by 3 dB, a reading by 1.5 dB (docs/methods.md#18-stand-in-world). */
     static final Spreads OF_LEVELS = ofDeviations(12, 3, 3, 0.5, 2.5, 1.5);
 
     /** Of SINR in dB beyond what the level says, chosen: another mast on the channel makes a place worse by so much. */

@@ -7,7 +7,7 @@ import java.util.OptionalDouble;
 
 /** What one setup measured in one part of the day of a stay, added up. */
 final class Tally {
-    /** A run is free of its plan's cap under so much of it: flat runs agree within 3 % (methods, section 7). */
+    /** A run is free of its plan's cap under so much of it: flat runs agree within 3 % (docs/methods.md#7-runs). */
     private static final double FREE_UNDER = 0.97;
 
     /** A run that the plan holds says that there would be more, and not how much; chosen. */

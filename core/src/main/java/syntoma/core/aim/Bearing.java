@@ -8,6 +8,13 @@ import syntoma.core.unit.Values;
 /**
  * From one place to another along the geodesic on WGS-84, by GeographicLib (Karney 2013), which is exact to nanometres.
  *
+ * <pre>{@code
+ * Bearing bearing = Bearing.between(new Spot(63, 21), new Spot(64, 21));
+ * bearing.trueDeg()          // 0.0
+ * bearing.km()               // 111.5
+ * Bearing.magnetic(41, 7)    // 34.0
+ * }</pre>
+ *
  * @param trueDeg from true north at the first place, 0 to 360
  * @param km along the ground
  */

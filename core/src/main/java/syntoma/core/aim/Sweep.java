@@ -12,6 +12,15 @@ import syntoma.core.unit.Values;
  *
  * <p>Assumes one direction from which the signal comes. Where it comes from everywhere, a constant explains the levels as well (F
  * test), or they differ by less than 3 dB: then no direction matters.
+ *
+ * <pre>{@code
+ * List<Sweep.Point> points = new ArrayList<>();
+ * for (int deg = 0; deg < 360; deg += 30) {
+ *     double cosine = Math.cos(Math.toRadians((deg - 90) / 2.0));
+ *     points.add(new Sweep.Point(deg, -100 + 20 * Math.log10(Math.max(0.1, cosine * cosine))));
+ * }
+ * Sweep.of(points).fit().get().bestDeg() // 90
+ * }</pre>
  */
 public final class Sweep {
     /** Fewest headings that tell a direction from chance. */

@@ -11,6 +11,12 @@ import syntoma.core.unit.Values;
  * <p>E-UTRA (TS 36.101 5.7.3): F_DL = F_DL_low + 0.1 (N_DL − N_offs,DL) MHz; 1300 is band 3, 1815.0 MHz down, 1720.0 up.
  * NR (TS 38.104 5.4.2.1): F = F_offs + ΔF (N − N_offs). An NR number fixes the frequency, not the band, where bands
  * overlap; no band is guessed.
+ *
+ * <pre>{@code
+ * Channels.earfcn(1300).downlinkMhz() // 1815.0
+ * Channels.earfcn(1300).uplinkMhz()   // 1720.0
+ * Channels.nrarfcn(620000).downlinkMhz() // 3300.0
+ * }</pre>
  */
 public final class Channels {
     private static final int LAST_NR = 3279165;

@@ -1,6 +1,13 @@
 package syntoma.core.band;
 
-/** A closed span of frequencies in MHz. */
+/**
+ * A closed span of frequencies in MHz.
+ *
+ * <pre>{@code
+ * new Span(791, 821).middleMhz() // 806.0
+ * new Span(791, 821).contains(800)  // true
+ * }</pre>
+ */
 public record Span(double loMhz, double hiMhz) {
     public Span {
         if (!(loMhz > 0 && hiMhz > loMhz)) {

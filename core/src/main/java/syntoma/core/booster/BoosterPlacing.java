@@ -8,6 +8,13 @@ import syntoma.core.unit.Values;
  * What a booster does from where its two antennas stand, on one band (§4): how much of its gain is stable, what that gives inside,
  * how far it reaches, and how much further apart its antennas would have to be.
  *
+ * <pre>{@code
+ * BoosterPlacing placing = new BoosterPlacing(new UsableGain(3, 15, 0, 0), 65, OptionalDouble.empty(), 5, 3, 800, 10);
+ * placing.stableGainDb() // 45.05
+ * placing.fullGainAtM()  // 29.8
+ * placing.shortM()       // 26.8
+ * }</pre>
+ *
  * @param between of the two antennas, as they hear each other
  * @param ratedGainDb of the booster
  * @param ratedOutputDbm toward the inside, over the whole channel; empty where the sheet does not say

@@ -7,6 +7,12 @@ import syntoma.core.propagation.FreeSpace;
  * what went in. Isolation = path loss between them + shielding − the gain of each toward the other; the largest stable gain
  * leaves {@value #MARGIN_DB} dB.
  *
+ * <pre>{@code
+ * UsableGain between = new UsableGain(3, 15, 0, 0);
+ * between.isolationDb(800) // 55.05
+ * between.db(65, 800)      // 45.05
+ * }</pre>
+ *
  * @param separationM between the two antennas, at least 0.3 m
  * @param shieldingDb of shell or roof between them
  * @param donorTowardDb gain of the outside antenna toward the inside one; 10 dB under its full gain when back to back

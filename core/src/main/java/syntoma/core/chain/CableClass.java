@@ -10,6 +10,11 @@ import syntoma.core.unit.Text;
  * A class of coaxial cable. Loss is α(f) = a√f + b·f dB/m with f in MHz (conductor and dielectric loss), fitted through two
  * datasheet points. The classes are data, beside this class.
  *
+ * <pre>{@code
+ * CableClass.named("240-class").lossDb(1800, 100) // 35.6
+ * CableClass.named("240-class").lossDb(900, 4.5)  // 1.12
+ * }</pre>
+ *
  * @param diameterMm outer diameter
  * @param pricePerM estimated, in units of money
  * @param ohms impedance

@@ -7,6 +7,11 @@ import syntoma.core.unit.Values;
 /**
  * A frequency range of an antenna with the gain at its edges; between them the gain is linear in frequency.
  *
+ * <pre>{@code
+ * GainRange range = new GainRange(new syntoma.core.band.Span(1700, 2700), OptionalDouble.of(3), OptionalDouble.of(5));
+ * range.gainDbi(2200) // 4.0
+ * }</pre>
+ *
  * @param fromDbi gain in dBi at the lower edge; empty when the sheet does not say
  * @param toDbi gain in dBi at the upper edge
  */

@@ -14,7 +14,18 @@ import syntoma.core.sentence.Sentence;
 /**
  * A chain as steps in dB from the air to the device at one frequency, and what that makes against the device's own antenna
  * inside the vehicle (0 dBi less the shell): the predicted ΔRSRP. Every estimate has a half-width; they add in quadrature
- * (methods, section 3).
+ * (docs/methods.md#3-chain).
+ *
+ * <pre>{@code
+ * import syntoma.core.sentence.Sentence;
+ * Staircase.Step shell = new Staircase.Step("Out of the shell", Sentence.EMPTY, OptionalDouble.of(15), 4, true);
+ * Staircase.Step dome = new Staircase.Step("Alder", Sentence.EMPTY, OptionalDouble.of(5), 2, false);
+ * Staircase.Step lead = new Staircase.Step("Lead", Sentence.EMPTY, OptionalDouble.of(-1.6), 0, false);
+ * Staircase stairs = new Staircase(1800, List.of(dome, lead), shell, false, false);
+ * stairs.netDb()       // 3.4
+ * stairs.deltaDb()     // 18.4
+ * stairs.halfWidthDb() // 5.4
+ * }</pre>
  *
  * @param steps in order; a step without a number makes the net unknown
  * @param baseline what the device's own antenna inside loses to the shell, and how sure that is, as a gain of coming out

@@ -2,7 +2,7 @@ package syntoma.core.chain;
 
 /**
  * The electrical system of a vehicle: what its battery gives from nearly empty to charging. The limits are the usual ones of
- * a lead or lithium iron phosphate battery with four cells, and twice and four times them (methods, section 15).
+ * a lead or lithium iron phosphate battery with four cells, and twice and four times them (docs/methods.md#15-power).
  */
 public enum VoltageSystem {
     V12(12, 11.0, 14.8),

@@ -7,6 +7,13 @@ import java.util.OptionalInt;
 /**
  * One of the things to choose between, with what matters for the need. What is not known is empty.
  *
+ * <pre>{@code
+ * Option dome = new Option(
+ *         "Dome", List.of(), 4, OptionalInt.of(2), OptionalDouble.of(12), 3, new Price(240, false, false),
+ *         OptionalDouble.empty(), OptionalDouble.empty());
+ * dome.pricePerDb() // 20
+ * }</pre>
+ *
  * @param essentials what the need cannot do without, and whether it is there
  * @param bandsWorking of the carrier's bands, how many work
  * @param streams antenna streams

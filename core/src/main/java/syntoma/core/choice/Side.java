@@ -6,7 +6,7 @@ import syntoma.core.unit.Values;
 
 /**
  * What an option is judged by. Each side is counted in points at a fixed rate of exchange, so that an option is worth the
- * same whatever it is compared with (methods, section 15, Candidates): one point is 6 dB of gain, a doubling of streams, one
+ * same whatever it is compared with (docs/methods.md#21-candidates): one point is 6 dB of gain, a doubling of streams, one
  * more band, a fifth of the budget (or 50 units of money without one), 5 % of the battery a day.
  */
 public enum Side {

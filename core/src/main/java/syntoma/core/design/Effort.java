@@ -6,6 +6,15 @@ import java.util.stream.IntStream;
 /**
  * What a trial takes.
  *
+ * <pre>{@code
+ * Question question = new Question(
+ *         List.of(Contender.named("Dome", "Tarnwave"), Contender.named("Panel", "Tarnwave")),
+ *         1.4, Noise.USUAL, syntoma.core.run.RunKind.FULL, Collections.nCopies(2, Question.Rates.of(20, 5, true)),
+ *         syntoma.core.state.Work.usual(), syntoma.core.state.RigState.UNKNOWN, Order.TURNING, 7,
+ *         OptionalDouble.empty(), OptionalDouble.empty(), Question.Saving.TIME, 1);
+ * new Effort(5, 1, List.of(), 64, 30, 0.375).gbOn("Tarnwave", question) // 0.375
+ * }</pre>
+ *
  * @param rounds 3 to 20
  * @param runs at each visit, 1 to 5
  * @param visits in their order

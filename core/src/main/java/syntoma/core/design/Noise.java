@@ -10,6 +10,11 @@ import syntoma.core.unit.Values;
 /**
  * How much a figure scatters when nothing is changed, on the natural logarithm for speeds and latencies.
  *
+ * <pre>{@code
+ * new Noise(0.3, 0.2).ofRound(1) // 0.51
+ * new Noise(0.3, 0.2).ofRound(3) // 0.40
+ * }</pre>
+ *
  * @param run from one run to the next at one visit
  * @param visit from one visit to the next
  */
@@ -17,7 +22,7 @@ public record Noise(double run, double visit) {
     /** Where the log says nothing of it yet: what cellular links usually show within an hour. */
     public static final Noise USUAL = new Noise(0.30, 0.20);
 
-    /** What is usual weighs as much as so many degrees of freedom of one's own, from visit to visit (methods, section 8). */
+    /** What is usual weighs as much as so many degrees of freedom of one's own, from visit to visit (docs/methods.md#8-trial-design). */
     private static final int USUAL_ROUNDS = 12;
 
     /** The same from run to run. */
@@ -82,7 +87,7 @@ public record Noise(double run, double visit) {
 
     /**
      * What a log says of its scatter: of the runs of a visit, and what is left of the scatter of rounds' differences, each moderated
-     * by what is usual (methods, section 8). Both by how far each two are apart in the middle: a wild run must not make every later
+     * by what is usual (docs/methods.md#8-trial-design). Both by how far each two are apart in the middle: a wild run must not make every later
      * trial look hopeless.
      *
      * @param rounds by trial

@@ -18,6 +18,10 @@ import syntoma.core.verdict.InterimLooks;
  *
  * <p>This is one step of sequential halving (Karnin, Koren and Somekh 2013). The trial that follows is measured again, so that its
  * error is that of its own pairs: what was picked here by luck gains nothing by it.
+ *
+ * <pre>{@code
+ * Screening.chance(12, Math.log(2), 0.2) // 0.997
+ * }</pre>
  */
 public final class Screening {
     /** How many go on, beside the baseline. */

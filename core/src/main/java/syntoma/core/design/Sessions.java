@@ -8,6 +8,10 @@ import java.util.List;
 /**
  * A trial spread over times of day, so that it does not tell of one hour alone. Each time of day has as many rounds as every other;
  * where one is over, the next begins at the next of the times.
+ *
+ * <pre>{@code
+ * Sessions.rounds(5, 2) // 6
+ * }</pre>
  */
 public final class Sessions {
     /** More of them no day has room for. */

@@ -7,7 +7,7 @@ import java.util.OptionalDouble;
 import syntoma.core.diagnosis.Claim.Cause;
 import syntoma.core.diagnosis.Claim.Sure;
 
-/** A booster that oscillates, is overloaded, or has nothing to lift (methods, section 4). */
+/** A booster that oscillates, is overloaded, or has nothing to lift (docs/methods.md#4-boosters). */
 final class BoosterTrouble implements Rule {
     private static final double NOTHING_DBM = -125;
     private static final double NOTHING_SINR_DB = -6;

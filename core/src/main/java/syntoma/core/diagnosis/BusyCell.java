@@ -11,7 +11,7 @@ import syntoma.core.diagnosis.Claim.Sure;
 import syntoma.core.unit.Values;
 
 /**
- * Others take the cell: a clean signal that brings less than a quarter of what it could (methods, section 11), or evenings that are
+ * Others take the cell: a clean signal that brings less than a quarter of what it could (docs/methods.md#11-diagnosis), or evenings that are
  * slower than mornings at the same level.
  */
 final class BusyCell implements Rule {

@@ -10,7 +10,7 @@ import syntoma.core.diagnosis.Claim.Sure;
 import syntoma.core.run.Cap;
 
 /**
- * The plan or the network holds the rate, whatever the antenna does (methods, section 7): flat runs that agree, or, without curves,
+ * The plan or the network holds the rate, whatever the antenna does (docs/methods.md#7-runs): flat runs that agree, or, without curves,
  * the fastest runs of the SIM all ending at one rate.
  */
 final class Capped implements Rule {

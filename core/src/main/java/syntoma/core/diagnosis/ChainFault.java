@@ -9,7 +9,7 @@ import syntoma.core.unit.Values;
 import syntoma.core.verdict.MeasuredGain;
 
 /**
- * The chain brings less than it should: measured more than 6 dB beneath its prediction (methods, section 3), or less since some day
+ * The chain brings less than it should: measured more than 6 dB beneath its prediction (docs/methods.md#3-chain), or less since some day
  * than before, compared with other setups. From stay to stay the whole trip tells that, because where the vehicle is parked moves the
  * levels of each antenna in its own way; within a stay its hours do.
  */

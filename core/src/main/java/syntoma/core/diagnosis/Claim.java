@@ -12,7 +12,7 @@ import java.util.Locale;
  */
 public record Claim(Cause cause, Sure sure, String says, List<String> evidence, String next) {
 
-    /** What can limit a connection, in the order in which to look (methods, section 11). */
+    /** What can limit a connection, in the order in which to look (docs/methods.md#11-diagnosis). */
     public enum Cause {
         NO_SERVICE,
         WEAK_OUTSIDE,

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import syntoma.core.reading.Ceiling;
 
-/** A clean signal that brings less than a quarter of what it could (methods, section 11). */
+/** A clean signal that brings less than a quarter of what it could (docs/methods.md#11-diagnosis). */
 final class CleanAndSlow {
     private static final double QUARTER = 0.25;
     private static final double CLEAN_DB = 10;

@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import syntoma.core.diagnosis.Claim.Cause;
 import syntoma.core.diagnosis.Claim.Sure;
 
-/** Loud and not clean: RSRP sound, SINR below 5 dB (methods, section 11). */
+/** Loud and not clean: RSRP sound, SINR below 5 dB (docs/methods.md#11-diagnosis). */
 final class Interference implements Rule {
     private static final double SOUND_DBM = -95;
     private static final double CLEAN_DB = 5;

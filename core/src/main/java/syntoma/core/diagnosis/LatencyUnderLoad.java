@@ -6,7 +6,7 @@ import syntoma.core.diagnosis.Claim.Cause;
 import syntoma.core.diagnosis.Claim.Sure;
 import syntoma.core.run.LatencyRise;
 
-/** It answers late as soon as something is sent: the rise over idle makes calls suffer (methods, section 7). */
+/** It answers late as soon as something is sent: the rise over idle makes calls suffer (docs/methods.md#7-runs). */
 final class LatencyUnderLoad implements Rule {
     @Override
     public Optional<Claim> look(Situation s) {

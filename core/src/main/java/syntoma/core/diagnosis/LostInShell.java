@@ -6,7 +6,7 @@ import syntoma.core.diagnosis.Claim.Cause;
 import syntoma.core.diagnosis.Claim.Sure;
 import syntoma.core.unit.Values;
 
-/** Outside there is enough, and the walls of the vehicle take it (outside − inside ≥ 8 dB; methods, section 11). */
+/** Outside there is enough, and the walls of the vehicle take it (outside − inside ≥ 8 dB; docs/methods.md#11-diagnosis). */
 final class LostInShell implements Rule {
     private static final double LOSS_DB = 8;
 

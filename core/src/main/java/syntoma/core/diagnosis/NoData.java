@@ -11,7 +11,7 @@ final class NoData implements Rule {
     private static final int LOOKED_AT = 3;
     private static final int FEWEST = 2;
 
-    /** Fair, by the grades of methods, section 6. */
+    /** Fair, by the grades of docs/methods.md#6-readings. */
     private static final double HEARD_DBM = -105;
 
     @Override

@@ -12,7 +12,7 @@ import syntoma.core.trial.Outcome;
  * @param at by the clock of its campsite
  * @param band empty text where it is not known
  * @param cell its identity; empty text where it is not known
- * @param flatDown whether its curve is flat (methods, section 7); false without a curve
+ * @param flatDown whether its curve is flat (docs/methods.md#7-runs); false without a curve
  * @param leg the vehicle's own Wi-Fi, where a browser made the run over it
  */
 public record ObservedRun(

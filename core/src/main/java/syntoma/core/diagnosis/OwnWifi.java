@@ -7,7 +7,7 @@ import java.util.OptionalDouble;
 import syntoma.core.diagnosis.Claim.Cause;
 import syntoma.core.diagnosis.Claim.Sure;
 
-/** The vehicle's own Wi-Fi is slower than the router: a run over it ends where the Wi-Fi does (methods, section 11). */
+/** The vehicle's own Wi-Fi is slower than the router: a run over it ends where the Wi-Fi does (docs/methods.md#11-diagnosis). */
 final class OwnWifi implements Rule {
     private static final int SURE = 2;
 

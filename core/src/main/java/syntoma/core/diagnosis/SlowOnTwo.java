@@ -9,7 +9,7 @@ import syntoma.core.diagnosis.Claim.Sure;
 
 /**
  * Two carriers are slow at the same time, each with a clean signal: no cell of one of them explains that, a line that both use does
- * (methods, section 11).
+ * (docs/methods.md#11-diagnosis).
  */
 final class SlowOnTwo implements Rule {
     /** As much as one changes SIMs in, or the router fails over. */

@@ -6,7 +6,7 @@ import syntoma.core.diagnosis.Claim.Cause;
 import syntoma.core.diagnosis.Claim.Sure;
 import syntoma.core.unit.Text;
 
-/** One stream only, although two or more leads are there (methods, section 11). */
+/** One stream only, although two or more leads are there (docs/methods.md#11-diagnosis). */
 final class StreamsLost implements Rule {
     @Override
     public Optional<Claim> look(Situation s) {

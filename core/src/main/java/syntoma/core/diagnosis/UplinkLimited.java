@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import syntoma.core.diagnosis.Claim.Cause;
 import syntoma.core.diagnosis.Claim.Sure;
 
-/** The mast is heard, and does not hear well: upload under a tenth of download, RSRP below −105 dBm (methods, section 11). */
+/** The mast is heard, and does not hear well: upload under a tenth of download, RSRP below −105 dBm (docs/methods.md#11-diagnosis). */
 final class UplinkLimited implements Rule {
     private static final double TENTH = 0.1;
     private static final double WEAK_DBM = -105;

@@ -15,7 +15,7 @@ import java.util.Random;
  * @param p how often chance alone gives as much
  */
 public record ChangePoint(int first, double before, double after, double p) {
-    /** The threshold (methods, section 10). */
+    /** The threshold (docs/methods.md#10-findings). */
     public static final double LEVEL = 0.01;
 
     private static final int PERMUTATIONS = 4_999;

@@ -123,7 +123,7 @@ public final class Finder {
                     Verdict.TOO_FEW,
                     OptionalInt.of(Math.max(1, FEWEST_STAYS - stays)));
         }
-        // figures have a resolution: intervals of width nought do not exist (methods, section 9)
+        // figures have a resolution: intervals of width nought do not exist (docs/methods.md#9-verdicts)
         double error = Math.max(
                 model.error(unit), criterion.scale().leastSpread() / Math.sqrt(Math.max(1, model.blocksOf(unit))));
         double degrees = model.degrees(unit);

@@ -1,6 +1,6 @@
 /**
  * What a whole trip says: setups, carriers or bands compared over many stays at the same places and times, what they cost, and
- * whether something changed on the way (methods, section 10).
+ * whether something changed on the way (docs/methods.md#10-findings).
  *
  * <p>One additive model on the scale of the metric (natural logarithm for speeds and latencies, dB for levels, points for shares):
  * value = block + unit + error. It assumes that what one unit does more than another is much the same from block to block; where it

@@ -9,6 +9,11 @@ import java.util.OptionalInt;
 /**
  * What a plan gives, and for what.
  *
+ * <pre>{@code
+ * Offer offer = new Offer("Ostrel SIM", "Ostrel", OptionalDouble.of(60), OptionalDouble.empty(), OptionalDouble.of(18));
+ * offer.pricePerGb() // 0.30
+ * }</pre>
+ *
  * @param card its name
  * @param allowanceGb a month; empty where it is not limited or not said
  * @param capMbps empty where it is not held to a speed

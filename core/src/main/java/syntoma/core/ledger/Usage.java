@@ -6,6 +6,15 @@ import java.util.OptionalDouble;
 /**
  * What was used of a plan in one month of it, or in the part of it that has passed.
  *
+ * <pre>{@code
+ * Usage month = new Usage(3, 1, 0, Optional.of(new Usage.Counter(14, 4, 10)), 10, 30);
+ * month.measuringGb()      // 4.0
+ * month.usedGb()           // 14.0
+ * month.leftGb(60)         // 46.0
+ * month.forecastGb()       // 42.0
+ * month.emptyAfterDays(40) // 28.57
+ * }</pre>
+ *
  * @param runsGb of runs that were made here, counted byte by byte
  * @param loggedGb of runs that were logged from elsewhere, about: their rates over the usual ten seconds each way
  * @param liveGb of live readings of a router that is not on the vehicle’s own network

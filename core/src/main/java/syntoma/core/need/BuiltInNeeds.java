@@ -3,7 +3,13 @@ package syntoma.core.need;
 import java.util.List;
 import java.util.OptionalDouble;
 
-/** The needs that come with Syntoma; each can be changed. */
+/**
+ * The needs that come with Syntoma; each can be changed.
+ *
+ * <pre>{@code
+ * BuiltInNeeds.uploadMbps(18, 8) // 5.00
+ * }</pre>
+ */
 public final class BuiltInNeeds {
     /** The need whose rate follows from the usual upload. */
     public static final String LARGE_UPLOADS = "Large uploads";

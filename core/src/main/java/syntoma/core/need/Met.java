@@ -12,6 +12,10 @@ import syntoma.core.reading.Figure;
  * misses it. Loss counts where it was measured: most speed tests do not measure it, and without this rule they would tell nothing
  * about calls.
  *
+ * <pre>{@code
+ * new Met(5, 4).share() // 0.8
+ * }</pre>
+ *
  * @param runs that count
  * @param met those of them that met it
  */

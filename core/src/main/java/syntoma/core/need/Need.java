@@ -6,6 +6,12 @@ import syntoma.core.unit.Values;
 /**
  * What the connection is for, as thresholds.
  *
+ * <pre>{@code
+ * Need calls = BuiltInNeeds.all().get(2);
+ * calls.name()     // Video calls
+ * calls.gbAMonth() // 243.0
+ * }</pre>
+ *
  * @param downMbps empty when download does not matter
  * @param loadedMs highest latency under load
  * @param lossPct highest loss

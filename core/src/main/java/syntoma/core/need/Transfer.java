@@ -3,7 +3,15 @@ package syntoma.core.need;
 import java.time.Duration;
 import syntoma.core.unit.Values;
 
-/** Amounts of data, rates and times: GB are 10⁹ byte, Mb/s are 10⁶ bit/s. */
+/**
+ * Amounts of data, rates and times: GB are 10⁹ byte, Mb/s are 10⁶ bit/s.
+ *
+ * <pre>{@code
+ * Transfer.gb(300, 10)   // 0.375
+ * Transfer.mbps(18, 8)   // 5.00
+ * Transfer.time(18, 12)  // PT3H20M
+ * }</pre>
+ */
 public final class Transfer {
     private static final double MEGABITS_PER_GB = 8_000;
 

@@ -11,6 +11,11 @@ import syntoma.core.unit.Values;
 /**
  * How a part is fed from a vehicle's battery.
  *
+ * <pre>{@code
+ * Supply.whPerDay(12, 24)                // 288.0
+ * Supply.whPerDayThroughInverter(12, 24) // 398.6
+ * }</pre>
+ *
  * @param outV what the thing between has to give, in V; empty where nothing is between or its voltage is not known
  */
 public record Supply(Way way, OptionalDouble outV) {

@@ -12,6 +12,13 @@ import syntoma.core.unit.Values;
 /**
  * A copper wire of the vehicle’s DC side. The sizes and the fuses are data, beside this class.
  *
+ * <pre>{@code
+ * Wire wire = Wire.of(1.5);
+ * wire.dropV(5, 2, 60) // 0.27
+ * wire.fuseA(2)        // 3
+ * Wire.thinnest(5, 2, 60, 0.36).get().mm2() // 1.5
+ * }</pre>
+ *
  * @param mm2 cross-section in mm²
  * @param ratingA typical rating in A
  * @param awg the next common gauge that is not thinner

@@ -2,7 +2,14 @@ package syntoma.core.propagation;
 
 import syntoma.core.unit.Values;
 
-/** Free-space path loss (ITU-R P.525). */
+/**
+ * Free-space path loss (ITU-R P.525).
+ *
+ * <pre>{@code
+ * FreeSpace.lossDb(0.003, 800) // 40.05
+ * FreeSpace.lossDb(6, 800)     // 106.07
+ * }</pre>
+ */
 public final class FreeSpace {
     private FreeSpace() {}
 

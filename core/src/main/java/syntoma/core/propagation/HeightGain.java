@@ -6,6 +6,11 @@ import syntoma.core.unit.Values;
  * What an antenna gains by standing higher, as an estimate: 20 log₁₀(h₂/h₁) with heights over ground, the two-ray model over
  * plane earth beyond its break point (Rappaport 2002, section 4.6), at most {@value #MOST_DB} dB. In woods or behind a ridge
  * it may be nothing or much more.
+ *
+ * <pre>{@code
+ * HeightGain.db(2.86, 5.86) // 6.23
+ * HeightGain.db(2, 20)      // 12.0
+ * }</pre>
  */
 public final class HeightGain {
     /** More is never promised. */

@@ -6,6 +6,13 @@ import syntoma.core.unit.Values;
  * What the ground between two antennas takes: the first Fresnel zone, and the loss over the point that reaches furthest into it, taken
  * as one knife edge (ITU-R P.526, with the earth’s bulge for an effective radius of 4/3). Heights in m above sea, distances in km,
  * frequency in MHz. Assumes one edge that matters: behind several ridges, over woods and in towns it loses more.
+ *
+ * <pre>{@code
+ * Obstacle.lossDb(0)               // 6.03
+ * Obstacle.lossDb(-0.78)           // 0.0
+ * Obstacle.fresnelM(1, 3, 3, 800)  // 23.7
+ * Obstacle.bulgeM(3, 3)            // 0.53
+ * }</pre>
  */
 public final class Obstacle {
     /** Below this an edge takes nothing (P.526). */

@@ -6,6 +6,10 @@ import syntoma.core.unit.Values;
  * The rate that a carrier can reach at an SINR: bandwidth × layers × min(cap, k·log2(1 + SINR)), nothing below −10 dB
  * (3GPP TR 36.942 A.1). 20 MHz with 2 layers at 12 dB gives 97.8 Mb/s down. For TDD the result is still to be multiplied
  * by the share of the direction.
+ *
+ * <pre>{@code
+ * Ceiling.DOWN.mbps(20, 2, 12) // 97.8
+ * }</pre>
  */
 public enum Ceiling {
     DOWN(0.6, 4.4),

@@ -10,6 +10,10 @@ import syntoma.core.unit.Values;
  *
  * <p>By TS 36.214 5.1.3, RSRQ = 10 log10(N_RB) + RSRP − RSSI, over the measured resource blocks. An own cell alone gives
  * −3.0 dB when empty and −10.8 dB when fully loaded.
+ *
+ * <pre>{@code
+ * Consistency.rsrqDb(-98, -70, 50) // -11.0
+ * }</pre>
  */
 public final class Consistency {
     /** Resource blocks of the narrowest and of the widest LTE channel (TS 36.101 5.6). */

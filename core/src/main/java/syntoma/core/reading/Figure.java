@@ -15,7 +15,7 @@ import syntoma.core.unit.Text;
  * measurements follows from it.
  *
  * <p>The name of a constant is the name of its column in CSV and in the tables. From where a difference matters is
- * Syntoma's default (methods, section 9).
+ * Syntoma's default (docs/methods.md#9-verdicts).
  */
 public enum Figure {
     TAKEN_AT("takenAt", 40),

@@ -12,6 +12,10 @@ import syntoma.core.unit.Median;
 /**
  * The readings of the last minutes, the oldest first: what each cell in use says now, against what it said meanwhile.
  *
+ * <pre>{@code
+ * new Recent(List.of()).nrShare() // OptionalDouble.empty
+ * }</pre>
+ *
  * @param heard with their ages in s
  */
 public record Recent(List<AgedReading> heard) {

@@ -19,6 +19,15 @@ import syntoma.core.unit.Values;
 /**
  * A booster on a drawing: its antenna outside on the roof, its antenna inside beneath it, and what that comes to on each band.
  *
+ * <pre>{@code
+ * BoosterPlan plan = new BoosterPlan(
+ *         syntoma.core.chain.Shell.STEEL, 6,
+ *         new BoosterPlan.Point(1, 1, 0.3, 5), new BoosterPlan.Point(4, 1, 1, 3), false,
+ *         new BoosterPlan.Rated("Bittern", 65, OptionalDouble.empty()),
+ *         -105, OptionalDouble.empty(), -100);
+ * plan.separationM() // 3.27
+ * }</pre>
+ *
  * @param shell between the two
  * @param roomM length of the vehicle within which the indoor antenna can go
  * @param outside the donor antenna

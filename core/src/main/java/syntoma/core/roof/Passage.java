@@ -13,6 +13,14 @@ import syntoma.core.unit.Values;
 /**
  * The hole that leads pass through, by how their plugs and cables lie beside each other in it.
  *
+ * <pre>{@code
+ * Passage.Lead lead = new Passage.Lead(5, 9);
+ * Passage four = new Passage(List.of(lead, lead, lead, lead), 0, OptionalDouble.empty());
+ * four.cablesMm()      // 12.07
+ * four.fill(20)        // 0.25
+ * Passage.sawFor(15.5) // 16
+ * }</pre>
+ *
  * @param leads that pass it
  * @param stemMm of the antenna itself, where it comes through; 0 where it does not
  * @param makersMm the hole that the antenna's maker states; empty where none is known

@@ -13,6 +13,11 @@ import syntoma.core.unit.Values;
  * How well a router is heard by Wi-Fi at a place: free space (ITU-R P.525), the body of the vehicle where that lies between, so much
  * for each inner wall, and 10 dB for the hand that holds the phone. An estimate.
  *
+ * <pre>{@code
+ * new WifiReach(syntoma.core.chain.Shell.STEEL, 3, false, 0).levelDbm(WifiReach.Band.LOW) // -39.73
+ * new WifiReach(syntoma.core.chain.Shell.STEEL, 3, false, 0).good() // FAST
+ * }</pre>
+ *
  * @param awayM from the router
  * @param outside whether the body lies between
  * @param walls of furniture between them

@@ -8,6 +8,12 @@ import syntoma.core.unit.Values;
  * F times the height of its middle over the clamp. An estimate: gusts are stronger than the wind that is forecast, and the maker’s
  * figure goes before it.
  *
+ * <pre>{@code
+ * Wind panel = new Wind(0.1, 2);
+ * panel.forceN(60)   // 22.57
+ * panel.momentNm(60) // 45.14
+ * }</pre>
+ *
  * @param areaM2 of the antenna, seen from the wind
  * @param leverM from the clamp to its middle
  */

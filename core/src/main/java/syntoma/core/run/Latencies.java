@@ -7,6 +7,11 @@ import org.hipparchus.stat.descriptive.rank.Percentile;
 /**
  * What short questions took to be answered, in ms, and how many were not.
  *
+ * <pre>{@code
+ * Latencies some = new Latencies(List.of(40.0, 44.0, 42.0, 60.0), 1);
+ * some.median() // 43.0
+ * }</pre>
+ *
  * @param ms of those that were answered, in the order in which they were asked
  * @param lost how many were not
  */

@@ -14,6 +14,12 @@ import org.hipparchus.stat.regression.SimpleRegression;
  * <p>The ramp is dropped: it ends where the slope over 1 s is under 10 % of the rate, at the latest after 3 s. A bucket of a plan
  * that empties first is dropped in the same way. What is left is the steady part; the rate of the run is its median.
  *
+ * <pre>{@code
+ * Rates steady = new Rates(Collections.nCopies(40, 20.0));
+ * steady.median() // 20.0
+ * steady.isFlat() // true
+ * }</pre>
+ *
  * @param mbps in Mb/s
  */
 public record Rates(List<Double> mbps) {

@@ -9,6 +9,11 @@ import syntoma.core.unit.Labels;
  * <p>A full run loads each direction for 12 s. A light run ends a direction as soon as its median is known to a tenth, and takes
  * at most a third of the time, so at most about a third of the bytes; where the link is so slow that a third is next to nothing it
  * goes on up to 1.5 MB each way. A run for the latency alone loads each direction with one slow stream.
+ *
+ * <pre>{@code
+ * RunKind.FULL.usualBytes(20)  // 30000000
+ * RunKind.LIGHT.usualBytes(20) // 9375000
+ * }</pre>
  */
 public enum RunKind {
     FULL(12_000, 12_000, Long.MAX_VALUE, 4, "12 s each way at full speed: 15 MB each way for every 10 Mb/s."),

@@ -4,7 +4,13 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.OptionalDouble;
 
-/** The middle of some values: of an even number of them the mean of the two in the middle. */
+/**
+ * The middle of some values: of an even number of them the mean of the two in the middle.
+ *
+ * <pre>{@code
+ * Median.of(3, 1, 2, 10) // 2.5
+ * }</pre>
+ */
 public final class Median {
     private Median() {}
 

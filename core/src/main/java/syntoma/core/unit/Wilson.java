@@ -5,6 +5,11 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
 /**
  * The 95 % interval of a share (Wilson 1927). 1 of 10: 0.0179 to 0.4042.
  *
+ * <pre>{@code
+ * Wilson.of(5, 4).low()  // 0.376
+ * Wilson.of(5, 4).high() // 0.964
+ * }</pre>
+ *
  * @param low 0 where nothing hit
  * @param high 1 where all did
  */

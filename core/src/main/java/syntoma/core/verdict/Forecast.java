@@ -12,6 +12,10 @@ import syntoma.core.reading.Scale;
  * distribution of its degrees of freedom and of a usual one. Each path draws a variance, an effect given that variance, and the
  * rounds to come; its weight is the likelihood of the mean so far (importance sampling from the posterior without a prior on the
  * effect). Source: Spiegelhalter, Abrams and Myles 2004, section 6.5.
+ *
+ * <pre>{@code
+ * Forecast.stays(syntoma.core.reading.Figure.UP_MBPS.scale(), 0.25, 0.12, 5, 4) // 19
+ * }</pre>
  */
 public final class Forecast {
     /** Called many times for a list; the chance is known to about a percent. */

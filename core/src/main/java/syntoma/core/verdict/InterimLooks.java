@@ -7,6 +7,11 @@ import syntoma.core.unit.Values;
  * The nominal level of each look at a trial that is looked at after every round from the third to the planned one, such
  * that the chance of a wrong claim over all looks stays 5 %. The levels are simulated by {@code LookLevelsProgram}, which
  * stands with the tests.
+ *
+ * <pre>{@code
+ * InterimLooks.level(5, 0)       // 0.0227
+ * InterimLooks.critical(0.05, 4) // 2.776
+ * }</pre>
  */
 public final class InterimLooks {
     /** Fewest rounds for a verdict. */

@@ -2,7 +2,14 @@ package syntoma.core.verdict;
 
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 
-/** McNemar's exact test: of the rounds in which one setup ran and the other failed, are both kinds equally likely? */
+/**
+ * McNemar's exact test: of the rounds in which one setup ran and the other failed, are both kinds equally likely?
+ *
+ * <pre>{@code
+ * McNemar.p(6, 0) // 0.031
+ * McNemar.p(5, 5) // 1.0
+ * }</pre>
+ */
 public final class McNemar {
     private McNemar() {}
 

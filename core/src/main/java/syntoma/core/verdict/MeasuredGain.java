@@ -11,7 +11,7 @@ import syntoma.core.unit.Values;
  * @param measured the paired differences, in dB
  */
 public record MeasuredGain(String band, OptionalDouble predictedDb, double halfWidthDb, Comparison measured) {
-    /** How far below its prediction a chain counts as faulty (methods, section 3). */
+    /** How far below its prediction a chain counts as faulty (docs/methods.md#3-chain). */
     public static final double FAULT_DB = 6;
 
     /** What it then usually is, the commonest first. */

@@ -17,7 +17,7 @@ import syntoma.core.trial.Sample;
 import syntoma.core.unit.Wilson;
 
 /**
- * How often several setups met the whole need at one place (methods, section 9, “The need first”).
+ * How often several setups met the whole need at one place (docs/methods.md#9-verdicts, “The need first”).
  *
  * @param name the needs by name; empty text where none is chosen
  * @param records by setup

@@ -11,6 +11,11 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
  * Where a difference is to be seen, the chance that some look shows an interval beyond no difference: a standard deviation of
  * 0.35 per round wants 15 rounds for ×1.4 and 6 for ×2. Whether a comparison that is under way will be settled is
  * {@link Forecast}'s.
+ *
+ * <pre>{@code
+ * RoundsWanted.planned(Math.log(1.4), 0.35, 1) // 15
+ * RoundsWanted.planned(Math.log(2), 0.35, 1)   // 6
+ * }</pre>
  */
 public final class RoundsWanted {
     /** The usual chance that a study is planned for (Cohen 1988). */

@@ -7,7 +7,7 @@ import syntoma.core.need.Need;
 import syntoma.core.need.Threshold;
 
 /**
- * Which of two setups to use, and what decides (methods, section 9). Every view that says what to use takes it from here.
+ * Which of two setups to use, and what decides (docs/methods.md#9-verdicts). Every view that says what to use takes it from here.
  *
  * @param setup empty where only the work decides
  */

@@ -61,7 +61,7 @@ class CalculatorsTest {
 
     @Test
     void tenMetresOf240ClassAt1800LoseWhatTheSheetSays() {
-        // 35.6 dB per 100 m (methods, section 3)
+        // 35.6 dB per 100 m (docs/methods.md#3-chain)
         Answer answer = answer("cable", Map.of("length", "10", "mhz", "1800", "plugs", "0"));
         assertEquals("3.6 dB", value(answer, "Cable"));
         assertEquals("44 %", value(answer, "Power left"));

@@ -75,7 +75,7 @@ class NoiseTest {
         assertEquals(before, Noise.of(trials).noise().ofRound(1), 0.15);
     }
 
-    /** σ_v by d₀ = 12, σ_w by d₀ = 20 (methods, section 8). */
+    /** σ_v by d₀ = 12, σ_w by d₀ = 20 (docs/methods.md#8-trial-design). */
     @Test
     void a_short_log_moves_the_usual_values_as_far_as_it_weighs() {
         assertEquals(Noise.USUAL, Noise.of(List.of()).noise());

@@ -58,7 +58,7 @@ class CellDayTest {
             run(hour, 12.4);
         }
         CellDay.Upload upload = CellDay.of(runs).upload(11).orElseThrow();
-        // 11 GB at 12.4 Mb/s take 1 h 58 min (methods, section 12)
+        // 11 GB at 12.4 Mb/s take 1 h 58 min (docs/methods.md#12-needs)
         assertEquals(1, upload.fromHour());
         assertEquals(1.97, upload.takes(), 0.01);
         assertEquals("11 GB tonight: begin at 01:00, done by about 02:58 at about 12 Mb/s.", upload.says());

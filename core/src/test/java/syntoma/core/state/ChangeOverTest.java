@@ -109,7 +109,7 @@ class ChangeOverTest {
         assertEquals(List.of(Work.SIM), works(RigState.with(DOME).after(other).movesTo(DOME)));
     }
 
-    /** Two SIMs on board in two slots: half a minute in the menu (methods, section 20). */
+    /** Two SIMs on board in two slots: half a minute in the menu (docs/methods.md#20-state). */
     @Test
     void two_sims_in_two_slots_are_switched_in_the_menu() {
         Rig curlew = Rig.of("Curlew").slots(2).sim("Tarnwave 100", "Tarnwave").sim("Ostrel 50", "Ostrel");

@@ -6,7 +6,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Random;
 
-/** Slow fading of each cell at each campsite: AR(1), 3 dB, 10 minutes (methods, section 18). */
+/** Slow fading of each cell at each campsite: AR(1), 3 dB, 10 minutes (docs/methods.md#18-stand-in-world). */
 final class Fading {
     private static final double SD_DB = 3;
     private static final Duration MEMORY = Duration.ofMinutes(10);

@@ -9,7 +9,7 @@ import java.util.Random;
 public final class Listening {
     private static final double NOISE_SD_DB = 1.5;
 
-    /** Beneath these levels at its donor antenna a booster has nothing to boost (methods, section 4). */
+    /** Beneath these levels at its donor antenna a booster has nothing to boost (docs/methods.md#4-boosters). */
     private static final double DONOR_DBM = -125;
 
     private static final double DONOR_SINR_DB = -6;
