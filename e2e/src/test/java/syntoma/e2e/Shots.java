@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.RequestOptions;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -32,7 +34,6 @@ class Shots {
             take(desk, app.address("/logbook?part=map"), "map", ".stay-map ~ .buttons");
             take(desk, app.address("/logbook?part=ledger"), "ledger", ".month-bar >> nth=0");
             take(desk, app.address("/findings"), "findings", ".found .small b >> nth=0");
-            take(desk, app.address("/api/report?question=setups&question=changed"), "report", "svg >> nth=1");
             desk.navigate(app.address("/measure"));
             desk.locator(".start-run button").click();
             assertThat(desk.locator("h1")).containsText("Mb/s up");
@@ -45,7 +46,8 @@ class Shots {
             shoot(phone, "log-phone");
             trial(desk, phone, app);
             paste(desk, app);
-            practice(desk, app);
+            walk(phone, app);
+            sweep(phone, app);
             assertEquals(List.of(), chromium.complaints());
         }
     }
@@ -87,12 +89,33 @@ class Shots {
         page.keyboard().press("Escape");
     }
 
-    private static void practice(Page page, RunningApp app) {
-        page.navigate(app.address("/practice"));
-        page.getByText("Start one").click();
-        page.getByText("Run the trial").click();
-        assertThat(page.locator(".practice-verdicts")).isVisible();
-        shoot(page, "practice");
+    /** Two places marked, and the number of the third. */
+    private static void walk(Page phone, RunningApp app) {
+        phone.navigate(app.address("/walk"));
+        for (String place : List.of("window left", "shelf", "window left")) {
+            assertThat(phone.locator(".walk-number b")).containsText("−");
+            phone.locator("#walk-place").fill(place);
+            phone.keyboard().press("Enter");
+            assertThat(phone.locator(".walk-place:has-text('" + place + "')")).isVisible();
+            phone.waitForTimeout(1_500);
+        }
+        shoot(phone, "walk-phone");
+    }
+
+    /** Headings all round, as a panel that looks to the north-east hears them. */
+    private static void sweep(Page phone, RunningApp app) {
+        String sweeps = app.address("/api/aim/sweeps");
+        String begun = phone.request().post(sweeps).text();
+        String id = begun.replaceAll("(?s).*?\"id\":(\\d+).*", "$1");
+        for (int deg = 0; deg < 300; deg += 30) {
+            double cosine = Math.cos(Math.toRadians((deg - 50) / 2.0));
+            long level = Math.round(-92 + 20 * Math.log10(Math.max(0.15, cosine * cosine)));
+            phone.request()
+                    .post(
+                            sweeps + "/" + id + "/points",
+                            RequestOptions.create().setData(Map.of("headingDeg", deg, "rsrpDbm", level)));
+        }
+        take(phone, app.address("/aim?sweep=" + id), "sweep-phone", ".polar-of svg");
     }
 
     private static void take(Page page, String address, String name) {
