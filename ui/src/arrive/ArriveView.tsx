@@ -121,7 +121,7 @@ export function ArriveView() {
         </div>
         {look && look.near.length > 0 && (
           <div className="near">
-            Near by:{' '}
+            Nearby:{' '}
             {look.near.map((n) => (
               <Button key={n.campsite} size="small" onClick={() => set({ campsite: n.campsite })}>
                 {n.campsite}, {distance(n.km, system, n.km < 1 ? 2 : 1)}

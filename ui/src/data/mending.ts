@@ -29,7 +29,7 @@ export const useAlsoNamed = () =>
     ),
   );
 
-export type Merge = Schemas['Merged'];
+export type Merge = Schemas['MergeOutcome'];
 
 /** What merging would move; nothing is asked without both. */
 export const useMergePreview = (kind: NameKind, from: number, into: number | null) =>

@@ -26,7 +26,7 @@ export interface Waiting {
 
 /** What became of a measurement that was logged. */
 export type Outcome =
-  | { is: 'stored'; answer: Schemas['Stored'] }
+  | { is: 'stored'; answer: Schemas['StoredEntry'] }
   | { is: 'refused'; refusal: Refusal }
   | { is: 'waits'; key: string; failed?: string };
 

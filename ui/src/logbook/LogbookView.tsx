@@ -164,7 +164,7 @@ const PARTS = [
 /** The looks at stays, which share their filters. */
 const BOOK: readonly string[] = ['', 'map', 'calendar'];
 
-/** Stands there while something waits. */
+/** Shown while something waits to be sent. */
 const WAITING = ['waiting', 'Waiting'] as const;
 
 function Parts({ part }: { part: string | null }) {

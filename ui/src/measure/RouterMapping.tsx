@@ -1,7 +1,7 @@
 import type { Schemas } from '../data/client';
 import { FieldFrame } from '../parts/Field';
 
-type Probed = Schemas['Probed'];
+type Probed = Schemas['ProbeResult'];
 
 /** What the router's answer would be read as; a value that is the wrong one is chosen again among all that it gave. */
 export function RouterMapping(props: {

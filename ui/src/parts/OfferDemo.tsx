@@ -20,7 +20,7 @@ export function OfferDemo() {
       >
         Show the demo here
       </Button>{' '}
-      A made-up summer round a northern sea; it is put away again with one click.
+      A made-up summer around a northern sea. You can remove it again with one click.
     </p>
   );
 }

@@ -13,7 +13,7 @@ import org.springframework.context.ApplicationContext;
 import org.springframework.test.context.TestContext;
 import org.springframework.test.context.TestExecutionListener;
 import syntoma.app.store.Emptying;
-import syntoma.app.store.Restored;
+import syntoma.app.store.StoreRestoredEvent;
 
 /** Brings an application that stands back to its first start, which takes far less than to start another. */
 public class FirstStart implements TestExecutionListener {
@@ -43,7 +43,7 @@ public class FirstStart implements TestExecutionListener {
         numberFromOne(application.getBean(DataSource.class));
         application.getBean(Emptying.class).empty();
         // the demo goes with what it had set up
-        application.publishEvent(new Restored());
+        application.publishEvent(new StoreRestoredEvent());
         for (ApplicationRunner runner :
                 application.getBeansOfType(ApplicationRunner.class).values()) {
             runner.run(new DefaultApplicationArguments());

@@ -78,8 +78,8 @@ class Endurance {
     }
 
     /** What a process holds: memory in kB, threads, open files. */
-    private record Held(long residentKb, long threads, long files) {
-        static Held of(long pid) throws IOException {
+    private record HeldMemory(long residentKb, long threads, long files) {
+        static HeldMemory of(long pid) throws IOException {
             Path process = Path.of("/proc", Long.toString(pid));
             Map<String, Long> status = new HashMap<>();
             Files.readAllLines(process.resolve("status")).forEach(line -> {
@@ -89,7 +89,7 @@ class Endurance {
                 }
             });
             try (Stream<Path> open = Files.list(process.resolve("fd"))) {
-                return new Held(status.get("VmRSS"), status.get("Threads"), open.count());
+                return new HeldMemory(status.get("VmRSS"), status.get("Threads"), open.count());
             }
         }
     }
@@ -100,17 +100,17 @@ class Endurance {
         long minutes = Integer.getInteger("endure.minutes");
         try (RunningApp app = RunningApp.start(dir.resolve("soak"), true)) {
             long begun = System.nanoTime();
-            List<Held> held = new ArrayList<>();
+            List<HeldMemory> held = new ArrayList<>();
             Random random = new Random(SEEDS[1]);
             for (long call = 0; System.nanoTime() - begun < TimeUnit.MINUTES.toNanos(minutes); call++) {
                 mixed(app, random);
                 if (call % 50 == 0) {
-                    held.add(Held.of(app.pid()));
+                    held.add(HeldMemory.of(app.pid()));
                 }
             }
-            List<Held> warm = held.subList(held.size() / 3, held.size());
-            Held first = most(warm.subList(0, warm.size() / 2));
-            Held last = most(warm.subList(warm.size() / 2, warm.size()));
+            List<HeldMemory> warm = held.subList(held.size() / 3, held.size());
+            HeldMemory first = most(warm.subList(0, warm.size() / 2));
+            HeldMemory last = most(warm.subList(warm.size() / 2, warm.size()));
             System.out.println(minutes + " minutes of mixed load: " + first + ", then " + last);
             assertTrue(last.residentKb <= 1.15 * first.residentKb + 20_000, first + ", then " + last);
             assertTrue(last.threads <= first.threads + 4, first + ", then " + last);
@@ -118,11 +118,11 @@ class Endurance {
         }
     }
 
-    private static Held most(List<Held> held) {
-        return new Held(
-                held.stream().mapToLong(Held::residentKb).max().orElse(0),
-                held.stream().mapToLong(Held::threads).max().orElse(0),
-                held.stream().mapToLong(Held::files).max().orElse(0));
+    private static HeldMemory most(List<HeldMemory> held) {
+        return new HeldMemory(
+                held.stream().mapToLong(HeldMemory::residentKb).max().orElse(0),
+                held.stream().mapToLong(HeldMemory::threads).max().orElse(0),
+                held.stream().mapToLong(HeldMemory::files).max().orElse(0));
     }
 
     private static final List<String> READ = List.of(

@@ -37,54 +37,56 @@ class KilledWork {
         int doIn(RunningApp app) throws IOException;
     }
 
-    private record Named(String name, Step step) {}
+    private record NamedWork(String name, Step step) {}
 
     /** Goes round: the last step restores what existed before the first. */
-    private List<Named> steps(byte[] base) throws IOException {
+    private List<NamedWork> steps(byte[] base) throws IOException {
         byte[] picture = picture();
         return List.of(
-                new Named(
+                new NamedWork(
                         "import",
                         app -> app.send("POST", "/api/measurements/import", "text/csv", rows("Batch", 20, ROWS))),
-                new Named("undo the import", KilledWork::undo),
-                new Named("note", app -> json(app, "PUT", stay(app) + "/note", "{\"note\":\"under the trees\"}")),
-                new Named("photo", app -> app.send("POST", stay(app) + "/photos", "application/octet-stream", picture)),
-                new Named(
+                new NamedWork("undo the import", KilledWork::undo),
+                new NamedWork("note", app -> json(app, "PUT", stay(app) + "/note", "{\"note\":\"under the trees\"}")),
+                new NamedWork(
+                        "photo", app -> app.send("POST", stay(app) + "/photos", "application/octet-stream", picture)),
+                new NamedWork(
                         "merge",
                         app -> json(
                                 app,
                                 "POST",
                                 "/api/names/campsite/" + campsite(app, "Site 1") + "/merge",
                                 "{\"into\":" + campsite(app, "Site 2") + "}")),
-                new Named("undo the merge", KilledWork::undo),
-                new Named(
+                new NamedWork("undo the merge", KilledWork::undo),
+                new NamedWork(
                         "rename",
                         app -> json(
                                 app,
                                 "PUT",
                                 "/api/names/campsite/" + campsite(app, "Site 3"),
                                 "{\"name\":\"Far Meadow\"}")),
-                new Named(
+                new NamedWork(
                         "delete",
                         app -> app.send(
                                 "DELETE",
                                 "/api/measurements/" + first(app, "/api/measurements?limit=1"),
                                 "text/plain",
                                 new byte[0])),
-                new Named(
+                new NamedWork(
                         "gear",
                         app -> json(
                                 app,
                                 "POST",
                                 "/api/gear",
                                 "{\"kind\":\"mount\",\"name\":\"Ladder mount\",\"state\":\"owned\",\"sheet\":{}}")),
-                new Named("restore", app -> app.send("POST", "/api/archive?replace=true", "application/zip", base)));
+                new NamedWork(
+                        "restore", app -> app.send("POST", "/api/archive?replace=true", "application/zip", base)));
     }
 
     @Test
     void work_that_a_kill_cuts_off_is_done_or_not_begun() throws Exception {
         byte[] base = base();
-        List<Named> steps = steps(base);
+        List<NamedWork> steps = steps(base);
         List<String> states = new ArrayList<>();
         long[] tookMs = new long[steps.size()];
         try (RunningApp app = RunningApp.start(dir.resolve("calm"), false)) {
@@ -111,7 +113,7 @@ class KilledWork {
         for (int kill = 0; kill < kills; kill++) {
             boolean acknowledged;
             try (RunningApp app = RunningApp.start(data, false)) {
-                Named next = steps.get(at);
+                NamedWork next = steps.get(at);
                 Thread killer = killer(app, random.nextLong(tookMs[at] + 20));
                 acknowledged = acknowledged(next.step(), app);
                 killer.join();

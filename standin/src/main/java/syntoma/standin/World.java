@@ -37,7 +37,7 @@ public final class World {
     private static final double CONNECTOR_LOSS_DB = 7;
     private static final double RARE_FAILURE = 0.012;
 
-    /** By so much an antenna is aimed beside the mast where nobody sweeps. */
+    /** How far beside the tower an antenna points where nobody sweeps, in degrees. */
     private static final double AIMED_BY_HAND_DEG = 8;
 
     private final Landscape landscape;

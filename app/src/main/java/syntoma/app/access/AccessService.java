@@ -28,10 +28,10 @@ import syntoma.app.access.AccessController.NetworkView;
 import syntoma.app.access.AccessController.PairingView;
 import syntoma.app.access.AccessController.PhraseRequest;
 import syntoma.app.access.AccessController.SessionView;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.LocalMachine;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.unit.Text;
 
 /** Lets devices in and out. */
@@ -89,21 +89,23 @@ class AccessService {
             // a word of 256 random bits is not guessed: it is neither counted nor does it forgive what was
             Session guest = sessions.of(login.guest())
                     .filter(Session::isGuest)
-                    .orElseThrow(() -> Refused.wrong("the link has ended, or was taken back"));
+                    .orElseThrow(() -> AccessRefusedException.wrong("the link has ended, or was taken back"));
             Callers.give(request, response, login.guest(), Duration.between(clock.now(), guest.until()));
             return;
         }
         if (login.code() != null) {
             requireNoWait(throttle.waitForCode(from));
             if (!pairing.use(login.code())) {
-                throw Refused.wrong("the code is wrong, was used already, or is older than five minutes; make another");
+                throw AccessRefusedException.wrong(
+                        "the code is wrong, was used already, or is older than five minutes; make another");
             }
         } else if (login.phrase() == null) {
-            throw new InvalidInput("phrase", "phrase is missing; allowed are a phrase, or the code of a pairing");
+            throw new InvalidInputException(
+                    "phrase", "phrase is missing; allowed are a phrase, or the code of a pairing");
         } else {
             requireNoWait(throttle.waitForPhrase(from));
             if (!phrase.is(login.phrase())) {
-                throw Refused.wrong("the pass phrase is wrong");
+                throw AccessRefusedException.wrong("the pass phrase is wrong");
             }
         }
         throttle.right(from);
@@ -113,7 +115,7 @@ class AccessService {
 
     private static void requireNoWait(Duration wait) {
         if (!wait.isZero()) {
-            throw Refused.tooOften(wait.toSeconds() + 1);
+            throw AccessRefusedException.tooOften(wait.toSeconds() + 1);
         }
     }
 
@@ -127,15 +129,15 @@ class AccessService {
     void setPhrase(PhraseRequest wanted, HttpServletRequest request) {
         onlyHere(request, "the pass phrase is set");
         if (wanted.phrase() == null) {
-            throw new InvalidInput("phrase", "phrase is missing");
+            throw new InvalidInputException("phrase", "phrase is missing");
         }
         if (phrase.isSet()) {
             if (wanted.old() == null) {
-                throw new InvalidInput("old", "old is missing; the phrase that is set is asked for");
+                throw new InvalidInputException("old", "old is missing; the phrase that is set is asked for");
             }
             requireNoWait(throttle.waitForPhrase(request.getRemoteAddr()));
             if (!phrase.is(wanted.old())) {
-                throw new InvalidInput("old", "this is not the phrase that is set");
+                throw new InvalidInputException("old", "this is not the phrase that is set");
             }
             throttle.right(request.getRemoteAddr());
         }
@@ -148,7 +150,8 @@ class AccessService {
 
     private static void onlyHere(HttpServletRequest request, String what) {
         if (!LocalMachine.sent(request)) {
-            throw Refused.notFromThere(what + " on the machine that runs Syntoma, not from another device");
+            throw AccessRefusedException.notFromThere(
+                    what + " on the machine that runs Syntoma, not from another device");
         }
     }
 
@@ -213,7 +216,7 @@ class AccessService {
                         .filter(said -> said.id().equals(id))
                         .map(KnownNetworks.NetworkDecision::network)
                         .findFirst())
-                .orElseThrow(() -> new NotFound("this machine is on no such network, and was on none"));
+                .orElseThrow(() -> new NotFoundException("this machine is on no such network, and was on none"));
         network.decide(meant, wanted.served(), called);
         return network(request);
     }
@@ -252,7 +255,7 @@ class AccessService {
             try {
                 network.serve();
             } catch (Certificates.UnusableCertificate unusable) {
-                throw new Conflict(unusable.getMessage());
+                throw new ConflictException(unusable.getMessage());
             }
             // who switches it on goes on without logging in
             if (callers.session(request).isEmpty()) {
@@ -282,7 +285,7 @@ class AccessService {
 
     private void onlyServed() {
         if (!network.isServed()) {
-            throw new Conflict("the vehicle's network is not served; switch that on first");
+            throw new ConflictException("the vehicle's network is not served; switch that on first");
         }
     }
 
@@ -313,7 +316,7 @@ class AccessService {
 
     void end(String id) {
         if (!sessions.end(session -> session.id().equals(id))) {
-            throw new NotFound("there is no session of that kind; it may have ended");
+            throw new NotFoundException("there is no session of that kind; it may have ended");
         }
     }
 
@@ -321,12 +324,12 @@ class AccessService {
         onlyServed();
         String page = wanted.page() == null ? "" : wanted.page();
         if (page.length() > LONGEST_PAGE) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "page", "page has " + page.length() + " characters; allowed are up to " + LONGEST_PAGE);
         }
         GuestPage.of(page);
         if (wanted.days() < 1 || wanted.days() > LONGEST_INVITATION_DAYS) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "days", "days is " + wanted.days() + "; allowed are 1 to " + LONGEST_INVITATION_DAYS);
         }
         Instant until = clock.now().plus(Duration.ofDays(wanted.days()));
@@ -337,6 +340,6 @@ class AccessService {
     private static String name(String field, @Nullable String given, String otherwise) {
         return given == null || given.isBlank()
                 ? otherwise
-                : InvalidInput.naming(field, () -> Text.name(field, given, LONGEST_NAME));
+                : InvalidInputException.naming(field, () -> Text.name(field, given, LONGEST_NAME));
     }
 }

@@ -5,7 +5,7 @@ import java.util.Map;
 import org.springframework.util.MultiValueMap;
 import org.springframework.web.util.UriComponents;
 import org.springframework.web.util.UriComponentsBuilder;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /**
  * The one page that a guest may read, and the answers it is made of.
@@ -49,8 +49,8 @@ record GuestPage(String asks, Map<String, String> with) {
         return value == null ? "" : java.net.URLDecoder.decode(value, java.nio.charset.StandardCharsets.UTF_8);
     }
 
-    private static InvalidInput notOne() {
-        return new InvalidInput(
+    private static InvalidInputException notOne() {
+        return new InvalidInputException(
                 "page",
                 "page is no address of a verdict; allowed is one such as /trials?campsite=…&trial=… or /trials?stay=…");
     }

@@ -8,7 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 
 /** The networks that a person has said something about: whether each is served. One that nobody has said anything about is not. */
 @Component
@@ -66,7 +66,7 @@ class KnownNetworks {
     synchronized void forget(String id) {
         List<NetworkDecision> all = new ArrayList<>(all());
         if (!all.removeIf(known -> known.id.equals(id))) {
-            throw new NotFound("no network that is known has this number");
+            throw new NotFoundException("no network that is known has this number");
         }
         write(all);
     }

@@ -15,7 +15,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 
 /** Whether the vehicle's network is served, and under which addresses. It is not, until somebody says so. */
 @Service
@@ -63,7 +63,7 @@ class Network {
      */
     synchronized void serve() {
         if (!phrase.isSet()) {
-            throw new Conflict("a pass phrase is needed before the network is served; set one first");
+            throw new ConflictException("a pass phrase is needed before the network is served; set one first");
         }
         if (known.all().stream().noneMatch(KnownNetworks.NetworkDecision::served)) {
             addresses.networks().stream()

@@ -4,7 +4,7 @@ import java.util.Optional;
 import java.util.concurrent.Semaphore;
 import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.access.PassPhrase;
 
 /** The pass phrase of these data, kept as an Argon2id hash in a file of its own. */
@@ -43,7 +43,7 @@ class Phrase {
     /** Takes a phrase, or says why not without a word of it. */
     void set(String typed) {
         PassPhrase.problem(typed).ifPresent(problem -> {
-            throw new InvalidInput("phrase", problem);
+            throw new InvalidInputException("phrase", problem);
         });
         checking.acquireUninterruptibly();
         try {

@@ -9,7 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.StandardOpenOption;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.store.StoreFiles;
 
 /** Sets the pass phrase at the machine itself, also where it was forgotten: whoever may write the data may set it. */
@@ -36,7 +36,7 @@ public final class SetPhrase {
             System.out.println("The pass phrase for the data in " + files.dir()
                     + " is set. Devices that were logged in have to log in again.");
             return 0;
-        } catch (InvalidInput refused) {
+        } catch (InvalidInputException refused) {
             return refuse(refused.getMessage());
         }
     }

@@ -14,8 +14,8 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.need.Carriers;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.platform.Optionals;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
@@ -85,15 +85,15 @@ class AdviceRecord {
     /**
      * Says whether advice did.
      *
-     * @throws NotFound when there is no such advice
+     * @throws NotFoundException when there is no such advice
      */
     void answer(long id, @Nullable Boolean met) {
         if (met == null) {
-            throw new InvalidInput("met", "met is missing; allowed is true or false");
+            throw new InvalidInputException("met", "met is missing; allowed is true or false");
         }
         FollowedAdvice kept = entities.find(FollowedAdvice.class, id);
         if (kept == null) {
-            throw new NotFound("no advice that was followed has the number " + id);
+            throw new NotFoundException("no advice that was followed has the number " + id);
         }
         kept.answered = met;
         entities.flush();

@@ -22,7 +22,7 @@ import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
 import syntoma.app.need.Needs;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Optionals;
 import syntoma.app.platform.Register;
 import syntoma.app.state.MoveView;
@@ -267,26 +267,26 @@ class AdviceService {
     /**
      * Follows advice: keeps what was expected, and says on the standing line what is up now.
      *
-     * @throws InvalidInput when the setup on the carrier is no option here
+     * @throws InvalidInputException when the setup on the carrier is no option here
      */
     AdviceView follow(@Nullable String setup, @Nullable String carrier) {
         String wanted = Register.name("setup", Objects.requireNonNullElse(setup, ""));
         String network = Register.name("carrier", Objects.requireNonNullElse(carrier, ""));
         StandingLine line = standing.line();
         if (line.campsite() == null || line.stay() == null) {
-            throw new InvalidInput("setup", "say first where you stand; advice is for a campsite");
+            throw new InvalidInputException("setup", "say first where you stand; advice is for a campsite");
         }
         AdviceBasis given = given(line);
         List<AdvisedOption> ofSetup = given.tonight.ranked().stream()
                 .filter(a -> a.option().setup().equals(wanted))
                 .toList();
         if (ofSetup.isEmpty()) {
-            throw new InvalidInput("setup", "setup is " + Text.quoted(wanted) + ", which is no option here");
+            throw new InvalidInputException("setup", "setup is " + Text.quoted(wanted) + ", which is no option here");
         }
         AdvisedOption advised = ofSetup.stream()
                 .filter(a -> a.option().carrier().equals(network))
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput(
+                .orElseThrow(() -> new InvalidInputException(
                         "carrier", "carrier is " + Text.quoted(network) + ", which is no option for " + wanted));
         record.keep(
                 line.campsite(),

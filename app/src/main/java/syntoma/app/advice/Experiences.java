@@ -103,7 +103,7 @@ class Experiences {
         visits.times().forEach(s -> stays.computeIfAbsent(s.campsiteId(), c -> new ArrayList<>())
                 .add(s));
         List<PastMeasurement> past = new ArrayList<>();
-        for (Measurements.Bare m : measurements.bare(MOST)) {
+        for (Measurements.BareMeasurement m : measurements.bare(MOST)) {
             if (m.carrier() == null) {
                 continue;
             }
@@ -127,7 +127,7 @@ class Experiences {
     }
 
     /** A measurement as advice looks at it. */
-    static PastMeasurement past(Measurements.Bare m, String setup, String carrier, long stay) {
+    static PastMeasurement past(Measurements.BareMeasurement m, String setup, String carrier, long stay) {
         return new PastMeasurement(
                 setup,
                 carrier,

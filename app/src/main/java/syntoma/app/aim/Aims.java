@@ -13,8 +13,8 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.Place;
 import syntoma.app.campsite.StandingService;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.aim.Bearing;
 import syntoma.core.aim.Crossing;
 import syntoma.core.aim.Pointing;
@@ -283,17 +283,17 @@ class Aims {
     /**
      * Keeps where bearings cross as an estimated mast.
      *
-     * @throws NotFound when no cell of that key was swept from two places
+     * @throws NotFoundException when no cell of that key was swept from two places
      */
     AimView keepCrossing(@Nullable String key) {
         if (key == null) {
-            throw new InvalidInput("key", "key is missing");
+            throw new InvalidInputException("key", "key is missing");
         }
         List<SweepWithResult> same = crossings(done()).get(key);
         if (same == null) {
-            throw new NotFound("no cell " + Text.quoted(key) + " was swept from two places");
+            throw new NotFoundException("no cell " + Text.quoted(key) + " was swept from two places");
         }
-        Crossing crossing = InvalidInput.naming("key", () -> crossed(same));
+        Crossing crossing = InvalidInputException.naming("key", () -> crossed(same));
         String carrier = same.get(0).sweep.carrier;
         String cell = key.substring(key.lastIndexOf('/') + 1);
         masts.keep(crossing, carrier, cell.isEmpty() ? null : cell);

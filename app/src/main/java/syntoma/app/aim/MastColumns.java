@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.place.Coordinates;
 import syntoma.core.reading.Figure;
 import syntoma.core.tabletext.Column;
@@ -41,7 +41,7 @@ final class MastColumns {
      * Finds them.
      *
      * @param rows some rows, each as wide as the header
-     * @throws InvalidInput when it is a list without names or places
+     * @throws InvalidInputException when it is a list without names or places
      */
     MastColumns(List<String> header, List<List<String>> rows) {
         List<String> plain = header.stream()
@@ -87,7 +87,7 @@ final class MastColumns {
 
     private static void require(String column, boolean there) {
         if (!there) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     column, "the column " + column + " is missing; allowed are " + String.join(", ", OWN));
         }
     }

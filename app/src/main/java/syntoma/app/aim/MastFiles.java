@@ -19,7 +19,7 @@ import syntoma.app.csv.CsvCells;
 import syntoma.app.csv.GuardedCsv;
 import syntoma.app.csv.SpreadsheetGuard;
 import syntoma.app.platform.GeoJson;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.place.Coordinates;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
@@ -97,7 +97,7 @@ public class MastFiles {
     public MastsReport takeCsv(byte[] file) {
         List<List<String>> rows = rows(file);
         if (rows.isEmpty()) {
-            throw new InvalidInput("masts", "the file is empty; it needs a header and rows");
+            throw new InvalidInputException("masts", "the file is empty; it needs a header and rows");
         }
         MastColumns columns =
                 new MastColumns(rows.get(0), rows.stream().skip(1).limit(JUDGED).toList());
@@ -110,10 +110,11 @@ public class MastFiles {
         try (CsvCells cells = CsvCells.of(file)) {
             for (Cells.Row read = cells.next(); read != null; read = cells.next()) {
                 if (!read.fault().isEmpty()) {
-                    throw new InvalidInput("masts", read.fault());
+                    throw new InvalidInputException("masts", read.fault());
                 }
                 if (rows.size() > MOST_MASTS) {
-                    throw new InvalidInput("masts", "the list has more than " + MOST_MASTS + " rows; split it by area");
+                    throw new InvalidInputException(
+                            "masts", "the list has more than " + MOST_MASTS + " rows; split it by area");
                 }
                 List<String> row = new ArrayList<>();
                 read.cells().forEach(cell -> row.add(SpreadsheetGuard.off(cell.strip())));
@@ -193,7 +194,8 @@ public class MastFiles {
 
     private MastsReport takeIn(List<Entry> list) {
         if (list.size() > MOST_MASTS) {
-            throw new InvalidInput("masts", "the list has " + list.size() + " places; allowed are up to " + MOST_MASTS);
+            throw new InvalidInputException(
+                    "masts", "the list has " + list.size() + " places; allowed are up to " + MOST_MASTS);
         }
         List<Masts.ListedMast> allowed = new ArrayList<>();
         List<RejectedMast> rejected = new ArrayList<>();

@@ -8,8 +8,8 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.aim.Crossing;
 import syntoma.core.aim.Spot;
 import syntoma.core.unit.Text;
@@ -48,7 +48,7 @@ class Masts {
         /**
          * Refuses what is no ellipse.
          *
-         * @throws InvalidInput where a measure is out of range
+         * @throws InvalidInputException where a measure is out of range
          */
         void check() {
             within("long_m", longM, LONGEST_ELLIPSE_M, "m");
@@ -58,7 +58,7 @@ class Masts {
 
         private static void within(String field, @Nullable Double value, double most, String unit) {
             if (value != null) {
-                InvalidInput.naming(field, () -> Values.within(field, value, 0, most, unit));
+                InvalidInputException.naming(field, () -> Values.within(field, value, 0, most, unit));
             }
         }
     }
@@ -90,7 +90,7 @@ class Masts {
             mast(asked.mast());
             asked.estimated().ifPresent(Ellipse::check);
             return Optional.empty();
-        } catch (InvalidInput refused) {
+        } catch (InvalidInputException refused) {
             return Optional.of(refused.getMessage());
         }
     }
@@ -115,11 +115,11 @@ class Masts {
     }
 
     private static Mast mast(MastRequest asked) {
-        String name = InvalidInput.naming(
+        String name = InvalidInputException.naming(
                 "name", () -> Text.name("name", asked.name() == null ? "" : asked.name(), LONGEST_NAME));
         if (asked.lat() == null || asked.lon() == null) {
             String field = asked.lat() == null ? "lat" : "lon";
-            throw new InvalidInput(field, field + " is missing; allowed are degrees such as 59.1234");
+            throw new InvalidInputException(field, field + " is missing; allowed are degrees such as 59.1234");
         }
         Spot at = at(asked.lat(), asked.lon());
         return new Mast(
@@ -130,21 +130,21 @@ class Masts {
     }
 
     private static Spot at(double lat, double lon) {
-        InvalidInput.naming("lat", () -> new Spot(lat, 0));
-        return InvalidInput.naming("lon", () -> new Spot(lat, lon));
+        InvalidInputException.naming("lat", () -> new Spot(lat, 0));
+        return InvalidInputException.naming("lon", () -> new Spot(lat, lon));
     }
 
     @Nullable
     private static String stated(@Nullable String text, String field, int longest) {
         return text == null || text.isBlank()
                 ? null
-                : InvalidInput.naming(field, () -> Text.name(field, text, longest));
+                : InvalidInputException.naming(field, () -> Text.name(field, text, longest));
     }
 
     /** Forgets a mast. */
     void forget(long id) {
         Mast mast = Optional.ofNullable(entities.find(Mast.class, id))
-                .orElseThrow(() -> new NotFound("no mast has the number " + id));
+                .orElseThrow(() -> new NotFoundException("no mast has the number " + id));
         entities.remove(mast);
         entities.flush();
     }

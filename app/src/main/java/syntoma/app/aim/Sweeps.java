@@ -14,9 +14,9 @@ import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.Place;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.instrument.Watch;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.aim.Bearing;
 import syntoma.core.band.Bands;
 import syntoma.core.reading.RadioMetric;
@@ -109,10 +109,10 @@ class Sweeps {
 
     private double trueDeg(@Nullable Double headingDeg, @Nullable Boolean magnetic) {
         if (headingDeg == null) {
-            throw new InvalidInput("headingDeg", "headingDeg is missing; allowed are 0 to 360 degrees");
+            throw new InvalidInputException("headingDeg", "headingDeg is missing; allowed are 0 to 360 degrees");
         }
-        double heading =
-                InvalidInput.naming("headingDeg", () -> Values.within("headingDeg", headingDeg, 0, 360, "degrees"));
+        double heading = InvalidInputException.naming(
+                "headingDeg", () -> Values.within("headingDeg", headingDeg, 0, 360, "degrees"));
         return Boolean.TRUE.equals(magnetic) ? Bearing.ofMagnetic(heading, declination()) : heading;
     }
 
@@ -121,22 +121,23 @@ class Sweeps {
         StoredSweep sweep = found(id);
         double trueDeg = trueDeg(asked.headingDeg(), asked.magnetic());
         if (points(id).size() >= MOST_POINTS) {
-            throw new Conflict("the sweep has " + MOST_POINTS + " levels already; begin another");
+            throw new ConflictException("the sweep has " + MOST_POINTS + " levels already; begin another");
         }
         entities.persist(asked.rsrpDbm() == null ? heard(id, trueDeg % 360) : typed(id, trueDeg % 360, asked));
         return SweepView.of(sweep, points(id), declination());
     }
 
     private SweepPoint typed(long id, double trueDeg, PointRequest asked) {
-        double dbm = InvalidInput.naming("rsrpDbm", () -> RadioMetric.RSRP.check(asked.rsrpDbm(), Optional.empty()));
+        double dbm = InvalidInputException.naming(
+                "rsrpDbm", () -> RadioMetric.RSRP.check(asked.rsrpDbm(), Optional.empty()));
         SweepPoint point = new SweepPoint(id, trueDeg, dbm, now());
         point.band = asked.band() == null || asked.band().isBlank()
                 ? null
-                : InvalidInput.naming(
+                : InvalidInputException.naming(
                         "band", () -> Bands.named(asked.band().strip()).name());
         point.cellId = asked.cellId() == null || asked.cellId().isBlank()
                 ? null
-                : InvalidInput.naming("cellId", () -> Text.name("cellId", asked.cellId(), LONGEST_CELL));
+                : InvalidInputException.naming("cellId", () -> Text.name("cellId", asked.cellId(), LONGEST_CELL));
         return point;
     }
 
@@ -144,7 +145,7 @@ class Sweeps {
         watch.heard();
         Recent.Steady steady = watch.recent()
                 .steady(RadioMetric.RSRP)
-                .orElseThrow(() -> new Conflict("the router says no level now; type the level that it shows"));
+                .orElseThrow(() -> new ConflictException("the router says no level now; type the level that it shows"));
         SweepPoint point = new SweepPoint(id, trueDeg, steady.value(), now());
         point.band = steady.cell().band().orElse(null);
         point.cellId = steady.cell().cellId().orElse(null);
@@ -156,7 +157,7 @@ class Sweeps {
         StoredSweep sweep = found(id);
         SweepPoint found = Optional.ofNullable(entities.find(SweepPoint.class, point))
                 .filter(p -> p.sweepId == id)
-                .orElseThrow(() -> new NotFound("no level of this sweep has the number " + point));
+                .orElseThrow(() -> new NotFoundException("no level of this sweep has the number " + point));
         found.removed = removed;
         entities.flush();
         return SweepView.of(sweep, points(id), declination());
@@ -179,15 +180,15 @@ class Sweeps {
     /** By how much the needle points east of true north here; west is negative. */
     void setDeclination(@Nullable Double deg) {
         if (deg == null) {
-            throw new InvalidInput("declinationDeg", "declinationDeg is missing");
+            throw new InvalidInputException("declinationDeg", "declinationDeg is missing");
         }
         Compass compass = compass().orElseGet(() -> {
             Compass first = Compass.first();
             entities.persist(first);
             return first;
         });
-        compass.declinationDeg =
-                InvalidInput.naming("declinationDeg", () -> Values.within("declinationDeg", deg, -90, 90, "degrees"));
+        compass.declinationDeg = InvalidInputException.naming(
+                "declinationDeg", () -> Values.within("declinationDeg", deg, -90, 90, "degrees"));
     }
 
     /** Empty in a store that was emptied before there was a compass in it. */
@@ -197,7 +198,7 @@ class Sweeps {
 
     private StoredSweep found(long id) {
         return Optional.ofNullable(entities.find(StoredSweep.class, id))
-                .orElseThrow(() -> new NotFound("no sweep has the number " + id));
+                .orElseThrow(() -> new NotFoundException("no sweep has the number " + id));
     }
 
     private OffsetDateTime now() {

@@ -26,7 +26,7 @@ import java.util.zip.CheckedInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.store.StoreTables;
 import syntoma.core.unit.Text;
 
@@ -72,7 +72,7 @@ final class Archive implements AutoCloseable {
     /**
      * Opens an archive.
      *
-     * @throws InvalidInput when it is none
+     * @throws InvalidInputException when it is none
      */
     static Archive open(Path file) throws IOException {
         ZipFile zip;
@@ -89,8 +89,8 @@ final class Archive implements AutoCloseable {
         }
     }
 
-    private static InvalidInput refused(String why) {
-        return new InvalidInput("archive", "the archive cannot be taken in: " + why);
+    private static InvalidInputException refused(String why) {
+        return new InvalidInputException("archive", "the archive cannot be taken in: " + why);
     }
 
     int layout() {

@@ -14,8 +14,8 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.stereotype.Service;
 import syntoma.app.measurement.IntakeTurn;
 import syntoma.app.photo.Photos;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.store.StoreFiles;
 import syntoma.app.store.StoreTables;
 import syntoma.core.unit.Text;
@@ -52,8 +52,8 @@ class ArchiveService {
      * Takes an archive in.
      *
      * @param replace whether the existing data are replaced; a copy of them is kept in the data directory
-     * @throws Conflict when there is something and it is not to go
-     * @throws InvalidInput when it is no archive, or not a whole one; nothing is changed then
+     * @throws ConflictException when there is something and it is not to go
+     * @throws InvalidInputException when it is no archive, or not a whole one; nothing is changed then
      */
     RestoredView takeIn(InputStream in, boolean replace) throws IOException, InterruptedException {
         requireRoom(replace);
@@ -73,7 +73,7 @@ class ArchiveService {
     private boolean requireRoom(boolean replace) {
         boolean untouched = tables.areUntouched();
         if (!untouched && !replace) {
-            throw new Conflict(
+            throw new ConflictException(
                     "there are data here already; an archive goes into an empty Syntoma. Start one with --data on another"
                             + " directory, or say replace=true: a copy of what is here is kept beside it");
         }
@@ -91,13 +91,13 @@ class ArchiveService {
         List<String> pictures = archive.photos();
         for (String hash : pictures) {
             if (!Photos.isOf(hash, archive.photo(hash))) {
-                throw new InvalidInput(
+                throw new InvalidInputException(
                         "archive",
                         "photos/" + hash + ".jpg is not the picture of that name; it was changed or damaged");
             }
         }
         if (!turn.take(0)) {
-            throw new Conflict("an import is under way; take the archive in when it is done");
+            throw new ConflictException("an import is under way; take the archive in when it is done");
         }
         try {
             for (String hash : pictures) {
@@ -115,8 +115,9 @@ class ArchiveService {
                     archive.next(known.get()));
             photos.keepOnly(new HashSet<>(pictures));
             return new RestoredView(rows, pictures.size(), keptAs.get());
-        } catch (StoreTables.Unfit unfit) {
-            throw new InvalidInput("archive", "the archive cannot be taken in: " + Text.shortened(unfit.getMessage()));
+        } catch (StoreTables.UnfitArchiveException unfit) {
+            throw new InvalidInputException(
+                    "archive", "the archive cannot be taken in: " + Text.shortened(unfit.getMessage()));
         } finally {
             turn.give();
         }

@@ -11,8 +11,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.platform.CompleteCollections;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.calculator.Answer;
 import syntoma.core.calculator.Calculator;
 import syntoma.core.calculator.Calculators;
@@ -124,7 +124,7 @@ class BenchController {
                 .filter(name -> found.inputs().stream().noneMatch(i -> i.name().equals(name)))
                 .findFirst()
                 .ifPresent(name -> {
-                    throw new InvalidInput(
+                    throw new InvalidInputException(
                             "values",
                             "values has " + Text.quoted(name) + "; allowed are "
                                     + String.join(
@@ -138,10 +138,10 @@ class BenchController {
         texts.putAll(values);
         try {
             return CalculationView.of(found.of(new GivenValues(found.inputs(), texts)));
-        } catch (GivenValues.Refused refused) {
-            throw new InvalidInput("values." + refused.field(), refused.getMessage());
+        } catch (GivenValues.InvalidValueException refused) {
+            throw new InvalidInputException("values." + refused.field(), refused.getMessage());
         } catch (IllegalArgumentException refused) {
-            throw new InvalidInput("values", refused.getMessage());
+            throw new InvalidInputException("values", refused.getMessage());
         }
     }
 
@@ -149,7 +149,7 @@ class BenchController {
         try {
             return Calculators.of(key);
         } catch (IllegalArgumentException none) {
-            throw new NotFound(none.getMessage());
+            throw new NotFoundException(none.getMessage());
         }
     }
 }

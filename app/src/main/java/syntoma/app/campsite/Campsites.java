@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.platform.Register;
 import syntoma.core.place.Coordinates;
 
@@ -49,7 +49,7 @@ public class Campsites extends Register<Campsite> {
     /**
      * A campsite by name.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     @Transactional(readOnly = true)
     public Place of(String name) {

@@ -12,7 +12,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.need.Carriers;
 import syntoma.app.platform.Register;
-import syntoma.app.setup.SetupDeleted;
+import syntoma.app.setup.SetupDeletedEvent;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
 
@@ -141,7 +141,7 @@ public class StandingService {
     private StandingLine changed(boolean uses) {
         entities.flush();
         StandingLine line = line();
-        events.publishEvent(new StandingChanged(
+        events.publishEvent(new StandingChangedEvent(
                 line.campsite(), line.setup() == null ? null : line.setup().name(), line.carrier(), uses));
         return line;
     }
@@ -161,7 +161,7 @@ public class StandingService {
 
     /** A setup that is deleted is no longer in use. */
     @EventListener
-    public void lets(SetupDeleted gone) {
+    public void lets(SetupDeletedEvent gone) {
         StandingRow standing = standing();
         if (standing.setupId != null && standing.setupId == gone.setup()) {
             standing.setupId = null;

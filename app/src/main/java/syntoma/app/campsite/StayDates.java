@@ -7,7 +7,7 @@ import java.util.Optional;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 
 /** When stays began and ended, as a person says it; what was measured follows. */
 @Service
@@ -47,7 +47,7 @@ public class StayDates {
     /**
      * A stay's dates.
      *
-     * @throws NotFound when there is no such stay
+     * @throws NotFoundException when there is no such stay
      */
     @Transactional(readOnly = true)
     public Dates of(long id) {
@@ -61,7 +61,7 @@ public class StayDates {
     }
 
     private Stay required(long id) {
-        return stays.find(id).orElseThrow(() -> new NotFound("no stay has the number " + id));
+        return stays.find(id).orElseThrow(() -> new NotFoundException("no stay has the number " + id));
     }
 
     private static Dates dates(Stay stay) {

@@ -16,9 +16,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
 import syntoma.app.photo.Photos;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.unit.Text;
 
 /**
@@ -72,7 +72,7 @@ public class StayPages {
     /**
      * The page of a stay.
      *
-     * @throws NotFound when there is no such stay
+     * @throws NotFoundException when there is no such stay
      */
     @Transactional(readOnly = true)
     public StayPageView of(long id) {
@@ -119,10 +119,10 @@ public class StayPages {
         Stay stay = required(id);
         String text = Objects.requireNonNullElse(asked.note(), "").strip();
         if (text.length() > LONGEST_NOTE) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "note", "note has " + text.length() + " characters; allowed are up to " + LONGEST_NOTE);
         }
-        InvalidInput.naming("note", () -> Text.lines("note", text));
+        InvalidInputException.naming("note", () -> Text.lines("note", text));
         StayNote note = note(stay).orElseGet(() -> {
             StayNote begun = new StayNote(stay.campsiteId, stay.anchorAt);
             entities.persist(begun);
@@ -147,7 +147,7 @@ public class StayPages {
     /**
      * Adds a photo; one that is there already is there once.
      *
-     * @throws NotFound when there is no such stay
+     * @throws NotFoundException when there is no such stay
      */
     public StayPhotoView add(long id, Photos.StoredPicture kept) {
         Stay stay = required(id);
@@ -158,7 +158,7 @@ public class StayPages {
             return StayPhotoView.of(same.get());
         }
         if (there.size() >= MOST_PHOTOS) {
-            throw new Conflict("there are " + MOST_PHOTOS + " photos of this stay; delete one first");
+            throw new ConflictException("there are " + MOST_PHOTOS + " photos of this stay; delete one first");
         }
         StayPhoto photo = new StayPhoto(stay.campsiteId, stay.anchorAt, kept, OffsetDateTime.now(clock));
         entities.persist(photo);
@@ -171,7 +171,7 @@ public class StayPages {
         StayPhoto found = required(id, photo);
         found.caption = text.isEmpty()
                 ? null
-                : InvalidInput.naming("caption", () -> Text.name("caption", text, LONGEST_CAPTION));
+                : InvalidInputException.naming("caption", () -> Text.name("caption", text, LONGEST_CAPTION));
         return StayPhotoView.of(found);
     }
 
@@ -187,7 +187,7 @@ public class StayPages {
     }
 
     private Stay required(long id) {
-        return stays.find(id).orElseThrow(() -> new NotFound("no stay has the number " + id));
+        return stays.find(id).orElseThrow(() -> new NotFoundException("no stay has the number " + id));
     }
 
     private StayPhoto required(long id, long photo) {
@@ -196,7 +196,7 @@ public class StayPages {
                 .filter(p -> owner(stays.all(), p.campsiteId, p.at)
                         .filter(owner -> owner.id.equals(stay.id))
                         .isPresent())
-                .orElseThrow(() -> new NotFound("no photo of this stay has the number " + photo));
+                .orElseThrow(() -> new NotFoundException("no photo of this stay has the number " + photo));
     }
 
     private Optional<StayNote> note(Stay stay) {

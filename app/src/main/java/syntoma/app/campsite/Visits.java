@@ -8,7 +8,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.Setups;
 
 /** The visits to campsites, read from what was counted and not from the log. */
@@ -63,12 +63,12 @@ public class Visits {
     /**
      * One visit; the number of one that has become part of another leads to that.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     public Visit of(long id) {
         return stays.current(id)
                 .flatMap(number -> all().stream().filter(v -> v.id() == number).findFirst())
-                .orElseThrow(() -> new NotFound("no stay has the number " + id));
+                .orElseThrow(() -> new NotFoundException("no stay has the number " + id));
     }
 
     /** All stays with their times alone. */

@@ -17,8 +17,8 @@ import syntoma.app.gear.GearItem;
 import syntoma.app.gear.GearKind;
 import syntoma.app.need.Vehicles;
 import syntoma.app.platform.CompleteCollections;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupService;
@@ -112,7 +112,7 @@ class CandidateService {
         WeightsView w = request.weights();
         Weights weights = w == null
                 ? Weights.USUAL
-                : InvalidInput.naming(
+                : InvalidInputException.naming(
                         "weights", () -> new Weights(w.gain(), w.bands(), w.streams(), w.price(), w.energy()));
         Optional<Double> budget = vehicles.budget();
         List<Candidate> judged = judged(request, ids, optional(budget.orElse(null)));
@@ -135,14 +135,15 @@ class CandidateService {
 
     private static List<Long> checked(List<Long> ids) {
         if (ids.size() < FEWEST || ids.size() > MOST || Set.copyOf(ids).size() != ids.size()) {
-            throw new InvalidInput("ids", "there are " + ids.size() + " candidates; allowed are 2 to 6, each once");
+            throw new InvalidInputException(
+                    "ids", "there are " + ids.size() + " candidates; allowed are 2 to 6, each once");
         }
         return ids;
     }
 
     /** All of them on one ground, which is read once. */
     private List<Candidate> judged(CandidatesRequest request, List<Long> ids, OptionalDouble budget) {
-        InvalidInput.naming(
+        InvalidInputException.naming(
                 "what", () -> Labels.find("what", Objects.requireNonNullElse(request.what(), ""), KINDS, kind -> kind));
         FitService.Ground ground = fits.ground();
         Map<Long, SetupService.PlannedSetup> plans = setups.plans();
@@ -165,14 +166,15 @@ class CandidateService {
     }
 
     private static SetupService.PlannedSetup planned(Map<Long, SetupService.PlannedSetup> plans, long id) {
-        return Optional.ofNullable(plans.get(id)).orElseThrow(() -> new NotFound("no setup has the number " + id));
+        return Optional.ofNullable(plans.get(id))
+                .orElseThrow(() -> new NotFoundException("no setup has the number " + id));
     }
 
     private static NamedPlan exchanged(
             CandidatesRequest request, long id, Map<Long, SetupService.PlannedSetup> plans, Map<Long, GearItem> shelf) {
         GearItem item = shelf.get(id);
         if (item == null || !item.kind().equals(request.what())) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "ids", "number " + id + " is no " + request.what() + "; allowed is what is on the shelf");
         }
         ChainPlan base = request.base() == null

@@ -19,7 +19,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.tabletext.Header;
 
 /** The cells of a CSV file, in UTF-8; its separator is found. */
@@ -36,7 +36,7 @@ public final class CsvCells implements Cells {
      *
      * @param head its beginning
      * @param rest what follows
-     * @throws InvalidInput in one sentence when it is another kind of file
+     * @throws InvalidInputException in one sentence when it is another kind of file
      */
     public CsvCells(byte[] head, InputStream rest) throws IOException {
         refuseOtherKinds(head);
@@ -64,7 +64,7 @@ public final class CsvCells implements Cells {
     /**
      * Opens a file that is here as a whole.
      *
-     * @throws InvalidInput in one sentence when it is another kind of file
+     * @throws InvalidInputException in one sentence when it is another kind of file
      */
     public static CsvCells of(byte[] file) throws IOException {
         int head = Math.min(file.length, BUFFERED);
@@ -88,11 +88,11 @@ public final class CsvCells implements Cells {
         } catch (UncheckedIOException | IllegalStateException broken) {
             Throwable cause = broken.getCause() == null ? broken : broken.getCause();
             if (cause instanceof CharacterCodingException) {
-                throw new InvalidInput(
+                throw new InvalidInputException(
                         "file", "the file is not encoded in UTF-8 (on or after line " + before + "); save it as UTF-8");
             }
             if (cause instanceof FieldLimit.TooLong) {
-                throw new InvalidInput("file", cause.getMessage());
+                throw new InvalidInputException("file", cause.getMessage());
             }
             unreadable = true;
             return new Row(
@@ -161,11 +161,11 @@ public final class CsvCells implements Cells {
 
     private static void refuseOtherKinds(byte[] head) {
         if (head.length >= 2 && (head[0] == (byte) 0xFF || head[0] == (byte) 0xFE) && (head[1] & 0xFE) == 0xFE) {
-            throw new InvalidInput("file", "the file is encoded in UTF-16; save it as UTF-8");
+            throw new InvalidInputException("file", "the file is encoded in UTF-16; save it as UTF-8");
         }
         for (byte b : head) {
             if (b == 0) {
-                throw new InvalidInput("file", "the file is no text: it holds zero bytes");
+                throw new InvalidInputException("file", "the file is no text: it holds zero bytes");
             }
         }
     }

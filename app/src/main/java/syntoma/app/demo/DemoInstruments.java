@@ -8,7 +8,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.aim.AntennaTurnedEvent;
-import syntoma.app.campsite.StandingChanged;
+import syntoma.app.campsite.StandingChangedEvent;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.instrument.Routers;
 import syntoma.app.instrument.RunBegun;
@@ -83,7 +83,7 @@ class DemoInstruments {
 
     /** Has in hand what the standing line says. */
     @EventListener
-    public synchronized void changed(StandingChanged line) {
+    public synchronized void changed(StandingChangedEvent line) {
         if (link != null) {
             Hands now = link.hands();
             link.hold(Hands.of(

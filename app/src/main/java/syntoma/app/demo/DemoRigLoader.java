@@ -13,7 +13,7 @@ import syntoma.app.gear.GearService;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Needs;
 import syntoma.app.need.Vehicles;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.SetupService;
 import syntoma.app.setup.Setups;
@@ -109,7 +109,7 @@ class DemoRigLoader {
     private static Long number(Map<String, Long> numbers, String name) {
         Long number = numbers.get(name);
         if (number == null) {
-            throw new Conflict(
+            throw new ConflictException(
                     name + " was changed by somebody else while the demo was brought in. Remove the demo data and"
                             + " bring them in again");
         }

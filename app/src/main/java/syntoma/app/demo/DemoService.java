@@ -13,10 +13,10 @@ import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.exchange.ImportService;
 import syntoma.app.measurement.IntakeTurn;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.app.platform.LogClock;
 import syntoma.app.store.Emptying;
-import syntoma.app.store.Restored;
+import syntoma.app.store.StoreRestoredEvent;
 import syntoma.app.store.StoreTables;
 import syntoma.app.trial.Plans;
 import syntoma.standin.DemoLog;
@@ -83,7 +83,7 @@ class DemoService {
     }
 
     /** Where an archive took the place of the demo, it is the present again. */
-    @EventListener(Restored.class)
+    @EventListener(StoreRestoredEvent.class)
     public void restored() {
         if (!isShown()) {
             instruments.putAway();
@@ -99,7 +99,7 @@ class DemoService {
     /**
      * Brings the demo data in.
      *
-     * @throws Conflict when there is anything of a user's own, or the demo is on its way in or out already
+     * @throws ConflictException when there is anything of a user's own, or the demo is on its way in or out already
      */
     void show() {
         alone(this::bringIn);
@@ -107,7 +107,8 @@ class DemoService {
 
     private void alone(Runnable change) {
         if (!changing.tryLock()) {
-            throw new Conflict("the demo data are being brought in or removed already; look again in a moment");
+            throw new ConflictException(
+                    "the demo data are being brought in or removed already; look again in a moment");
         }
         try {
             change.run();
@@ -118,7 +119,7 @@ class DemoService {
 
     private void bringIn() {
         if (!isEmpty()) {
-            throw new Conflict(
+            throw new ConflictException(
                     "there are data of your own here, and the demo comes into an empty Syntoma only, because all of it goes"
                             + " when the demo is removed. Start one with ./syntoma demo");
         }
@@ -142,7 +143,7 @@ class DemoService {
     /**
      * Puts the demo data away, with all that was added to them.
      *
-     * @throws Conflict when the log is a user's own
+     * @throws ConflictException when the log is a user's own
      */
     void putAway() {
         alone(this::takeOut);
@@ -150,15 +151,15 @@ class DemoService {
 
     private void takeOut() {
         if (!isShown()) {
-            throw new Conflict("this is your own log, and no demo; nothing was changed");
+            throw new ConflictException("this is your own log, and no demo; nothing was changed");
         }
         try {
             if (!turn.take(0)) {
-                throw new Conflict("an import is under way; remove the demo data when it is done");
+                throw new ConflictException("an import is under way; remove the demo data when it is done");
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new Conflict("Syntoma is stopping; nothing was changed");
+            throw new ConflictException("Syntoma is stopping; nothing was changed");
         }
         try {
             emptying.empty();

@@ -110,7 +110,7 @@ class DiagnosisService {
     /**
      * Of the setup and carrier in use where the vehicle stands; or of others, at another stay.
      *
-     * @throws syntoma.app.platform.NotFound when there is no such stay or setup
+     * @throws syntoma.app.platform.NotFoundException when there is no such stay or setup
      */
     DiagnosisView view(@Nullable Long stay, @Nullable String setup, @Nullable String carrier) {
         StandingLine line = standing.line();

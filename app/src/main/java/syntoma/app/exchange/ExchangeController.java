@@ -29,8 +29,8 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.platform.Attachment;
 import syntoma.app.platform.CallerPresence;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.unit.Text;
 
 /** The log as files: imported with progress and cancel, and exported. */
@@ -114,7 +114,7 @@ class ExchangeController {
     }
 
     private static String named(String field, String name) {
-        return name.isEmpty() ? name : InvalidInput.naming(field, () -> Text.name(field, name, LONGEST_NAME));
+        return name.isEmpty() ? name : InvalidInputException.naming(field, () -> Text.name(field, name, LONGEST_NAME));
     }
 
     @GetMapping("/imports/{name}")
@@ -132,14 +132,14 @@ class ExchangeController {
     void cancel(@PathVariable String name) {
         ImportProgress.Run run = progress.find(name);
         if (run == null) {
-            throw new NotFound("no import of that name is under way");
+            throw new NotFoundException("no import of that name is under way");
         }
         run.cancel();
     }
 
     @ExceptionHandler
     @ResponseStatus(HttpStatus.CONFLICT)
-    ProblemDetail cancelled(Cancelled cancelled) {
+    ProblemDetail cancelled(ImportCancelledException cancelled) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, cancelled.getMessage());
     }
 

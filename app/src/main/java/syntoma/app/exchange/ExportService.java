@@ -8,7 +8,7 @@ import java.util.concurrent.Semaphore;
 import org.springframework.stereotype.Service;
 import syntoma.app.csv.GuardedCsv;
 import syntoma.app.measurement.LogRows;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.core.reading.Figure;
 
 /** Writes the whole log as CSV, sorted by time, then setup, then carrier. */
@@ -26,11 +26,12 @@ public class ExportService {
     /**
      * Writes all rows; what it writes to must not be a network.
      *
-     * @throws Conflict when so many are at it that the rest of Syntoma would have to wait
+     * @throws ConflictException when so many are at it that the rest of Syntoma would have to wait
      */
     public void write(Writer out) {
         if (!atOnce.tryAcquire()) {
-            throw new Conflict(MOST_AT_ONCE + " exports are being written already; try again when one is done");
+            throw new ConflictException(
+                    MOST_AT_ONCE + " exports are being written already; try again when one is done");
         }
         try {
             GuardedCsv csv = new GuardedCsv(

@@ -9,7 +9,7 @@ import java.time.format.DateTimeParseException;
 import java.util.List;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.GeoJson;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.unit.Text;
 
 /**
@@ -43,7 +43,7 @@ final class GeoJsonFile {
     /**
      * Reads the features of a file.
      *
-     * @throws InvalidInput when it is no GeoJSON
+     * @throws InvalidInputException when it is no GeoJSON
      */
     static List<StayPoint> read(byte[] file) {
         return GeoJson.read(file).stream().map(GeoJsonFile::stay).toList();
@@ -71,7 +71,7 @@ final class GeoJsonFile {
         try {
             return text == null ? null : OffsetDateTime.parse(text);
         } catch (DateTimeParseException unread) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     names[0],
                     names[0] + " is " + Text.quoted(text) + "; allowed is a time with its offset, such as"
                             + " 2026-08-14T13:05:00+02:00");

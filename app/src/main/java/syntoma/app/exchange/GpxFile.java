@@ -11,7 +11,7 @@ import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.parsers.ParserConfigurationException;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /**
  * Stays as waypoints of GPX 1.1. The time of a waypoint is the arrival; arrival and departure with their offsets stand in an
@@ -85,7 +85,7 @@ final class GpxFile {
     /**
      * Reads the waypoints of a file.
      *
-     * @throws InvalidInput when it is no GPX
+     * @throws InvalidInputException when it is no GPX
      */
     static Waypoints read(byte[] file) {
         return GpxReader.read(file);

@@ -17,7 +17,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.unit.Text;
 
 /** Reads the waypoints of GPX, version 1.0 or 1.1, in one pass: nothing of the file is kept but what a stay needs. */
@@ -44,7 +44,7 @@ final class GpxReader {
     /**
      * Reads a file.
      *
-     * @throws InvalidInput when it is no GPX
+     * @throws InvalidInputException when it is no GPX
      */
     static GpxFile.Waypoints read(byte[] file) {
         try {
@@ -64,8 +64,8 @@ final class GpxReader {
         }
     }
 
-    private static InvalidInput refused(String why) {
-        return new InvalidInput("gpx", why);
+    private static InvalidInputException refused(String why) {
+        return new InvalidInputException("gpx", why);
     }
 
     private void root() throws XMLStreamException {

@@ -145,8 +145,8 @@ class ImportNames {
             return name.isEmpty() ? null : number(Kind.CARRIER, name, () -> carriers.number(name));
         }
 
-        ImportReport.Created created() {
-            return new ImportReport.Created(made.get(Kind.CAMPSITE), made.get(Kind.SETUP), made.get(Kind.CARRIER));
+        ImportReport.CreatedName created() {
+            return new ImportReport.CreatedName(made.get(Kind.CAMPSITE), made.get(Kind.SETUP), made.get(Kind.CARRIER));
         }
 
         /** The numbers of the names that were made, by their kind. */

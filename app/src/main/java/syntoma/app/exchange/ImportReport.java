@@ -15,7 +15,7 @@ record ImportReport(
         int duplicates,
         int rejectedRows,
         List<Rejection> rejected,
-        Created created,
+        CreatedName created,
         List<CloseName> close,
         @Nullable Long change) {
     /** A name that may be meant to be another. @param kind campsite, setup or carrier */
@@ -25,5 +25,5 @@ record ImportReport(
     record Rejection(long line, String column, String message) {}
 
     /** Names that were not known before. */
-    record Created(List<String> campsites, List<String> setups, List<String> carriers) {}
+    record CreatedName(List<String> campsites, List<String> setups, List<String> carriers) {}
 }

@@ -19,8 +19,8 @@ import syntoma.app.measurement.Intake;
 import syntoma.app.measurement.IntakeTurn;
 import syntoma.app.measurement.MeasurementReader;
 import syntoma.app.measurement.NewMeasurement;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.tabletext.Mapping;
 import syntoma.core.unit.FieldProblem;
 
@@ -56,8 +56,8 @@ public class ImportService {
      * Imports a file, which must not come over the network as it is read.
      *
      * @param wanted what to read of it
-     * @throws InvalidInput when it is no file of measurements; nothing was kept
-     * @throws Cancelled when told to stop; nothing was kept
+     * @throws InvalidInputException when it is no file of measurements; nothing was kept
+     * @throws ImportCancelledException when told to stop; nothing was kept
      */
     ImportReport run(InputStream file, FileSelection wanted, boolean dryRun, ImportProgress.Run progress) {
         takeTurn(progress);
@@ -131,25 +131,25 @@ public class ImportService {
                     entry,
                     "Imported " + counts.accepted() + (counts.accepted() == 1 ? " measurement" : " measurements")
                             + from,
-                    new ImportUndoing.Imported(
+                    new ImportUndoing.ImportedEntry(
                             counts.first().toString(), counts.last().toString(), book.madeNumbers()));
         }
     }
 
     private void takeTurn(ImportProgress.Run progress) {
         if (turn.waiting() >= MOST_WAITING) {
-            throw new Conflict(MOST_WAITING
+            throw new ConflictException(MOST_WAITING
                     + " imports wait for their turn already; nothing of this one was kept. Try again later");
         }
         try {
             while (!turn.take(LOOK_UP_MS)) {
                 if (progress.cancelled() || progress.isAbandoned()) {
-                    throw new Cancelled();
+                    throw new ImportCancelledException();
                 }
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new Cancelled();
+            throw new ImportCancelledException();
         }
     }
 
@@ -212,7 +212,7 @@ public class ImportService {
                         progress.row();
                     }
                     if (progress.cancelled()) {
-                        throw new Cancelled();
+                        throw new ImportCancelledException();
                     }
                     if (row.rejection != null) {
                         reject(row.rejection);
@@ -222,7 +222,7 @@ public class ImportService {
                 }
             } catch (InterruptedException stopped) {
                 Thread.currentThread().interrupt();
-                throw new Cancelled();
+                throw new ImportCancelledException();
             }
         }
 

@@ -31,7 +31,7 @@ class ImportUndoing implements Undoing {
      * @param first when the first of its rows was measured, in ISO 8601
      * @param names the numbers of those that were made for it, by their kind
      */
-    record Imported(String first, String last, Map<String, List<Long>> names) {}
+    record ImportedEntry(String first, String last, Map<String, List<Long>> names) {}
 
     @Override
     public Set<Journal.Kind> kinds() {
@@ -41,7 +41,7 @@ class ImportUndoing implements Undoing {
     @Override
     public void undo(long entry, Journal.Kind kind, String detail) {
         turn.requireFree();
-        Imported made = Journal.read(detail, Imported.class);
+        ImportedEntry made = Journal.read(detail, ImportedEntry.class);
         withdrawal.takeOut(entry, OffsetDateTime.parse(made.first()), OffsetDateTime.parse(made.last()));
         names.unmake(made.names());
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {

@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.tabletext.Mapping;
 
 /** How tables kept by hand are read, remembered by their headings. */
@@ -48,7 +48,7 @@ class Mappings {
     /**
      * Remembers how tables with its headings are read.
      *
-     * @throws InvalidInput when measurements cannot be read by it
+     * @throws InvalidInputException when measurements cannot be read by it
      */
     public void keep(TableReading reading) {
         reading.mapping();
@@ -56,7 +56,7 @@ class Mappings {
                 reading.columns().stream().map(TableReading.ColumnUse::heading).toList());
         String mapping = written(reading);
         if (mapping.length() > LONGEST) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "columns", "columns take " + mapping.length() + " characters; allowed are up to " + LONGEST);
         }
         entities.merge(new KeptMapping(headings, mapping, OffsetDateTime.now(clock)));

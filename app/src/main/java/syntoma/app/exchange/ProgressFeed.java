@@ -9,7 +9,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.app.platform.Daemons;
 
 /** Tells those who follow an import how far it is, all of them from one thread. */
@@ -46,7 +46,7 @@ class ProgressFeed {
 
     SseEmitter follow(String name) {
         if (followers.size() >= MOST_FOLLOWERS) {
-            throw new Conflict("imports are followed by " + MOST_FOLLOWERS + " already; close some of them");
+            throw new ConflictException("imports are followed by " + MOST_FOLLOWERS + " already; close some of them");
         }
         Follower follower = new Follower(name);
         follower.emitter.onError(gone -> followers.remove(follower));

@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /**
  * How many rows a sheet has, and which of its cells are merged downwards.
@@ -34,7 +34,7 @@ record SheetShape(int rows, Map<Integer, List<Merge>> merges) {
         static Place of(String ref) {
             Matcher cell = CELL.matcher(ref);
             if (!cell.matches()) {
-                throw new InvalidInput("file", "the workbook names a cell that no sheet has");
+                throw new InvalidInputException("file", "the workbook names a cell that no sheet has");
             }
             int column = 0;
             for (char letter : cell.group(1).toCharArray()) {
@@ -42,7 +42,7 @@ record SheetShape(int rows, Map<Integer, List<Merge>> merges) {
             }
             int row = Integer.parseInt(cell.group(2));
             if (column > MOST_COLUMNS || row < 1 || row > MOST_ROWS) {
-                throw new InvalidInput("file", "the workbook names a cell that no sheet has");
+                throw new InvalidInputException("file", "the workbook names a cell that no sheet has");
             }
             return new Place(column - 1, row);
         }
@@ -51,7 +51,7 @@ record SheetShape(int rows, Map<Integer, List<Merge>> merges) {
     /**
      * Reads it from a sheet.
      *
-     * @throws InvalidInput where it names cells that no sheet has
+     * @throws InvalidInputException where it names cells that no sheet has
      */
     static SheetShape of(InputStream sheet) throws XMLStreamException {
         int rows = 0;
@@ -75,7 +75,7 @@ record SheetShape(int rows, Map<Integer, List<Merge>> merges) {
                 }
                 case "mergeCell" -> {
                     if (++merged > MOST_MERGES) {
-                        throw new InvalidInput(
+                        throw new InvalidInputException(
                                 "file", "the sheet has more than " + MOST_MERGES + " merged cells; save it as CSV");
                     }
                     String[] ends =

@@ -23,7 +23,7 @@ import syntoma.app.campsite.StayDates.Dates;
 import syntoma.app.campsite.StayTime;
 import syntoma.app.campsite.Visits;
 import syntoma.app.measurement.MeasurementReader;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Register;
 import syntoma.core.place.Coordinates;
 import syntoma.core.place.Surroundings;
@@ -99,7 +99,7 @@ class StayFiles {
     /** Takes places in, one by one: the good ones are kept, the others are said with the reason. */
     PlacesReport takeIn(List<StayPoint> points) {
         if (points.size() > MOST_PLACES) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "places",
                     "the file has " + points.size() + " places; allowed are up to " + MOST_PLACES + ". Split it");
         }

@@ -18,10 +18,10 @@ import syntoma.app.csv.Cells;
 import syntoma.app.csv.Cells.Row;
 import syntoma.app.csv.CsvCells;
 import syntoma.app.csv.SpreadsheetGuard;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.reading.Figure;
 import syntoma.core.tabletext.Header;
-import syntoma.core.tabletext.Joined;
+import syntoma.core.tabletext.JoinedCells;
 import syntoma.core.tabletext.Mapping;
 import syntoma.core.tabletext.TransposedTable;
 
@@ -44,7 +44,7 @@ final class TableFile implements AutoCloseable {
     private final Map<Figure, Integer> places = new EnumMap<>(Figure.class);
     private final Map<Integer, String> unknown = new TreeMap<>();
     private List<String> header = List.of();
-    private Joined joined = Joined.of(List.of());
+    private JoinedCells joined = JoinedCells.of(List.of());
     private @Nullable Figure twice;
     private @Nullable Mapping mapping;
     private @Nullable Row mapped;
@@ -65,7 +65,7 @@ final class TableFile implements AutoCloseable {
      *
      * @param sheet of a workbook; empty for the first one with a table
      * @param mappings how a table with such headings is read, where its owner has said so
-     * @throws InvalidInput in one sentence when it is no table of measurements
+     * @throws InvalidInputException in one sentence when it is no table of measurements
      */
     static TableFile open(InputStream in, String sheet, Function<List<String>, Optional<Mapping>> mappings)
             throws IOException {
@@ -185,10 +185,10 @@ final class TableFile implements AutoCloseable {
     private void readHeader() {
         Row first = cells.next();
         if (first == null) {
-            throw new InvalidInput("file", "the file is empty; it needs a header and rows");
+            throw new InvalidInputException("file", "the file is empty; it needs a header and rows");
         }
         if (!first.fault().isEmpty()) {
-            throw new InvalidInput("file", "the header cannot be read: a quote in it is never closed");
+            throw new InvalidInputException("file", "the header cannot be read: a quote in it is never closed");
         }
         take(first.cells());
         if (isOfContract()) {
@@ -230,7 +230,7 @@ final class TableFile implements AutoCloseable {
 
     private void take(List<String> headings) {
         header = headings;
-        joined = Joined.of(headings);
+        joined = JoinedCells.of(headings);
         places.clear();
         unknown.clear();
         twice = null;
@@ -244,7 +244,7 @@ final class TableFile implements AutoCloseable {
     private void understand(Function<List<String>, Optional<Mapping>> mappings) {
         if (isOfContract()) {
             if (twice != null) {
-                throw new InvalidInput("file", "the header names the column " + twice.label() + " twice");
+                throw new InvalidInputException("file", "the header names the column " + twice.label() + " twice");
             }
             return;
         }
@@ -256,7 +256,7 @@ final class TableFile implements AutoCloseable {
                 .filter(c -> !places.containsKey(c))
                 .map(Figure::label)
                 .toList();
-        throw new InvalidInput(
+        throw new InvalidInputException(
                 "file",
                 "the header lacks " + String.join(", ", missing)
                         + "; a file of measurements needs taken_at, campsite, setup and outcome, or that you say which"

@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.reading.Figure;
 import syntoma.core.tabletext.Column;
 import syntoma.core.tabletext.DateOrder;
@@ -88,11 +88,11 @@ record TableReading(
     /**
      * The mapping it says.
      *
-     * @throws InvalidInput naming the field
+     * @throws InvalidInputException naming the field
      */
     Mapping mapping() {
         if (columns == null || columns.stream().anyMatch(Objects::isNull)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "columns",
                     "columns is missing, or holds nothing at a place; one is needed for each of the table's");
         }
@@ -100,12 +100,12 @@ record TableReading(
         for (int i = 0; i < columns.size(); i++) {
             String place = "columns[" + i + "]";
             ColumnUse column = columns.get(i);
-            read.add(InvalidInput.naming(place, () -> column(column, place)));
+            read.add(InvalidInputException.naming(place, () -> column(column, place)));
         }
         Map<Figure, String> fixed = new EnumMap<>(Figure.class);
         fix(fixed, Figure.SETUP, setup);
         fix(fixed, Figure.CAMPSITE, campsite);
-        Mapping mapping = InvalidInput.naming(
+        Mapping mapping = InvalidInputException.naming(
                 "columns",
                 () -> new Mapping(
                         read,
@@ -118,7 +118,7 @@ record TableReading(
                         readEach(read),
                         fixed));
         if (!mapping.lacking().isEmpty()) {
-            throw new InvalidInput("columns", "the table still lacks " + String.join(", ", mapping.lacking()));
+            throw new InvalidInputException("columns", "the table still lacks " + String.join(", ", mapping.lacking()));
         }
         return mapping;
     }
@@ -127,34 +127,35 @@ record TableReading(
         if (text != null && !text.isBlank()) {
             fixed.put(
                     figure,
-                    InvalidInput.naming(figure.field(), () -> Text.name(figure.field(), text, figure.longest())));
+                    InvalidInputException.naming(
+                            figure.field(), () -> Text.name(figure.field(), text, figure.longest())));
         }
     }
 
     private static Column column(ColumnUse column, String place) {
         String heading = column.heading == null ? "" : column.heading;
         if (heading.length() > LONGEST_CELL) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     place + ".heading",
                     "heading has " + heading.length() + " characters; allowed are up to " + LONGEST_CELL);
         }
         Column.Use use = Arrays.stream(Column.Use.values())
                 .filter(u -> u.label().equals(column.use))
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput(
+                .orElseThrow(() -> new InvalidInputException(
                         place + ".use",
                         "use is " + Text.quoted(column.use)
                                 + "; allowed is figure, date, clock, coordinates, note, left-out"));
         Quantity unit = Arrays.stream(Quantity.values())
                 .filter(q -> q.label().equals(column.unit == null ? "" : column.unit))
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput(
+                .orElseThrow(() -> new InvalidInputException(
                         place + ".unit",
                         "unit is " + Text.quoted(column.unit)
                                 + "; allowed is nothing, b/s, kb/s, Mb/s, Gb/s, kB/s, MB/s, ms, s, dB, %"));
         String of = column.of == null ? "" : column.of.strip();
         if (of.length() > LONGEST_LABEL) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     place + ".of", "of has " + of.length() + " characters; allowed are up to " + LONGEST_LABEL);
         }
         return column(column, place, heading, use, unit).ofOne(of);
@@ -168,7 +169,7 @@ record TableReading(
                 heading,
                 Optional.ofNullable(column.figure)
                         .flatMap(Figure::labelled)
-                        .orElseThrow(() -> new InvalidInput(
+                        .orElseThrow(() -> new InvalidInputException(
                                 place + ".figure",
                                 "figure is " + Text.quoted(column.figure) + "; allowed is a column of the CSV form")),
                 unit);
@@ -178,7 +179,7 @@ record TableReading(
         return Arrays.stream(DateOrder.values())
                 .filter(o -> key(o).equals(dateOrder))
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput(
+                .orElseThrow(() -> new InvalidInputException(
                         "dateOrder",
                         "dateOrder is " + Text.quoted(dateOrder) + "; allowed is year-first, day-first, month-first"));
     }
@@ -187,7 +188,7 @@ record TableReading(
         try {
             return ZoneId.of(zone == null ? "" : zone);
         } catch (DateTimeException unknown) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "zone",
                     "zone is " + Text.quoted(zone)
                             + "; write a name such as Europe/Helsinki, or an offset such as +03:00");
@@ -196,7 +197,8 @@ record TableReading(
 
     private Optional<Integer> readYear() {
         if (year != null && (year < EARLIEST_YEAR || year > LATEST_YEAR)) {
-            throw new InvalidInput("year", "year is " + year + "; allowed is " + EARLIEST_YEAR + " to " + LATEST_YEAR);
+            throw new InvalidInputException(
+                    "year", "year is " + year + "; allowed is " + EARLIEST_YEAR + " to " + LATEST_YEAR);
         }
         return Optional.ofNullable(year);
     }
@@ -208,7 +210,7 @@ record TableReading(
         try {
             return Optional.of(LocalTime.parse(clock.strip()));
         } catch (DateTimeException unread) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "clock", "clock is " + Text.quoted(clock) + "; write the time of day with 24 hours, such as 18:00");
         }
     }
@@ -220,7 +222,7 @@ record TableReading(
         return Arrays.stream(Each.values())
                 .filter(e -> e.label().equals(each))
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput(
+                .orElseThrow(() -> new InvalidInputException(
                         "each", "each is " + Text.quoted(each) + "; allowed is run, setup, carrier, note"));
     }
 }

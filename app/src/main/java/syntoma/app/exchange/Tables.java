@@ -13,7 +13,7 @@ import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import syntoma.app.csv.Cells;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.Measure;
 import syntoma.core.tabletext.Column;
@@ -127,7 +127,7 @@ class Tables {
      * Looks at a file, or at the beginning of a text.
      *
      * @param sheet of a workbook; empty for its first
-     * @throws InvalidInput when it is no table
+     * @throws InvalidInputException when it is no table
      */
     TableView look(InputStream file, String sheet) throws IOException {
         try (TableFile table = TableFile.peek(file, sheet)) {
@@ -191,11 +191,11 @@ class Tables {
     /** How rows would be read. */
     List<RowRead> rows(@Nullable RowsRequest request) {
         if (request == null || request.reading() == null) {
-            throw new InvalidInput("reading", "reading is missing");
+            throw new InvalidInputException("reading", "reading is missing");
         }
         Mapping mapping = request.reading().mapping();
         if (request.rows() == null || request.rows().size() > JUDGED) {
-            throw new InvalidInput("rows", "rows is missing, or holds more than " + JUDGED + " rows");
+            throw new InvalidInputException("rows", "rows is missing, or holds more than " + JUDGED + " rows");
         }
         List<RowRead> read = new ArrayList<>();
         List<String> over = List.of();
@@ -215,7 +215,7 @@ class Tables {
         if (row == null
                 || row.size() != mapping.columns().size()
                 || row.stream().anyMatch(Tables::isUnfit)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "rows",
                     "a row has another number of cells than the table has columns, or a cell is null or longer than "
                             + TableReading.LONGEST_CELL + " characters");

@@ -20,7 +20,7 @@ import org.dhatim.fastexcel.reader.Sheet;
 import org.dhatim.fastexcel.reader.SheetVisibility;
 import org.springframework.lang.Nullable;
 import syntoma.app.csv.Cells;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.unit.Text;
 
 /**
@@ -71,11 +71,11 @@ final class WorkbookFile implements Cells {
      * @param head its beginning
      * @param rest what follows
      * @param wanted the name of a sheet; empty for the first one that holds anything
-     * @throws InvalidInput in one sentence when it cannot be read
+     * @throws InvalidInputException in one sentence when it cannot be read
      */
     static WorkbookFile open(byte[] head, InputStream rest, String wanted) throws IOException {
         if (isOfOldKind(head)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "file",
                     "the file is a workbook of the old kind (.xls), or locked with a password; save it as .xlsx");
         }
@@ -88,7 +88,7 @@ final class WorkbookFile implements Cells {
             return open(file, shape, wanted);
         } catch (IOException | RuntimeException refused) {
             Files.deleteIfExists(file);
-            throw refused instanceof InvalidInput known ? known : unreadable();
+            throw refused instanceof InvalidInputException known ? known : unreadable();
         }
     }
 
@@ -101,7 +101,7 @@ final class WorkbookFile implements Cells {
                             && shape.sheet(sheet.getId()).rows() > 0)
                     .toList();
             if (offered.isEmpty()) {
-                throw new InvalidInput(
+                throw new InvalidInputException(
                         "file", "the workbook has no sheet with anything in it; it needs a header and rows");
             }
             List<String> names = offered.stream().map(WorkbookFile::name).toList();
@@ -110,7 +110,7 @@ final class WorkbookFile implements Cells {
                     : offered.stream()
                             .filter(s -> name(s).equals(wanted))
                             .findFirst()
-                            .orElseThrow(() -> new InvalidInput(
+                            .orElseThrow(() -> new InvalidInputException(
                                     "sheet",
                                     "sheet is " + Text.quoted(wanted) + "; the workbook has "
                                             + String.join(", ", names)));
@@ -128,8 +128,8 @@ final class WorkbookFile implements Cells {
         return name.substring(0, Math.min(name.length(), LONGEST_SHEET_NAME));
     }
 
-    static InvalidInput unreadable() {
-        return new InvalidInput(
+    static InvalidInputException unreadable() {
+        return new InvalidInputException(
                 "file",
                 "the file is a zip archive, but no workbook (.xlsx) that can be read; save the table as .xlsx or as CSV");
     }

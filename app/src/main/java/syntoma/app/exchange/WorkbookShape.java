@@ -14,7 +14,7 @@ import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /**
  * What a workbook is like before its cells are read: that it unpacks to a size that can be handled, how many rows its sheets
@@ -35,7 +35,7 @@ record WorkbookShape(Map<String, SheetShape> byId) {
     /**
      * Looks at a workbook.
      *
-     * @throws InvalidInput when it is none, or one that unpacks to too much
+     * @throws InvalidInputException when it is none, or one that unpacks to too much
      */
     static WorkbookShape of(Path file) throws IOException {
         try (ZipFile zip = new ZipFile(file.toFile())) {
@@ -71,13 +71,14 @@ record WorkbookShape(Map<String, SheetShape> byId) {
         for (Enumeration<? extends ZipEntry> parts = zip.entries(); parts.hasMoreElements(); ) {
             ZipEntry part = parts.nextElement();
             if (!names.add(part.getName()) || names.size() > MOST_PARTS) {
-                throw new InvalidInput("file", "the workbook has a part twice, or more than " + MOST_PARTS + " parts");
+                throw new InvalidInputException(
+                        "file", "the workbook has a part twice, or more than " + MOST_PARTS + " parts");
             }
             long size = size(zip, part, MOST_UNPACKED - unpacked);
             unpacked += size;
             held += isSheet(part) ? 0 : size;
             if (unpacked > MOST_UNPACKED || held > MOST_HELD && !isSheet(part)) {
-                throw new InvalidInput(
+                throw new InvalidInputException(
                         "file",
                         "the workbook unpacks to more than can be read: allowed are " + MOST_UNPACKED / 1_000_000
                                 + " MB in all, and " + MOST_HELD / 1_000_000

@@ -3,7 +3,7 @@ package syntoma.app.find;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.unit.Text;
 
 /** Finds by a word. */
@@ -19,6 +19,6 @@ class FindController {
 
     @GetMapping("/api/find")
     FindService.FindView find(@RequestParam String text) {
-        return find.by(InvalidInput.naming("text", () -> Text.name("text", text, LONGEST)));
+        return find.by(InvalidInputException.naming("text", () -> Text.name("text", text, LONGEST)));
     }
 }

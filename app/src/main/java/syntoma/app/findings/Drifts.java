@@ -82,7 +82,7 @@ class Drifts {
                     .forEach(u -> effects.put(u.name(), u.effect()));
             drifts = Drift.of(less.trip(), LEVEL, less.names(), lessBaseline);
         }
-        FindingsService.Stayed stayed = findings.stayed(log);
+        FindingsService.StayCount stayed = findings.stayed(log);
         Map<String, Integer> pennants = findings.pennants();
         List<FindingsView.DriftView> views = new ArrayList<>();
         for (Drift drift : drifts) {
@@ -192,14 +192,14 @@ class Drifts {
         return Instant.ofEpochSecond(0, nanos).atOffset(ZoneOffset.UTC);
     }
 
-    private static OffsetDateTime local(Drift.Point point, FindingsService.Stayed stayed) {
+    private static OffsetDateTime local(Drift.Point point, FindingsService.StayCount stayed) {
         StayTime stay = stayed.times().get(point.stay());
         return stay == null
                 ? at(point.atNanos())
                 : at(point.atNanos()).withOffsetSameInstant(stay.arrivedAt().getOffset());
     }
 
-    private static FindingsView.ChangeView change(Drift drift, ChangePoint change, FindingsService.Stayed stayed) {
+    private static FindingsView.ChangeView change(Drift drift, ChangePoint change, FindingsService.StayCount stayed) {
         OffsetDateTime at = local(drift.points().get(change.first()), stayed);
         double by = change.after() - change.before();
         return new FindingsView.ChangeView(

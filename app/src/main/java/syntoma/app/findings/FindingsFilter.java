@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.advice.DayPart;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
@@ -62,7 +62,7 @@ record FindingsFilter(
                 sound = edges[i] >= -most && edges[i] <= most;
             }
             if (!sound || edges[0] > edges[2]) {
-                throw new InvalidInput(
+                throw new InvalidInputException(
                         "area",
                         "area is " + Text.quoted(text)
                                 + "; allowed are four numbers with commas: south, west, north, east in degrees");
@@ -78,7 +78,7 @@ record FindingsFilter(
 
     static List<DayPart> parts(List<String> labels) {
         return labels.stream()
-                .map(label -> InvalidInput.naming(
+                .map(label -> InvalidInputException.naming(
                         "when",
                         () -> Labels.find("when", label, DayPart.values(), part -> part.name()
                                 .toLowerCase(Locale.ROOT))))
@@ -92,7 +92,8 @@ record FindingsFilter(
         try {
             return Optional.of(LocalDate.parse(text.strip()));
         } catch (DateTimeParseException unread) {
-            throw new InvalidInput(field, field + " is " + Text.quoted(text) + "; allowed is a day such as 2026-08-14");
+            throw new InvalidInputException(
+                    field, field + " is " + Text.quoted(text) + "; allowed is a day such as 2026-08-14");
         }
     }
 }

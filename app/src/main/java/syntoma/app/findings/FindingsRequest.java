@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.Parameter;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.unit.Text;
 
 /**
@@ -48,7 +48,8 @@ record FindingsRequest(
         try {
             return Long.parseLong(number.strip());
         } catch (NumberFormatException unread) {
-            throw new InvalidInput("stay", "stay is " + Text.quoted(number) + "; allowed is the number of a stay");
+            throw new InvalidInputException(
+                    "stay", "stay is " + Text.quoted(number) + "; allowed is the number of a stay");
         }
     }
 

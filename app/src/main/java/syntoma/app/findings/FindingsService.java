@@ -16,8 +16,8 @@ import syntoma.app.campsite.Place;
 import syntoma.app.campsite.StayTime;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Needs;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
 import syntoma.core.advice.DayPart;
@@ -74,7 +74,7 @@ class FindingsService {
     FindingsAnswer found(FindingsRequest request) {
         ComparedKind of = request.of() == null || request.of().isBlank()
                 ? ComparedKind.SETUPS
-                : InvalidInput.naming("of", () -> ComparedKind.of(request.of()));
+                : InvalidInputException.naming("of", () -> ComparedKind.of(request.of()));
         return found(of, criterion(request.metric()), request.baseline(), request.wanted());
     }
 
@@ -105,10 +105,10 @@ class FindingsService {
             case CARRIERS ->
                 carriers.find(name)
                         .flatMap(carriers::name)
-                        .orElseThrow(() -> new NotFound("no carrier is named " + Text.quoted(name)));
+                        .orElseThrow(() -> new NotFoundException("no carrier is named " + Text.quoted(name)));
             case BANDS -> {
                 if (!selection.log().bands().contains(name)) {
-                    throw new NotFound("nothing was measured on a band named " + Text.quoted(name));
+                    throw new NotFoundException("nothing was measured on a band named " + Text.quoted(name));
                 }
                 yield name;
             }
@@ -136,7 +136,7 @@ class FindingsService {
         if (key.equals(Criterion.NEED)) {
             return Criterion.needMet(needName());
         }
-        return Criterion.of(InvalidInput.naming("metric", () -> Figure.metric(key)));
+        return Criterion.of(InvalidInputException.naming("metric", () -> Figure.metric(key)));
     }
 
     /** The chosen needs by name. */
@@ -185,7 +185,7 @@ class FindingsService {
         }
         String name = known(found.asked.of(), unit, found.selection);
         List<FindingsView.BehindView> behind = new ArrayList<>();
-        Stayed stayed = stayed(found.selection.log());
+        StayCount stayed = stayed(found.selection.log());
         Drift.of(found.selection.trip(), found.asked.criterion(), found.selection.names(), baseline).stream()
                 .filter(d -> d.unit().equals(name))
                 .flatMap(d -> d.points().stream())
@@ -205,7 +205,7 @@ class FindingsService {
     }
 
     /** The stays of a log by their numbers, with the names of their campsites. */
-    record Stayed(Map<Long, StayTime> times, Map<Long, String> names) {
+    record StayCount(Map<Long, StayTime> times, Map<Long, String> names) {
         /** The campsite of a stay, or of what is in none, by its number less than 0. */
         String campsite(long stay) {
             StayTime time = times.get(stay);
@@ -213,9 +213,9 @@ class FindingsService {
         }
     }
 
-    Stayed stayed(TripLog.Snapshot log) {
+    StayCount stayed(TripLog.Snapshot log) {
         Map<Long, StayTime> times = new HashMap<>();
         log.times().forEach(t -> times.put(t.id(), t));
-        return new Stayed(times, campsites.names());
+        return new StayCount(times, campsites.names());
     }
 }

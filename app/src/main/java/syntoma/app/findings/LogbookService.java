@@ -22,7 +22,7 @@ import syntoma.app.campsite.Place;
 import syntoma.app.campsite.StayPages;
 import syntoma.app.campsite.StayTime;
 import syntoma.app.need.Carriers;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Tiles;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
@@ -197,7 +197,7 @@ class LogbookService {
             return place -> true;
         }
         Set<Grade> grades = wanted.stream()
-                .map(word -> InvalidInput.naming(
+                .map(word -> InvalidInputException.naming(
                         "strength", () -> Labels.find("strength", word, Grade.values(), Grade::word)))
                 .collect(Collectors.toSet());
         return place -> !Double.isNaN(levels[place]) && grades.contains(RadioMetric.RSRP.grade(levels[place]));
@@ -210,7 +210,9 @@ class LogbookService {
         return switch (wanted) {
             case "met" -> place -> met[place] > 0;
             case "missed" -> place -> met[place] == 0;
-            default -> throw new InvalidInput("need", "need is " + Text.quoted(wanted) + "; allowed is met or missed");
+            default ->
+                throw new InvalidInputException(
+                        "need", "need is " + Text.quoted(wanted) + "; allowed is met or missed");
         };
     }
 

@@ -23,12 +23,12 @@ final class MixedBands {
                 || found.finding().isEmpty()) {
             return Optional.empty();
         }
-        Selected trip = found.selection().trip();
+        TripSelection trip = found.selection().trip();
         Map<Integer, List<Integer>> bands = new HashMap<>();
         int[] numbers = Blocks.numbers(trip, trip::counts, (first, window) -> {});
         for (int i = 0; i < numbers.length; i++) {
             int band = found.selection().log().columns().band(trip.places()[i]);
-            if (numbers[i] != Selected.NONE && trip.counts(i) && band != Columns.NONE) {
+            if (numbers[i] != TripSelection.NONE && trip.counts(i) && band != Columns.NONE) {
                 List<Integer> here = bands.computeIfAbsent(numbers[i], b -> new ArrayList<>(1));
                 if (!here.contains(band)) {
                     here.add(band);

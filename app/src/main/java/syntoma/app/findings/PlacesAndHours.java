@@ -57,7 +57,7 @@ class PlacesAndHours {
     String whereItFailed(String setup, int failed) {
         Selecting.Selection all = selecting.select(ComparedKind.SETUPS, findings.criterion(null), FindingsFilter.ALL);
         int unit = all.names().indexOf(setup);
-        Selected trip = all.trip();
+        TripSelection trip = all.trip();
         double[] met = selecting.met(all.log());
         Set<Long> stays = new HashSet<>();
         for (int i = 0; i < trip.size(); i++) {

@@ -20,7 +20,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 import syntoma.app.campsite.Campsites;
 import syntoma.app.campsite.Place;
 import syntoma.app.campsite.StayTime;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
@@ -104,12 +104,12 @@ class Report {
     String page(ReportRequest asked, String nonce) {
         Where where = asked.coordinates() == null || asked.coordinates().isBlank()
                 ? Where.NONE
-                : InvalidInput.naming(
+                : InvalidInputException.naming(
                         "coordinates",
                         () -> Labels.find("coordinates", asked.coordinates(), Where.values(), Where::key));
         String title = asked.title() == null || asked.title().isBlank()
                 ? "What the trip says"
-                : InvalidInput.naming("title", () -> Text.name("title", asked.title(), LONGEST_TITLE));
+                : InvalidInputException.naming("title", () -> Text.name("title", asked.title(), LONGEST_TITLE));
         List<FindingsView.QuestionView> chosen = chosen(asked.question());
         TripLog.Snapshot log = selecting.log();
         Html html = new Html();
@@ -141,14 +141,14 @@ class Report {
             return all.stream().limit(MOST_QUESTIONS).toList();
         }
         if (keys.size() > MOST_QUESTIONS) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "question", "question appears " + keys.size() + " times; allowed is up to " + MOST_QUESTIONS);
         }
         return keys.stream()
                 .map(key -> all.stream()
                         .filter(q -> q.key().equals(key))
                         .findFirst()
-                        .orElseThrow(() -> new InvalidInput(
+                        .orElseThrow(() -> new InvalidInputException(
                                 "question",
                                 "question is " + Text.quoted(key) + "; allowed is "
                                         + all.stream()

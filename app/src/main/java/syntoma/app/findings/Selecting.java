@@ -21,7 +21,7 @@ import syntoma.app.campsite.StayTime;
 import syntoma.app.instrument.LoggedRuns;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Needs;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.Setups;
 import syntoma.core.advice.DayPart;
 import syntoma.core.finding.Criterion;
@@ -57,7 +57,7 @@ class Selecting {
      * @param names of the units, by their numbers
      * @param numbers of the setups or carriers, by the numbers of the units; of bands their own
      */
-    record Selection(Selected trip, List<String> names, List<Integer> numbers, TripLog.Snapshot log) {}
+    record Selection(TripSelection trip, List<String> names, List<Integer> numbers, TripLog.Snapshot log) {}
 
     TripLog.Snapshot log() {
         return log.now();
@@ -99,13 +99,13 @@ class Selecting {
         }
         int[] units = new int[count];
         int[] sims = new int[count];
-        Selected.Numbering same = new Selected.Numbering();
+        TripSelection.Numbering same = new TripSelection.Numbering();
         for (int k = 0; k < count; k++) {
             units[k] = seen[unit(of, columns, places[k])];
             sims[k] = same.of(same(of, columns, places[k]));
         }
         return new Selection(
-                new Selected(now, Arrays.copyOf(places, count), units, sims, values, levels), names, own, now);
+                new TripSelection(now, Arrays.copyOf(places, count), units, sims, values, levels), names, own, now);
     }
 
     private static int unit(ComparedKind of, Columns columns, int place) {
@@ -187,7 +187,7 @@ class Selecting {
         }
         if (!wanted.carriers().isEmpty()) {
             Set<Integer> ids = numbered(wanted.carriers(), name -> carriers.find(name)
-                    .orElseThrow(() -> new NotFound("no carrier is named “" + name + "”"))
+                    .orElseThrow(() -> new NotFoundException("no carrier is named “" + name + "”"))
                     .intValue());
             kept = kept.and(place -> ids.contains(columns.carrier(place)));
         }
@@ -256,9 +256,9 @@ class Selecting {
         if (flat.isEmpty()) {
             return List.of();
         }
-        Selected trip = selection.trip();
+        TripSelection trip = selection.trip();
         double[] sinr = selection.log().figure(Figure.SINR_DB);
-        Map<Integer, List<Cap.Flat>> perSim = new HashMap<>();
+        Map<Integer, List<Cap.FlatRun>> perSim = new HashMap<>();
         Map<Integer, Map<String, Integer>> runs = new HashMap<>();
         for (int i = 0; i < trip.size(); i++) {
             if (!trip.counts(i)) {
@@ -270,7 +270,7 @@ class Selecting {
             runs.computeIfAbsent(sim, s -> new HashMap<>()).merge(unit, 1, Integer::sum);
             if (flat.contains(selection.log().columns().id(place))) {
                 perSim.computeIfAbsent(sim, s -> new ArrayList<>())
-                        .add(new Cap.Flat(
+                        .add(new Cap.FlatRun(
                                 trip.value(i),
                                 unit,
                                 trip.stay(i),

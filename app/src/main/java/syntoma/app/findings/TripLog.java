@@ -15,9 +15,9 @@ import syntoma.app.campsite.StayTime;
 import syntoma.app.campsite.Visits;
 import syntoma.app.history.Journal;
 import syntoma.app.measurement.LogColumns;
-import syntoma.app.store.Emptied;
-import syntoma.app.store.Restored;
 import syntoma.app.store.Revision;
+import syntoma.app.store.StoreEmptiedEvent;
+import syntoma.app.store.StoreRestoredEvent;
 import syntoma.core.reading.Figure;
 
 /**
@@ -163,7 +163,7 @@ class TripLog {
     }
 
     /** What is kept is of another log. */
-    @EventListener({Emptied.class, Restored.class})
+    @EventListener({StoreEmptiedEvent.class, StoreRestoredEvent.class})
     public synchronized void forget() {
         latest.clear();
     }

@@ -115,7 +115,7 @@ class Worths {
     /** Per setup the stays at which it was measured on what is needed, and whether at least half of its runs met it. */
     private Map<String, Map<Long, Boolean>> met(Selecting.Selection selection) {
         double[] met = selecting.met(selection.log());
-        Selected trip = selection.trip();
+        TripSelection trip = selection.trip();
         Map<Integer, Map<Long, int[]>> runs = new HashMap<>();
         for (int i = 0; i < trip.size(); i++) {
             double value = met[trip.places()[i]];

@@ -8,8 +8,8 @@ import syntoma.app.gear.GearItem;
 import syntoma.app.gear.GearKind;
 import syntoma.app.gear.GearService;
 import syntoma.app.gear.Parts;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.setup.SetupService;
 import syntoma.core.chain.Connector;
 import syntoma.core.chain.Use;
@@ -44,19 +44,19 @@ class Extensions {
     /**
      * Puts it in; a cable of that length that is on the shelf is taken, else one is considered.
      *
-     * @throws Conflict when the leads reach without one
-     * @throws InvalidInput when the setup does not have the antenna
+     * @throws ConflictException when the leads reach without one
+     * @throws InvalidInputException when the setup does not have the antenna
      */
     ExtensionPut put(long planId, ExtensionRequest asked) {
         RoofPlan plan = plans.view(planId).plan();
         RoofAssessment.RoofRun run = assessor.of(plan).run();
         if (plan.antenna() == null || run == null || run.extensionM() == 0) {
-            throw new Conflict("the leads reach as they are; nothing is lengthened");
+            throw new ConflictException("the leads reach as they are; nothing is lengthened");
         }
         SetupService.PlannedSetup setup = setups.plans().values().stream()
                 .filter(s -> s.setup().name().equals(asked.setup()))
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput(
+                .orElseThrow(() -> new InvalidInputException(
                         "setup",
                         "setup is " + Text.quoted(String.valueOf(asked.setup()))
                                 + "; allowed is the name of one with a chain"));
@@ -65,7 +65,7 @@ class Extensions {
                         && item.name().equals(plan.antenna().name())
                         && setup.plan().runs().stream().anyMatch(r -> r.antenna() == item.id()))
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput(
+                .orElseThrow(() -> new InvalidInputException(
                         "setup",
                         setup.setup().name() + " does not have "
                                 + Text.quoted(plan.antenna().name())));
@@ -78,7 +78,7 @@ class Extensions {
     private GearItem cable(GearItem antenna, double lengthM, String cableClass) {
         Connector plug = Parts.antenna(antenna).leads(Use.CELLULAR).stream()
                 .findFirst()
-                .orElseThrow(() -> new InvalidInput("antenna", antenna.name() + " has no leads on its sheet"))
+                .orElseThrow(() -> new InvalidInputException("antenna", antenna.name() + " has no leads on its sheet"))
                 .connector();
         String name = "Extension " + Values.plain(lengthM) + " m, " + cableClass + ", " + plug;
         return gear.all().stream()

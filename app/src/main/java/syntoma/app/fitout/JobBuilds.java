@@ -11,7 +11,7 @@ import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.need.Vehicles;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.jobsheet.Build;
 import syntoma.core.jobsheet.Hole;
 import syntoma.core.jobsheet.Task;
@@ -46,11 +46,11 @@ class JobBuilds {
         /**
          * The task of a key.
          *
-         * @throws InvalidInput when it is not on the sheet
+         * @throws InvalidInputException when it is not on the sheet
          */
         Task task(@Nullable String key) {
             return tasks.named(String.valueOf(key))
-                    .orElseThrow(() -> new InvalidInput(
+                    .orElseThrow(() -> new InvalidInputException(
                             "task", "task is " + Text.quoted(String.valueOf(key)) + ", which is not on the sheet"));
         }
     }
@@ -58,13 +58,13 @@ class JobBuilds {
     /**
      * The build of a plan.
      *
-     * @throws InvalidInput when the plan has no antenna
+     * @throws InvalidInputException when the plan has no antenna
      */
     JobBuild of(long id) {
         RoofPlans.RoofPlanView view = plans.view(id);
         RoofPlan plan = view.plan();
         if (plan.antenna() == null) {
-            throw new InvalidInput("antenna", "antenna is missing; say in the plan which one is built in");
+            throw new InvalidInputException("antenna", "antenna is missing; say in the plan which one is built in");
         }
         Build build = build(plan, ParsedRoofPlan.of(plan, vehicles.vehicle()));
         Map<String, List<Integer>> took = took();
@@ -118,34 +118,35 @@ class JobBuilds {
     /**
      * Finds what is wrong with the tasks of a plan that are put in by hand.
      *
-     * @throws InvalidInput naming those that wait for each other, or one that is named and missing
+     * @throws InvalidInputException naming those that wait for each other, or one that is named and missing
      */
     static void check(RoofPlan plan, ParsedRoofPlan drawn) {
-        List<Build.Added> added = added(plan);
+        List<Build.AddedTask> added = added(plan);
         if (plan.antenna() != null && !added.isEmpty()) {
-            InvalidInput.naming("tasks", () -> build(plan, drawn).tasks(added, Map.of()));
+            InvalidInputException.naming("tasks", () -> build(plan, drawn).tasks(added, Map.of()));
         }
     }
 
-    private static List<Build.Added> added(RoofPlan plan) {
+    private static List<Build.AddedTask> added(RoofPlan plan) {
         return IntStream.range(0, plan.tasks().size())
                 .mapToObj(i -> {
                     String field = "tasks[" + i + "]";
-                    return InvalidInput.naming(field, () -> added(plan.tasks().get(i), field));
+                    return InvalidInputException.naming(
+                            field, () -> added(plan.tasks().get(i), field));
                 })
                 .toList();
     }
 
-    private static Build.Added added(RoofPlan.RoofTask task, String field) {
-        String key =
-                InvalidInput.naming(field + ".key", () -> Text.name("key", String.valueOf(task.key()), LONGEST_KEY));
+    private static Build.AddedTask added(RoofPlan.RoofTask task, String field) {
+        String key = InvalidInputException.naming(
+                field + ".key", () -> Text.name("key", String.valueOf(task.key()), LONGEST_KEY));
         String name = task.name() == null
                 ? key
-                : InvalidInput.naming(field + ".name", () -> Text.name("name", task.name(), LONGEST_NAME));
+                : InvalidInputException.naming(field + ".name", () -> Text.name("name", task.name(), LONGEST_NAME));
         Weather weather = task.weather() == null
                 ? Weather.ANY
-                : InvalidInput.naming(field + ".weather", () -> Weather.labelled(task.weather()));
-        return new Build.Added(
+                : InvalidInputException.naming(field + ".weather", () -> Weather.labelled(task.weather()));
+        return new Build.AddedTask(
                 new Task(
                         key,
                         Sentence.of(name),

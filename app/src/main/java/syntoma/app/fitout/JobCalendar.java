@@ -13,7 +13,7 @@ import java.util.ArrayList;
 import java.util.Date;
 import java.util.List;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /** A job sheet as iCalendar (RFC 5545), in UTC. */
 @Component
@@ -29,11 +29,11 @@ class JobCalendar {
     /**
      * An event for each task, with its cautions.
      *
-     * @throws InvalidInput when it does not fit into the hours
+     * @throws InvalidInputException when it does not fit into the hours
      */
     String of(JobSheetView sheet) {
         if (sheet.problem() != null) {
-            throw new InvalidInput("days", sheet.problem());
+            throw new InvalidInputException("days", sheet.problem());
         }
         ZoneOffset offset = OffsetDateTime.now(clock).getOffset();
         ICalendar calendar = new ICalendar();

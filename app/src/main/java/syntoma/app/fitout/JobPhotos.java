@@ -11,8 +11,8 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.photo.Photos;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.NotFoundException;
 
 /** Photos of the tasks of a build: what the hole looked like before it was sealed. */
 @Service
@@ -42,7 +42,7 @@ class JobPhotos {
     /**
      * Makes sure that a task is on the sheet.
      *
-     * @throws syntoma.app.platform.InvalidInput when it is not
+     * @throws syntoma.app.platform.InvalidInputException when it is not
      */
     @Transactional(readOnly = true)
     void requireTask(long plan, @Nullable String task) {
@@ -52,7 +52,7 @@ class JobPhotos {
     /**
      * Adds a photo to a task; one that is there already is there once.
      *
-     * @throws syntoma.app.platform.InvalidInput when the task is not on the sheet
+     * @throws syntoma.app.platform.InvalidInputException when the task is not on the sheet
      */
     JobPhotoView add(long plan, @Nullable String task, Photos.StoredPicture kept) {
         String key = builds.of(plan).task(task).key();
@@ -64,7 +64,7 @@ class JobPhotos {
             return JobPhotoView.of(same.get());
         }
         if (there.size() >= MOST_OF_A_TASK) {
-            throw new Conflict("there are " + MOST_OF_A_TASK + " photos of this task; delete one first");
+            throw new ConflictException("there are " + MOST_OF_A_TASK + " photos of this task; delete one first");
         }
         JobPhoto photo = new JobPhoto(plan, key, kept, OffsetDateTime.now(clock));
         entities.persist(photo);
@@ -103,6 +103,6 @@ class JobPhotos {
     private JobPhoto required(long plan, long id) {
         return Optional.ofNullable(entities.find(JobPhoto.class, id))
                 .filter(p -> p.planId == plan)
-                .orElseThrow(() -> new NotFound("no photo of this plan has the number " + id));
+                .orElseThrow(() -> new NotFoundException("no photo of this plan has the number " + id));
     }
 }

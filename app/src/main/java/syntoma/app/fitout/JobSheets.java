@@ -19,7 +19,7 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Optionals;
 import syntoma.app.trial.Plans;
 import syntoma.core.caution.Caution;
@@ -83,7 +83,7 @@ class JobSheets {
     /**
      * The sheet of a plan.
      *
-     * @throws InvalidInput when the hours are none, or the plan has no antenna
+     * @throws InvalidInputException when the hours are none, or the plan has no antenna
      */
     @Transactional(readOnly = true)
     JobSheetView of(long plan, JobHours asked) {
@@ -216,7 +216,8 @@ class JobSheets {
         try {
             return LocalDate.parse(text);
         } catch (DateTimeParseException e) {
-            throw new InvalidInput("start", "start is " + Text.quoted(text) + "; allowed is a day such as 2026-09-06");
+            throw new InvalidInputException(
+                    "start", "start is " + Text.quoted(text) + "; allowed is a day such as 2026-09-06");
         }
     }
 
@@ -224,11 +225,11 @@ class JobSheets {
         LocalTime from = time("from", asked.from(), USUAL_FROM);
         LocalTime until = time("until", asked.until(), USUAL_UNTIL);
         int days = asked.days() == null ? USUAL_DAYS : asked.days();
-        InvalidInput.naming("days", () -> Values.within("days", days, 1, MOST_DAYS, ""));
+        InvalidInputException.naming("days", () -> Values.within("days", days, 1, MOST_DAYS, ""));
         if (!until.isAfter(from)) {
-            throw new InvalidInput("until", "until is " + until + "; allowed is later than " + from);
+            throw new InvalidInputException("until", "until is " + until + "; allowed is later than " + from);
         }
-        return InvalidInput.naming(
+        return InvalidInputException.naming(
                 "people",
                 () -> Hours.daily(Objects.requireNonNullElse(asked.people(), 1), minutes(from), minutes(until), days));
     }
@@ -241,7 +242,8 @@ class JobSheets {
         try {
             return text == null ? usual : LocalTime.parse(text);
         } catch (DateTimeParseException e) {
-            throw new InvalidInput(field, field + " is " + Text.quoted(text) + "; allowed is a time such as 09:00");
+            throw new InvalidInputException(
+                    field, field + " is " + Text.quoted(text) + "; allowed is a time such as 09:00");
         }
     }
 }

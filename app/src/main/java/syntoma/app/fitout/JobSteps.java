@@ -13,8 +13,8 @@ import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.trial.Plans;
 import syntoma.core.jobsheet.Task;
 import syntoma.core.sentence.Sentence;
@@ -80,14 +80,14 @@ class JobSteps {
     /**
      * Enters what was done.
      *
-     * @throws Conflict when something else comes first
+     * @throws ConflictException when something else comes first
      */
     void enter(long plan, JobRequest asked) {
         // one at a time for each plan, before anything is read: what two devices tick at once is one thing
         entities.lock(plans.required(plan), LockModeType.PESSIMISTIC_WRITE);
         OpenSheet open = open(plan);
         Task task = open.made().task(asked.task());
-        JobDeed deed = InvalidInput.naming(
+        JobDeed deed = InvalidInputException.naming(
                 "kind", () -> Labels.find("kind", String.valueOf(asked.kind()), JobDeed.values(), JobDeed::label));
         JobStep step = Optional.ofNullable(open.steps().get(task.key())).orElseGet(() -> {
             JobStep begun = new JobStep(plan, task.key());
@@ -105,7 +105,7 @@ class JobSteps {
             case NOTE ->
                 step.note = asked.text() == null || asked.text().isBlank()
                         ? null
-                        : InvalidInput.naming("text", () -> Text.name("text", asked.text(), LONGEST_NOTE));
+                        : InvalidInputException.naming("text", () -> Text.name("text", asked.text(), LONGEST_NOTE));
             case TRIAL ->
                 step.trialPlanId = trials.planned(String.valueOf(asked.campsite()), String.valueOf(asked.text()))
                         .id();
@@ -123,12 +123,12 @@ class JobSteps {
     private static void comesNext(Task task, OpenSheet open, OffsetDateTime now) {
         List<Task> first = open.open(task);
         if (!first.isEmpty()) {
-            throw new Conflict(
+            throw new ConflictException(
                     "do this first: " + first.stream().map(Task::name).collect(Collectors.joining("; ")));
         }
         Optional<OffsetDateTime> ready = open.readyAt(task);
         if (ready.isPresent() && ready.get().isAfter(now)) {
-            throw new Conflict("it has to wait until "
+            throw new ConflictException("it has to wait until "
                     + ready.get().toLocalDateTime().withSecond(0).withNano(0));
         }
     }
@@ -139,7 +139,8 @@ class JobSteps {
         }
         comesNext(task, open, now);
         if (task.lastLook().isPresent() && step.lookedAt == null) {
-            throw new Conflict("tick the last check first: " + task.lastLook().get());
+            throw new ConflictException(
+                    "tick the last check first: " + task.lastLook().get());
         }
         step.doneAt = now;
     }
@@ -150,7 +151,7 @@ class JobSteps {
                 .map(Task::name)
                 .toList();
         if (!later.isEmpty()) {
-            throw new Conflict("these are done already and depend on it: " + Sentence.join("; ", later));
+            throw new ConflictException("these are done already and depend on it: " + Sentence.join("; ", later));
         }
         step.doneAt = null;
         step.begunAt = null;

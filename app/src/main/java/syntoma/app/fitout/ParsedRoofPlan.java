@@ -12,7 +12,7 @@ import syntoma.app.fitout.RoofPlan.RoofCable;
 import syntoma.app.fitout.RoofPlan.RoofLeads;
 import syntoma.app.fitout.RoofPlan.RoofMast;
 import syntoma.app.fitout.RoofPlan.RoofThing;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Optionals;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
@@ -62,17 +62,17 @@ record ParsedRoofPlan(
     private static final int MOST_REPORTED = 60;
 
     /**
-     * @throws InvalidInput naming what cannot be
+     * @throws InvalidInputException naming what cannot be
      */
     static ParsedRoofPlan of(RoofPlan plan, Vehicle vehicle) {
         Shape shape = plan.shape() == null
                 ? Shape.PANEL_VAN
-                : InvalidInput.naming("shape", () -> Shape.labelled(plan.shape()));
+                : InvalidInputException.naming("shape", () -> Shape.labelled(plan.shape()));
         List<Thing> things = IntStream.range(0, plan.things().size())
-                .mapToObj(i -> InvalidInput.naming(
+                .mapToObj(i -> InvalidInputException.naming(
                         "things[" + i + "]", () -> thing(plan.things().get(i))))
                 .toList();
-        Roof roof = InvalidInput.naming(
+        Roof roof = InvalidInputException.naming(
                 "roof",
                 () -> new Roof(
                         or(plan.lengthM(), shape.lengthM()),
@@ -84,17 +84,18 @@ record ParsedRoofPlan(
                         Math.max(vehicle.heightM(), vehicle.limitM()),
                         things));
         double wallMm = or(plan.wallMm(), shape.wallMm());
-        Optional<Foot> foot =
-                Optional.ofNullable(plan.antenna()).map(a -> InvalidInput.naming("antenna", () -> foot(a, roof)));
+        Optional<Foot> foot = Optional.ofNullable(plan.antenna())
+                .map(a -> InvalidInputException.naming("antenna", () -> foot(a, roof)));
         Optional<Cabling> cabling =
-                Optional.ofNullable(plan.cable()).map(c -> InvalidInput.naming("cable", () -> cabling(c)));
+                Optional.ofNullable(plan.cable()).map(c -> InvalidInputException.naming("cable", () -> cabling(c)));
         return new ParsedRoofPlan(
                 roof,
                 foot.map(f -> new Search(roof, f, cabling.orElseGet(() -> beneath(roof)))),
                 Optional.ofNullable(plan.antenna())
                         .filter(a -> a.x() != null && a.y() != null)
                         .map(a -> new Spot(on("antenna.x", a.x()), on("antenna.y", a.y()))),
-                InvalidInput.naming("wallMm", () -> new HoleFinder(wallMm, wallMm, roof.lengthM(), roof.widthM())),
+                InvalidInputException.naming(
+                        "wallMm", () -> new HoleFinder(wallMm, wallMm, roof.lengthM(), roof.widthM())),
                 Optional.ofNullable(plan.leads())
                         .map(leads -> passage(
                                 leads,
@@ -102,11 +103,12 @@ record ParsedRoofPlan(
                                         ? OptionalDouble.empty()
                                         : Optionals.optional(plan.antenna().holeMm()))),
                 Optional.ofNullable(plan.mast()).map(ParsedRoofPlan::mast),
-                Optional.ofNullable(plan.booster()).map(b -> InvalidInput.naming("booster", () -> booster(b, roof))));
+                Optional.ofNullable(plan.booster())
+                        .map(b -> InvalidInputException.naming("booster", () -> booster(b, roof))));
     }
 
     private static Passage passage(RoofLeads leads, OptionalDouble makersMm) {
-        Passage passage = InvalidInput.naming(
+        Passage passage = InvalidInputException.naming(
                 "leads",
                 () -> new Passage(
                         Collections.nCopies(
@@ -115,16 +117,16 @@ record ParsedRoofPlan(
                         or(leads.stemMm(), 0),
                         makersMm));
         if (leads.ductMm() != null) {
-            InvalidInput.naming("leads.ductMm", () -> passage.fill(leads.ductMm()));
+            InvalidInputException.naming("leads.ductMm", () -> passage.fill(leads.ductMm()));
         }
         return passage;
     }
 
     private static Mast mast(RoofMast mast) {
-        return InvalidInput.naming("mast", () -> {
+        return InvalidInputException.naming("mast", () -> {
             Wind wind = new Wind(mast.areaM2(), mast.leverM());
             if (mast.clampNm() != null) {
-                InvalidInput.naming("mast.clampNm", () -> wind.takeDownAboveKmh(mast.clampNm()));
+                InvalidInputException.naming("mast.clampNm", () -> wind.takeDownAboveKmh(mast.clampNm()));
             }
             return new Mast(
                     wind,
@@ -136,7 +138,7 @@ record ParsedRoofPlan(
     }
 
     private static double on(String field, double value) {
-        return InvalidInput.naming(field, () -> Values.within(field, value, -20, 20, "m"));
+        return InvalidInputException.naming(field, () -> Values.within(field, value, -20, 20, "m"));
     }
 
     private static double or(@Nullable Double value, double usual) {
@@ -188,7 +190,7 @@ record ParsedRoofPlan(
                 or(c.leadM(), USUAL_LEAD_M),
                 or(c.slackM(), USUAL_SLACK_M),
                 or(c.dripLoopM(), USUAL_DRIP_LOOP_M),
-                InvalidInput.naming("cable.cableClass", () -> CableClass.named(or(c.cableClass()))),
+                InvalidInputException.naming("cable.cableClass", () -> CableClass.named(or(c.cableClass()))),
                 AT_MHZ);
     }
 
@@ -210,7 +212,7 @@ record ParsedRoofPlan(
                 new BoosterPlan.Point(b.outsideX(), b.outsideY(), b.outsideUpM(), b.outsideGainDbi()),
                 new BoosterPlan.Point(b.insideX(), b.insideY(), b.insideDownM(), b.insideGainDbi()),
                 Boolean.TRUE.equals(b.facing()),
-                new BoosterPlan.Rated(String.valueOf(b.name()), b.gainDb(), Optionals.optional(b.outputDbm())),
+                new BoosterPlan.BoosterRating(String.valueOf(b.name()), b.gainDb(), Optionals.optional(b.outputDbm())),
                 b.donorRsrpDbm(),
                 Optionals.optional(b.donorSinrDb()),
                 or(b.targetDbm(), BoosterPlacing.USUAL_TARGET_DBM));

@@ -21,7 +21,7 @@ import syntoma.app.gear.GearService;
 import syntoma.app.gear.Parts;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Vehicles;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
 import syntoma.core.chain.Vehicle;
@@ -59,7 +59,7 @@ class RoofAssessor {
     /**
      * What it comes to.
      *
-     * @throws InvalidInput naming what cannot be
+     * @throws InvalidInputException naming what cannot be
      */
     RoofAssessment of(RoofPlan plan) {
         Vehicle vehicle = vehicles.vehicle();
@@ -69,7 +69,7 @@ class RoofAssessor {
         Optional<Search.SearchResult> found = drawn.search().map(Search::find);
         Optional<Place> here = drawn.chosen().flatMap(spot -> drawn.search().map(s -> s.at(spot)));
         Optional<Place> best =
-                found.flatMap(f -> f.places().stream().findFirst()).map(Search.Ranked::place);
+                found.flatMap(f -> f.places().stream().findFirst()).map(Search.RankedPlace::place);
         List<Band> bands = bands();
         return new RoofAssessment(
                 roof.lengthM(),
@@ -92,7 +92,7 @@ class RoofAssessor {
                 found.map(RoofAssessment::strips).orElse(List.of()),
                 here.or(() -> best).map(p -> run(drawn, p, bands)).orElse(null),
                 drawn.passage()
-                        .map(p -> InvalidInput.naming(
+                        .map(p -> InvalidInputException.naming(
                                 "leads.ductMm",
                                 () -> RoofPassage.of(p, plan.leads().ductMm())))
                         .orElse(null),

@@ -212,7 +212,7 @@ public record RoofPlan(
             double donorRsrpDbm,
             @Nullable Double donorSinrDb,
             @Nullable Double targetDbm,
-            List<Reported> reported,
+            List<ReportedGain> reported,
             @Nullable Boolean warns) {
         public RoofBooster {
             reported = CompleteCollections.list("booster.reported", reported);
@@ -220,5 +220,5 @@ public record RoofPlan(
     }
 
     /** The gain that the booster itself shows on a band. */
-    public record Reported(String band, double gainDb) {}
+    public record ReportedGain(String band, double gainDb) {}
 }

@@ -20,10 +20,10 @@ import syntoma.app.gear.GearKind;
 import syntoma.app.gear.GearService;
 import syntoma.app.gear.Parts;
 import syntoma.app.history.Edits;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Json;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.platform.Optionals;
 import syntoma.core.chain.Antenna;
 import syntoma.core.chain.CableClass;
@@ -174,7 +174,7 @@ public class RoofPlans {
     /**
      * A plan.
      *
-     * @throws NotFound when there is none of that number
+     * @throws NotFoundException when there is none of that number
      */
     @Transactional(readOnly = true)
     RoofPlanView view(long id) {
@@ -186,18 +186,19 @@ public class RoofPlans {
     KeptPlan required(long id) {
         return Optional.ofNullable(entities.find(KeptPlan.class, id))
                 .filter(p -> p.removedAt == null)
-                .orElseThrow(() -> new NotFound("no roof plan has the number " + id));
+                .orElseThrow(() -> new NotFoundException("no roof plan has the number " + id));
     }
 
     /** Begins a plan. */
     RoofPlanView begin(RoofPlanRequest asked) {
-        String name = InvalidInput.naming("name", () -> Text.name("name", String.valueOf(asked.name()), LONGEST_NAME));
+        String name = InvalidInputException.naming(
+                "name", () -> Text.name("name", String.valueOf(asked.name()), LONGEST_NAME));
         List<KeptPlan> all = kept();
         if (all.size() >= MOST) {
-            throw new Conflict("there are " + MOST + " roof plans; delete one first");
+            throw new ConflictException("there are " + MOST + " roof plans; delete one first");
         }
         if (all.stream().anyMatch(p -> p.name.equalsIgnoreCase(name))) {
-            throw new Conflict("a roof plan is named " + Text.quoted(name) + " already");
+            throw new ConflictException("a roof plan is named " + Text.quoted(name) + " already");
         }
         RoofPlan plan =
                 asked.copyOf() == null ? RoofPlan.EMPTY : view(asked.copyOf()).plan();
@@ -215,7 +216,7 @@ public class RoofPlans {
      * Keeps a plan as it is drawn now.
      *
      * @param seen the version that was looked at; null when that is not known
-     * @throws InvalidInput naming what cannot be; nothing is kept then
+     * @throws InvalidInputException naming what cannot be; nothing is kept then
      */
     RoofPlanView put(long id, RoofPlan plan, @Nullable Integer seen) {
         KeptPlan kept = required(id);
@@ -246,7 +247,7 @@ public class RoofPlans {
     /** Brings back a plan that was deleted. */
     RoofPlanView restore(long id) {
         KeptPlan kept = Optional.ofNullable(entities.find(KeptPlan.class, id))
-                .orElseThrow(() -> new NotFound("no roof plan has the number " + id));
+                .orElseThrow(() -> new NotFoundException("no roof plan has the number " + id));
         kept.name = free(kept.name);
         kept.removedAt = null;
         return view(id);

@@ -14,7 +14,7 @@ import syntoma.app.fitout.RoofPlan.RoofRouter;
 import syntoma.app.gear.GearKind;
 import syntoma.app.gear.GearService;
 import syntoma.app.gear.Parts;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Optionals;
 import syntoma.core.chain.PowerInput;
 import syntoma.core.chain.Shell;
@@ -73,9 +73,10 @@ class RouterPlace {
             return null;
         }
         if (router.ratedC() != null) {
-            InvalidInput.naming("router.ratedC", () -> Values.within("router.ratedC", router.ratedC(), 20, 120, "°C"));
+            InvalidInputException.naming(
+                    "router.ratedC", () -> Values.within("router.ratedC", router.ratedC(), 20, 120, "°C"));
         }
-        InvalidInput.naming(
+        InvalidInputException.naming(
                 "router.reach",
                 () -> Values.within("places to be reached", router.reach().size(), 0, MOST_REACHED, ""));
         Sentence heat = WifiReach.heat(
@@ -92,7 +93,7 @@ class RouterPlace {
                 cable == null
                         ? List.of()
                         : IntStream.range(0, router.reach().size())
-                                .mapToObj(i -> InvalidInput.naming(
+                                .mapToObj(i -> InvalidInputException.naming(
                                         "router.reach[" + i + "]",
                                         () -> reached(router.reach().get(i), cable, shell)))
                                 .toList());
@@ -121,13 +122,13 @@ class RouterPlace {
             return null;
         }
         if (power.device() != null) {
-            InvalidInput.naming("power.device", () -> Text.name("power.device", power.device(), LONGEST_NAME));
+            InvalidInputException.naming("power.device", () -> Text.name("power.device", power.device(), LONGEST_NAME));
         }
-        PowerInput input = InvalidInput.naming("power.peakW", () -> input(power));
+        PowerInput input = InvalidInputException.naming("power.peakW", () -> input(power));
         if (power.wireMm2() != null) {
-            InvalidInput.naming("power.wireMm2", () -> Wire.of(power.wireMm2()));
+            InvalidInputException.naming("power.wireMm2", () -> Wire.of(power.wireMm2()));
         }
-        Spot source = InvalidInput.naming(
+        Spot source = InvalidInputException.naming(
                 "power.sourceX",
                 () -> new Spot(
                         Values.within("power.sourceX", power.sourceX(), -20, 20, "m"),
@@ -138,7 +139,7 @@ class RouterPlace {
         double way = power.wayM() == null
                 ? source.alongM(new Spot(cable.deviceX(), cable.deviceY())) + USUAL_DROP_M
                 : power.wayM();
-        PowerRun run = InvalidInput.naming("power.wayM", () -> PowerRun.of(input, vehicle.system(), way));
+        PowerRun run = InvalidInputException.naming("power.wayM", () -> PowerRun.of(input, vehicle.system(), way));
         Optional<Wire> wire = run.wire();
         return new RoofFed(
                 way,

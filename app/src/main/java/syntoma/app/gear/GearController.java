@@ -16,8 +16,8 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.gear.GearService.GearImport;
 import syntoma.app.gear.GearService.GearRequest;
-import syntoma.app.gear.GearService.Meant;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.gear.GearService.SheetChange;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.unit.Text;
 
 /** The gear shelf: listed, changed, taken in and given out. */
@@ -76,8 +76,8 @@ class GearController {
             @RequestBody GearRequest request,
             @RequestParam(required = false) Integer version,
             @RequestParam(required = false) String as) {
-        Optional<Meant> meant =
-                Optional.ofNullable(as).map(text -> InvalidInput.naming("as", () -> Meant.labelled(text)));
+        Optional<SheetChange> meant = Optional.ofNullable(as)
+                .map(text -> InvalidInputException.naming("as", () -> SheetChange.labelled(text)));
         return gear.change(id, request, version, meant);
     }
 
@@ -99,13 +99,14 @@ class GearController {
     @PostMapping("/gear/import")
     GearImport takeIn(@RequestBody GearFileRequest file) {
         if (!FORMAT.equals(file.format())) {
-            throw new InvalidInput("format", "format is " + Text.quoted(file.format()) + "; allowed is " + FORMAT);
+            throw new InvalidInputException(
+                    "format", "format is " + Text.quoted(file.format()) + "; allowed is " + FORMAT);
         }
         if (file.gear() == null) {
-            throw new InvalidInput("gear", "gear is missing; give the list of items");
+            throw new InvalidInputException("gear", "gear is missing; give the list of items");
         }
         if (file.gear().size() > MOST_ITEMS) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "gear", "the file has " + file.gear().size() + " items; allowed are up to " + MOST_ITEMS);
         }
         return gear.takeIn(file.gear());

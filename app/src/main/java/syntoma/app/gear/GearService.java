@@ -16,10 +16,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
 import syntoma.app.platform.ConfirmationRequiredException;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Json;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
@@ -91,7 +91,7 @@ public class GearService {
     }
 
     /** How a changed sheet of something that was measured with is meant. */
-    public enum Meant {
+    public enum SheetChange {
         CORRECTION(
                 "correction",
                 "A correction",
@@ -106,13 +106,13 @@ public class GearService {
         private final String label;
         private final String says;
 
-        Meant(String as, String label, String says) {
+        SheetChange(String as, String label, String says) {
             this.as = as;
             this.label = label;
             this.says = says;
         }
 
-        static Meant labelled(String text) {
+        static SheetChange labelled(String text) {
             return Labels.find("as", text, values(), m -> m.as);
         }
 
@@ -134,10 +134,11 @@ public class GearService {
      * @param meant needed where the sheet changes of something that was measured with
      * @throws ConfirmationRequiredException where it is needed and not said
      */
-    public GearItem change(long id, GearRequest request, @Nullable Integer seen, Optional<Meant> meant) {
+    public GearItem change(long id, GearRequest request, @Nullable Integer seen, Optional<SheetChange> meant) {
         Gear gear = find(id);
         if (!gear.kind.equals(kind(request).label())) {
-            throw new InvalidInput("kind", "kind is " + request.kind() + "; " + gear.name + " is a " + gear.kind);
+            throw new InvalidInputException(
+                    "kind", "kind is " + request.kind() + "; " + gear.name + " is a " + gear.kind);
         }
         GearItem was = item(gear, List.of(), 0);
         GearRequest before = request(gear);
@@ -152,14 +153,14 @@ public class GearService {
             settle(was, meant);
         }
         if (!gear.name.equals(name)) {
-            events.publishEvent(new GearRenamed(name, gear.name));
+            events.publishEvent(new GearRenamedEvent(name, gear.name));
         }
         return item(gear, use.setups().getOrDefault(id, List.of()), edits.version(Edits.Kind.GEAR, id));
     }
 
-    private void settle(GearItem was, Optional<Meant> meant) {
+    private void settle(GearItem was, Optional<SheetChange> meant) {
         List<String> setups = use.measured(was.id());
-        if (!setups.isEmpty() && meant.orElseThrow(() -> Meant.question(was, setups)) == Meant.OTHER_PART) {
+        if (!setups.isEmpty() && meant.orElseThrow(() -> SheetChange.question(was, setups)) == SheetChange.OTHER_PART) {
             use.replaced(was);
         }
     }
@@ -169,7 +170,8 @@ public class GearService {
     }
 
     private static GearKind kind(GearRequest request) {
-        return InvalidInput.naming("kind", () -> GearKind.labelled(Objects.requireNonNullElse(request.kind(), "")));
+        return InvalidInputException.naming(
+                "kind", () -> GearKind.labelled(Objects.requireNonNullElse(request.kind(), "")));
     }
 
     /** What is given, read by the form of its kind. */
@@ -177,18 +179,19 @@ public class GearService {
         List<FieldProblem> problems = new ArrayList<>();
         GearItem read = GearReader.read(gear.id == null ? 0 : gear.id, kind(request), request, problems);
         if (!problems.isEmpty()) {
-            throw new InvalidInput(problems);
+            throw new InvalidInputException(problems);
         }
         return read;
     }
 
     private void store(Gear gear, GearItem read, Optional<Gear> ofThatName) {
         ofThatName.filter(other -> !other.id.equals(gear.id)).ifPresent(other -> {
-            throw new Conflict("name", "name is " + Text.quoted(read.name()) + ", which is on the shelf already");
+            throw new ConflictException(
+                    "name", "name is " + Text.quoted(read.name()) + ", which is on the shelf already");
         });
         String sheet = json.write(read.sheet());
         if (sheet.length() > LONGEST_SHEET) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "sheet", "sheet has " + sheet.length() + " characters; allowed are up to " + LONGEST_SHEET);
         }
         gear.name = read.name();
@@ -208,13 +211,13 @@ public class GearService {
     /**
      * Takes something off the shelf.
      *
-     * @throws Conflict when it is in a setup; it can be retired instead
+     * @throws ConflictException when it is in a setup; it can be retired instead
      */
     public void delete(long id) {
         Gear gear = find(id);
         List<String> setups = use.setups().getOrDefault(id, List.of());
         if (!setups.isEmpty()) {
-            throw new Conflict(gear.name + " is in " + String.join(", ", setups)
+            throw new ConflictException(gear.name + " is in " + String.join(", ", setups)
                     + ", so it stays with its measurements. Retire it instead: it is then no longer offered.");
         }
         entities.remove(gear);
@@ -223,7 +226,7 @@ public class GearService {
     private Gear find(long id) {
         Gear gear = entities.find(Gear.class, id);
         if (gear == null) {
-            throw new NotFound("no gear has the number " + id);
+            throw new NotFoundException("no gear has the number " + id);
         }
         return gear;
     }
@@ -252,7 +255,7 @@ public class GearService {
                     shelf.put(gear.name, gear);
                     accepted++;
                 }
-            } catch (InvalidInput | Conflict refused) {
+            } catch (InvalidInputException | ConflictException refused) {
                 String name = item.name() == null ? "" : Text.shortened(item.name());
                 rejected.add(new GearRejection(i + 1, name, refused.getMessage()));
             }

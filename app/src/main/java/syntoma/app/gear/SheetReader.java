@@ -8,7 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import syntoma.core.sheettext.Typed;
+import syntoma.core.sheettext.FieldReader;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Text;
 import syntoma.core.unit.Values;
@@ -102,7 +102,7 @@ final class SheetReader {
         String text = plain(value).replace('−', '-');
         OptionalDouble typed = plainNumber(text);
         if (typed.isEmpty()) {
-            typed = Typed.number(text, unit);
+            typed = FieldReader.number(text, unit);
         }
         if (typed.isEmpty()) {
             problem(
@@ -176,7 +176,7 @@ final class SheetReader {
                 return null;
             }
             try {
-                names.addAll(Typed.bands(text));
+                names.addAll(FieldReader.bands(text));
             } catch (IllegalArgumentException refused) {
                 problem(path, refused.getMessage());
             }
@@ -218,7 +218,7 @@ final class SheetReader {
 
     /** Rows from a few words, such as 4 × SMA. */
     private List<?> typedRows(SheetField field, String text, String path) {
-        List<Map<String, Object>> rows = text.length() > LONGEST ? List.of() : Typed.rows(field.key(), text);
+        List<Map<String, Object>> rows = text.length() > LONGEST ? List.of() : FieldReader.rows(field.key(), text);
         if (rows.isEmpty()) {
             problem(
                     path,

@@ -8,7 +8,7 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.sheettext.FoundField;
 import syntoma.core.sheettext.SheetText;
 import syntoma.core.unit.Values;
@@ -45,10 +45,10 @@ class SheetTexts {
     record SheetTextView(List<FoundView> found) {}
 
     SheetTextView read(SheetTextRequest request) {
-        SheetText.Kind kind = InvalidInput.naming(
+        SheetText.Kind kind = InvalidInputException.naming(
                 "kind", () -> SheetText.Kind.labelled(Objects.requireNonNullElse(request.kind(), "")));
-        List<FoundField> found =
-                InvalidInput.naming("text", () -> SheetText.read(kind, Objects.requireNonNullElse(request.text(), "")));
+        List<FoundField> found = InvalidInputException.naming(
+                "text", () -> SheetText.read(kind, Objects.requireNonNullElse(request.text(), "")));
         List<SheetField> form = SheetForms.of(GearKind.valueOf(kind.name()));
         List<FoundView> views = new ArrayList<>();
         found.stream().filter(FoundField::sure).forEach(f -> views.add(view(f, form)));

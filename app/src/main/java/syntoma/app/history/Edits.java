@@ -107,7 +107,7 @@ public class Edits {
      *
      * @param what its name, for a person
      * @param seen the version that whoever changes it has looked at; null when that is not known
-     * @throws ChangedMeanwhile when that is not the version that stands
+     * @throws ChangedMeanwhileException when that is not the version that stands
      */
     public void change(Kind kind, long number, String what, @Nullable Integer seen, Object before, Object after) {
         int stands = version(kind, number);
@@ -115,7 +115,7 @@ public class Edits {
         JsonNode now = json.valueToTree(after);
         if (seen != null && seen != stands) {
             JsonNode looked = content(kind, number, seen).orElse(was);
-            throw new ChangedMeanwhile(what, stands, Change.between(looked, was));
+            throw new ChangedMeanwhileException(what, stands, Change.between(looked, was));
         }
         if (content(kind, number, stands).isEmpty()) {
             record(kind, number, stands, was);

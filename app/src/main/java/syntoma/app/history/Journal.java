@@ -13,8 +13,8 @@ import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.unit.Text;
 
 /** What was changed of the log, the latest first, each to be undone, now or later. */
@@ -135,16 +135,16 @@ public class Journal {
     /**
      * Undoes a change.
      *
-     * @throws NotFound when there is none of that number
-     * @throws Conflict when it is undone already, or something later is in its way
+     * @throws NotFoundException when there is none of that number
+     * @throws ConflictException when it is undone already, or something later is in its way
      */
     public EntryView undo(long id) {
         JournalEntry entry = entities.find(JournalEntry.class, id);
         if (entry == null) {
-            throw new NotFound("no change has the number " + id);
+            throw new NotFoundException("no change has the number " + id);
         }
         if (entry.undoneAt != null) {
-            throw new Conflict("this is undone already: " + Text.shortened(entry.sentence));
+            throw new ConflictException("this is undone already: " + Text.shortened(entry.sentence));
         }
         Kind kind = Kind.valueOf(entry.kind);
         Map<Kind, Undoing> by = new EnumMap<>(Kind.class);

@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /** What was changed of the log, and undoing it. */
 @RestController
@@ -24,7 +24,7 @@ class JournalController {
     @GetMapping
     List<Journal.EntryView> changes(@RequestParam(defaultValue = "500") int limit) {
         if (limit < 1 || limit > MOST_LISTED) {
-            throw new InvalidInput("limit", "limit is " + limit + "; allowed is 1 to " + MOST_LISTED);
+            throw new InvalidInputException("limit", "limit is " + limit + "; allowed is 1 to " + MOST_LISTED);
         }
         return journal.latest(limit);
     }

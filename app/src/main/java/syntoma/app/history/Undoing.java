@@ -12,7 +12,7 @@ public interface Undoing {
      *
      * @param entry its number
      * @param detail as it was written, in JSON
-     * @throws syntoma.app.platform.Conflict when something later stands in the way
+     * @throws syntoma.app.platform.ConflictException when something later stands in the way
      */
     void undo(long entry, Journal.Kind kind, String detail);
 }

@@ -2,7 +2,7 @@ package syntoma.app.instrument;
 
 import java.net.URI;
 import java.net.URISyntaxException;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.unit.Text;
 
 /** An address on the network that a person typed: scheme, host and port, and nothing else. */
@@ -15,7 +15,7 @@ final class Address {
     /**
      * Reads {@code http://host:port} or {@code https://host:port}; the port may be missing.
      *
-     * @throws InvalidInput naming the field, the text and what is allowed
+     * @throws InvalidInputException naming the field, the text and what is allowed
      */
     static URI http(String field, String text) {
         String address = text.strip();
@@ -34,7 +34,7 @@ final class Address {
     /**
      * Reads {@code host:port}.
      *
-     * @throws InvalidInput naming the field, the text and what is allowed
+     * @throws InvalidInputException naming the field, the text and what is allowed
      */
     static String tcp(String field, String text) {
         String address = text.strip();
@@ -51,7 +51,7 @@ final class Address {
         } catch (URISyntaxException none) {
             // said below
         }
-        throw new InvalidInput(
+        throw new InvalidInputException(
                 field,
                 field + " is " + Text.quoted(address) + "; allowed is a host and a port, such as 192.168.1.1:5555");
     }
@@ -59,7 +59,7 @@ final class Address {
     /**
      * Reads a path with its query, such as {@code /api/signal?all=1}; empty for the root.
      *
-     * @throws InvalidInput naming the field, the text and what is allowed
+     * @throws InvalidInputException naming the field, the text and what is allowed
      */
     static String path(String field, String text, int longest) {
         try {
@@ -74,7 +74,7 @@ final class Address {
         } catch (URISyntaxException none) {
             // said below
         }
-        throw new InvalidInput(
+        throw new InvalidInputException(
                 field, field + " is " + Text.quoted(text) + "; allowed is a path such as /api/signal?all=1");
     }
 
@@ -90,8 +90,8 @@ final class Address {
         }
     }
 
-    private static InvalidInput wrong(String field, String address) {
-        return new InvalidInput(
+    private static InvalidInputException wrong(String field, String address) {
+        return new InvalidInputException(
                 field,
                 field + " is " + Text.quoted(address)
                         + "; allowed is http:// or https:// with a host and a port, such as http://192.168.1.20:8790");

@@ -25,13 +25,13 @@ final class AtRouter implements RouterSource {
     private long until;
     private long moved;
 
-    AtRouter(Routers.Reached router) {
+    AtRouter(Routers.ReachedRouter router) {
         this.at = URI.create("tcp://" + router.address());
         this.permission = router.permission();
     }
 
     @Override
-    public RouterReading read() throws RouterFailed {
+    public RouterReading read() throws RouterException {
         until = System.nanoTime() + HttpRouter.ANSWERS_WITHIN.toNanos();
         try {
             if (socket == null) {
@@ -44,22 +44,22 @@ final class AtRouter implements RouterSource {
             }
             RouterReading reading = AtAnswers.read(lines);
             if (reading.mode().isEmpty() && reading.cells().isEmpty()) {
-                throw new RouterFailed("the modem answers none of the standard commands for the signal");
+                throw new RouterException("the modem answers none of the standard commands for the signal");
             }
             return reading;
         } catch (SocketTimeoutException late) {
             close();
-            throw RouterFailed.late(at.getRawAuthority());
+            throw RouterException.late(at.getRawAuthority());
         } catch (IOException broken) {
             close();
-            throw new RouterFailed(Broken.said(broken, at, "the modem"));
-        } catch (RouterFailed failed) {
+            throw new RouterException(ConnectionFault.said(broken, at, "the modem"));
+        } catch (RouterException failed) {
             close();
             throw failed;
         }
     }
 
-    private void open() throws IOException, RouterFailed {
+    private void open() throws IOException, RouterException {
         HttpRouter.permit(permission, at);
         Socket opened = new Socket();
         try {
@@ -81,7 +81,7 @@ final class AtRouter implements RouterSource {
     }
 
     /** Takes the lines of one answer, up to the one that ends it. */
-    private void take(List<String> lines) throws IOException, RouterFailed {
+    private void take(List<String> lines) throws IOException, RouterException {
         for (int taken = 0; taken < MOST_LINES; taken++) {
             String line = line();
             if (line.equals("OK") || line.equals("ERROR") || line.startsWith("+CME ERROR")) {
@@ -89,10 +89,10 @@ final class AtRouter implements RouterSource {
             }
             lines.add(line);
         }
-        throw new RouterFailed("the modem never stops sending");
+        throw new RouterException("the modem never stops sending");
     }
 
-    private String line() throws IOException, RouterFailed {
+    private String line() throws IOException, RouterException {
         StringBuilder line = new StringBuilder();
         while (true) {
             socket.setSoTimeout(left());
@@ -106,7 +106,7 @@ final class AtRouter implements RouterSource {
                     return line.toString().strip();
                 }
             } else if (line.length() >= LONGEST_LINE) {
-                throw new RouterFailed("what answers there is no modem");
+                throw new RouterException("what answers there is no modem");
             } else {
                 line.append((char) c);
             }

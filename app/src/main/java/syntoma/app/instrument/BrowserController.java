@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.LocalMachine;
 import syntoma.core.unit.Values;
 
@@ -57,7 +57,7 @@ class BrowserController {
     /** Bytes that cannot be made smaller, to see what the way between a browser and this machine carries. */
     @GetMapping(path = "/leg", produces = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     byte[] leg(@RequestParam int bytes) {
-        InvalidInput.naming("bytes", () -> Values.within("bytes", bytes, 1, MOST_BYTES, "byte"));
+        InvalidInputException.naming("bytes", () -> Values.within("bytes", bytes, 1, MOST_BYTES, "byte"));
         byte[] random = new byte[bytes];
         new Random(bytes).nextBytes(random);
         return random;

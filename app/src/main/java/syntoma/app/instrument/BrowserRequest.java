@@ -2,7 +2,7 @@ package syntoma.app.instrument;
 
 import java.util.Optional;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.run.Leg;
 
 /**
@@ -23,14 +23,15 @@ record BrowserRequest(@Nullable RunRequest run, @Nullable Boolean ownSim, @Nulla
     /**
      * What the way carries; empty where it was not looked at, or is not used.
      *
-     * @throws InvalidInput naming what cannot be
+     * @throws InvalidInputException naming what cannot be
      */
     Optional<Leg> way() {
         if (isOnOwnSim() || leg == null) {
             return Optional.empty();
         }
-        Leg.Passed down = InvalidInput.naming("leg.down", () -> new Leg.Passed(leg.downBytes(), leg.downMs()));
-        Leg.Passed up = InvalidInput.naming("leg.up", () -> new Leg.Passed(leg.upBytes(), leg.upMs()));
+        Leg.TimedBytes down =
+                InvalidInputException.naming("leg.down", () -> new Leg.TimedBytes(leg.downBytes(), leg.downMs()));
+        Leg.TimedBytes up = InvalidInputException.naming("leg.up", () -> new Leg.TimedBytes(leg.upBytes(), leg.upMs()));
         return Optional.of(Leg.of(down, up));
     }
 }

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.run.Direction;
-import syntoma.core.run.Loaded;
+import syntoma.core.run.LoadedLatency;
 import syntoma.core.run.RunKind;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Values;
@@ -78,10 +78,10 @@ record BrowserResult(
     /**
      * How the run ended, by what was brought of it.
      *
-     * @throws InvalidInput naming what cannot be
+     * @throws InvalidInputException naming what cannot be
      */
-    Ended read(RunKind kind) {
-        End end = InvalidInput.naming(
+    RunEnd read(RunKind kind) {
+        End end = InvalidInputException.naming(
                 "ended", () -> Labels.find("ended", ended == null ? "" : ended, End.values(), End::label));
         within("laterMs", laterMs, LATEST_MS, "ms");
         within("seconds", seconds, LONGEST_S, "s");
@@ -90,7 +90,7 @@ record BrowserResult(
         take(taken, Direction.DOWN, "down", down);
         take(taken, Direction.UP, "up", up);
         Optional<String> why = Optional.of(end.says).filter(said -> !said.isEmpty());
-        return new Ended(end.state, why, taken.result(), taken.bytes(), seconds, taken.series()).judged(kind);
+        return new RunEnd(end.state, why, taken.result(), taken.bytes(), seconds, taken.series()).judged(kind);
     }
 
     private static void take(RunSamples taken, Direction direction, String field, @Nullable Way way) {
@@ -108,23 +108,24 @@ record BrowserResult(
         taken.sampled(direction, mbps, (long) within(field + ".bytes", way.bytes(), MOST_BYTES, "byte"));
     }
 
-    private static Loaded.Probe probe(String field, @Nullable LatencyProbe asked) {
+    private static LoadedLatency.Probe probe(String field, @Nullable LatencyProbe asked) {
         if (asked == null) {
-            throw new InvalidInput(field, field + " has an empty place");
+            throw new InvalidInputException(field, field + " has an empty place");
         }
         double at = within(field + ".atMs", asked.atMs(), LONGEST_S * 1_000, "ms");
-        return new Loaded.Probe(
+        return new LoadedLatency.Probe(
                 at, asked.ms() == null ? Double.NaN : within(field + ".ms", asked.ms(), SLOWEST_MS, "ms"));
     }
 
     private static double within(String field, double value, double most, String unit) {
-        return InvalidInput.naming(field, () -> Values.within(field, value, 0, most, unit));
+        return InvalidInputException.naming(field, () -> Values.within(field, value, 0, most, unit));
     }
 
     private static <T> List<T> few(String field, @Nullable List<T> things, int most) {
         List<T> there = things == null ? List.of() : things;
         if (there.size() > most) {
-            throw new InvalidInput(field, field + " has " + there.size() + " entries; allowed are up to " + most);
+            throw new InvalidInputException(
+                    field, field + " has " + there.size() + " entries; allowed are up to " + most);
         }
         return there;
     }

@@ -10,8 +10,8 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.LocalMachine;
 import syntoma.core.run.Pace;
 import syntoma.core.run.RunKind;
@@ -58,17 +58,17 @@ class BrowserRuns {
      * Has a run wait for a browser.
      *
      * @param fromHere whether the browser is on Syntoma's own machine
-     * @throws InvalidInput naming what is wrong with what was asked
-     * @throws Conflict when no speed server is set, or one that the browser cannot reach
+     * @throws InvalidInputException naming what is wrong with what was asked
+     * @throws ConflictException when no speed server is set, or one that the browser cannot reach
      */
     RunView begin(BrowserRequest asked, boolean fromHere) {
         if (asked.run() == null) {
-            throw new InvalidInput("run", "run is missing; it says what is to be measured");
+            throw new InvalidInputException("run", "run is missing; it says what is to be measured");
         }
         RunRequest checked = requests.checked(asked.run());
         URI server = servers.one().address();
         if (!fromHere && LocalMachine.is(server.getHost())) {
-            throw new Conflict("the speed server is " + server
+            throw new ConflictException("the speed server is " + server
                     + ", which only Syntoma’s own machine reaches; set one that this device reaches too");
         }
         OffsetDateTime now = OffsetDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
@@ -85,11 +85,11 @@ class BrowserRuns {
 
     /** What a page needs to make a run; empty where it waits for no browser, or has waited too long. */
     Optional<BrowserPlan> plan(long id) {
-        Optional<SpeedServers.Reached> server = servers.reached();
+        Optional<SpeedServers.ReachedServer> server = servers.reached();
         return book.waiting(id).filter(run -> server.isPresent()).flatMap(run -> plan(run, server.get()));
     }
 
-    private Optional<BrowserPlan> plan(SpeedRun run, SpeedServers.Reached server) {
+    private Optional<BrowserPlan> plan(SpeedRun run, SpeedServers.ReachedServer server) {
         OffsetDateTime until = run.startedAt.plus(BEGUN_WITHIN);
         if (until.isBefore(OffsetDateTime.now(clock))) {
             return Optional.empty();
@@ -115,12 +115,12 @@ class BrowserRuns {
     /**
      * Takes what a browser brings of a run; the second time it changes nothing.
      *
-     * @throws InvalidInput naming what cannot be
-     * @throws Conflict when the run is none of a browser's
+     * @throws InvalidInputException naming what cannot be
+     * @throws ConflictException when the run is none of a browser's
      */
     RunView bring(long id, BrowserResult brought) {
         RunKind kind = RunKind.labelled(view(id).kind());
-        Ended ended = brought.read(kind);
+        RunEnd ended = brought.read(kind);
         Duration later = Duration.ofMillis(Math.round(brought.laterMs()));
         if (book.brought(id, ended, later.truncatedTo(ChronoUnit.SECONDS))) {
             log.put(id, reading(id));

@@ -4,7 +4,7 @@ import java.net.InetAddress;
 import java.net.UnknownHostException;
 import java.util.regex.Pattern;
 import syntoma.app.platform.ConfirmationRequiredException;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.access.AddressScope;
 
 /**
@@ -28,7 +28,7 @@ record CallPermission(boolean setHere, boolean publicAllowed) {
     /**
      * Judges an address when it is set, as far as it tells by itself; a name is judged when it is called.
      *
-     * @throws InvalidInput when it must not be called
+     * @throws InvalidInputException when it must not be called
      * @throws ConfirmationRequiredException when it is on the internet and that was not said
      */
     void requireSettable(String field, String host) {
@@ -47,9 +47,9 @@ record CallPermission(boolean setHere, boolean publicAllowed) {
             }
             require(address, host);
         } catch (UnknownHostException noAddress) {
-            throw new InvalidInput(field, field + " is " + host + ", which is no address that there is");
+            throw new InvalidInputException(field, field + " is " + host + ", which is no address that there is");
         } catch (ForbiddenAddressException forbidden) {
-            throw new InvalidInput(field, field + " is " + host + ": " + forbidden.getMessage());
+            throw new InvalidInputException(field, field + " is " + host + ": " + forbidden.getMessage());
         }
     }
 

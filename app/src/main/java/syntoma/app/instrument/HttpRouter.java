@@ -35,7 +35,7 @@ final class HttpRouter implements RouterSource {
     private static final int MOST_HOPS = 3;
     private static final ObjectMapper JSON = JsonMapper.builder().build();
 
-    private final Routers.Reached router;
+    private final Routers.ReachedRouter router;
     private long moved;
     /** One for all: each would keep a thread of its own until it is collected. */
     private static final HttpClient CLIENT = HttpClient.newBuilder()
@@ -44,27 +44,27 @@ final class HttpRouter implements RouterSource {
             .version(HttpClient.Version.HTTP_1_1)
             .build();
 
-    HttpRouter(Routers.Reached router) {
+    HttpRouter(Routers.ReachedRouter router) {
         this.router = router;
     }
 
     @Override
-    public RouterReading read() throws RouterFailed, InterruptedException {
+    public RouterReading read() throws RouterException, InterruptedException {
         Node answer = answer();
         return (router.mapping().isEmpty() ? Proposal.of(answer) : router.mapping()).read(answer);
     }
 
     /** What is proposed for the router's answer, and the reading that follows by what is set, else by what is proposed. */
-    Tried attempt() throws RouterFailed, InterruptedException {
+    TriedLogin attempt() throws RouterException, InterruptedException {
         Node answer = answer();
         Mapping proposed = Proposal.of(answer);
         Mapping used = router.mapping().isEmpty() ? proposed : router.mapping();
-        return new Tried(proposed, used.read(answer), Choices.of(answer, used));
+        return new TriedLogin(proposed, used.read(answer), Choices.of(answer, used));
     }
 
-    record Tried(Mapping proposed, RouterReading reading, Choices choices) {}
+    record TriedLogin(Mapping proposed, RouterReading reading, Choices choices) {}
 
-    private Node answer() throws RouterFailed, InterruptedException {
+    private Node answer() throws RouterException, InterruptedException {
         long until = System.nanoTime() + ANSWERS_WITHIN.toNanos();
         URI at = router.uri();
         for (int hop = 0; hop <= MOST_HOPS; hop++) {
@@ -76,10 +76,10 @@ final class HttpRouter implements RouterSource {
             }
             at = elsewhere.get();
         }
-        throw new RouterFailed("the router sends from one address to the next");
+        throw new RouterException("the router sends from one address to the next");
     }
 
-    private HttpResponse<String> ask(URI at, long until) throws RouterFailed, InterruptedException {
+    private HttpResponse<String> ask(URI at, long until) throws RouterException, InterruptedException {
         permit(router.permission(), at);
         HttpRequest.Builder request = HttpRequest.newBuilder(at).header("Accept", "application/json");
         if (isOwn(at) && !router.token().isEmpty()) {
@@ -92,15 +92,15 @@ final class HttpRouter implements RouterSource {
         }
         HttpRequest sent = request.build();
         moved += bytes(sent.headers()) + at.getRawSchemeSpecificPart().length();
-        CompletableFuture<HttpResponse<String>> asked = CLIENT.sendAsync(sent, info -> new Limited(MOST_BYTES));
+        CompletableFuture<HttpResponse<String>> asked = CLIENT.sendAsync(sent, info -> new BodyUpTo(MOST_BYTES));
         try {
             HttpResponse<String> answer = asked.get(Math.max(1, until - System.nanoTime()), TimeUnit.NANOSECONDS);
             moved += bytes(answer.headers()) + answer.body().getBytes(StandardCharsets.UTF_8).length;
             return answer;
         } catch (TimeoutException late) {
-            throw RouterFailed.late(router.address());
+            throw RouterException.late(router.address());
         } catch (ExecutionException broken) {
-            throw new RouterFailed(Broken.said(broken, at, "the router"));
+            throw new RouterException(ConnectionFault.said(broken, at, "the router"));
         } finally {
             asked.cancel(true);
         }
@@ -123,18 +123,18 @@ final class HttpRouter implements RouterSource {
         return at.getPort() < 0 ? usual : at.getPort();
     }
 
-    static void permit(CallPermission permission, URI at) throws RouterFailed {
+    static void permit(CallPermission permission, URI at) throws RouterException {
         try {
             permission.require(at.getHost());
         } catch (CallPermission.ForbiddenAddressException forbidden) {
-            throw new RouterFailed(forbidden.getMessage());
+            throw new RouterException(forbidden.getMessage());
         } catch (UnknownHostException unknown) {
-            throw new RouterFailed(Broken.said(unknown, at, "the router"));
+            throw new RouterException(ConnectionFault.said(unknown, at, "the router"));
         }
     }
 
     /** Where the router sends to, on its own host. */
-    private static Optional<URI> redirect(URI from, HttpResponse<String> answer) throws RouterFailed {
+    private static Optional<URI> redirect(URI from, HttpResponse<String> answer) throws RouterException {
         String location = answer.headers().firstValue("Location").orElse("");
         if (answer.statusCode() / 100 != 3 || location.isEmpty()) {
             return Optional.empty();
@@ -148,13 +148,13 @@ final class HttpRouter implements RouterSource {
         } catch (IllegalArgumentException none) {
             // said below
         }
-        throw new RouterFailed("the router sends to another address, which is not followed");
+        throw new RouterException("the router sends to another address, which is not followed");
     }
 
-    private void require(int status, URI at) throws RouterFailed {
+    private void require(int status, URI at) throws RouterException {
         if (status == 401 || status == 403) {
             boolean withheld = !isOwn(at) && (hasPassword() || !router.token().isEmpty());
-            throw new RouterFailed(
+            throw new RouterException(
                     withheld
                             ? "the router sends on to " + at.getScheme() + "://" + at.getRawAuthority()
                                     + ", which is not given the password of another address; set that address instead"
@@ -162,23 +162,23 @@ final class HttpRouter implements RouterSource {
                                     + "); is the password or the token right?");
         }
         if (status / 100 != 2) {
-            throw new RouterFailed("the router answers with status " + status);
+            throw new RouterException("the router answers with status " + status);
         }
     }
 
-    private static Node parsed(String text) throws RouterFailed {
+    private static Node parsed(String text) throws RouterException {
         if (text.length() >= MOST_BYTES) {
-            throw new RouterFailed(
+            throw new RouterException(
                     "the router answers with more than " + MOST_BYTES / 1024 + " kB; is the path right?");
         }
         try {
             JsonNode tree = JSON.readTree(text);
             if (tree == null || !tree.isContainerNode()) {
-                throw new RouterFailed("the router's answer is no JSON object; is the path right?");
+                throw new RouterException("the router's answer is no JSON object; is the path right?");
             }
             return node(tree);
         } catch (JsonProcessingException none) {
-            throw new RouterFailed("the router's answer is no JSON, or half of one; is the path right?");
+            throw new RouterException("the router's answer is no JSON, or half of one; is the path right?");
         }
     }
 

@@ -41,7 +41,7 @@ class LiveController {
      * alone; another device is shown those that are mapped.
      */
     @PostMapping("/measure/router/probe")
-    RouterProbe.Probed tryRouter(HttpServletRequest request) {
+    RouterProbe.ProbeResult tryRouter(HttpServletRequest request) {
         return probe.probe(LocalMachine.sent(request));
     }
 

@@ -10,7 +10,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import syntoma.app.campsite.StandingService;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.app.platform.Daemons;
 import syntoma.core.unit.Text;
 
@@ -36,7 +36,7 @@ class LiveFeed {
 
     SseEmitter follow(boolean drawn) {
         if (followers.size() >= MOST_FOLLOWERS) {
-            throw new Conflict("the router is watched by " + MOST_FOLLOWERS + " already; close some of them");
+            throw new ConflictException("the router is watched by " + MOST_FOLLOWERS + " already; close some of them");
         }
         Follower follower = new Follower(new SseEmitter(0L), drawn);
         follower.emitter().onError(gone -> followers.remove(follower));

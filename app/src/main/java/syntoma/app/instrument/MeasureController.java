@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.LocalMachine;
 import syntoma.core.run.RunKind;
 
@@ -91,7 +91,7 @@ class MeasureController {
     @GetMapping("/runs")
     List<RunView> latest(@RequestParam(defaultValue = "20") int limit) {
         if (limit < 1 || limit > MOST_LISTED) {
-            throw new InvalidInput("limit", "limit is " + limit + "; allowed is 1 to " + MOST_LISTED);
+            throw new InvalidInputException("limit", "limit is " + limit + "; allowed is 1 to " + MOST_LISTED);
         }
         return runs.latest(limit);
     }

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import syntoma.core.run.Direction;
-import syntoma.core.run.Loaded;
+import syntoma.core.run.LoadedLatency;
 import syntoma.core.run.Rates;
 import syntoma.core.run.RunKind;
 import syntoma.core.run.RunResult;
@@ -37,11 +37,11 @@ final class Progress {
         return state;
     }
 
-    synchronized void idle(Loaded.Probe probe) {
+    synchronized void idle(LoadedLatency.Probe probe) {
         taken.idle(probe);
     }
 
-    synchronized void probe(Direction direction, Loaded.Probe probe) {
+    synchronized void probe(Direction direction, LoadedLatency.Probe probe) {
         taken.probe(direction, probe);
     }
 
@@ -73,8 +73,8 @@ final class Progress {
     }
 
     /** How it has ended. */
-    synchronized Ended ended(RunState state, Optional<String> why) {
-        return new Ended(state, why, taken.result(), taken.bytes(), atMs() / 1_000, taken.series());
+    synchronized RunEnd ended(RunState state, Optional<String> why) {
+        return new RunEnd(state, why, taken.result(), taken.bytes(), atMs() / 1_000, taken.series());
     }
 
     void cancel() {

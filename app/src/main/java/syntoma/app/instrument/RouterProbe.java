@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.core.reply.Choices;
 import syntoma.core.reply.RouterReading;
 
@@ -32,7 +32,7 @@ class RouterProbe {
      * @param elements those of its first cell, where it has a list of them
      * @param lists those that could be one of cells
      */
-    record Probed(
+    record ProbeResult(
             boolean reached,
             @Nullable String problem,
             Map<String, String> proposed,
@@ -72,19 +72,19 @@ class RouterProbe {
      * Asks it.
      *
      * @param here whether this machine itself asks: only it is shown what is not mapped
-     * @throws Conflict when none is set
+     * @throws ConflictException when none is set
      */
-    Probed probe(boolean here) {
-        Routers.Reached router =
-                routers.reached().orElseThrow(() -> new Conflict("no router is set; set one first, under Measure"));
+    ProbeResult probe(boolean here) {
+        Routers.ReachedRouter router = routers.reached()
+                .orElseThrow(() -> new ConflictException("no router is set; set one first, under Measure"));
         RouterSource source = Watch.open(router);
         try {
             if (source instanceof HttpRouter http) {
-                HttpRouter.Tried tried = http.attempt();
+                HttpRouter.TriedLogin tried = http.attempt();
                 return probed(tried.proposed().sorted(), tried.reading(), here ? tried.choices() : NONE);
             }
             return probed(Map.of(), source.read(), NONE);
-        } catch (RouterFailed failed) {
+        } catch (RouterException failed) {
             return unreached(failed.getMessage());
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
@@ -94,12 +94,12 @@ class RouterProbe {
         }
     }
 
-    private static Probed probed(Map<String, String> proposed, RouterReading reading, Choices choices) {
+    private static ProbeResult probed(Map<String, String> proposed, RouterReading reading, Choices choices) {
         String problem = String.join("; ", reading.problems());
         if (problem.isEmpty() && reading.cells().isEmpty() && reading.mode().isEmpty()) {
             problem = "nothing in the answer looks like a reading; is the path right?";
         }
-        return new Probed(
+        return new ProbeResult(
                 true,
                 problem.isEmpty() ? null : problem,
                 proposed,
@@ -127,7 +127,7 @@ class RouterProbe {
         return places.stream().map(p -> new ReplyPlace(p.pointer(), p.text())).toList();
     }
 
-    private static Probed unreached(String why) {
-        return new Probed(false, why, Map.of(), null, List.of(), List.of(), List.of(), List.of(), List.of());
+    private static ProbeResult unreached(String why) {
+        return new ProbeResult(false, why, Map.of(), null, List.of(), List.of(), List.of(), List.of(), List.of());
     }
 }

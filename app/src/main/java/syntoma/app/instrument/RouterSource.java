@@ -7,9 +7,9 @@ interface RouterSource {
     /**
      * Asks once.
      *
-     * @throws RouterFailed when nothing was answered in time, or nothing that can be read
+     * @throws RouterException when nothing was answered in time, or nothing that can be read
      */
-    RouterReading read() throws RouterFailed, InterruptedException;
+    RouterReading read() throws RouterException, InterruptedException;
 
     /** The bytes that were moved for it both ways since this was asked last, as far as they are known. */
     long moved();

@@ -12,7 +12,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.platform.CompleteCollections;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Json;
 import syntoma.app.store.SecretBox;
 import syntoma.core.reply.Mapping;
@@ -87,7 +87,7 @@ public class Routers {
             @Nullable Boolean publicAllowed) {}
 
     /** How it is asked. */
-    record Reached(
+    record ReachedRouter(
             String kind,
             String address,
             String path,
@@ -114,8 +114,8 @@ public class Routers {
     }
 
     @Transactional(readOnly = true)
-    public Optional<Reached> reached() {
-        return found().map(r -> new Reached(
+    public Optional<ReachedRouter> reached() {
+        return found().map(r -> new ReachedRouter(
                 r.kind,
                 r.address,
                 r.path,
@@ -130,7 +130,7 @@ public class Routers {
      * Sets it.
      *
      * @param here whether it is set from this machine itself
-     * @throws InvalidInput naming the field that is wrong
+     * @throws InvalidInputException naming the field that is wrong
      * @throws syntoma.app.platform.ConfirmationRequiredException when the address is on the internet and that was not said
      */
     public RouterView set(RouterRequest asked, boolean here) {
@@ -144,7 +144,8 @@ public class Routers {
             return NONE;
         }
         if (!kind.equals(HTTP) && !kind.equals(AT)) {
-            throw new InvalidInput("kind", "kind is " + Text.quoted(kind) + "; allowed is " + HTTP + ", " + AT);
+            throw new InvalidInputException(
+                    "kind", "kind is " + Text.quoted(kind) + "; allowed is " + HTTP + ", " + AT);
         }
         String address = kind.equals(HTTP)
                 ? Address.http("address", orEmpty(asked.address())).toString()
@@ -154,12 +155,12 @@ public class Routers {
         String password = asked.password() == null ? null : secret("password", asked.password());
         String token = asked.token() == null ? null : token(asked.token());
         Map<String, String> wanted = CompleteCollections.map("mapping", asked.mapping());
-        Mapping mapping = InvalidInput.naming("mapping", () -> new Mapping(wanted));
+        Mapping mapping = InvalidInputException.naming("mapping", () -> new Mapping(wanted));
         CallPermission permission = new CallPermission(here, Boolean.TRUE.equals(asked.publicAllowed()));
         boolean same = router != null && router.kind.equals(kind) && router.address.equals(address);
         if (!same) {
             permission.requireSettable(
-                    "address", new Reached(kind, address, path, "", "", "", mapping, permission).host());
+                    "address", new ReachedRouter(kind, address, path, "", "", "", mapping, permission).host());
             router = startAnew(router);
         }
         router.kind = kind;
@@ -207,7 +208,7 @@ public class Routers {
     /** A word that stands in a header as it is. */
     private static String token(String text) {
         if (text.chars().anyMatch(c -> c <= ' ' || c >= 127)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "token",
                     "token has to be letters, digits and signs of ASCII, without a space; no header holds others");
         }
@@ -216,7 +217,7 @@ public class Routers {
 
     private static String secret(String field, String text) {
         if (text.length() > LONGEST_SECRET || text.chars().anyMatch(c -> c < ' ' || c == 127)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     field, field + " has to be at most " + LONGEST_SECRET + " characters that can be seen");
         }
         return text;

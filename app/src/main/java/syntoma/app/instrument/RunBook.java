@@ -16,9 +16,9 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.need.Needs;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.app.platform.Json;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.reading.Figure;
 import syntoma.core.run.Direction;
 import syntoma.core.run.Leg;
@@ -73,7 +73,7 @@ class RunBook {
      *
      * @param otherCarrier that the router named meanwhile
      */
-    void end(long id, Ended ended, Optional<String> otherCarrier) {
+    void end(long id, RunEnd ended, Optional<String> otherCarrier) {
         SpeedRun run = entities.find(SpeedRun.class, id);
         // else the log was emptied meanwhile
         if (run != null) {
@@ -87,12 +87,12 @@ class RunBook {
      *
      * @param later so long after it was asked for it was begun
      * @return whether it is to be logged
-     * @throws Conflict when it is none of a browser's
+     * @throws ConflictException when it is none of a browser's
      */
-    boolean brought(long id, Ended ended, Duration later) {
+    boolean brought(long id, RunEnd ended, Duration later) {
         SpeedRun run = entities.find(SpeedRun.class, id, LockModeType.PESSIMISTIC_WRITE);
         if (run == null || !run.isInBrowser()) {
-            throw new Conflict("run " + id + " is not made by a browser");
+            throw new ConflictException("run " + id + " is not made by a browser");
         }
         boolean calledOff = run.state.equals(RunState.CANCELLED.label());
         if (run.series != null || !calledOff && !run.state.equals(RunState.WAITING.label())) {
@@ -112,7 +112,7 @@ class RunBook {
         waiting(id).ifPresent(run -> run.state = RunState.CANCELLED.label());
     }
 
-    private void fill(SpeedRun run, Ended ended) {
+    private void fill(SpeedRun run, RunEnd ended) {
         run.state = ended.state().label();
         run.endedBecause = ended.why().map(RunBook::kept).orElse(null);
         run.bytesUsed = ended.bytes();
@@ -224,7 +224,7 @@ class RunBook {
     RunView view(long id, Optional<Progress> progress) {
         SpeedRun run = entities.find(SpeedRun.class, id);
         if (run == null) {
-            throw new NotFound("no run has the number " + id);
+            throw new NotFoundException("no run has the number " + id);
         }
         return view(run, progress, true);
     }
@@ -317,7 +317,7 @@ class RunBook {
                 result.get(Figure.UP_LOADED_MS).orElse(null),
                 result.get(Figure.JITTER_MS).orElse(null),
                 result.get(Figure.LOSS_PCT).orElse(null),
-                new RunView.Flat(
+                new RunView.FlatRate(
                         result.flat().get(Direction.DOWN), result.flat().get(Direction.UP)),
                 bytes,
                 seconds,

@@ -8,9 +8,9 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.app.platform.Daemons;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 
 /** Tells those who follow a run how far it is, all of them from one thread, until it is over. */
 @Component
@@ -33,7 +33,7 @@ class RunFeed {
     SseEmitter follow(long run) {
         runs.view(run);
         if (followers.size() >= MOST_FOLLOWERS) {
-            throw new Conflict("runs are followed by " + MOST_FOLLOWERS + " already; close some of them");
+            throw new ConflictException("runs are followed by " + MOST_FOLLOWERS + " already; close some of them");
         }
         Follower follower = new Follower(run, new SseEmitter(0L));
         follower.emitter().onError(gone -> followers.remove(follower));
@@ -51,7 +51,7 @@ class RunFeed {
                 follower.emitter().complete();
             }
             return over;
-        } catch (IOException | IllegalStateException | NotFound gone) {
+        } catch (IOException | IllegalStateException | NotFoundException gone) {
             follower.emitter().complete();
             return true;
         }

@@ -6,8 +6,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import syntoma.app.measurement.AutomaticLog;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 
 /** Takes runs that are over into the log. */
 @Component
@@ -32,19 +32,19 @@ class RunLog {
         both.putAll(run);
         try {
             book.logged(id, log.log(both));
-        } catch (InvalidInput refused) {
+        } catch (InvalidInputException refused) {
             without(id, run, refused);
-        } catch (Conflict refused) {
+        } catch (ConflictException refused) {
             book.refused(id, refused.getMessage());
         }
     }
 
     /** Logs a run without the reading that the log does not take. */
-    private void without(long id, Map<String, String> run, InvalidInput refused) {
+    private void without(long id, Map<String, String> run, InvalidInputException refused) {
         try {
             book.logged(id, log.log(run));
             LOG.info("run {} was logged without its reading: {}", id, refused.getMessage());
-        } catch (InvalidInput | Conflict again) {
+        } catch (InvalidInputException | ConflictException again) {
             book.refused(id, again.getMessage());
         }
     }

@@ -3,7 +3,7 @@ package syntoma.app.instrument;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import syntoma.app.campsite.StandingService;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Register;
 import syntoma.core.run.RunKind;
 import syntoma.core.unit.Text;
@@ -25,30 +25,31 @@ class RunRequests {
     /**
      * What was asked, made whole.
      *
-     * @throws InvalidInput naming what is wrong with it
+     * @throws InvalidInputException naming what is wrong with it
      */
     RunRequest checked(RunRequest asked) {
-        RunKind kind = InvalidInput.naming(
+        RunKind kind = InvalidInputException.naming(
                 "kind", () -> RunKind.labelled(Optional.ofNullable(asked.kind()).orElse("")));
-        String setup = InvalidInput.naming("setup", () -> Text.name("setup", asked.setup(), Register.LONGEST_NAME));
-        String carrier =
-                InvalidInput.naming("carrier", () -> Text.name("carrier", asked.carrier(), Register.LONGEST_NAME));
+        String setup =
+                InvalidInputException.naming("setup", () -> Text.name("setup", asked.setup(), Register.LONGEST_NAME));
+        String carrier = InvalidInputException.naming(
+                "carrier", () -> Text.name("carrier", asked.carrier(), Register.LONGEST_NAME));
         String place = asked.campsite() == null ? standing.line().campsite() : asked.campsite();
         if (place == null && asked.isLogged()) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "campsite", "campsite is missing, and the standing line has none; choose where you are");
         }
         String campsite = place == null
                 ? null
-                : InvalidInput.naming("campsite", () -> Text.name("campsite", place, Register.LONGEST_NAME));
+                : InvalidInputException.naming("campsite", () -> Text.name("campsite", place, Register.LONGEST_NAME));
         String trial = asked.trial() == null
                 ? null
-                : InvalidInput.naming("trial", () -> Text.name("trial", asked.trial(), Register.LONGEST_NAME));
+                : InvalidInputException.naming("trial", () -> Text.name("trial", asked.trial(), Register.LONGEST_NAME));
         if (asked.round() != null) {
-            InvalidInput.naming("round", () -> Values.within("round", asked.round(), 1, MOST_ROUND, ""));
+            InvalidInputException.naming("round", () -> Values.within("round", asked.round(), 1, MOST_ROUND, ""));
         }
         if (asked.budgetMb() != null) {
-            InvalidInput.naming(
+            InvalidInputException.naming(
                     "budgetMb",
                     () -> Values.within("budgetMb", asked.budgetMb(), LEAST_BUDGET_MB, MOST_BUDGET_MB, "MB"));
         }

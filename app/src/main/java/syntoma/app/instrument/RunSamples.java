@@ -7,7 +7,7 @@ import java.util.Map;
 import org.springframework.lang.Nullable;
 import syntoma.core.run.Direction;
 import syntoma.core.run.Latencies;
-import syntoma.core.run.Loaded;
+import syntoma.core.run.LoadedLatency;
 import syntoma.core.run.Rates;
 import syntoma.core.run.RunKind;
 import syntoma.core.run.RunResult;
@@ -15,13 +15,13 @@ import syntoma.core.run.RunResult;
 /** What a run has taken: its samples, and the answers to short questions. */
 final class RunSamples {
     private final RunKind kind;
-    private final List<Loaded.Probe> idle = new ArrayList<>();
+    private final List<LoadedLatency.Probe> idle = new ArrayList<>();
     private final Map<Direction, Way> ways = new EnumMap<>(Direction.class);
 
     /** One direction. */
     private static final class Way {
         private final double fromMs;
-        private final List<Loaded.Probe> probes = new ArrayList<>();
+        private final List<LoadedLatency.Probe> probes = new ArrayList<>();
         private List<Double> mbps = List.of();
         private long bytes;
 
@@ -52,14 +52,14 @@ final class RunSamples {
         ways.put(direction, new Way(fromMs));
     }
 
-    void idle(Loaded.Probe probe) {
+    void idle(LoadedLatency.Probe probe) {
         idle.add(probe);
     }
 
     /** A question that was asked beside the load; its moment is since the run was begun. */
-    void probe(Direction direction, Loaded.Probe probe) {
+    void probe(Direction direction, LoadedLatency.Probe probe) {
         Way way = ways.get(direction);
-        way.probes.add(new Loaded.Probe(probe.atMs() - way.fromMs, probe.ms()));
+        way.probes.add(new LoadedLatency.Probe(probe.atMs() - way.fromMs, probe.ms()));
     }
 
     void sampled(Direction direction, List<Double> mbps, long bytes) {
@@ -83,15 +83,15 @@ final class RunSamples {
 
     /** What it comes to so far. */
     RunResult result() {
-        Map<Direction, Loaded> loaded = new EnumMap<>(Direction.class);
-        ways.forEach((direction, way) -> loaded.put(direction, Loaded.of(new Rates(way.mbps), way.probes)));
+        Map<Direction, LoadedLatency> loaded = new EnumMap<>(Direction.class);
+        ways.forEach((direction, way) -> loaded.put(direction, LoadedLatency.of(new Rates(way.mbps), way.probes)));
         return RunResult.of(kind, idle, loaded);
     }
 
     /** The curve so far. */
     List<Point> series() {
         List<Point> points = new ArrayList<>();
-        for (Loaded.Probe probe : idle) {
+        for (LoadedLatency.Probe probe : idle) {
             if (!probe.isLost()) {
                 points.add(new Point(probe.atMs(), RunState.IDLE.label(), null, probe.ms()));
             }
@@ -105,7 +105,7 @@ final class RunSamples {
         List<Point> points = new ArrayList<>();
         for (int i = 0; i < way.mbps.size(); i++) {
             double from = i * (double) Rates.SAMPLE_MS;
-            Latencies within = Loaded.latencies(way.probes.stream()
+            Latencies within = LoadedLatency.latencies(way.probes.stream()
                     .filter(p -> p.atMs() >= from && p.atMs() < from + Rates.SAMPLE_MS)
                     .toList());
             points.add(new Point(

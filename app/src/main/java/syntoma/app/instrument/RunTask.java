@@ -3,7 +3,7 @@ package syntoma.app.instrument;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import syntoma.core.run.Direction;
-import syntoma.core.run.Loaded;
+import syntoma.core.run.LoadedLatency;
 import syntoma.core.run.Pace;
 import syntoma.core.run.RunKind;
 
@@ -42,9 +42,9 @@ final class RunTask {
      * Runs it.
      *
      * @return why it ended before its time; empty where it did not
-     * @throws RunFailed when it could not go on
+     * @throws RunFailedException when it could not go on
      */
-    Optional<String> run() throws RunFailed, InterruptedException {
+    Optional<String> run() throws RunFailedException, InterruptedException {
         long allowed = client.greet().bytes();
         most = Math.min(budget, allowed);
         progress.enter(RunState.IDLE);
@@ -69,7 +69,7 @@ final class RunTask {
                         : "the speed server allows " + amount + " for a run");
     }
 
-    private void idle() throws RunFailed, InterruptedException {
+    private void idle() throws RunFailedException, InterruptedException {
         // the first one makes the connection
         client.probe(progress.atMs());
         double from = progress.atMs();
@@ -80,18 +80,18 @@ final class RunTask {
             if (enough || at - from >= PACE.idleMostMs()) {
                 return;
             }
-            Loaded.Probe probe = client.probe(at);
+            LoadedLatency.Probe probe = client.probe(at);
             progress.idle(probe);
             lost = probe.isLost() ? lost + 1 : 0;
             if (lost >= PACE.lostInRow()) {
-                throw new RunFailed("the speed server stopped answering");
+                throw new RunFailedException("the speed server stopped answering");
             }
             progress.pause(at + PACE.askEveryMs() - progress.atMs());
         }
     }
 
     /** Loads a direction; whether the budget ended it. */
-    private boolean load(Direction direction) throws RunFailed, InterruptedException {
+    private boolean load(Direction direction) throws RunFailedException, InterruptedException {
         OptionalDouble slow =
                 kind.measuresRate() ? OptionalDouble.empty() : OptionalDouble.of(RunKind.SLOW_STREAM_MBPS);
         long before = progress.bytes();
@@ -110,7 +110,7 @@ final class RunTask {
         }
     }
 
-    private boolean watch(Direction direction, Load load) throws RunFailed, InterruptedException {
+    private boolean watch(Direction direction, Load load) throws RunFailedException, InterruptedException {
         double from = progress.atMs();
         long lastBytes = 0;
         int still = 0;
@@ -129,12 +129,12 @@ final class RunTask {
             }
             Optional<String> problem = load.problem();
             if (problem.isPresent()) {
-                throw new RunFailed(problem.get());
+                throw new RunFailedException(problem.get());
             }
             still = load.bytes() > lastBytes ? 0 : still + 1;
             lastBytes = load.bytes();
             if (still * PACE.sampleMs() >= PACE.stalledMs()) {
-                throw new RunFailed("nothing came through for 5 s");
+                throw new RunFailedException("nothing came through for 5 s");
             }
             long atMs = (long) load.mbps().size() * PACE.sampleMs();
             if (kind.isEnough(progress.rates(direction), atMs, load.bytes()) || isLate(direction)) {
@@ -153,7 +153,7 @@ final class RunTask {
         try {
             while (!Thread.currentThread().isInterrupted()) {
                 double at = progress.atMs();
-                Loaded.Probe probe = client.probe(at);
+                LoadedLatency.Probe probe = client.probe(at);
                 if (!Thread.currentThread().isInterrupted()) {
                     progress.probe(direction, probe);
                 }

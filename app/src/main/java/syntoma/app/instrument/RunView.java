@@ -29,7 +29,7 @@ record RunView(
         @Nullable Double upLoadedMs,
         @Nullable Double jitterMs,
         @Nullable Double lossPct,
-        Flat flat,
+        FlatRate flat,
         long bytesUsed,
         double seconds,
         @Nullable String endedBecause,
@@ -40,5 +40,5 @@ record RunView(
         boolean ownSim) {
 
     /** In which directions the rate hardly varied; null where there is no rate. */
-    record Flat(@Nullable Boolean down, @Nullable Boolean up) {}
+    record FlatRate(@Nullable Boolean down, @Nullable Boolean up) {}
 }

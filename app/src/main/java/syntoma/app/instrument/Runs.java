@@ -17,7 +17,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 import syntoma.app.platform.Daemons;
 import syntoma.core.reply.RouterReading;
 import syntoma.core.run.RunKind;
@@ -91,15 +91,15 @@ class Runs {
     /**
      * Begins a run.
      *
-     * @throws syntoma.app.platform.InvalidInput naming what is wrong with what was asked
-     * @throws Conflict when one goes on, or no speed server is set
+     * @throws syntoma.app.platform.InvalidInputException naming what is wrong with what was asked
+     * @throws ConflictException when one goes on, or no speed server is set
      */
     synchronized RunView start(RunRequest asked) {
         RunRequest checked = requests.checked(asked);
         RunKind kind = RunKind.labelled(checked.kind());
-        SpeedServers.Reached server = servers.one();
+        SpeedServers.ReachedServer server = servers.one();
         if (going != null) {
-            throw new Conflict("run " + going.id() + " goes on; cancel it, or wait until it is over");
+            throw new ConflictException("run " + going.id() + " goes on; cancel it, or wait until it is over");
         }
         OffsetDateTime now = OffsetDateTime.now(clock).truncatedTo(ChronoUnit.SECONDS);
         long id = book.begin(checked, server.address().toString(), now);
@@ -112,14 +112,14 @@ class Runs {
         return view(id);
     }
 
-    private void make(Going begun, RunKind kind, long budget, SpeedServers.Reached server) {
+    private void make(Going begun, RunKind kind, long budget, SpeedServers.ReachedServer server) {
         Progress progress = begun.progress();
         RunState ended = RunState.FAILED;
         Optional<String> why = Optional.of("it was stopped");
         try (SpeedClient client = new SpeedClient(server)) {
             why = new RunTask(kind, budget, client, progress, () -> keep(begun)).run();
             ended = progress.isCancelled() ? RunState.CANCELLED : RunState.DONE;
-        } catch (RunFailed failed) {
+        } catch (RunFailedException failed) {
             why = Optional.of(failed.getMessage());
         } catch (InterruptedException stopped) {
             // said already; the store must not be written by a thread that is interrupted
@@ -131,7 +131,7 @@ class Runs {
         }
     }
 
-    private void finish(Going begun, Ended ended) {
+    private void finish(Going begun, RunEnd ended) {
         try {
             watch.fresh().ifPresent(begun::hears);
             book.end(begun.id(), ended, Optional.ofNullable(begun.otherCarrier().get()));

@@ -1,7 +1,7 @@
 package syntoma.app.instrument;
 
 import org.springframework.stereotype.Component;
-import syntoma.core.run.Loaded;
+import syntoma.core.run.LoadedLatency;
 
 /** Tries the speed server on the spot. */
 @Component
@@ -15,17 +15,17 @@ class ServerProbe {
     /**
      * Whether it answers as one, and what a short answer takes.
      *
-     * @throws syntoma.app.platform.Conflict when none is set
+     * @throws syntoma.app.platform.ConflictException when none is set
      */
     MeasureController.Reach reach() {
-        SpeedServers.Reached server = servers.one();
+        SpeedServers.ReachedServer server = servers.one();
         try (SpeedClient client = new SpeedClient(server)) {
             client.greet();
-            Loaded.Probe answer = client.probe(0);
+            LoadedLatency.Probe answer = client.probe(0);
             return answer.isLost()
                     ? new MeasureController.Reach(false, "the speed server stopped answering", null)
                     : new MeasureController.Reach(true, null, answer.ms());
-        } catch (RunFailed failed) {
+        } catch (RunFailedException failed) {
             return new MeasureController.Reach(false, failed.getMessage(), null);
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();

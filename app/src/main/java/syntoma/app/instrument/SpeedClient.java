@@ -18,7 +18,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.Daemons;
-import syntoma.core.run.Loaded;
+import syntoma.core.run.LoadedLatency;
 
 /** Talks to one speed server for one run. Redirects are not followed. */
 final class SpeedClient implements AutoCloseable {
@@ -41,7 +41,7 @@ final class SpeedClient implements AutoCloseable {
             .executor(workers)
             .build();
 
-    SpeedClient(SpeedServers.Reached set) {
+    SpeedClient(SpeedServers.ReachedServer set) {
         this.server = set.address();
         this.key = set.key();
         this.permission = set.permission();
@@ -52,14 +52,15 @@ final class SpeedClient implements AutoCloseable {
     record Allowance(@Nullable Integer speedServer, long bytes) {}
 
     /** Makes sure that there is a speed server, and that it lets this in. */
-    Allowance greet() throws RunFailed, InterruptedException {
+    Allowance greet() throws RunFailedException, InterruptedException {
         try {
             permission.require(server.getHost());
         } catch (CallPermission.ForbiddenAddressException | UnknownHostException refused) {
-            throw new RunFailed(refused instanceof UnknownHostException ? said(refused) : refused.getMessage());
+            throw new RunFailedException(
+                    refused instanceof UnknownHostException ? said(refused) : refused.getMessage());
         }
         CompletableFuture<HttpResponse<String>> asked =
-                client.sendAsync(to("/").build(), info -> new Limited(LONGEST_ABOUT));
+                client.sendAsync(to("/").build(), info -> new BodyUpTo(LONGEST_ABOUT));
         try {
             HttpResponse<String> answer = asked.get(ANSWERS_WITHIN.toSeconds(), TimeUnit.SECONDS);
             require(answer.statusCode());
@@ -71,24 +72,24 @@ final class SpeedClient implements AutoCloseable {
         } catch (JsonProcessingException other) {
             throw none();
         } catch (TimeoutException late) {
-            throw new RunFailed(late());
+            throw new RunFailedException(late());
         } catch (ExecutionException broken) {
-            throw new RunFailed(said(broken));
+            throw new RunFailedException(said(broken));
         } finally {
             asked.cancel(true);
         }
     }
 
     /** Asks a short question. */
-    Loaded.Probe probe(double atMs) throws InterruptedException {
+    LoadedLatency.Probe probe(double atMs) throws InterruptedException {
         long asked = System.nanoTime();
         try {
             HttpResponse<Void> answer =
                     client.send(to("/ping").timeout(ANSWERS_WITHIN).build(), HttpResponse.BodyHandlers.discarding());
             boolean answered = answer.statusCode() / 100 == 2;
-            return new Loaded.Probe(atMs, answered ? (System.nanoTime() - asked) / 1e6 : Double.NaN);
+            return new LoadedLatency.Probe(atMs, answered ? (System.nanoTime() - asked) / 1e6 : Double.NaN);
         } catch (IOException lost) {
-            return new Loaded.Probe(atMs, Double.NaN);
+            return new LoadedLatency.Probe(atMs, Double.NaN);
         }
     }
 
@@ -107,11 +108,11 @@ final class SpeedClient implements AutoCloseable {
     }
 
     /** Refuses an answer that is none. */
-    void require(int status) throws RunFailed {
+    void require(int status) throws RunFailedException {
         if (status / 100 == 2) {
             return;
         }
-        throw new RunFailed(
+        throw new RunFailedException(
                 switch (status) {
                     case LET_IN_NOT -> "the speed server asks for another key";
                     case TOO_MANY -> "the speed server has as many runs as it allows; try again in a minute";
@@ -123,11 +124,11 @@ final class SpeedClient implements AutoCloseable {
 
     /** What went wrong on the way, in words. */
     String said(Throwable broken) {
-        return Broken.said(broken, server, "the speed server");
+        return ConnectionFault.said(broken, server, "the speed server");
     }
 
-    private RunFailed none() {
-        return new RunFailed(server + " answers, but it is no speed server of Syntoma’s");
+    private RunFailedException none() {
+        return new RunFailedException(server + " answers, but it is no speed server of Syntoma’s");
     }
 
     private String late() {

@@ -8,8 +8,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.store.SecretBox;
 
 /** Which speed server runs use. */
@@ -52,7 +52,7 @@ public class SpeedServers {
      */
     public record ServerRequest(@Nullable String address, @Nullable String key, @Nullable Boolean publicAllowed) {}
 
-    record Reached(URI address, String key, CallPermission permission) {}
+    record ReachedServer(URI address, String key, CallPermission permission) {}
 
     @Transactional(readOnly = true)
     public ServerView view() {
@@ -60,25 +60,26 @@ public class SpeedServers {
     }
 
     @Transactional(readOnly = true)
-    public Optional<Reached> reached() {
-        return found().map(s -> new Reached(URI.create(s.address), secrets.open(s.secret), s.permission()));
+    public Optional<ReachedServer> reached() {
+        return found().map(s -> new ReachedServer(URI.create(s.address), secrets.open(s.secret), s.permission()));
     }
 
     /**
      * The one that is set.
      *
-     * @throws Conflict when none is
+     * @throws ConflictException when none is
      */
     @Transactional(readOnly = true)
-    public Reached one() {
-        return reached().orElseThrow(() -> new Conflict("no speed server is set; set one first, under Measure"));
+    public ReachedServer one() {
+        return reached()
+                .orElseThrow(() -> new ConflictException("no speed server is set; set one first, under Measure"));
     }
 
     /**
      * Sets it.
      *
      * @param here whether it is set from this machine itself
-     * @throws InvalidInput when the address is none that is allowed, or the key is no word
+     * @throws InvalidInputException when the address is none that is allowed, or the key is no word
      * @throws syntoma.app.platform.ConfirmationRequiredException when the address is on the internet and that was not said
      */
     public ServerView set(ServerRequest asked, boolean here) {
@@ -117,7 +118,7 @@ public class SpeedServers {
     private static String key(@Nullable String text) {
         String key = text == null ? "" : text.strip();
         if (key.length() > LONGEST_KEY || key.chars().anyMatch(c -> c <= ' ' || c >= 127)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "key", "key has to be at most " + LONGEST_KEY + " letters, digits and signs without a space");
         }
         return key;

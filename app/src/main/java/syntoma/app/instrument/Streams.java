@@ -15,7 +15,7 @@ final class Streams {
         try {
             client.require(stream.join().statusCode());
             return Optional.empty();
-        } catch (RunFailed refused) {
+        } catch (RunFailedException refused) {
             return Optional.of(refused.getMessage());
         } catch (CompletionException | CancellationException broken) {
             return Optional.of(client.said(broken));

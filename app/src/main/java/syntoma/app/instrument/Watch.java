@@ -63,7 +63,7 @@ public class Watch {
     private String problem;
 
     private RouterSource source;
-    private Optional<Routers.Reached> asked = Optional.empty();
+    private Optional<Routers.ReachedRouter> asked = Optional.empty();
 
     /** A reading, and when it was taken. */
     private record TimedReading(long atNs, RouterReading reading) {}
@@ -167,7 +167,7 @@ public class Watch {
         try {
             int before = generation();
             keep(source().read(), before);
-        } catch (RouterFailed failed) {
+        } catch (RouterException failed) {
             pause = fail(failed.getMessage(), pauseMs);
             least = failed.gaveUp() ? LETS_GO_MS : 0;
         } catch (InterruptedException stopped) {
@@ -231,8 +231,8 @@ public class Watch {
     }
 
     /** The router as it is set now. */
-    private RouterSource source() throws RouterFailed {
-        Optional<Routers.Reached> now = routers.reached();
+    private RouterSource source() throws RouterException {
+        Optional<Routers.ReachedRouter> now = routers.reached();
         if (source != null && now.equals(asked)) {
             return source;
         }
@@ -243,12 +243,12 @@ public class Watch {
         synchronized (this) {
             asked = now;
         }
-        source = open(now.orElseThrow(() -> new RouterFailed(NONE_SET)));
+        source = open(now.orElseThrow(() -> new RouterException(NONE_SET)));
         return source;
     }
 
     /** A way to ask a router. */
-    static RouterSource open(Routers.Reached router) {
+    static RouterSource open(Routers.ReachedRouter router) {
         return router.kind().equals(Routers.HTTP) ? new HttpRouter(router) : new AtRouter(router);
     }
 

@@ -11,9 +11,9 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.gear.Cards;
 import syntoma.app.instrument.CarrierCounters;
 import syntoma.app.measurement.MeasurementReader;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Moment;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.unit.Values;
 
 /** Readings of carriers' own counters. */
@@ -57,23 +57,23 @@ class Counters implements CarrierCounters {
     /**
      * Keeps a reading.
      *
-     * @throws NotFound when there is no such card
+     * @throws NotFoundException when there is no such card
      */
     void enter(long gear, CounterRequest asked) {
         required(gear);
         if (asked.usedGb() == null) {
-            throw new InvalidInput("usedGb", "usedGb is missing; allowed are the GB that the counter shows");
+            throw new InvalidInputException("usedGb", "usedGb is missing; allowed are the GB that the counter shows");
         }
-        InvalidInput.naming("usedGb", () -> Values.within("usedGb", asked.usedGb(), 0, MOST_GB, "GB"));
+        InvalidInputException.naming("usedGb", () -> Values.within("usedGb", asked.usedGb(), 0, MOST_GB, "GB"));
         OffsetDateTime now = OffsetDateTime.now(clock);
         OffsetDateTime at = asked.readAt() == null ? now : asked.readAt();
         if (at.getYear() < MeasurementReader.FIRST_YEAR) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "readAt",
                     "readAt is in the year " + at.getYear() + "; allowed is " + MeasurementReader.FIRST_YEAR + " on");
         }
         if (at.isAfter(now)) {
-            throw new InvalidInput("readAt", "readAt is " + Moment.said(at) + ", which is still to come");
+            throw new InvalidInputException("readAt", "readAt is " + Moment.said(at) + ", which is still to come");
         }
         entities.persist(new CounterReading(gear, at, asked.usedGb()));
         entities.flush();
@@ -83,7 +83,7 @@ class Counters implements CarrierCounters {
     void remove(long gear, long reading, boolean removed) {
         Optional.ofNullable(entities.find(CounterReading.class, reading))
                         .filter(c -> c.gearId == gear)
-                        .orElseThrow(() -> new NotFound("no reading of this SIM has the number " + reading))
+                        .orElseThrow(() -> new NotFoundException("no reading of this SIM has the number " + reading))
                         .removedAt =
                 removed ? OffsetDateTime.now(clock) : null;
         entities.flush();
@@ -91,7 +91,7 @@ class Counters implements CarrierCounters {
 
     private void required(long gear) {
         if (cards.plans().stream().noneMatch(p -> p.gear() == gear)) {
-            throw new NotFound("no SIM has the number " + gear);
+            throw new NotFoundException("no SIM has the number " + gear);
         }
     }
 

@@ -2,8 +2,8 @@ package syntoma.app.measurement;
 
 import java.util.Map;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 
 /** Takes into the log what was measured by the machine, by the same rules as what is typed. */
 @Component
@@ -21,12 +21,12 @@ public class AutomaticLog {
      *
      * @param figures by the fields of the catalogue
      * @return its number
-     * @throws InvalidInput naming what the log does not take
-     * @throws Conflict when it is there already
+     * @throws InvalidInputException naming what the log does not take
+     * @throws ConflictException when it is there already
      */
     public long log(Map<String, String> figures) {
         MeasurementForm.Result read = form.read(new MeasurementForm.Request(figures));
-        return log.store(read.measurement().orElseThrow(() -> new InvalidInput(read.problems())), null)
+        return log.store(read.measurement().orElseThrow(() -> new InvalidInputException(read.problems())), null)
                 .id();
     }
 }

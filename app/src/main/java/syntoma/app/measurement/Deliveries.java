@@ -15,8 +15,8 @@ import java.util.regex.Pattern;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 
 /**
  * What devices sent under a key of their own. A device that got no answer cannot know whether its measurement was stored; it
@@ -50,7 +50,7 @@ class Deliveries {
                 return null;
             }
             if (!KEY.matcher(key).matches()) {
-                throw new InvalidInput(
+                throw new InvalidInputException(
                         "Idempotency-Key",
                         "Idempotency-Key has to be 8 to 64 letters, digits or hyphens, such as a UUID");
             }
@@ -67,7 +67,7 @@ class Deliveries {
     /**
      * The measurement that was stored under the key.
      *
-     * @throws Conflict when the key came with another measurement
+     * @throws ConflictException when the key came with another measurement
      */
     @Transactional(readOnly = true)
     public OptionalLong stored(DeliveryKey sent) {
@@ -76,7 +76,7 @@ class Deliveries {
             return OptionalLong.empty();
         }
         if (!known.print.equals(sent.print())) {
-            throw new Conflict(
+            throw new ConflictException(
                     "Idempotency-Key", "this key came with another measurement already; a new one needs a new key");
         }
         return OptionalLong.of(known.measurementId);

@@ -225,7 +225,7 @@ public class Intake {
             under.seal(known);
         }
 
-        private boolean isThere(Meanwhile.Logged logged) {
+        private boolean isThere(Meanwhile.LoggedMeanwhile logged) {
             return entities.createQuery("select count(*) from Measurement m where m.id = :id", Long.class)
                             .setParameter("id", logged.id())
                             .getSingleResult()

@@ -5,7 +5,7 @@ import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
-import syntoma.app.platform.Conflict;
+import syntoma.app.platform.ConflictException;
 
 /**
  * Imports come in turn, and while one is under way the names that it has looked up must go on to mean what they did: who merges
@@ -32,11 +32,11 @@ public class IntakeTurn {
     /**
      * Takes the turn until the end of the transaction.
      *
-     * @throws Conflict when an import is under way
+     * @throws ConflictException when an import is under way
      */
     public void requireFree() {
         if (!turn.tryAcquire()) {
-            throw new Conflict(
+            throw new ConflictException(
                     "an import is under way, which reads the names that this would change; try again when it is done");
         }
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {

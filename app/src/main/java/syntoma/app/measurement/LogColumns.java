@@ -36,7 +36,7 @@ public class LogColumns {
             String outcome) {}
 
     /** A number that a measurement has. */
-    public record Numbered(long id, Double value) {}
+    public record NumberedValue(long id, Double value) {}
 
     /** How many measurements there are. */
     public long count() {
@@ -57,14 +57,14 @@ public class LogColumns {
     }
 
     /** What those of them that have it say of a figure. */
-    public void numbers(Figure figure, long after, Consumer<Numbered> each) {
+    public void numbers(Figure figure, long after, Consumer<NumberedValue> each) {
         String field = "m." + figure.field();
         read(
-                "select new syntoma.app.measurement.LogColumns$Numbered(m.id, " + field
+                "select new syntoma.app.measurement.LogColumns$NumberedValue(m.id, " + field
                         + ") from Measurement m where m.id > :after and " + field + " is not null order by m.id",
-                Numbered.class,
+                NumberedValue.class,
                 after,
-                Numbered::id,
+                NumberedValue::id,
                 each);
     }
 

@@ -57,8 +57,8 @@ class LogNames {
     }
 
     /** A measurement that was logged, for others. */
-    MeasurementStored stored(MeasurementRow row) {
-        return new MeasurementStored(
+    MeasurementStoredEvent stored(MeasurementRow row) {
+        return new MeasurementStoredEvent(
                 campsites.name(row.campsiteId).orElseThrow(),
                 setups.name(row.setupId).orElseThrow(),
                 carriers.name(row.carrierId).orElse(null),

@@ -15,15 +15,15 @@ class Meanwhile {
     private volatile Import current;
 
     /** A measurement that came in meanwhile. */
-    record Logged(Long id, OffsetDateTime takenAt) {}
+    record LoggedMeanwhile(Long id, OffsetDateTime takenAt) {}
 
     /** One import, from before it looks at what is known until after its rows are there for all. */
     static final class Import {
-        private final Map<Fingerprint, Logged> logged = new HashMap<>();
+        private final Map<Fingerprint, LoggedMeanwhile> logged = new HashMap<>();
         private FingerprintSet sealed;
 
         /** The measurements logged meanwhile, by what makes them the same. */
-        Map<Fingerprint, Logged> logged() {
+        Map<Fingerprint, LoggedMeanwhile> logged() {
             return logged;
         }
 
@@ -49,7 +49,7 @@ class Meanwhile {
     void logged(Fingerprint print, Long id, OffsetDateTime takenAt) {
         Import running = current;
         if (running != null) {
-            running.logged.put(print, new Logged(id, takenAt));
+            running.logged.put(print, new LoggedMeanwhile(id, takenAt));
         }
     }
 

@@ -7,7 +7,7 @@ import jakarta.persistence.Id;
 @Entity
 class Measurement extends MeasurementRow {
     @Id
-    @Numbered
+    @SequenceNumber
     Long id;
 
     protected Measurement() {}

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import syntoma.app.campsite.Campsites;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /** Measurements: typed, listed, deleted and put back. */
 @RestController
@@ -57,7 +57,7 @@ class MeasurementController {
             @RequestParam(required = false) String trial,
             @RequestParam(defaultValue = "1000") int limit) {
         if (limit < 1 || limit > MOST_LISTED) {
-            throw new InvalidInput("limit", "limit is " + limit + "; allowed is 1 to " + MOST_LISTED);
+            throw new InvalidInputException("limit", "limit is " + limit + "; allowed is 1 to " + MOST_LISTED);
         }
         Optional<Long> place =
                 Optional.ofNullable(campsite).map(name -> campsites.of(name).id());
@@ -68,7 +68,7 @@ class MeasurementController {
     /** Stores a measurement; one that is sent again under the same key is stored once, and answered as at first. */
     @PostMapping("/measurements")
     @ResponseStatus(HttpStatus.CREATED)
-    MeasurementLog.Stored store(
+    MeasurementLog.StoredEntry store(
             @RequestBody MeasurementForm.Request request,
             @RequestHeader(name = "Idempotency-Key", required = false) @Nullable String key) {
         Deliveries.DeliveryKey sent = Deliveries.DeliveryKey.of(key, request);
@@ -77,7 +77,7 @@ class MeasurementController {
             return log.stored(before.getAsLong());
         }
         MeasurementForm.Result read = form.read(request);
-        return log.store(read.measurement().orElseThrow(() -> new InvalidInput(read.problems())), sent);
+        return log.store(read.measurement().orElseThrow(() -> new InvalidInputException(read.problems())), sent);
     }
 
     @PostMapping("/measurements/check")

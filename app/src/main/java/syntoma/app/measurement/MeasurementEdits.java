@@ -17,9 +17,9 @@ import syntoma.app.history.Edits;
 import syntoma.app.history.Journal;
 import syntoma.app.history.Undoing;
 import syntoma.app.need.Carriers;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.Setups;
 import syntoma.core.reading.Figure;
 
@@ -80,7 +80,7 @@ class MeasurementEdits implements Undoing {
     /**
      * A measurement with what it was before.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     @Transactional(readOnly = true)
     public EditView view(long id) {
@@ -96,15 +96,15 @@ class MeasurementEdits implements Undoing {
      *
      * @param seen the version that was looked at; null when that is not known
      * @return the number of the change in the journal; empty where nothing changed
-     * @throws InvalidInput naming the fields that are wrong
-     * @throws Conflict when the log has the same measurement already
+     * @throws InvalidInputException naming the fields that are wrong
+     * @throws ConflictException when the log has the same measurement already
      */
     public @Nullable Long edit(long id, MeasurementForm.Request request, @Nullable Integer seen) {
         Measurement row = required(id);
         MeasurementForm.Result read = form.read(request);
         Map<String, String> before = texts(row);
-        Map<String, String> after =
-                change(row, read.measurement().orElseThrow(() -> new InvalidInput(read.problems())), before, seen);
+        Map<String, String> after = change(
+                row, read.measurement().orElseThrow(() -> new InvalidInputException(read.problems())), before, seen);
         if (before.equals(after)) {
             return null;
         }
@@ -129,7 +129,8 @@ class MeasurementEdits implements Undoing {
         edits.change(Edits.Kind.MEASUREMENT, row.id, "This measurement", seen, before, after);
         if (!row.print().equals(wasPrint)) {
             if (log.isElsewhere(row)) {
-                throw new Conflict("takenAt", "the same measurement is in the log already; delete one of them instead");
+                throw new ConflictException(
+                        "takenAt", "the same measurement is in the log already; delete one of them instead");
             }
             rememberPrint(row, wasPrint);
         }
@@ -157,7 +158,7 @@ class MeasurementEdits implements Undoing {
     private Measurement required(long id) {
         Measurement row = entities.find(Measurement.class, id);
         if (row == null) {
-            throw new NotFound("no measurement has the number " + id);
+            throw new NotFoundException("no measurement has the number " + id);
         }
         return row;
     }
@@ -217,17 +218,17 @@ class MeasurementEdits implements Undoing {
         Correction made = Journal.read(detail, Correction.class);
         Measurement row = entities.find(Measurement.class, made.measurement());
         if (row == null) {
-            throw new Conflict("this measurement was deleted since; put it back first");
+            throw new ConflictException("this measurement was deleted since; put it back first");
         }
         if (!edits.stands(Edits.Kind.MEASUREMENT, row.id, made.version())) {
-            throw new Conflict("this measurement was changed again since; undo the later change first");
+            throw new ConflictException("this measurement was changed again since; undo the later change first");
         }
         Map<String, String> was = edits.was(Edits.Kind.MEASUREMENT, row.id, made.version() - 1, TYPED)
                 .orElseThrow();
         MeasurementForm.Result read = form.read(new MeasurementForm.Request(was));
         change(
                 row,
-                read.measurement().orElseThrow(() -> new Conflict("what it was can no longer be read")),
+                read.measurement().orElseThrow(() -> new ConflictException("what it was can no longer be read")),
                 texts(row),
                 null);
     }

@@ -17,7 +17,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Moment;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
@@ -185,7 +185,7 @@ class MeasurementForm {
             texts.put(figure, value == null ? "" : value.strip());
         }
         if (!typed.isEmpty()) {
-            throw new InvalidInput(typed.keySet().stream()
+            throw new InvalidInputException(typed.keySet().stream()
                     .map(name -> new FieldProblem(Text.shortened(name), Text.quoted(name) + " is no field of this"))
                     .toList());
         }

@@ -11,8 +11,8 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.Stays;
 import syntoma.app.history.Journal;
 import syntoma.app.measurement.Deliveries.DeliveryKey;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.NotFoundException;
 
 /** Single measurements: logged, taken out, put back. The same measurement is never in the log twice. */
 @Service
@@ -51,7 +51,7 @@ class MeasurementLog {
      *
      * @param beside what others logged for the same setup in the same round of the same trial; all of it is kept
      */
-    record Stored(long id, List<SameRoundEntry> beside) {}
+    record StoredEntry(long id, List<SameRoundEntry> beside) {}
 
     /** Another measurement, and what it is in a few words. */
     record SameRoundEntry(long id, String sentence) {}
@@ -62,9 +62,9 @@ class MeasurementLog {
     /**
      * Stores one measurement, under the key that it was sent with once.
      *
-     * @throws Conflict when the same measurement is there already
+     * @throws ConflictException when the same measurement is there already
      */
-    public Stored store(NewMeasurement m, @Nullable DeliveryKey sent) {
+    public StoredEntry store(NewMeasurement m, @Nullable DeliveryKey sent) {
         OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.stored(sent);
         if (before.isPresent()) {
             return stored(before.getAsLong());
@@ -73,7 +73,7 @@ class MeasurementLog {
         Measurement row =
                 new Measurement(m, Fingerprint.of(m, names.first()), place.campsite(), place.setup(), place.carrier());
         if (isThere(row.print(), row.takenAt)) {
-            throw new Conflict("takenAt", "this measurement is in the log already");
+            throw new ConflictException("takenAt", "this measurement is in the log already");
         }
         keep(row);
         trials.add(row);
@@ -86,15 +86,15 @@ class MeasurementLog {
 
     /** What was stored under a number, and what else is logged for the same run of a trial. */
     @Transactional(readOnly = true)
-    public Stored stored(long id) {
+    public StoredEntry stored(long id) {
         Measurement row = entities.find(Measurement.class, id);
         if (row == null || row.trial == null || row.round == null) {
-            return new Stored(id, List.of());
+            return new StoredEntry(id, List.of());
         }
         List<SameRoundEntry> beside = trials.sameRun(row).stream()
                 .map(other -> new SameRoundEntry(other.id, names.said(other) + ": " + RowTexts.measured(other)))
                 .toList();
-        return new Stored(id, beside);
+        return new StoredEntry(id, beside);
     }
 
     private void keep(Measurement row) {
@@ -134,7 +134,7 @@ class MeasurementLog {
      * Takes a measurement out of the log until it is put back.
      *
      * @return the number of the change in the journal
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     public long delete(long id) {
         Measurement gone = entities.find(Measurement.class, id);
@@ -151,7 +151,7 @@ class MeasurementLog {
     /**
      * Puts a deleted measurement back; where the same one came into the log meanwhile, that one stands for it.
      *
-     * @throws NotFound when none with the number was deleted
+     * @throws NotFoundException when none with the number was deleted
      */
     public void restore(long id) {
         DeletedMeasurement deleted = entities.find(DeletedMeasurement.class, id);
@@ -166,7 +166,7 @@ class MeasurementLog {
         }
     }
 
-    private static NotFound missing(long id) {
-        return new NotFound("no measurement has the number " + id);
+    private static NotFoundException missing(long id) {
+        return new NotFoundException("no measurement has the number " + id);
     }
 }

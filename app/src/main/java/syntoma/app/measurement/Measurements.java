@@ -17,7 +17,7 @@ import syntoma.app.campsite.StayTime;
 import syntoma.app.campsite.Visits;
 import syntoma.app.history.Edits;
 import syntoma.app.need.Carriers;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.Setups;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
@@ -54,7 +54,7 @@ public class Measurements {
     /**
      * Measurements in the order of time; with a limit, the latest ones, the latest first.
      *
-     * @throws NotFound when there is no such stay
+     * @throws NotFoundException when there is no such stay
      */
     public List<LoggedMeasurement> list(Selection selection) {
         List<StayTime> all = visits.times();
@@ -140,7 +140,7 @@ public class Measurements {
         StayTime stay = all.stream()
                 .filter(s -> s.id() == id)
                 .findFirst()
-                .orElseThrow(() -> new NotFound("no stay has the number " + id));
+                .orElseThrow(() -> new NotFoundException("no stay has the number " + id));
         criteria.and("m.campsiteId = :site", "site", stay.campsiteId())
                 .and("m.takenAt >= :from", "from", stay.arrivedAt());
         if (stay.leftAt() != null) {
@@ -149,7 +149,7 @@ public class Measurements {
     }
 
     /** What advice goes by of a measurement; what is missing is null. */
-    public record Bare(
+    public record BareMeasurement(
             long id,
             OffsetDateTime takenAt,
             Long campsite,
@@ -165,23 +165,24 @@ public class Measurements {
             @Nullable Double lossPct) {}
 
     private static final String BARE =
-            "select new syntoma.app.measurement.Measurements$Bare(m.id, m.takenAt, m.campsiteId, m.setupId,"
+            "select new syntoma.app.measurement.Measurements$BareMeasurement(m.id, m.takenAt, m.campsiteId, m.setupId,"
                     + " m.carrierId, m.outcome, m.rsrpDbm, m.sinrDb, m.downMbps, m.upMbps, m.downLoadedMs,"
                     + " m.upLoadedMs, m.lossPct) from Measurement m";
 
     /** The latest of the log, without its texts, the latest first. */
-    public List<Bare> bare(int most) {
-        return entities.createQuery(BARE + " order by m.takenAt desc, m.id desc", Bare.class)
+    public List<BareMeasurement> bare(int most) {
+        return entities.createQuery(BARE + " order by m.takenAt desc, m.id desc", BareMeasurement.class)
                 .setMaxResults(most)
                 .getResultList();
     }
 
     /** What was measured with one setup on one carrier at one campsite from a moment on until before another. */
-    public List<Bare> bare(long campsite, long setup, long carrier, OffsetDateTime from, OffsetDateTime before) {
+    public List<BareMeasurement> bare(
+            long campsite, long setup, long carrier, OffsetDateTime from, OffsetDateTime before) {
         return entities.createQuery(
                         BARE + " where m.takenAt >= :from and m.takenAt < :before and m.campsiteId = :campsite"
                                 + " and m.setupId = :setup and m.carrierId = :carrier order by m.takenAt, m.id",
-                        Bare.class)
+                        BareMeasurement.class)
                 .setParameter("from", from)
                 .setParameter("before", before)
                 .setParameter("campsite", campsite)

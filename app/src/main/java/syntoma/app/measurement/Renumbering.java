@@ -4,7 +4,7 @@ import jakarta.persistence.EntityManager;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.store.Restored;
+import syntoma.app.store.StoreRestoredEvent;
 
 /** Where the store was filled again, measurements go on with numbers that none of it has, deleted ones among them. */
 @Component
@@ -15,10 +15,10 @@ class Renumbering {
         this.entities = entities;
     }
 
-    @EventListener(Restored.class)
+    @EventListener(StoreRestoredEvent.class)
     @Transactional(readOnly = true)
     public void restored() {
-        Numbered.NumberGenerator.taken(Math.max(
+        SequenceNumber.NumberGenerator.taken(Math.max(
                 entities.createQuery("select coalesce(max(m.id), 0L) from Measurement m", Long.class)
                         .getSingleResult(),
                 entities.createQuery("select coalesce(max(d.id), 0L) from DeletedMeasurement d", Long.class)

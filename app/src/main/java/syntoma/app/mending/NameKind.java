@@ -3,7 +3,7 @@ package syntoma.app.mending;
 import java.util.Arrays;
 import java.util.Locale;
 import syntoma.app.measurement.Refiling;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.unit.Text;
 
 /** What names are mended of. */
@@ -29,13 +29,13 @@ enum NameKind {
     /**
      * The kind of a word.
      *
-     * @throws NotFound when it is none
+     * @throws NotFoundException when it is none
      */
     static NameKind of(String word) {
         return Arrays.stream(values())
                 .filter(kind -> kind.word().equals(word))
                 .findFirst()
-                .orElseThrow(() ->
-                        new NotFound("no names of " + Text.quoted(word) + "; there are campsite, setup and carrier"));
+                .orElseThrow(() -> new NotFoundException(
+                        "no names of " + Text.quoted(word) + "; there are campsite, setup and carrier"));
     }
 }

@@ -30,7 +30,7 @@ class NamesController {
     record Merge(long into) {}
 
     /** A known name that another is close to; null where there is none. */
-    record Close(@Nullable String name) {}
+    record SimilarName(@Nullable String name) {}
 
     @PutMapping("/{id}")
     NamesService.ChangeNumber rename(@PathVariable String kind, @PathVariable long id, @RequestBody NewName request) {
@@ -39,12 +39,12 @@ class NamesController {
 
     /** What merging would move; nothing is changed. */
     @PostMapping("/{id}/merge/preview")
-    NamesService.Merged preview(@PathVariable String kind, @PathVariable long id, @RequestBody Merge request) {
+    NamesService.MergeOutcome preview(@PathVariable String kind, @PathVariable long id, @RequestBody Merge request) {
         return names.preview(NameKind.of(kind), id, request.into());
     }
 
     @PostMapping("/{id}/merge")
-    NamesService.Merged merge(@PathVariable String kind, @PathVariable long id, @RequestBody Merge request) {
+    NamesService.MergeOutcome merge(@PathVariable String kind, @PathVariable long id, @RequestBody Merge request) {
         return names.merge(NameKind.of(kind), id, request.into());
     }
 
@@ -56,7 +56,7 @@ class NamesController {
     }
 
     @GetMapping("/close")
-    Close close(@PathVariable String kind, @RequestParam String name) {
-        return new Close(names.close(NameKind.of(kind), name).orElse(null));
+    SimilarName close(@PathVariable String kind, @RequestParam String name) {
+        return new SimilarName(names.close(NameKind.of(kind), name).orElse(null));
     }
 }

@@ -17,9 +17,9 @@ import syntoma.app.measurement.IntakeTurn;
 import syntoma.app.measurement.PlannedTrials;
 import syntoma.app.measurement.Refiling;
 import syntoma.app.need.Carriers;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.platform.Register;
 import syntoma.app.setup.SetupService;
 import syntoma.app.setup.Setups;
@@ -75,7 +75,7 @@ class NamesService implements Undoing {
      * @param renamed trials that get another name because the other has one of theirs, by their names of before
      * @param change by which it can be undone; null for a preview
      */
-    record Merged(
+    record MergeOutcome(
             String from,
             String into,
             int measurements,
@@ -102,7 +102,9 @@ class NamesService implements Undoing {
     }
 
     private String name(NameKind kind, long id) {
-        return register(kind).name(id).orElseThrow(() -> new NotFound("no " + kind.word() + " has the number " + id));
+        return register(kind)
+                .name(id)
+                .orElseThrow(() -> new NotFoundException("no " + kind.word() + " has the number " + id));
     }
 
     /** Gives a thing another name. */
@@ -146,11 +148,11 @@ class NamesService implements Undoing {
     }
 
     /** What merging one into another would move; nothing is changed. */
-    Merged preview(NameKind kind, long from, long into) {
+    MergeOutcome preview(NameKind kind, long from, long into) {
         return transaction.execute(status -> {
             status.setRollbackOnly();
-            Merged merged = merging(kind, from, into);
-            return new Merged(
+            MergeOutcome merged = merging(kind, from, into);
+            return new MergeOutcome(
                     merged.from, merged.into, merged.measurements, merged.same, merged.stays, merged.renamed, null);
         });
     }
@@ -158,22 +160,23 @@ class NamesService implements Undoing {
     /**
      * Lets one stand for another: all that was measured under the other's name is its own.
      *
-     * @throws Conflict when an import is under way, or the other is a setup with a chain
+     * @throws ConflictException when an import is under way, or the other is a setup with a chain
      */
-    Merged merge(NameKind kind, long from, long into) {
+    MergeOutcome merge(NameKind kind, long from, long into) {
         return transaction.execute(status -> merging(kind, from, into));
     }
 
-    private Merged merging(NameKind kind, long from, long into) {
+    private MergeOutcome merging(NameKind kind, long from, long into) {
         turn.requireFree();
         String gone = name(kind, from);
         String stays = name(kind, into);
         if (gone.equals(stays)) {
-            throw new InvalidInput("into", "into is the same " + kind.word() + "; choose another to stand for it");
+            throw new InvalidInputException(
+                    "into", "into is the same " + kind.word() + "; choose another to stand for it");
         }
         if (kind == NameKind.SETUP && chains.hasChain(from)) {
-            throw new Conflict(gone + " has a chain of its own, so its measurements stay its own; merge " + stays
-                    + " into " + gone + " instead, or retire it");
+            throw new ConflictException(gone + " has a chain of its own, so its measurements stay its own; merge "
+                    + stays + " into " + gone + " instead, or retire it");
         }
         long entry = journal.write(Journal.Kind.MERGED, "", new Alias("", ""));
         register(kind).merge(from, into);
@@ -183,7 +186,8 @@ class NamesService implements Undoing {
                 entry,
                 "Merged the " + kind.word() + " " + gone + " into " + stays + " (" + outcome.moved() + " measurements)",
                 new Merging(kind.word(), from, into, movedStays, outcome.plans()));
-        return new Merged(gone, stays, outcome.moved(), outcome.same(), movedStays.size(), outcome.renamed(), entry);
+        return new MergeOutcome(
+                gone, stays, outcome.moved(), outcome.same(), movedStays.size(), outcome.renamed(), entry);
     }
 
     @Override
@@ -207,7 +211,7 @@ class NamesService implements Undoing {
     private void undoRenaming(Renaming made) {
         NameKind kind = NameKind.of(made.kind());
         if (!name(kind, made.id()).equals(made.now())) {
-            throw new Conflict(made.now() + " was renamed again since; undo the later change first");
+            throw new ConflictException(made.now() + " was renamed again since; undo the later change first");
         }
         register(kind).rename(made.id(), made.was());
         register(kind).forget(made.now());

@@ -19,10 +19,10 @@ import syntoma.app.history.Journal;
 import syntoma.app.history.Undoing;
 import syntoma.app.measurement.MeasurementReader;
 import syntoma.app.measurement.Refiling;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Moment;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.platform.Register;
 
 /** Puts stays right: their dates, where one should be two, and what was logged at the wrong one. */
@@ -105,7 +105,7 @@ class StayMending implements Undoing {
 
     private Dates checked(long id, Dates wanted) {
         if (wanted.arrivedAt() == null) {
-            throw new InvalidInput("arrivedAt", "arrivedAt is missing; write a time with its offset");
+            throw new InvalidInputException("arrivedAt", "arrivedAt is missing; write a time with its offset");
         }
         checkYear("arrivedAt", wanted.arrivedAt());
         if (wanted.leftAt() != null) {
@@ -113,17 +113,17 @@ class StayMending implements Undoing {
         }
         OffsetDateTime now = OffsetDateTime.now(clock);
         if (wanted.arrivedAt().isAfter(now)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "arrivedAt", "arrivedAt is " + Moment.said(wanted.arrivedAt()) + ", which is still to come");
         }
         if (wanted.leftAt() != null && !wanted.leftAt().isAfter(wanted.arrivedAt())) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "leftAt",
                     "leftAt is " + Moment.said(wanted.leftAt()) + "; it must be after the arrival, "
                             + Moment.said(wanted.arrivedAt()));
         }
         stays.inTheWay(id, wanted).ifPresent(other -> {
-            throw new Conflict(
+            throw new ConflictException(
                     "arrivedAt",
                     "that overlaps the stay at " + stays.place(other) + ", " + span(other) + "; change that one first");
         });
@@ -132,7 +132,7 @@ class StayMending implements Undoing {
 
     private static void checkYear(String field, OffsetDateTime at) {
         if (at.getYear() < MeasurementReader.FIRST_YEAR || at.getYear() > MeasurementReader.LAST_YEAR) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     field,
                     field + " is in the year " + at.getYear() + "; allowed is " + MeasurementReader.FIRST_YEAR + " to "
                             + MeasurementReader.LAST_YEAR);
@@ -157,7 +157,7 @@ class StayMending implements Undoing {
         Dates before = stays.of(id);
         String name = place == null || place.isBlank() ? "" : Register.name("campsite", place);
         if (at == null || !at.isAfter(before.arrivedAt()) || !at.isBefore(before.end())) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "at",
                     "at is " + (at == null ? "missing" : Moment.said(at)) + "; it must lie within the stay, "
                             + span(before));
@@ -206,16 +206,17 @@ class StayMending implements Undoing {
                 || wanted.isEmpty()
                 || wanted.size() > MOST_MOVED
                 || wanted.stream().anyMatch(Objects::isNull)) {
-            throw new InvalidInput("measurements", "measurements needs the numbers of 1 to " + MOST_MOVED + " of them");
+            throw new InvalidInputException(
+                    "measurements", "measurements needs the numbers of 1 to " + MOST_MOVED + " of them");
         }
         List<Long> ids = refiling.known(wanted);
         if (ids.size() < wanted.stream().distinct().count()) {
-            throw new NotFound("some of the measurements are not there any more; look at the list again");
+            throw new NotFoundException("some of the measurements are not there any more; look at the list again");
         }
         Dates before = stays.of(stay);
         Refiling.Span span = refiling.span(ids);
         if (refiling.campsites(ids).equals(Set.of(before.campsite()))) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "stay",
                     "they were measured at " + stays.place(before)
                             + " already; change when the stay began or ended instead");
@@ -259,7 +260,7 @@ class StayMending implements Undoing {
     public void undo(long entry, Journal.Kind kind, String detail) {
         StayChange made = Journal.read(detail, StayChange.class);
         if (made.was() != null && !edits.stands(Edits.Kind.STAY, made.was().id(), made.version())) {
-            throw new Conflict("this stay was changed again since; undo the later change first");
+            throw new ConflictException("this stay was changed again since; undo the later change first");
         }
         if (made.added() != null) {
             if (made.stood()) {

@@ -12,8 +12,8 @@ import java.util.stream.IntStream;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.platform.Register;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
@@ -68,13 +68,15 @@ public class Carriers extends Register<Carrier> {
     /** Sets a carrier's bands in a region; none takes the region away. */
     public void put(RegionView wanted) {
         String name = name("carrier", wanted.carrier());
-        String region = InvalidInput.naming("region", () -> Text.name("region", wanted.region(), LONGEST_REGION));
+        String region =
+                InvalidInputException.naming("region", () -> Text.name("region", wanted.region(), LONGEST_REGION));
         List<String> given = wanted.bands() == null ? List.of() : wanted.bands();
         if (given.size() > MOST_BANDS) {
-            throw new InvalidInput("bands", "bands has " + given.size() + " items; allowed are up to " + MOST_BANDS);
+            throw new InvalidInputException(
+                    "bands", "bands has " + given.size() + " items; allowed are up to " + MOST_BANDS);
         }
         List<String> bands = IntStream.range(0, given.size())
-                .mapToObj(i -> InvalidInput.naming(
+                .mapToObj(i -> InvalidInputException.naming(
                         "bands[" + i + "]", () -> Bands.named(Objects.requireNonNullElse(given.get(i), ""))
                                 .name()))
                 .distinct()
@@ -96,14 +98,14 @@ public class Carriers extends Register<Carrier> {
     /**
      * A carrier's bands in a region, or in all that are entered when none is given.
      *
-     * @throws NotFound when the carrier has no such region
+     * @throws NotFoundException when the carrier has no such region
      */
     @Transactional(readOnly = true)
     public List<Band> bands(String carrier, @Nullable String region) {
         List<RegionView> own =
                 regions().stream().filter(r -> r.carrier().equals(carrier)).toList();
         if (region != null && own.stream().noneMatch(r -> r.region().equals(region))) {
-            throw new NotFound(carrier + " has no region " + Text.quoted(region));
+            throw new NotFoundException(carrier + " has no region " + Text.quoted(region));
         }
         return own.stream()
                 .filter(r -> region == null || r.region().equals(region))
@@ -116,7 +118,7 @@ public class Carriers extends Register<Carrier> {
     /**
      * Checks that there is a carrier of a name.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     @Transactional(readOnly = true)
     public void check(String name) {

@@ -15,8 +15,8 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.store.Emptied;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.store.StoreEmptiedEvent;
 import syntoma.core.need.BuiltInNeeds;
 import syntoma.core.need.Need;
 import syntoma.core.need.PartOfDay;
@@ -100,7 +100,7 @@ public class Needs {
     }
 
     /** The built-in needs are there from the first start. */
-    @EventListener({ApplicationStartedEvent.class, Emptied.class})
+    @EventListener({ApplicationStartedEvent.class, StoreEmptiedEvent.class})
     public void begin() {
         if (rows().isEmpty()) {
             for (Need need : BuiltInNeeds.all()) {
@@ -164,9 +164,10 @@ public class Needs {
      * @param seen the version that was looked at; null when that is not known
      */
     public void put(NeedRequest wanted, @Nullable Integer seen) {
-        String name = InvalidInput.naming("name", () -> Text.name("name", wanted.name(), LONGEST_NAME));
-        InvalidInput.naming("partOfDay", () -> PartOfDay.labelled(Objects.requireNonNullElse(wanted.partOfDay(), "")));
-        Need need = InvalidInput.naming("need", () -> need(wanted));
+        String name = InvalidInputException.naming("name", () -> Text.name("name", wanted.name(), LONGEST_NAME));
+        InvalidInputException.naming(
+                "partOfDay", () -> PartOfDay.labelled(Objects.requireNonNullElse(wanted.partOfDay(), "")));
+        Need need = InvalidInputException.naming("need", () -> need(wanted));
         NeedRow row =
                 rows().stream().filter(n -> n.name.equals(name)).findFirst().orElseGet(() -> new NeedRow(name));
         NeedRequest before = request(row);

@@ -11,7 +11,7 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.chain.Feature;
 import syntoma.core.chain.Shell;
 import syntoma.core.chain.Vehicle;
@@ -129,8 +129,9 @@ public class Vehicles {
      */
     public void put(VehicleRequest wanted, @Nullable Integer seen) {
         VehicleRequest before = request();
-        Shell shell = InvalidInput.naming("body", () -> Shell.labelled(Objects.requireNonNullElse(wanted.body(), "")));
-        Vehicle vehicle = InvalidInput.naming(
+        Shell shell = InvalidInputException.naming(
+                "body", () -> Shell.labelled(Objects.requireNonNullElse(wanted.body(), "")));
+        Vehicle vehicle = InvalidInputException.naming(
                 "vehicle",
                 () -> new Vehicle(
                         wanted.vehicle(),
@@ -139,23 +140,25 @@ public class Vehicles {
                         Objects.requireNonNullElse(wanted.limitM(), Vehicle.USUAL_LIMIT_M),
                         wanted.batteryAh(),
                         wanted.batteryV()));
-        InvalidInput.naming("hoursADay", () -> Values.within("hours a day", wanted.hoursADay(), 0, 24, "h"));
+        InvalidInputException.naming("hoursADay", () -> Values.within("hours a day", wanted.hoursADay(), 0, 24, "h"));
         Optional.ofNullable(wanted.budget())
-                .ifPresent(v -> InvalidInput.naming("budget", () -> Values.within("budget", v, 0, 1_000_000, "")));
-        Optional.ofNullable(wanted.uploadGb())
                 .ifPresent(v ->
-                        InvalidInput.naming("uploadGb", () -> Values.within("usual upload", v, 0.001, 10_000, "GB")));
+                        InvalidInputException.naming("budget", () -> Values.within("budget", v, 0, 1_000_000, "")));
+        Optional.ofNullable(wanted.uploadGb())
+                .ifPresent(v -> InvalidInputException.naming(
+                        "uploadGb", () -> Values.within("usual upload", v, 0.001, 10_000, "GB")));
         List<String> features = Objects.requireNonNullElse(wanted.features(), List.<String>of()).stream()
-                .map(f -> InvalidInput.naming("features", () -> Feature.labelled(Objects.requireNonNullElse(f, ""))
-                        .label()))
+                .map(f -> InvalidInputException.naming(
+                        "features", () -> Feature.labelled(Objects.requireNonNullElse(f, ""))
+                                .label()))
                 .distinct()
                 .toList();
         String name = isBlank(wanted.vehicle())
                 ? "Vehicle"
-                : InvalidInput.naming("vehicle", () -> Text.name("vehicle", wanted.vehicle(), LONGEST_NAME));
+                : InvalidInputException.naming("vehicle", () -> Text.name("vehicle", wanted.vehicle(), LONGEST_NAME));
         String region = isBlank(wanted.region())
                 ? null
-                : InvalidInput.naming("region", () -> Text.name("region", wanted.region(), LONGEST_NAME));
+                : InvalidInputException.naming("region", () -> Text.name("region", wanted.region(), LONGEST_NAME));
         String currency = isBlank(wanted.currency()) ? null : currency(wanted.currency());
         Rig rig = rig();
         rig.vehicle = name;
@@ -181,7 +184,7 @@ public class Vehicles {
     private static String currency(String text) {
         String sign = text.strip();
         if (!CURRENCY.matcher(sign).matches()) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "currency",
                     "currency is " + Text.quoted(text) + "; allowed are up to 8 letters and signs, such as € or kr");
         }

@@ -16,8 +16,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
-import syntoma.app.platform.NotFound;
-import syntoma.app.store.Emptied;
+import syntoma.app.platform.NotFoundException;
+import syntoma.app.store.StoreEmptiedEvent;
 import syntoma.app.store.StoreFiles;
 
 /** Keeps pictures. */
@@ -37,7 +37,7 @@ public class Photos {
     /**
      * Keeps a picture. Reading it takes its time: never to be called in a transaction.
      *
-     * @throws syntoma.app.platform.InvalidInput when it is none that can be read
+     * @throws syntoma.app.platform.InvalidInputException when it is none that can be read
      */
     public StoredPicture keep(byte[] sent) {
         Picture picture = maker.make(sent);
@@ -115,13 +115,13 @@ public class Photos {
     /**
      * The JPEG of a hash.
      *
-     * @throws NotFound when its file is gone
+     * @throws NotFoundException when its file is gone
      */
     public byte[] read(String hash) {
         try {
             return Files.readAllBytes(path(hash));
         } catch (IOException gone) {
-            throw new NotFound("the file of this picture is gone");
+            throw new NotFoundException("the file of this picture is gone");
         }
     }
 
@@ -137,7 +137,7 @@ public class Photos {
         }
     }
 
-    @EventListener(Emptied.class)
+    @EventListener(StoreEmptiedEvent.class)
     void emptied() throws IOException {
         files.deletePhotos();
     }

@@ -16,8 +16,8 @@ import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 
 /**
  * Has pictures made ready by a process of its own, one at a time, within bounds of memory and time: whatever a file does to its reader, it
@@ -45,12 +45,12 @@ class PictureMaker {
     /**
      * Makes a picture ready.
      *
-     * @throws InvalidInput when it is none, or needs too much to be read
+     * @throws InvalidInputException when it is none, or needs too much to be read
      */
     Picture make(byte[] sent) {
         try {
             if (!turn.tryAcquire(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
-                throw new Conflict(
+                throw new ConflictException(
                         "other pictures are being read; nothing of this one was kept. Try again in a moment");
             }
             try {
@@ -60,7 +60,7 @@ class PictureMaker {
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new Conflict("Syntoma is stopping; nothing of this picture was kept");
+            throw new ConflictException("Syntoma is stopping; nothing of this picture was kept");
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -90,11 +90,11 @@ class PictureMaker {
 
     private static Picture result(int status, byte[] answer) throws IOException {
         if (status == PictureProcess.REFUSED) {
-            throw new InvalidInput("photo", new String(answer, StandardCharsets.UTF_8));
+            throw new InvalidInputException("photo", new String(answer, StandardCharsets.UTF_8));
         }
         if (status != 0) {
             LOG.warn("a picture ended its process with status {}", status);
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "photo",
                     "photo needs more memory or time than a picture may take to be read. Save it again as JPEG with fewer"
                             + " pixels, and send that");

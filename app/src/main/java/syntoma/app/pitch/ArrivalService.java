@@ -26,7 +26,7 @@ import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
 import syntoma.app.need.Carriers;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Optionals;
 import syntoma.app.platform.Register;
 import syntoma.app.setup.SetupName;
@@ -169,9 +169,9 @@ class ArrivalService {
         String name = Register.name("campsite", Objects.requireNonNullElse(request.campsite(), ""));
         Optional<Coordinates> at = Optional.ofNullable(request.coordinates())
                 .filter(text -> !text.isBlank())
-                .map(text -> InvalidInput.naming("coordinates", () -> Coordinates.read(text)));
+                .map(text -> InvalidInputException.naming("coordinates", () -> Coordinates.read(text)));
         List<String> surroundings = Objects.requireNonNullElse(request.surroundings(), List.<String>of()).stream()
-                .map(word -> InvalidInput.naming(
+                .map(word -> InvalidInputException.naming(
                         "surroundings", () -> Surroundings.labelled(Objects.requireNonNullElse(word, ""))
                                 .word()))
                 .distinct()
@@ -192,9 +192,9 @@ class ArrivalService {
 
     private void note(long stay, @Nullable ArrivalController.PhoneRequest shown, String field) {
         if (shown == null) {
-            throw new InvalidInput(field, field + " is missing");
+            throw new InvalidInputException(field, field + " is missing");
         }
-        String name = InvalidInput.naming(
+        String name = InvalidInputException.naming(
                 field + ".carrier", () -> Carriers.name("carrier", Objects.requireNonNullElse(shown.carrier(), "")));
         level(shown.outside(), field + ".outside").ifPresent(l -> keep(stay, name, false, l));
         level(shown.inside(), field + ".inside").ifPresent(l -> keep(stay, name, true, l));
@@ -207,6 +207,6 @@ class ArrivalService {
     private static Optional<PhoneLevel> level(@Nullable String text, String field) {
         return Optional.ofNullable(text)
                 .filter(t -> !t.isBlank())
-                .map(t -> InvalidInput.naming(field, () -> PhoneLevel.read(t)));
+                .map(t -> InvalidInputException.naming(field, () -> PhoneLevel.read(t)));
     }
 }

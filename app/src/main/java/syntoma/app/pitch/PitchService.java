@@ -68,7 +68,7 @@ class PitchService {
         List<LoggedMeasurement> lately =
                 stay.stream().filter(m -> !m.takenAt().isBefore(since)).toList();
         Map<String, SetupName> named = setups.all().stream().collect(Collectors.toMap(SetupName::name, s -> s));
-        Optional<Results.Lately> tonight = results.lately(
+        Optional<Results.LatestTrial> tonight = results.lately(
                 line.campsite(), lately, Optional.ofNullable(line.setup()).map(SetupName::name));
         return new PitchView(
                 line,
@@ -78,7 +78,7 @@ class PitchService {
                 heard(stay, everHere, named),
                 stay,
                 metrics(stay),
-                tonight.map(Results.Lately::view).orElse(null));
+                tonight.map(Results.LatestTrial::view).orElse(null));
     }
 
     private static List<String> metrics(List<LoggedMeasurement> runs) {
@@ -89,7 +89,7 @@ class PitchService {
                 .toList();
     }
 
-    private static String headline(List<LoggedMeasurement> stay, Optional<Results.Lately> tonight) {
+    private static String headline(List<LoggedMeasurement> stay, Optional<Results.LatestTrial> tonight) {
         if (tonight.isPresent()) {
             return tonight.get().headline();
         }

@@ -10,7 +10,7 @@ public final class CompleteCollections {
     /**
      * A list without holes.
      *
-     * @throws InvalidInput naming the first place that is null
+     * @throws InvalidInputException naming the first place that is null
      */
     public static <T> List<T> list(String field, List<T> given) {
         if (given == null) {
@@ -27,7 +27,7 @@ public final class CompleteCollections {
     /**
      * A map without holes.
      *
-     * @throws InvalidInput naming the first key whose value is null
+     * @throws InvalidInputException naming the first key whose value is null
      */
     public static <T> Map<String, T> map(String field, Map<String, T> given) {
         if (given == null) {
@@ -41,7 +41,7 @@ public final class CompleteCollections {
         return Map.copyOf(given);
     }
 
-    private static InvalidInput hole(String field) {
-        return new InvalidInput(field, field + " is missing; leave it out or give it a value");
+    private static InvalidInputException hole(String field) {
+        return new InvalidInputException(field, field + " is missing; leave it out or give it a value");
     }
 }

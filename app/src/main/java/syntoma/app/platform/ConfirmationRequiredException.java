@@ -3,7 +3,7 @@ package syntoma.app.platform;
 import java.util.List;
 
 /** Something that cannot be done before a person has said how it is meant; nothing was saved. */
-public final class ConfirmationRequiredException extends Conflict {
+public final class ConfirmationRequiredException extends ConflictException {
     private final transient List<Choice> choices;
 
     /**

@@ -90,13 +90,13 @@ public final class GeoJson {
     /**
      * Reads the features of a file in one pass; of each its point and its properties are kept.
      *
-     * @throws InvalidInput when it is no GeoJSON
+     * @throws InvalidInputException when it is no GeoJSON
      */
     public static List<Feature> read(byte[] file) {
         try (JsonParser json = JSON.getFactory().createParser(file)) {
             return new Reader(json).root();
         } catch (JacksonException unread) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "geojson",
                     "the file is no JSON that can be read"
                             + (unread.getLocation() == null
@@ -119,7 +119,7 @@ public final class GeoJson {
 
         private List<Feature> root() throws IOException {
             if (json.nextToken() != JsonToken.START_OBJECT) {
-                throw new InvalidInput(
+                throw new InvalidInputException(
                         "geojson", "the file is no JSON object; allowed is a FeatureCollection or a Feature");
             }
             Parts own = new Parts();
@@ -134,11 +134,11 @@ public final class GeoJson {
                 }
             });
             if (json.nextToken() != null) {
-                throw new InvalidInput("geojson", "something stands behind the end of the file's JSON object");
+                throw new InvalidInputException("geojson", "something stands behind the end of the file's JSON object");
             }
             boolean collection = own.type.equals("FeatureCollection") && listed;
             if (!collection && !own.type.equals("Feature")) {
-                throw new InvalidInput(
+                throw new InvalidInputException(
                         "geojson",
                         "type is " + Text.quoted(own.type)
                                 + "; allowed is FeatureCollection with features, or Feature");

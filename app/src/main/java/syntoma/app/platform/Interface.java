@@ -133,7 +133,7 @@ class Interface implements WebMvcConfigurer {
         ResponseEntity<String> lost(HttpServletRequest request, @RequestAttribute String nonce) throws IOException {
             String accepted = request.getHeader(HttpHeaders.ACCEPT);
             if (accepted == null || !accepted.contains(MediaType.TEXT_HTML_VALUE)) {
-                throw new NotFound("there is nothing at this address");
+                throw new NotFoundException("there is nothing at this address");
             }
             return page(HttpStatus.NOT_FOUND, nonce);
         }

@@ -19,9 +19,9 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
-import syntoma.app.store.Busy;
+import syntoma.app.store.BusyException;
 import syntoma.app.store.CannotSaveException;
-import syntoma.app.store.Collision;
+import syntoma.app.store.CollisionFinder;
 import syntoma.app.store.StorageTrouble;
 import syntoma.core.unit.FieldProblem;
 import syntoma.core.unit.Text;
@@ -32,17 +32,17 @@ class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     @ExceptionHandler
-    ResponseEntity<Object> invalid(InvalidInput refused) {
+    ResponseEntity<Object> invalid(InvalidInputException refused) {
         return answer(HttpStatus.BAD_REQUEST, refused.getMessage(), refused.problems());
     }
 
     @ExceptionHandler
-    ResponseEntity<Object> notFound(NotFound missing) {
+    ResponseEntity<Object> notFound(NotFoundException missing) {
         return answer(HttpStatus.NOT_FOUND, missing.getMessage(), List.of());
     }
 
     @ExceptionHandler
-    ResponseEntity<Object> conflict(Conflict conflict) {
+    ResponseEntity<Object> conflict(ConflictException conflict) {
         return answer(HttpStatus.CONFLICT, conflict.getMessage(), conflict.problems());
     }
 
@@ -72,7 +72,7 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ResponseEntity<Object> busy(Busy busy) {
+    ResponseEntity<Object> busy(BusyException busy) {
         return answer(HttpStatus.SERVICE_UNAVAILABLE, busy.getMessage(), List.of());
     }
 
@@ -83,7 +83,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> unexpected(RuntimeException bug) {
-        if (Collision.in(bug)) {
+        if (CollisionFinder.in(bug)) {
             return answer(
                     HttpStatus.CONFLICT,
                     "the same was changed by somebody else at this moment; nothing of this was kept. Look at it again",
@@ -104,7 +104,7 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        FieldProblem problem = Unreadable.problem(e.getCause());
+        FieldProblem problem = JsonFault.problem(e.getCause());
         return answer(HttpStatus.BAD_REQUEST, problem.message(), List.of(problem));
     }
 

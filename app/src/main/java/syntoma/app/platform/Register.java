@@ -124,19 +124,19 @@ public abstract class Register<E extends NamedThing> {
     /**
      * The thing of a name.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     protected E required(String name) {
-        return named(name).orElseThrow(() -> new NotFound("no " + what + " is named " + Text.quoted(name)));
+        return named(name).orElseThrow(() -> new NotFoundException("no " + what + " is named " + Text.quoted(name)));
     }
 
     /**
      * The thing of a number.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     protected E required(long number) {
-        return numbered(number).orElseThrow(() -> new NotFound("no " + what + " has the number " + number));
+        return numbered(number).orElseThrow(() -> new NotFoundException("no " + what + " has the number " + number));
     }
 
     /** The number of a name, where there is one. */
@@ -154,7 +154,7 @@ public abstract class Register<E extends NamedThing> {
     /**
      * The number of the thing that stands for one.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     @Transactional(readOnly = true)
     public Long standing(long number) {
@@ -191,7 +191,7 @@ public abstract class Register<E extends NamedThing> {
     /**
      * Gives a thing another name; all that refers to it stays its own.
      *
-     * @throws Conflict when another has the name, or had it
+     * @throws ConflictException when another has the name, or had it
      */
     public void rename(long id, String wanted) {
         String name = name("name", wanted);
@@ -215,7 +215,7 @@ public abstract class Register<E extends NamedThing> {
     /**
      * Makes a name lead to a thing that has another.
      *
-     * @throws Conflict when another thing has the name, or had it
+     * @throws ConflictException when another thing has the name, or had it
      */
     public void alsoNamed(long id, String wanted) {
         String name = name("name", wanted);
@@ -240,7 +240,7 @@ public abstract class Register<E extends NamedThing> {
         named(name).filter(other -> !other.id().equals(thing.id())).ifPresent(other -> {
             String whose =
                     other.name().equals(name) ? "which another " + what + " has" : "which leads to " + other.name();
-            throw new Conflict("name", "name is " + Text.quoted(name) + ", " + whose);
+            throw new ConflictException("name", "name is " + Text.quoted(name) + ", " + whose);
         });
     }
 
@@ -265,18 +265,18 @@ public abstract class Register<E extends NamedThing> {
     }
 
     /**
-     * Lets a thing stand for itself again.
+     * Undoes the merging of a thing into another.
      *
-     * @throws Conflict when it was not merged into that other, or the other was merged on since
+     * @throws ConflictException when it was not merged into that other, or the other was merged on since
      */
     public void part(long from, long into) {
         E thing = entities.find(kind, from);
         E other = entities.find(kind, into);
         if (thing == null || other == null || !Long.valueOf(into).equals(thing.mergedInto())) {
-            throw new Conflict("this is not merged any more as it was; nothing was changed");
+            throw new ConflictException("this is not merged any more as it was; nothing was changed");
         }
         if (other.mergedInto() != null) {
-            throw new Conflict(other.name() + " was merged into another since; undo that first");
+            throw new ConflictException(other.name() + " was merged into another since; undo that first");
         }
         thing.merge(null);
         entities.flush();
@@ -285,9 +285,9 @@ public abstract class Register<E extends NamedThing> {
     /**
      * A name as it is given from outside.
      *
-     * @throws InvalidInput naming the field when it is no name
+     * @throws InvalidInputException naming the field when it is no name
      */
     public static String name(String field, String text) {
-        return InvalidInput.naming(field, () -> Text.name(field, text, LONGEST_NAME));
+        return InvalidInputException.naming(field, () -> Text.name(field, text, LONGEST_NAME));
     }
 }

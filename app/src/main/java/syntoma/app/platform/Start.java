@@ -21,9 +21,9 @@ import org.springframework.context.aot.AbstractAotProcessor;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
 import org.springframework.lang.Nullable;
 import org.springframework.util.ClassUtils;
-import syntoma.app.store.CannotStart;
 import syntoma.app.store.DemoDirectory;
 import syntoma.app.store.Mend;
+import syntoma.app.store.StartRefusedException;
 import syntoma.app.store.StoreFiles;
 import syntoma.app.store.StoreStart;
 
@@ -63,8 +63,10 @@ public final class Start {
         try {
             prepare(files, demo, port);
             if (Boolean.parseBoolean(option(options, "syntoma.lan", "false")) && !Files.exists(files.phrase())) {
-                throw new CannotStart("--lan lets other devices in, and needs a pass phrase for that; set one with"
-                        + " ./syntoma phrase --data " + data + ", or start without --lan and set it under Devices");
+                throw new StartRefusedException(
+                        "--lan lets other devices in, and needs a pass phrase for that; set one with"
+                                + " ./syntoma phrase --data " + data
+                                + ", or start without --lan and set it under Devices");
             }
             open(files, mend);
             if (demo) {
@@ -82,7 +84,7 @@ public final class Start {
             }
         } catch (IOException failed) {
             end("the start with the data in " + data + " failed: " + describe(failed));
-        } catch (CannotStart refused) {
+        } catch (StartRefusedException refused) {
             end(refused.getMessage());
         } catch (RuntimeException failed) {
             end(reason(failed, data));
@@ -134,8 +136,9 @@ public final class Start {
                     files.lock(), StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
             FileLock lock = lock(channel);
             if (lock == null) {
-                throw new CannotStart("the data in " + data + " are in use by another start of Syntoma; stop that one,"
-                        + " or choose another directory with --data");
+                throw new StartRefusedException(
+                        "the data in " + data + " are in use by another start of Syntoma; stop that one,"
+                                + " or choose another directory with --data");
             }
             held = channel;
             StoreFiles.restrictFile(files.lock());
@@ -147,14 +150,14 @@ public final class Start {
             Files.write(probe, new byte[8192]);
             Files.delete(probe);
         } catch (IOException | java.nio.channels.OverlappingFileLockException e) {
-            throw new CannotStart("the directory " + data + " cannot be written (" + describe(e)
+            throw new StartRefusedException("the directory " + data + " cannot be written (" + describe(e)
                     + "); free some space, allow writing, or choose another directory with --data");
         }
         try (ServerSocket probe = new ServerSocket()) {
             probe.setReuseAddress(true);
             probe.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port));
         } catch (IOException e) {
-            throw new CannotStart(
+            throw new StartRefusedException(
                     "port " + port + " on 127.0.0.1 is taken by another program; choose another with" + " --port");
         }
     }
@@ -184,7 +187,7 @@ public final class Start {
             }
             new StoreStart(files).prepare().forEach(System.out::println);
         } catch (IOException e) {
-            throw new CannotStart("the log in " + files.dir() + " cannot be read (" + describe(e) + ")");
+            throw new StartRefusedException("the log in " + files.dir() + " cannot be read (" + describe(e) + ")");
         }
     }
 

@@ -12,9 +12,9 @@ import java.util.Optional;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.design.Effort;
 import syntoma.core.design.Noise;
 import syntoma.core.reading.Figure;
@@ -101,10 +101,10 @@ class Practice {
 
     @Transactional(readOnly = true)
     PracticeScore score() {
-        List<Practised> all = entities.createQuery("from Practised p order by p.id desc", Practised.class)
+        List<StoredGame> all = entities.createQuery("from StoredGame p order by p.id desc", StoredGame.class)
                 .setMaxResults(LISTED)
                 .getResultList();
-        List<Practised> given = all.stream().filter(p -> p.said != null).toList();
+        List<StoredGame> given = all.stream().filter(p -> p.said != null).toList();
         return new PracticeScore(
                 given.size(),
                 (int) given.stream().filter(p -> p.isRight).count(),
@@ -125,7 +125,7 @@ class Practice {
         if (open != null) {
             return view(open);
         }
-        Practised practised = new Practised(random.nextInt(Integer.MAX_VALUE), OffsetDateTime.now(clock));
+        StoredGame practised = new StoredGame(random.nextInt(Integer.MAX_VALUE), OffsetDateTime.now(clock));
         entities.persist(practised);
         return view(practised);
     }
@@ -144,9 +144,9 @@ class Practice {
 
     /** Sends the hands out; once. */
     PracticeView make(long id, PracticePlan plan) {
-        Practised practised = found(id);
+        StoredGame practised = found(id);
         if (practised.rounds != null) {
-            throw new Conflict("the trial is made already; give your verdict");
+            throw new ConflictException("the trial is made already; give your verdict");
         }
         practised.rounds = rounds(plan);
         practised.runs = runs(plan);
@@ -163,22 +163,23 @@ class Practice {
 
     private static int whole(String field, @Nullable Integer value, int low, int high) {
         if (value == null) {
-            throw new InvalidInput(field, field + " are missing; allowed are " + low + " to " + high);
+            throw new InvalidInputException(field, field + " are missing; allowed are " + low + " to " + high);
         }
-        return (int) InvalidInput.naming(field, () -> Values.within(field, value, low, high, ""))
+        return (int) InvalidInputException.naming(field, () -> Values.within(field, value, low, high, ""))
                 .doubleValue();
     }
 
     /** Takes the verdict, and tells the truth. */
     PracticeView judge(long id, PracticeVerdict verdict) {
-        Practised practised = found(id);
+        StoredGame practised = found(id);
         if (practised.rounds == null) {
-            throw new Conflict("nothing was measured yet; send the hands out first");
+            throw new ConflictException("nothing was measured yet; send the hands out first");
         }
         if (practised.said != null) {
-            throw new Conflict("the verdict was given already");
+            throw new ConflictException("the verdict was given already");
         }
-        Claim said = InvalidInput.naming("said", () -> Claim.labelled(verdict.said() == null ? "" : verdict.said()));
+        Claim said = InvalidInputException.naming(
+                "said", () -> Claim.labelled(verdict.said() == null ? "" : verdict.said()));
         PracticeGame game = PracticeGame.of(practised.seed);
         double truth = game.truth(game.asksForUpload());
         double margin = margin(game);
@@ -197,7 +198,7 @@ class Practice {
         return figure(game).scale().off(figure(game).scale().margin());
     }
 
-    private static Comparison compared(PracticeGame game, Practised practised) {
+    private static Comparison compared(PracticeGame game, StoredGame practised) {
         Figure figure = figure(game);
         List<Run> runs = game.trial(practised.rounds, practised.runs);
         return new Comparer(
@@ -208,7 +209,7 @@ class Practice {
                 .pair("A", "B");
     }
 
-    private PracticeView view(Practised practised) {
+    private PracticeView view(StoredGame practised) {
         PracticeGame game = PracticeGame.of(practised.seed);
         return new PracticeView(
                 practised.id,
@@ -219,7 +220,7 @@ class Practice {
                 practised.said == null ? null : truth(game, practised));
     }
 
-    private static PracticeMade made(PracticeGame game, Practised practised) {
+    private static PracticeMade made(PracticeGame game, StoredGame practised) {
         List<Run> runs = game.trial(practised.rounds, practised.runs);
         Effort effort = game.effort(practised.rounds, practised.runs);
         List<PracticeRound> byRound = new ArrayList<>();
@@ -239,7 +240,7 @@ class Practice {
         return rates.length == 0 ? null : Double.valueOf(rates[rates.length / 2]);
     }
 
-    private static PracticeTruth truth(PracticeGame game, Practised practised) {
+    private static PracticeTruth truth(PracticeGame game, StoredGame practised) {
         Comparison compared = compared(game, practised);
         return new PracticeTruth(
                 game.lesson().title(),
@@ -259,8 +260,8 @@ class Practice {
                         .toList());
     }
 
-    private Practised found(long id) {
-        return Optional.ofNullable(entities.find(Practised.class, id))
-                .orElseThrow(() -> new NotFound("no practice trial has the number " + id));
+    private StoredGame found(long id) {
+        return Optional.ofNullable(entities.find(StoredGame.class, id))
+                .orElseThrow(() -> new NotFoundException("no practice trial has the number " + id));
     }
 }

@@ -9,8 +9,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
 import syntoma.core.band.Channel;
@@ -93,7 +93,7 @@ class ReferenceController {
         try {
             return BandDto.of(Bands.named(name));
         } catch (IllegalArgumentException unknown) {
-            throw new NotFound(unknown.getMessage());
+            throw new NotFoundException(unknown.getMessage());
         }
     }
 
@@ -103,19 +103,19 @@ class ReferenceController {
             @RequestParam(required = false) Integer nrarfcn,
             @RequestParam(required = false) String band) {
         if ((earfcn == null) == (nrarfcn == null)) {
-            throw new InvalidInput("earfcn", "give either earfcn or nrarfcn");
+            throw new InvalidInputException("earfcn", "give either earfcn or nrarfcn");
         }
         if (earfcn != null && band != null) {
-            throw new InvalidInput("band", "band goes with nrarfcn; an earfcn settles its band alone");
+            throw new InvalidInputException("band", "band goes with nrarfcn; an earfcn settles its band alone");
         }
         Channel channel;
         if (earfcn != null) {
-            channel = InvalidInput.naming("earfcn", () -> Channels.earfcn(earfcn));
+            channel = InvalidInputException.naming("earfcn", () -> Channels.earfcn(earfcn));
         } else if (band == null) {
-            channel = InvalidInput.naming("nrarfcn", () -> Channels.nrarfcn(nrarfcn));
+            channel = InvalidInputException.naming("nrarfcn", () -> Channels.nrarfcn(nrarfcn));
         } else {
-            Band named = InvalidInput.naming("band", () -> Bands.named(band));
-            channel = InvalidInput.naming("nrarfcn", () -> Channels.nrarfcn(nrarfcn, named));
+            Band named = InvalidInputException.naming("band", () -> Bands.named(band));
+            channel = InvalidInputException.naming("nrarfcn", () -> Channels.nrarfcn(nrarfcn, named));
         }
         return new ChannelDto(
                 channel.band().map(Band::name).orElse(null),

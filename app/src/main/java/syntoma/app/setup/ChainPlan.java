@@ -10,7 +10,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.springframework.lang.Nullable;
 import syntoma.app.platform.CompleteCollections;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.band.Bands;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Plugging;
@@ -117,7 +117,7 @@ public record ChainPlan(
     /**
      * Refuses a plan that no vehicle could hold.
      *
-     * @throws InvalidInput naming the list that is too long
+     * @throws InvalidInputException naming the list that is too long
      */
     void checkLengths() {
         few("runs", runs.size(), MOST_PARTS);
@@ -137,20 +137,20 @@ public record ChainPlan(
     /**
      * Refuses settings that there are not. What is stored already is not asked again.
      *
-     * @throws InvalidInput naming the setting, its value and what is allowed
+     * @throws InvalidInputException naming the setting, its value and what is allowed
      */
     void checkSettings() {
-        InvalidInput.naming("mode", () -> RadioMode.labelled(mode));
-        InvalidInput.naming("source", () -> Source.labelled(source));
+        InvalidInputException.naming("mode", () -> RadioMode.labelled(mode));
+        InvalidInputException.naming("source", () -> Source.labelled(source));
         for (int i = 0; i < lockedBands.size(); i++) {
             String band = lockedBands.get(i);
-            InvalidInput.naming("lockedBands[" + i + "]", () -> Bands.named(band));
+            InvalidInputException.naming("lockedBands[" + i + "]", () -> Bands.named(band));
         }
     }
 
     private static void few(String field, int size, int most) {
         if (size > most) {
-            throw new InvalidInput(field, field + " has " + size + " items; allowed are up to " + most);
+            throw new InvalidInputException(field, field + " has " + size + " items; allowed are up to " + most);
         }
     }
 

@@ -12,7 +12,7 @@ import org.springframework.lang.Nullable;
 import syntoma.app.gear.GearItem;
 import syntoma.app.gear.GearKind;
 import syntoma.app.gear.Parts;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.chain.Antenna;
 import syntoma.core.chain.AntennaRun;
 import syntoma.core.chain.Cable;
@@ -49,20 +49,20 @@ final class Chains {
     /**
      * The chain of a plan.
      *
-     * @throws InvalidInput naming the part that is not there, is of another kind, or is in it twice
+     * @throws InvalidInputException naming the part that is not there, is of another kind, or is in it twice
      */
     Chain of(ChainPlan plan, Optional<WhatIfRequest> whatIf) {
         plan.checkLengths();
         List<AntennaRun> runs = new ArrayList<>();
         for (int i = 0; i < plan.runs().size(); i++) {
             ChainPlan.Run run = plan.runs().get(i);
-            AntennaRun built = InvalidInput.naming("runs[" + i + "]", () -> run(run));
+            AntennaRun built = InvalidInputException.naming("runs[" + i + "]", () -> run(run));
             boolean first = i == 0 && whatIf.isPresent();
             runs.add(first ? changed(built, whatIf.get()) : built);
         }
         Placement devicePlacement =
-                InvalidInput.naming("devicePlacement", () -> Placement.labelled(plan.devicePlacement()));
-        return InvalidInput.naming(
+                InvalidInputException.naming("devicePlacement", () -> Placement.labelled(plan.devicePlacement()));
+        return InvalidInputException.naming(
                 "chain",
                 () -> new Chain(
                         vehicle,
@@ -119,12 +119,13 @@ final class Chains {
         Connector end = run.antenna().leads().isEmpty()
                 ? Connector.of("SMA-male")
                 : run.antenna().leads().get(0).connector();
-        InvalidInput.naming("whatIf.cableM", () -> Values.within("cable length", length, 0, LONGEST_CABLE_M, "m"));
-        CableClass known = InvalidInput.naming("whatIf.cableClass", () -> CableClass.named(cableClass));
+        InvalidInputException.naming(
+                "whatIf.cableM", () -> Values.within("cable length", length, 0, LONGEST_CABLE_M, "m"));
+        CableClass known = InvalidInputException.naming("whatIf.cableClass", () -> CableClass.named(cableClass));
         List<Cable> extension = length == 0
                 ? List.of()
                 : List.of(new Cable(length + " m of " + cableClass, known, length, end.counterpart(), end));
-        return InvalidInput.naming(
+        return InvalidInputException.naming(
                 "whatIf.mastM",
                 () -> new AntennaRun(
                         run.key(), run.antenna(), extension, Map.of(), run.placement(), mast, run.plateCm2()));

@@ -16,7 +16,7 @@ import syntoma.app.gear.Parts;
 import syntoma.app.need.Carriers;
 import syntoma.app.need.Needs;
 import syntoma.app.need.Vehicles;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.setup.Chains.WhatIfRequest;
 import syntoma.core.band.Band;
 import syntoma.core.chain.Adapter;
@@ -96,11 +96,11 @@ public class FitService {
     /**
      * A plan with one lead plugged elsewhere.
      *
-     * @throws InvalidInput naming the lead or the port that the chain has not
+     * @throws InvalidInputException naming the lead or the port that the chain has not
      */
     static ChainPlan plugged(ChainPlan plan, String lead, Optional<String> port, Ground ground) {
         FitCase fit = fit(plan, Optional.empty(), ground);
-        Plugging moved = InvalidInput.naming("plug", () -> {
+        Plugging moved = InvalidInputException.naming("plug", () -> {
             Plugging wanted = fit.wiring().plugging().moved(lead, port);
             wanted.check(fit.chain());
             return wanted;
@@ -111,12 +111,12 @@ public class FitService {
     /**
      * Checks that a plan can be built and set so.
      *
-     * @throws InvalidInput naming the part or the setting that cannot be
+     * @throws InvalidInputException naming the part or the setting that cannot be
      */
     static void check(ChainPlan plan, Ground ground) {
         plan.checkSettings();
         Chain chain = new Chains(ground.shelf(), ground.vehicle()).of(plan, Optional.empty());
-        InvalidInput.naming("wiring", () -> {
+        InvalidInputException.naming("wiring", () -> {
             new Plugging(plan.wiring()).check(chain);
             return chain;
         });

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.setup.Chains.WhatIfRequest;
 import syntoma.app.setup.SetupService.PlugRequest;
 import syntoma.core.chain.CableClass;
@@ -110,7 +110,7 @@ class SetupController {
     @PostMapping("/check")
     SetupView check(@RequestBody CheckRequest request) {
         if (request.plan() == null) {
-            throw new InvalidInput("plan", "plan is missing");
+            throw new InvalidInputException("plan", "plan is missing");
         }
         return setups.draft(
                 request.plan(),

@@ -10,10 +10,10 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.history.Edits;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Json;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.Chains.WhatIfRequest;
 import syntoma.app.setup.FitService.Ground;
 import syntoma.core.fit.Findings;
@@ -112,7 +112,7 @@ public class SetupService {
      * A setup with all that is computed of it.
      *
      * @param wanted the revision; the latest where none is said
-     * @throws NotFound when there is no such setup or revision
+     * @throws NotFoundException when there is no such setup or revision
      */
     @Transactional(readOnly = true)
     public SetupView view(long id, Optional<Integer> wanted, Optional<String> carrier, Optional<String> region) {
@@ -121,7 +121,7 @@ public class SetupService {
         SetupRevision shown = wanted.map(number -> all.stream()
                         .filter(r -> r.revision == number)
                         .findFirst()
-                        .orElseThrow(() -> new NotFound(setup.name() + " has no revision " + number)))
+                        .orElseThrow(() -> new NotFoundException(setup.name() + " has no revision " + number)))
                 .orElse(all.isEmpty() ? null : all.get(all.size() - 1));
         List<SetupView.RevisionView> views = all.stream()
                 .map(r -> new SetupView.RevisionView(
@@ -156,7 +156,7 @@ public class SetupService {
         ChainPlan plugged = plug.map(p -> FitService.plugged(
                         plan,
                         Optional.ofNullable(p.lead())
-                                .orElseThrow(() -> new InvalidInput("plug.lead", "plug.lead is missing")),
+                                .orElseThrow(() -> new InvalidInputException("plug.lead", "plug.lead is missing")),
                         Optional.ofNullable(p.port()),
                         ground))
                 .orElse(plan);
@@ -173,7 +173,7 @@ public class SetupService {
         FitService.check(plan, fits.ground());
         String chain = json.write(plan);
         if (chain.length() > LONGEST_CHAIN) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "plan", "the chain has " + chain.length() + " characters; allowed are up to " + LONGEST_CHAIN);
         }
         SetupRevision latest = revisions.latest().get(id);
@@ -183,20 +183,21 @@ public class SetupService {
         }
         edits.change(Edits.Kind.CHAIN, id, setup.name(), seen, before, plan);
         revisions.put(id, chain);
-        events.publishEvent(new SetupChanged(id));
+        events.publishEvent(new SetupChangedEvent(id));
     }
 
     /**
      * Deletes a setup that nothing was measured with.
      *
-     * @throws Conflict when something was
+     * @throws ConflictException when something was
      */
     public void delete(long id) {
         SetupName setup = setups.of(id);
         if (measured.ever(id)) {
-            throw new Conflict(setup.name() + " was measured with, so it stays; retire it, and it is offered no more");
+            throw new ConflictException(
+                    setup.name() + " was measured with, so it stays; retire it, and it is offered no more");
         }
-        events.publishEvent(new SetupDeleted(id));
+        events.publishEvent(new SetupDeletedEvent(id));
         revisions.forget(id);
         setups.remove(id);
     }

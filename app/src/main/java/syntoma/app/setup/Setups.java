@@ -5,8 +5,8 @@ import java.util.List;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.platform.Register;
 import syntoma.core.unit.Text;
 
@@ -36,7 +36,7 @@ public class Setups extends Register<Setup> {
     /**
      * A setup by name.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     @Transactional(readOnly = true)
     public SetupName of(String name) {
@@ -46,7 +46,7 @@ public class Setups extends Register<Setup> {
     /**
      * A setup by number.
      *
-     * @throws NotFound when there is none
+     * @throws NotFoundException when there is none
      */
     @Transactional(readOnly = true)
     public SetupName of(long id) {
@@ -63,12 +63,12 @@ public class Setups extends Register<Setup> {
     /**
      * Makes a setup of a new name.
      *
-     * @throws Conflict when the name is taken
+     * @throws ConflictException when the name is taken
      */
     public SetupName add(String wanted) {
         String name = name("name", wanted);
         if (find(name).isPresent()) {
-            throw new Conflict("name", "name is " + Text.quoted(name) + ", which another setup has");
+            throw new ConflictException("name", "name is " + Text.quoted(name) + ", which another setup has");
         }
         return of(store(unstored(name)));
     }

@@ -9,7 +9,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.campsite.StandingService.StandingLine;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.state.Leaving;
 import syntoma.core.state.RigState;
 import syntoma.core.unit.Text;
@@ -50,12 +50,12 @@ class Departure {
     /**
      * Says that a step is done, or is not after all.
      *
-     * @throws InvalidInput when there is no such step
+     * @throws InvalidInputException when there is no such step
      */
     LeaveView tick(@Nullable String key, boolean done) {
         Leaving leaving = Leaving.from(states.beforeLeaving());
         if (leaving.steps().stream().noneMatch(step -> step.key().equals(key))) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "step",
                     "step is " + Text.quoted(String.valueOf(key)) + "; allowed are "
                             + leaving.steps().stream().map(Leaving.Step::key).collect(Collectors.joining(", ")));
@@ -79,11 +79,11 @@ class Departure {
     /**
      * Drives off: the stay ends.
      *
-     * @throws InvalidInput while a mast is up
+     * @throws InvalidInputException while a mast is up
      */
     LeaveView drive() {
         Leaving.stillUp(states.now()).ifPresent(why -> {
-            throw new InvalidInput("steps", why);
+            throw new InvalidInputException("steps", why);
         });
         standing.leave();
         return view();

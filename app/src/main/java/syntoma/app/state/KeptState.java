@@ -9,7 +9,7 @@ import org.springframework.lang.Nullable;
 import syntoma.core.chain.Placement;
 import syntoma.core.chain.Source;
 import syntoma.core.sentence.Sentence;
-import syntoma.core.state.Arranged;
+import syntoma.core.state.ExtraStep;
 import syntoma.core.state.RigState;
 import syntoma.core.state.Spot;
 import syntoma.core.state.Work;
@@ -64,7 +64,7 @@ record KeptState(
                 mapped(sources, Source::labelled),
                 new TreeMap<>(places),
                 Optional.ofNullable(arranged)
-                        .map(how -> new Arranged(how.work(), how.phrase(), Sentence.of(how.says()))));
+                        .map(how -> new ExtraStep(how.work(), how.phrase(), Sentence.of(how.says()))));
     }
 
     private static <A, B> SortedMap<String, B> mapped(Map<String, A> from, Function<A, B> by) {

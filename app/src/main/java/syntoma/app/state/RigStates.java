@@ -10,13 +10,13 @@ import org.springframework.context.event.EventListener;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.campsite.StandingChanged;
+import syntoma.app.campsite.StandingChangedEvent;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.campsite.StandingService.StandingLine;
-import syntoma.app.gear.GearRenamed;
-import syntoma.app.measurement.MeasurementStored;
+import syntoma.app.gear.GearRenamedEvent;
+import syntoma.app.measurement.MeasurementStoredEvent;
 import syntoma.app.platform.Json;
-import syntoma.app.setup.SetupChanged;
+import syntoma.app.setup.SetupChangedEvent;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
 import syntoma.core.state.Arrangement;
@@ -169,7 +169,7 @@ public class RigStates {
     }
 
     @EventListener
-    void standingChanged(StandingChanged line) {
+    void standingChanged(StandingChangedEvent line) {
         StandingLine now = standing.line();
         if (line.uses() && now.setup() != null) {
             uses(now.setup(), now.carrier());
@@ -180,7 +180,7 @@ public class RigStates {
     }
 
     @EventListener
-    void measured(MeasurementStored measurement) {
+    void measured(MeasurementStoredEvent measurement) {
         boolean isLatest = latest().map(last -> !measurement.takenAt().isBefore(last.changedAt))
                 .orElse(true);
         StandingLine line = standing.line();
@@ -198,7 +198,7 @@ public class RigStates {
      * something that was taken down nobody has said that it is up.
      */
     @EventListener
-    void setupChanged(SetupChanged changed) {
+    void setupChanged(SetupChangedEvent changed) {
         StandingLine line = standing.line();
         boolean isInUse = line.setup() != null && line.setup().id() == changed.setup();
         boolean isUp = latest().filter(last -> last.cause == StateChange.Cause.USED && isOf(line, last))
@@ -210,7 +210,7 @@ public class RigStates {
 
     /** Only what things are called changes, not when anybody last said where they are. */
     @EventListener
-    void renamed(GearRenamed gear) {
+    void renamed(GearRenamedEvent gear) {
         latest().ifPresent(last -> last.state = text(read(last).renamed(gear.from(), gear.to())));
     }
 

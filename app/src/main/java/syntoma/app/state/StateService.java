@@ -7,7 +7,7 @@ import java.util.TreeMap;
 import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.chain.RadioMode;
 import syntoma.core.state.Leaving;
 import syntoma.core.state.RigState;
@@ -46,7 +46,7 @@ class StateService {
     /**
      * Corrects it.
      *
-     * @throws InvalidInput naming what is not on board, or a height that no mast has
+     * @throws InvalidInputException naming what is not on board, or a height that no mast has
      */
     StateView correct(StateController.StateCorrection asked) {
         GearOnBoard board = gear.read();
@@ -99,7 +99,7 @@ class StateService {
         }
         Spot before = spots.get(name);
         if (asked.raisedM() != (before == null ? 0 : before.raisedM())) {
-            InvalidInput.naming(
+            InvalidInputException.naming(
                     field + ".raisedM",
                     () -> spots.put(name, asked.raisedM() == 0 ? Spot.ROOF : Spot.raised(asked.raisedM())));
         }
@@ -136,7 +136,7 @@ class StateService {
             GearOnBoard board,
             TreeMap<String, String> bands) {
         String name = oneOf(field + ".name", asked == null ? null : asked.name(), board.devices());
-        String held = InvalidInput.naming(
+        String held = InvalidInputException.naming(
                 field + ".bands",
                 () -> Text.name("bands", Objects.requireNonNullElse(asked.bands(), ""), LONGEST_BANDS));
         if (held.equals(RadioMode.AUTOMATIC.label())) {
@@ -148,7 +148,7 @@ class StateService {
 
     private static String oneOf(String field, @Nullable String name, List<String> allowed) {
         if (name == null || !allowed.contains(name)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     field,
                     field + " is " + Text.quoted(String.valueOf(name)) + "; allowed "
                             + (allowed.isEmpty() ? "is none: Gear has none" : "are " + String.join(", ", allowed)));

@@ -31,7 +31,7 @@ public final class DemoDirectory {
      * Empties the directory of an earlier demo.
      *
      * @return what was moved aside, as a sentence; empty where nothing was
-     * @throws CannotStart when the directory is not a demo's
+     * @throws StartRefusedException when the directory is not a demo's
      */
     public Optional<String> empty() throws IOException {
         boolean ours = Files.isRegularFile(mark(), LinkOption.NOFOLLOW_LINKS);
@@ -42,8 +42,9 @@ public final class DemoDirectory {
             return Optional.empty();
         }
         if (!ours) {
-            throw new CannotStart("the directory " + files.dir() + " holds data that are not the demo's; choose another"
-                    + " with --data, so that nothing of yours is lost");
+            throw new StartRefusedException(
+                    "the directory " + files.dir() + " holds data that are not the demo's; choose another"
+                            + " with --data, so that nothing of yours is lost");
         }
         OptionalLong made = made();
         if (made.isPresent() && made.equals(created())) {

@@ -95,7 +95,8 @@ final class EarlierLeftovers {
             }
         }
         if (!Files.exists(whole)) {
-            throw new CannotStart("the copy " + copy + " holds no log; move it away, and put back a copy of your own");
+            throw new StartRefusedException(
+                    "the copy " + copy + " holds no log; move it away, and put back a copy of your own");
         }
         Path aside = files.moveAside(files.store(), files.noted());
         Files.move(whole, files.store(), StandardCopyOption.ATOMIC_MOVE);

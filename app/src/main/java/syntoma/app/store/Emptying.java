@@ -55,7 +55,7 @@ public class Emptying {
                 throw new IllegalStateException(e);
             }
         });
-        events.publishEvent(new Emptied());
+        events.publishEvent(new StoreEmptiedEvent());
         force.force();
         revision.changed();
     }

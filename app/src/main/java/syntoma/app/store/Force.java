@@ -68,7 +68,7 @@ public final class Force implements AutoCloseable {
                 return;
             }
             if (closed) {
-                throw new Busy("Syntoma is stopping; whether this was kept shows at the next start");
+                throw new BusyException("Syntoma is stopping; whether this was kept shows at the next start");
             }
             long upTo = asked.get();
             if (store == null) {

@@ -33,11 +33,12 @@ public final class Mend {
      *
      * @param now stands in the name of the copy that is kept
      * @return what was saved, as a sentence
-     * @throws CannotStart when nothing can be read of it; the damaged file is as it was
+     * @throws StartRefusedException when nothing can be read of it; the damaged file is as it was
      */
     public String mend(LocalDateTime now) throws IOException {
         if (!Files.exists(files.store())) {
-            throw new CannotStart("there is no log in " + files.dir() + " that could be mended; start without --mend");
+            throw new StartRefusedException(
+                    "there is no log in " + files.dir() + " that could be mended; start without --mend");
         }
         Path kept = files.dir().resolve("damaged-" + STAMP.format(now) + ".mv.db");
         Files.copy(files.store(), kept);
@@ -53,7 +54,7 @@ public final class Mend {
             Files.deleteIfExists(files.noted());
             return saved + " The damaged file is kept as " + kept + ".";
         } catch (SQLException unreadable) {
-            throw new CannotStart("the log cannot be mended ("
+            throw new StartRefusedException("the log cannot be mended ("
                     + unreadable.getMessage().lines().findFirst().orElse("")
                     + "); it is as it was. Put back a copy of your own, or begin with an empty log by --data");
         } finally {

@@ -16,11 +16,13 @@ public final class Pen {
     void take() {
         try {
             if (!lock.tryLock(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
-                throw new Busy("Syntoma is busy with another change; nothing of this was kept. Try again in a moment");
+                throw new BusyException(
+                        "Syntoma is busy with another change; nothing of this was kept. Try again in a moment");
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();
-            throw new Busy("Syntoma is busy with another change; nothing of this was kept. Try again in a moment");
+            throw new BusyException(
+                    "Syntoma is busy with another change; nothing of this was kept. Try again in a moment");
         }
     }
 

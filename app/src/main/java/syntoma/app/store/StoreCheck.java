@@ -26,20 +26,21 @@ final class StoreCheck {
     /**
      * Looks whether the store is what was last noted of it.
      *
-     * @throws CannotStart when it is damaged; says what is lost and the way back
+     * @throws StartRefusedException when it is damaged; says what is lost and the way back
      */
     void beforeOpening() throws IOException {
         Optional<StoreMark> noted = StoreMark.read(files.noted());
         if (!Files.exists(files.store())) {
             if (noted.isPresent()) {
-                throw new CannotStart("the log " + files.store() + " is gone, though there was one; put it back, or"
-                        + " delete " + files.noted().getFileName() + " beside it to begin with an empty log");
+                throw new StartRefusedException(
+                        "the log " + files.store() + " is gone, though there was one; put it back, or" + " delete "
+                                + files.noted().getFileName() + " beside it to begin with an empty log");
             }
             return;
         }
         if (noted.isPresent()) {
             damage(noted.get()).ifPresent(what -> {
-                throw new CannotStart("the log " + files.store() + " is damaged: " + what
+                throw new StartRefusedException("the log " + files.store() + " is damaged: " + what
                         + ". Nothing of it was changed. Start again with --mend: a copy as it is now stays beside it, and"
                         + " you go on with all that can be read. If you put an older copy there yourself, --mend takes it"
                         + " as it is");

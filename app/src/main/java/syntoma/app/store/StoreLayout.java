@@ -50,7 +50,7 @@ final class StoreLayout {
         int found = layout();
         int known = newestKnown();
         if (found > known) {
-            throw new CannotStart(
+            throw new StartRefusedException(
                     "the log in " + files.dir() + " has layout " + found + ", written by a newer version of"
                             + " Syntoma; this version knows layouts up to " + known
                             + ". Start it with the newer version, or choose"
@@ -72,10 +72,12 @@ final class StoreLayout {
             kept = keep(found, known);
         } catch (FileSystemException full) {
             Files.deleteIfExists(files.working());
-            throw new CannotStart("the log has to be brought into the layout of this version, which needs about "
-                    + Math.max(1, 3 * Files.size(files.store()) / 1_000_000) + " MB of free space in " + files.dir()
-                    + " ("
-                    + full.getReason() + "). The log is as it was");
+            throw new StartRefusedException(
+                    "the log has to be brought into the layout of this version, which needs about "
+                            + Math.max(1, 3 * Files.size(files.store()) / 1_000_000) + " MB of free space in "
+                            + files.dir()
+                            + " ("
+                            + full.getReason() + "). The log is as it was");
         }
         // the note describes the store from before, and would call the new one damaged
         Files.deleteIfExists(files.noted());
@@ -95,7 +97,7 @@ final class StoreLayout {
             row.next();
             return row.getInt(1);
         } catch (SQLException unreadable) {
-            throw new CannotStart("the file " + files.store() + " cannot be opened as a log of Syntoma ("
+            throw new StartRefusedException("the file " + files.store() + " cannot be opened as a log of Syntoma ("
                     + String.valueOf(unreadable.getMessage())
                             .lines()
                             .findFirst()

@@ -19,7 +19,7 @@ public final class StoreStart {
      * Makes the store ready to be opened.
      *
      * @return what a person should know of it, one sentence each
-     * @throws CannotStart when it must not be opened; nothing of it is changed then
+     * @throws StartRefusedException when it must not be opened; nothing of it is changed then
      */
     public List<String> prepare() throws IOException {
         List<String> notices = new ArrayList<>(new EarlierLeftovers(files).settle());

@@ -131,7 +131,7 @@ public class StoreTables {
             int usual = connection.getTransactionIsolation();
             connection.setTransactionIsolation(IsolationLevel.SNAPSHOT.getJdbc());
             try {
-                looking.accept(new Looked(connection));
+                looking.accept(new TableLook(connection));
             } finally {
                 connection.rollback();
                 connection.setTransactionIsolation(usual);
@@ -146,9 +146,9 @@ public class StoreTables {
         return '"' + name.toUpperCase(Locale.ROOT) + '"';
     }
 
-    private record Looked(Connection connection, List<Table> tables, Map<String, Long> next, String layout)
+    private record TableLook(Connection connection, List<Table> tables, Map<String, Long> next, String layout)
             implements View {
-        Looked(Connection connection) throws SQLException {
+        TableLook(Connection connection) throws SQLException {
             this(connection, tablesOf(connection), new TreeMap<>(), layoutOf(connection));
             for (Table table : tables) {
                 if (!table.numbering.isEmpty()) {
@@ -303,8 +303,8 @@ public class StoreTables {
     }
 
     /** Rows that cannot stand in the store; nothing was changed. */
-    public static final class Unfit extends RuntimeException {
-        Unfit(String message) {
+    public static final class UnfitArchiveException extends RuntimeException {
+        UnfitArchiveException(String message) {
             super(message);
         }
     }
@@ -314,7 +314,7 @@ public class StoreTables {
      *
      * @param first what is done before, while nobody else changes anything
      * @param next what the next row of each table is to be numbered; others go on from their last row
-     * @throws Unfit when the rows do not belong together
+     * @throws UnfitArchiveException when the rows do not belong together
      */
     public void fill(Runnable first, Rows rows, Map<String, Long> next) {
         pen.holding(() -> {
@@ -349,7 +349,7 @@ public class StoreTables {
                 throw new IllegalStateException(e);
             }
         });
-        events.publishEvent(new Restored());
+        events.publishEvent(new StoreRestoredEvent());
         force.force();
         revision.changed();
     }
@@ -387,10 +387,10 @@ public class StoreTables {
         }
     }
 
-    private static Unfit unfit(Table table, SQLException unfit) {
+    private static UnfitArchiveException unfit(Table table, SQLException unfit) {
         String first = String.valueOf(unfit.getMessage()).lines().findFirst().orElse("");
         int statement = first.indexOf("; SQL statement");
-        return new Unfit("a row of " + table.name + " cannot be stored: "
+        return new UnfitArchiveException("a row of " + table.name + " cannot be stored: "
                 + (statement < 0 ? first : first.substring(0, statement)));
     }
 
@@ -416,8 +416,9 @@ public class StoreTables {
                                     + " \"%3$s\" p where p.\"%4$s\" = c.\"%2$s\") fetch first row only",
                             (Object[]) r))) {
                 if (row.next()) {
-                    throw new Unfit(r[0].toLowerCase(Locale.ROOT) + "." + r[1].toLowerCase(Locale.ROOT) + " names "
-                            + row.getString(1) + ", which " + r[2].toLowerCase(Locale.ROOT) + " does not have");
+                    throw new UnfitArchiveException(
+                            r[0].toLowerCase(Locale.ROOT) + "." + r[1].toLowerCase(Locale.ROOT) + " names "
+                                    + row.getString(1) + ", which " + r[2].toLowerCase(Locale.ROOT) + " does not have");
                 }
             }
         }

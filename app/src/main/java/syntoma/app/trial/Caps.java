@@ -58,7 +58,7 @@ class Caps {
             return CappedSetups.of(
                     measured.stream()
                             .filter(m -> flat.contains(m.id()))
-                            .map(m -> new Cap.Flat(
+                            .map(m -> new Cap.FlatRun(
                                     m.value(metric).doubleValue(),
                                     m.setup(),
                                     m.stay() == null ? -1 : m.stay(),

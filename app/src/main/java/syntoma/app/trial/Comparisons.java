@@ -10,8 +10,8 @@ import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
 import syntoma.app.measurement.TrialSpan;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.Setups;
 import syntoma.core.reading.Figure;
 import syntoma.core.unit.Text;
@@ -51,7 +51,7 @@ class Comparisons {
             PastTrials.Key key = new PastTrials.Key(place, trial.get());
             made = trials.made(key);
             if (made.isEmpty()) {
-                throw new NotFound("no trial is named " + Text.quoted(trial.get()) + " there");
+                throw new NotFoundException("no trial is named " + Text.quoted(trial.get()) + " there");
             }
             judgedBy = Optional.of(key);
         } else {
@@ -70,7 +70,7 @@ class Comparisons {
     /** A setup is not compared with itself. */
     static void refuseOne(String baseline, String candidate) {
         if (baseline.equals(candidate)) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "candidate", "baseline and candidate are both " + Text.quoted(baseline) + "; name two setups");
         }
     }
@@ -82,7 +82,8 @@ class Comparisons {
         if (trial.isPresent()) {
             return onlyCampsiteOf(trial.get());
         }
-        throw new InvalidInput("campsite", "campsite is missing; name a campsite, or a trial whose name is unique");
+        throw new InvalidInputException(
+                "campsite", "campsite is missing; name a campsite, or a trial whose name is unique");
     }
 
     private long onlyCampsiteOf(String trial) {
@@ -90,10 +91,10 @@ class Comparisons {
                 .filter(t -> t.name().equals(trial))
                 .toList();
         if (found.isEmpty()) {
-            throw new NotFound("no trial is named " + Text.quoted(trial));
+            throw new NotFoundException("no trial is named " + Text.quoted(trial));
         }
         if (found.size() > 1) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "trial",
                     "trial " + Text.quoted(trial) + " was held at "
                             + found.stream().map(TrialSpan::campsite).collect(Collectors.joining(", "))

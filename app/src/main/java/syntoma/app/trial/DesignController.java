@@ -9,7 +9,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Register;
 
 /** Trials as they are designed, and their run sheets. */
@@ -52,10 +52,10 @@ class DesignController {
     @ResponseStatus(HttpStatus.CREATED)
     SheetView keepDesigned(@RequestBody DesignedRequest asked) {
         if (asked.campsite() == null) {
-            throw new InvalidInput("campsite", "campsite is missing; a trial is made at one");
+            throw new InvalidInputException("campsite", "campsite is missing; a trial is made at one");
         }
         if (asked.design() == null) {
-            throw new InvalidInput("design", "design is missing");
+            throw new InvalidInputException("design", "design is missing");
         }
         String name = Register.name("name", asked.name());
         return kept.keep(asked.campsite(), name, asked.design());

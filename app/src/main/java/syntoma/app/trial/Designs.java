@@ -18,7 +18,7 @@ import syntoma.app.campsite.StandingService.StandingLine;
 import syntoma.app.instrument.PlanUse;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.need.Needs;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.setup.SetupName;
 import syntoma.app.state.MoveView;
 import syntoma.app.state.RigStates;
@@ -54,7 +54,7 @@ class Designs {
     private final StandingService standing;
     private final Needs needs;
     private final Pace pace;
-    private final Expected expected;
+    private final ExpectedRates expected;
     private final RigStates states;
     private final Random random = new Random();
 
@@ -64,7 +64,7 @@ class Designs {
             StandingService standing,
             Needs needs,
             Pace pace,
-            Expected expected,
+            ExpectedRates expected,
             RigStates states) {
         this.entrants = entrants;
         this.plans = plans;
@@ -78,7 +78,7 @@ class Designs {
     /**
      * Designs a trial.
      *
-     * @throws InvalidInput naming what is wrong with what was asked
+     * @throws InvalidInputException naming what is wrong with what was asked
      */
     DesignView design(DesignRequest asked) {
         DesignBasis question = asked(asked);
@@ -152,7 +152,7 @@ class Designs {
         List<LoggedMeasurement> latest =
                 expected.latest(named.stream().map(Entrant::base).distinct().toList());
         List<Question.Rates> rates = named.stream()
-                .map(n -> Expected.rates(latest, n.base(), n.carrier(), line.campsite()))
+                .map(n -> ExpectedRates.rates(latest, n.base(), n.carrier(), line.campsite()))
                 .toList();
         Figure metric = metric();
         Noise.Scatter scatter = known.orElseGet(() -> expected.scatter(metric));
@@ -180,13 +180,13 @@ class Designs {
             int seed) {
         RunKind kind = asked.kind() == null
                 ? RunKind.LIGHT
-                : InvalidInput.naming("kind", () -> RunKind.labelled(asked.kind()));
+                : InvalidInputException.naming("kind", () -> RunKind.labelled(asked.kind()));
         Order order = asked.order() == null
                 ? Order.TURNING
-                : InvalidInput.naming("order", () -> Order.labelled(asked.order()));
+                : InvalidInputException.naming("order", () -> Order.labelled(asked.order()));
         Question.Saving saving = asked.saving() == null
                 ? Question.Saving.TIME
-                : InvalidInput.naming(
+                : InvalidInputException.naming(
                         "saving",
                         () -> Labels.find("saving", asked.saving(), Question.Saving.values(), Question.Saving::label));
         return byItsField(() -> new Question(
@@ -219,7 +219,7 @@ class Designs {
         try {
             return LocalTime.parse(String.valueOf(text));
         } catch (DateTimeParseException e) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     field, field + " is " + Text.quoted(String.valueOf(text)) + "; allowed is a time such as 08:00");
         }
     }
@@ -229,7 +229,7 @@ class Designs {
         try {
             return question.get();
         } catch (IllegalArgumentException refused) {
-            throw new InvalidInput(refused.getMessage().split(" ")[0], refused.getMessage());
+            throw new InvalidInputException(refused.getMessage().split(" ")[0], refused.getMessage());
         }
     }
 

@@ -10,8 +10,8 @@ import org.springframework.lang.Nullable;
 import org.springframework.stereotype.Component;
 import syntoma.app.campsite.StandingService.StandingLine;
 import syntoma.app.measurement.LoggedMeasurement;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.platform.Register;
 import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.FitService;
@@ -61,12 +61,12 @@ class Entrants {
     /**
      * Those that a design asks for.
      *
-     * @throws InvalidInput naming the contender that cannot be
+     * @throws InvalidInputException naming the contender that cannot be
      */
     List<Entrant> of(DesignRequest asked, StandingLine line) {
         List<DesignRequest.ContenderRequest> contenders = asked.contenders() == null ? List.of() : asked.contenders();
         if (contenders.size() > Question.MOST_SCREENED) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "contenders",
                     "contenders are " + contenders.size() + "; allowed are 2 to " + Question.MOST_SCREENED);
         }
@@ -82,19 +82,19 @@ class Entrants {
 
     private Entrant entrant(String field, @Nullable DesignRequest.ContenderRequest asked, KnownSetups known) {
         if (asked == null || asked.setup() == null) {
-            throw new InvalidInput(field + ".setup", field + ".setup is missing");
+            throw new InvalidInputException(field + ".setup", field + ".setup is missing");
         }
         SetupName setup = setup(field + ".setup", asked.setup());
         String carrier = asked.carrier() == null
                 ? known.carrier
-                : InvalidInput.naming(
+                : InvalidInputException.naming(
                         field + ".carrier", () -> Text.name("carrier", asked.carrier(), Register.LONGEST_NAME));
         Variation variation = asked.change() == null ? null : variation(field + ".change", asked.change());
         return entrant(setup, carrier, variation, known);
     }
 
     private static Variation variation(String field, DesignRequest.ChangeRequest asked) {
-        return InvalidInput.naming(field, () -> {
+        return InvalidInputException.naming(field, () -> {
             if (asked.kind() == null || asked.value() == null) {
                 throw new IllegalArgumentException("change needs a kind and a value");
             }
@@ -208,8 +208,8 @@ class Entrants {
     private SetupName setup(String field, String name) {
         try {
             return setups.of(name);
-        } catch (NotFound none) {
-            throw new InvalidInput(field, none.getMessage());
+        } catch (NotFoundException none) {
+            throw new InvalidInputException(field, none.getMessage());
         }
     }
 }

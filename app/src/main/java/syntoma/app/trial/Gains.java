@@ -13,7 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.ChainPlan;
 import syntoma.app.setup.FitService;
 import syntoma.app.setup.SetupMeasurements;
@@ -79,7 +79,7 @@ public class Gains {
     /**
      * A setup against another one, or against the device's own antenna inside where that was measured.
      *
-     * @throws NotFound when there is no such setup
+     * @throws NotFoundException when there is no such setup
      */
     GainsView of(String name, Optional<String> wanted) {
         SetupName setup = setups.of(name);

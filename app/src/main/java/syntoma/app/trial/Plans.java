@@ -21,9 +21,9 @@ import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.PlannedTrials;
 import syntoma.app.measurement.Selection;
 import syntoma.app.measurement.TrialSpan;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.SetupName;
 import syntoma.core.trial.NextStep;
 import syntoma.core.unit.Text;
@@ -110,11 +110,11 @@ public class Plans implements PlannedTrials {
     /**
      * Notes before the first measurement how many rounds a trial is planned for.
      *
-     * @throws InvalidInput when it has measurements already, or the rounds are not 3 to 20
-     * @throws Conflict when it is planned already
+     * @throws InvalidInputException when it has measurements already, or the rounds are not 3 to 20
+     * @throws ConflictException when it is planned already
      */
     public void plan(String campsite, String name, int rounds) {
-        InvalidInput.naming("plannedRounds", () -> InterimLooks.level(rounds, 0));
+        InvalidInputException.naming("plannedRounds", () -> InterimLooks.level(rounds, 0));
         keep(campsite, name, rounds);
     }
 
@@ -123,11 +123,12 @@ public class Plans implements PlannedTrials {
         boolean begun = measurements.trials().stream()
                 .anyMatch(t -> t.campsiteId() == place && t.name().equals(name));
         if (begun) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "name", "trial " + Text.quoted(name) + " has measurements; a plan is made before the first");
         }
         if (rounds(place, name).isPresent()) {
-            throw new Conflict("name", "trial " + Text.quoted(name) + " is planned already; choose another name");
+            throw new ConflictException(
+                    "name", "trial " + Text.quoted(name) + " is planned already; choose another name");
         }
         TrialPlan plan = new TrialPlan(place, name, rounds, OffsetDateTime.now(clock));
         entities.persist(plan);
@@ -138,8 +139,8 @@ public class Plans implements PlannedTrials {
      * Keeps a trial as it was designed, before its first measurement.
      *
      * @param start what was where then
-     * @throws InvalidInput when it has measurements already
-     * @throws Conflict when it is planned already
+     * @throws InvalidInputException when it has measurements already
+     * @throws ConflictException when it is planned already
      */
     void plan(
             String campsite, String name, DesignView design, DesignRequest asked, List<SetupName> names, String start) {
@@ -193,13 +194,14 @@ public class Plans implements PlannedTrials {
     /**
      * A planned trial.
      *
-     * @throws NotFound when no such trial is planned there
+     * @throws NotFoundException when no such trial is planned there
      */
     @Transactional(readOnly = true)
     public PlannedTrial planned(String campsite, String name) {
         return plan(campsites.of(campsite).id(), name)
                 .map(p -> new PlannedTrial(p.id, campsite, p.name))
-                .orElseThrow(() -> new NotFound("no trial " + Text.quoted(name) + " is planned at " + campsite));
+                .orElseThrow(
+                        () -> new NotFoundException("no trial " + Text.quoted(name) + " is planned at " + campsite));
     }
 
     /** The planned trials of some numbers. */

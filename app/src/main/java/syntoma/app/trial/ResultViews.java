@@ -160,9 +160,9 @@ class ResultViews {
         return said;
     }
 
-    private static List<CellsApart.Served> served(List<LoggedMeasurement> made) {
+    private static List<CellsApart.CellOfRound> served(List<LoggedMeasurement> made) {
         return made.stream()
-                .map(m -> new CellsApart.Served(
+                .map(m -> new CellsApart.CellOfRound(
                         m.setup(),
                         m.takenAt().toInstant(),
                         Objects.requireNonNullElse(m.cellId(), ""),

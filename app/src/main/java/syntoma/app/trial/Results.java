@@ -21,8 +21,8 @@ import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
 import syntoma.app.need.Needs;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.setup.SetupName;
 import syntoma.app.setup.Setups;
 import syntoma.core.need.Need;
@@ -74,7 +74,7 @@ public class Results {
         PastTrials.Key key = new PastTrials.Key(campsites.of(campsite).id(), trial);
         PastTrials.Reading trials = pastTrials.read();
         if (trials.made(key).isEmpty()) {
-            throw new NotFound(
+            throw new NotFoundException(
                     plans.rounds(key.campsite(), trial).isPresent()
                             ? "nothing was measured in the trial " + Text.quoted(trial) + " at " + campsite + " yet"
                             : "no trial is named " + Text.quoted(trial) + " at " + campsite);
@@ -193,7 +193,7 @@ public class Results {
     }
 
     /** What was measured lately at a campsite: what to say of it, and the comparison where there is one. */
-    public record Lately(String headline, ResultView view) {}
+    public record LatestTrial(String headline, ResultView view) {}
 
     /**
      * The setups among some measurements at a campsite, compared; empty without any. A trial among them comes first: its
@@ -201,7 +201,7 @@ public class Results {
      *
      * @param inUse the setup that is up
      */
-    public Optional<Lately> lately(String campsite, List<LoggedMeasurement> made, Optional<String> inUse) {
+    public Optional<LatestTrial> lately(String campsite, List<LoggedMeasurement> made, Optional<String> inUse) {
         if (made.isEmpty()) {
             return Optional.empty();
         }
@@ -214,7 +214,7 @@ public class Results {
         String headline = compared.contrasts().isEmpty()
                 ? Tonight.ofOne(compared.baseline(), compared.need())
                 : Tonight.said(compared.leading(), inUse, compared.overall(compared.leading()));
-        return Optional.of(new Lately(headline, view));
+        return Optional.of(new LatestTrial(headline, view));
     }
 
     /** The trial among some measurements that was measured last. */
@@ -243,7 +243,7 @@ public class Results {
             PastTrials.Reading trials) {
         String baseline = wantedBaseline.orElseGet(cast::baseline);
         if (cast.setups().stream().noneMatch(s -> s.name().equals(baseline))) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");
         }
         return SetupComparison.of(baseline, cast, asked, metrics, plan, metric -> trials.held(cast.made(), metric));

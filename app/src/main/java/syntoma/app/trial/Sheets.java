@@ -21,8 +21,8 @@ import syntoma.app.measurement.LoggedMeasurement;
 import syntoma.app.measurement.Measurements;
 import syntoma.app.measurement.Selection;
 import syntoma.app.need.Needs;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.app.state.RigStates;
 import syntoma.core.design.Contender;
 import syntoma.core.design.Doubts;
@@ -159,7 +159,7 @@ class Sheets {
     /**
      * The run sheet of a trial.
      *
-     * @throws NotFound when it was not designed
+     * @throws NotFoundException when it was not designed
      */
     SheetView of(String campsite, String trial) {
         OpenSheet open = open(campsite, trial);
@@ -201,8 +201,8 @@ class Sheets {
 
     private TrialPlan plan(String campsite, String trial) {
         return plans.designed(campsites.of(campsite).id(), trial)
-                .orElseThrow(() ->
-                        new NotFound("no trial that was designed is named " + Text.quoted(trial) + " at " + campsite));
+                .orElseThrow(() -> new NotFoundException(
+                        "no trial that was designed is named " + Text.quoted(trial) + " at " + campsite));
     }
 
     private List<LoggedMeasurement> logged(TrialPlan plan) {
@@ -286,20 +286,21 @@ class Sheets {
     /**
      * Enters something on a sheet.
      *
-     * @throws InvalidInput when there is no such visit or measurement, or a note says nothing
+     * @throws InvalidInputException when there is no such visit or measurement, or a note says nothing
      */
     @Transactional
     SheetView enter(EntryRequest asked) {
         String campsite = required("campsite", asked.campsite());
         String trial = required("trial", asked.trial());
         SheetEntry.Kind kind =
-                InvalidInput.naming("kind", () -> SheetEntry.Kind.labelled(required("kind", asked.kind())));
+                InvalidInputException.naming("kind", () -> SheetEntry.Kind.labelled(required("kind", asked.kind())));
         OpenSheet open = open(campsite, trial);
         switch (kind) {
             case STANDS, BACK, SKIP, UNSKIP ->
                 visit(asked.visit(), open.made.visits().size());
             case KEEP -> measurement(asked.measurement(), open.logged);
-            case NOTE -> InvalidInput.naming("text", () -> Text.name("text", text(asked.text()), LONGEST_NOTE));
+            case NOTE ->
+                InvalidInputException.naming("text", () -> Text.name("text", text(asked.text()), LONGEST_NOTE));
             case PAUSE, RESUME -> {}
         }
         boolean isNew = entries.enter(open.plan, kind, asked.visit(), asked.measurement(), asked.text());
@@ -319,20 +320,21 @@ class Sheets {
 
     private static String required(String field, @Nullable String text) {
         if (text == null) {
-            throw new InvalidInput(field, field + " is missing");
+            throw new InvalidInputException(field, field + " is missing");
         }
         return text;
     }
 
     private static void visit(@Nullable Integer visit, int visits) {
         if (visit == null || visit < 0 || visit >= visits) {
-            throw new InvalidInput("visit", "visit is " + visit + "; allowed are 0 to " + (visits - 1));
+            throw new InvalidInputException("visit", "visit is " + visit + "; allowed are 0 to " + (visits - 1));
         }
     }
 
     private static void measurement(@Nullable Long measurement, List<LoggedMeasurement> logged) {
         if (measurement == null || logged.stream().noneMatch(m -> m.id() == measurement)) {
-            throw new InvalidInput("measurement", "measurement is " + measurement + ", which is not of this trial");
+            throw new InvalidInputException(
+                    "measurement", "measurement is " + measurement + ", which is not of this trial");
         }
     }
 

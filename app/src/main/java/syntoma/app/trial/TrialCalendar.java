@@ -11,7 +11,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.Date;
 import org.springframework.stereotype.Component;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /** The times of a trial as iCalendar (RFC 5545), in UTC. */
 @Component
@@ -29,12 +29,12 @@ class TrialCalendar {
     /**
      * An event for each time of day.
      *
-     * @throws InvalidInput when the trial is not spread over times of day
+     * @throws InvalidInputException when the trial is not spread over times of day
      */
     String of(String campsite, String trial) {
         SheetView sheet = sheets.of(campsite, trial);
         if (sheet.sessions().isEmpty()) {
-            throw new InvalidInput("trial", "the trial is made at once; it is not spread over times of day");
+            throw new InvalidInputException("trial", "the trial is made at once; it is not spread over times of day");
         }
         ZoneOffset offset = OffsetDateTime.now(clock).getOffset();
         ICalendar calendar = new ICalendar();

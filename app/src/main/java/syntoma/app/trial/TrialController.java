@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Register;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.NextStep;
@@ -69,7 +69,7 @@ class TrialController {
     @ResponseStatus(HttpStatus.CREATED)
     void plan(@RequestBody Plan plan) {
         if (plan.campsite() == null) {
-            throw new InvalidInput("campsite", "campsite is missing");
+            throw new InvalidInputException("campsite", "campsite is missing");
         }
         String name = Register.name("name", plan.name());
         plans.plan(plan.campsite(), name, plan.plannedRounds());
@@ -135,7 +135,7 @@ class TrialController {
             @RequestParam String metric,
             @RequestParam(required = false) String campsite,
             @RequestParam(required = false) String trial) {
-        Figure wanted = InvalidInput.naming("metric", () -> Figure.metric(metric));
+        Figure wanted = InvalidInputException.naming("metric", () -> Figure.metric(metric));
         return CompareResult.of(comparisons.compare(
                 baseline, candidate, wanted, Optional.ofNullable(campsite), Optional.ofNullable(trial)));
     }

@@ -2,7 +2,7 @@ package syntoma.app.walk;
 
 import java.util.Locale;
 import org.springframework.lang.Nullable;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.reading.Figure;
 import syntoma.core.reading.RadioMetric;
 import syntoma.core.unit.Labels;
@@ -40,6 +40,6 @@ enum WalkMetric {
     }
 
     static WalkMetric named(String key) {
-        return InvalidInput.naming("metric", () -> Labels.find("metric", key, values(), WalkMetric::key));
+        return InvalidInputException.naming("metric", () -> Labels.find("metric", key, values(), WalkMetric::key));
     }
 }

@@ -12,9 +12,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import syntoma.app.campsite.StandingService;
 import syntoma.app.instrument.Watch;
-import syntoma.app.platform.Conflict;
-import syntoma.app.platform.InvalidInput;
-import syntoma.app.platform.NotFound;
+import syntoma.app.platform.ConflictException;
+import syntoma.app.platform.InvalidInputException;
+import syntoma.app.platform.NotFoundException;
 import syntoma.core.reading.RadioMetric;
 import syntoma.core.reply.Recent;
 import syntoma.core.unit.Text;
@@ -75,7 +75,7 @@ class Walks {
                 .getResultList()
                 .isEmpty();
         if (goesOn) {
-            throw new Conflict("a walk is already under way; end it before you begin another");
+            throw new ConflictException("a walk is already under way; end it before you begin another");
         }
         StandingService.StandingLine line = standing.line();
         StoredWalk walked = new StoredWalk(now());
@@ -98,13 +98,14 @@ class Walks {
         StoredWalk walked = going(id);
         List<StoredMark> before = marks(id);
         if (before.size() >= MOST_MARKS) {
-            throw new Conflict("the walk has " + MOST_MARKS + " marks already; end it and begin another");
+            throw new ConflictException("the walk has " + MOST_MARKS + " marks already; end it and begin another");
         }
         Recent recent = watch.recent();
         Optional<Recent.Steady> rsrp = recent.steadyAgo(RadioMetric.RSRP, agoS);
         Optional<Recent.Steady> sinr = recent.steadyAgo(RadioMetric.SINR, agoS);
         Recent.Steady heard = rsrp.or(() -> sinr)
-                .orElseThrow(() -> new Conflict("the router says no level now, so that there is nothing to mark"));
+                .orElseThrow(
+                        () -> new ConflictException("the router says no level now, so that there is nothing to mark"));
         String known = before.stream()
                 .map(m -> m.place)
                 .filter(place::equalsIgnoreCase)
@@ -121,21 +122,21 @@ class Walks {
 
     private static String place(@Nullable String text) {
         if (text == null || text.isBlank()) {
-            throw new InvalidInput(
+            throw new InvalidInputException(
                     "place", "place is missing; allowed is a word for where it is, such as “window left”");
         }
-        return InvalidInput.naming("place", () -> Text.name("place", text, LONGEST_PLACE));
+        return InvalidInputException.naming("place", () -> Text.name("place", text, LONGEST_PLACE));
     }
 
     private static double checkedAgo(double agoS) {
-        return InvalidInput.naming("agoS", () -> Values.within("agoS", agoS, 0, Recent.KEPT_S, "s"));
+        return InvalidInputException.naming("agoS", () -> Values.within("agoS", agoS, 0, Recent.KEPT_S, "s"));
     }
 
     /** Takes a mark back, or puts it back. */
     WalkView remove(long id, long mark, boolean removed, WalkMetric on) {
         StoredMark marked = entities.find(StoredMark.class, mark);
         if (marked == null || marked.walkId != id) {
-            throw new NotFound("no mark " + mark + " on walk " + id);
+            throw new NotFoundException("no mark " + mark + " on walk " + id);
         }
         marked.removed = removed;
         return WalkView.of(found(id), marks(id), on);
@@ -151,7 +152,7 @@ class Walks {
     private StoredWalk going(long id) {
         StoredWalk walked = found(id);
         if (walked.endedAt != null) {
-            throw new Conflict("the walk is over; begin another one");
+            throw new ConflictException("the walk is over; begin another one");
         }
         return walked;
     }
@@ -159,7 +160,7 @@ class Walks {
     private StoredWalk found(long id) {
         StoredWalk walked = entities.find(StoredWalk.class, id);
         if (walked == null) {
-            throw new NotFound("no walk " + id);
+            throw new NotFoundException("no walk " + id);
         }
         return walked;
     }

@@ -15,13 +15,13 @@ import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import syntoma.app.csv.CsvCells;
 import syntoma.app.platform.GeoJson;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 import syntoma.core.place.Coordinates;
 import syntoma.core.reply.AtAnswers;
 import syntoma.core.sheettext.SheetText;
 import syntoma.core.statustext.StatusText;
 import syntoma.core.tabletext.Header;
-import syntoma.core.tabletext.Joined;
+import syntoma.core.tabletext.JoinedCells;
 import syntoma.core.tabletext.Proposal;
 import syntoma.core.tabletext.TransposedTable;
 
@@ -99,7 +99,7 @@ class HostileTextTest {
         List<String> row = headings.stream().map(heading -> cell).toList();
         Header.of(List.of(headings, row));
         TransposedTable.isOne(List.of(headings, row));
-        Joined.of(headings).cells(row);
+        JoinedCells.of(headings).cells(row);
         Proposal.of(headings, List.of(row));
     }
 
@@ -107,7 +107,7 @@ class HostileTextTest {
         long start = System.nanoTime();
         try {
             reader.accept(text);
-        } catch (IllegalArgumentException | InvalidInput refused) {
+        } catch (IllegalArgumentException | InvalidInputException refused) {
             // that is what should happen
         }
         return (System.nanoTime() - start) / 1e6;

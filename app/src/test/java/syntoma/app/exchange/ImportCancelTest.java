@@ -64,7 +64,8 @@ class ImportCancelTest {
         try (ImportProgress.Run run = progress.begin("mine", () -> false)) {
             assertNotNull(progress.find("mine"));
             assertThrows(
-                    Cancelled.class, () -> imports.run(new Endless(run), ImportService.FileSelection.ALL, false, run));
+                    ImportCancelledException.class,
+                    () -> imports.run(new Endless(run), ImportService.FileSelection.ALL, false, run));
         }
         assertNull(progress.find("mine"));
         assertEquals("[]", new Requests(mvc).read("/api/campsites").json().toString());

@@ -14,7 +14,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import syntoma.app.csv.Cells;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /** Workbooks: what their cells say, and those that are refused. */
 class WorkbookFileTest {
@@ -33,7 +33,7 @@ class WorkbookFileTest {
     }
 
     private static String refused(byte[] file) {
-        return assertThrows(InvalidInput.class, () -> read(file, "")).getMessage();
+        return assertThrows(InvalidInputException.class, () -> read(file, "")).getMessage();
     }
 
     @Test
@@ -115,7 +115,7 @@ class WorkbookFileTest {
             assertEquals(List.of("2026", "2025"), table.cells().sheets());
         }
         assertEquals(List.of("Day", "Clock", "Site"), read(file, "2025").get(0));
-        assertTrue(assertThrows(InvalidInput.class, () -> read(file, "2024"))
+        assertTrue(assertThrows(InvalidInputException.class, () -> read(file, "2024"))
                 .getMessage()
                 .contains("2026, 2025"));
     }

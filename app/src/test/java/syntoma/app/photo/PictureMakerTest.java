@@ -7,7 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import java.nio.ByteBuffer;
 import java.util.zip.CRC32;
 import org.junit.jupiter.api.Test;
-import syntoma.app.platform.InvalidInput;
+import syntoma.app.platform.InvalidInputException;
 
 /** Pictures are read by a process of their own, and one that needs too much ends that and nothing else. */
 class PictureMakerTest {
@@ -24,7 +24,8 @@ class PictureMakerTest {
 
     @Test
     void what_is_refused_is_refused_with_the_same_words() {
-        InvalidInput refused = assertThrows(InvalidInput.class, () -> maker.make(new byte[] {1, 2, 3}));
+        InvalidInputException refused =
+                assertThrows(InvalidInputException.class, () -> maker.make(new byte[] {1, 2, 3}));
         assertTrue(refused.getMessage().contains("allowed are JPEG, PNG and WebP"), refused.getMessage());
     }
 
@@ -38,7 +39,7 @@ class PictureMakerTest {
         CRC32 sum = new CRC32();
         sum.update(png, 12, 17);
         header.putInt(29, (int) sum.getValue());
-        InvalidInput refused = assertThrows(InvalidInput.class, () -> maker.make(png));
+        InvalidInputException refused = assertThrows(InvalidInputException.class, () -> maker.make(png));
         assertTrue(refused.getMessage().startsWith("photo "), refused.getMessage());
         assertEquals(40, maker.make(PictureTest.picture(40, 30, "png")).widthPx());
     }

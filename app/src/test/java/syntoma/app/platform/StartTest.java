@@ -14,7 +14,7 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import syntoma.app.store.CannotStart;
+import syntoma.app.store.StartRefusedException;
 import syntoma.app.store.StoreFiles;
 
 /** What stands in the way of a start is said in one line. */
@@ -29,7 +29,8 @@ class StartTest {
     }
 
     private String refusal(Path data, boolean demo, int port) {
-        String message = assertThrows(CannotStart.class, () -> Start.prepare(new StoreFiles(data), demo, port))
+        String message = assertThrows(
+                        StartRefusedException.class, () -> Start.prepare(new StoreFiles(data), demo, port))
                 .getMessage();
         assertEquals(1, message.lines().count());
         return message;

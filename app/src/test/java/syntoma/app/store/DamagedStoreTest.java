@@ -77,7 +77,7 @@ class DamagedStoreTest {
         assertTrue(said.contains("damaged") && said.contains("--mend"), said);
         assertArrayEquals(before, Files.readAllBytes(store.store()));
         if (how.startsWith("all")) {
-            assertThrows(CannotStart.class, () -> new Mend(store).mend(LocalDateTime.of(2026, 8, 14, 18, 5)));
+            assertThrows(StartRefusedException.class, () -> new Mend(store).mend(LocalDateTime.of(2026, 8, 14, 18, 5)));
             assertArrayEquals(before, Files.readAllBytes(store.store()));
         } else {
             mend(store);
@@ -128,7 +128,7 @@ class DamagedStoreTest {
     }
 
     private static String refusal(StoreFiles store) {
-        String said = assertThrows(CannotStart.class, () -> new StoreCheck(store).beforeOpening())
+        String said = assertThrows(StartRefusedException.class, () -> new StoreCheck(store).beforeOpening())
                 .getMessage();
         assertEquals(1, said.lines().count());
         return said;

@@ -118,7 +118,7 @@ class StoreStartTest {
                 "insert into \"flyway_schema_history\" (\"installed_rank\", \"version\", \"description\", \"type\", \"script\","
                         + " \"installed_by\", \"execution_time\", \"success\") values (999, '99', 'x', 'SQL', 'x', 'sa', 1, true)");
         byte[] before = Files.readAllBytes(files.store());
-        String refused = assertThrows(CannotStart.class, this::start).getMessage();
+        String refused = assertThrows(StartRefusedException.class, this::start).getMessage();
         assertTrue(refused.contains("layout 99") && refused.contains("up to " + StoreLayout.newestKnown()), refused);
         assertEquals(1, refused.lines().count());
         assertArrayEquals(before, Files.readAllBytes(files.store()));
@@ -155,7 +155,7 @@ class StoreStartTest {
     @Test
     void a_file_that_is_no_log_is_refused_and_left_as_it_is() throws Exception {
         Files.writeString(files.store(), "no database");
-        String refused = assertThrows(CannotStart.class, this::start).getMessage();
+        String refused = assertThrows(StartRefusedException.class, this::start).getMessage();
         assertTrue(refused.contains("cannot be opened as a log"), refused);
         assertEquals("no database", Files.readString(files.store()));
     }

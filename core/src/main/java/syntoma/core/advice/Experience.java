@@ -160,7 +160,8 @@ public final class Experience {
     /** What the setup hears there: read at this stay, or expected. */
     private Radio level(Tally.Key key, MixedModel.PlaceEffects local) {
         return read(key, t -> t.level, levels).orElseGet(() -> {
-            MixedModel.Expected expected = local.expected(cell(key, 0, 1, layout.level(key.setup(), key.carrier()), 0));
+            MixedModel.Prediction expected =
+                    local.expected(cell(key, 0, 1, layout.level(key.setup(), key.carrier()), 0));
             return new Radio(expected.mean(), expected.variance());
         });
     }
@@ -168,7 +169,7 @@ public final class Experience {
     /** How clean it is there: read at this stay, or expected at the level. */
     private Radio quality(Tally.Key key, double dbm, MixedModel.PlaceEffects local) {
         return read(key, t -> t.quality, qualities).orElseGet(() -> {
-            MixedModel.Expected expected = local.expected(cell(key, 0, 1, row(key, dbm, OptionalDouble.empty()), 0));
+            MixedModel.Prediction expected = local.expected(cell(key, 0, 1, row(key, dbm, OptionalDouble.empty()), 0));
             return new Radio(expected.mean(), expected.variance());
         });
     }
@@ -262,7 +263,7 @@ public final class Experience {
         Reason.Level level = new Reason.Level(outlook.levelDbm(), isRead);
         Reason reason = Reason.of(option, here, then.isEmpty() ? own(option) : then, level, asked);
         boolean ofHours = !hours.isNow() && !then.isEmpty() && !Double.isNaN(reason.metShare());
-        return Reason.Weighed.of(
+        return Reason.WeighedReason.of(
                 ofHours ? new Reason.AtHours(reason, hours.part().words()) : reason,
                 outlook.chance(asked),
                 beside,
@@ -309,7 +310,7 @@ public final class Experience {
 
         private Outlook.Rate rate(MixedModel model, Tally.Key key, Radio level, Radio quality, double cap) {
             Layout.Row row = row(key, level.value, OptionalDouble.of(quality.value));
-            MixedModel.Expected expected = in(model).expected(cell(key, 0, 1, row, 0));
+            MixedModel.Prediction expected = in(model).expected(cell(key, 0, 1, row, 0));
             double ofLevel = slope(model, dbm -> row(key, dbm, OptionalDouble.of(quality.value)), level.value);
             double ofQuality = slope(model, db -> row(key, level.value, OptionalDouble.of(db)), quality.value);
             return new Outlook.Rate(

@@ -57,7 +57,7 @@ final class MixedModel {
     record Prior(double[] means, double[] variances) {}
 
     /** A mean and its variance on the model's scale, without the scatter of a run. */
-    record Expected(double mean, double variance) {}
+    record Prediction(double mean, double variance) {}
 
     /** Fits it, with what scatters as it is given. */
     static MixedModel fit(List<Cell> cells, Prior prior, Spreads spreads) {
@@ -152,7 +152,7 @@ final class MixedModel {
         }
 
         /** What may be expected of a cell whose mean is not known yet, or not for sure. */
-        Expected expected(Cell asked) {
+        Prediction expected(Cell asked) {
             double mean = fixed(asked.columns(), asked.values());
             double own = spreads.site() + spreads.stay() + spreads.setupHere() + spreads.partOfDay() + spreads.visit();
             double[] off = new double[estimate.getDimension()];
@@ -167,7 +167,7 @@ final class MixedModel {
                     add(off, cells.get(k), -weights.getEntry(k));
                 }
             }
-            return new Expected(mean, Math.max(LEAST_VARIANCE, own) + quadratic(off));
+            return new Prediction(mean, Math.max(LEAST_VARIANCE, own) + quadratic(off));
         }
     }
 

@@ -84,7 +84,7 @@ public sealed interface Reason {
     }
 
     /** Its data sheets alone. */
-    record Promised(OptionalDouble promisedDb, Level level) implements Reason {
+    record SheetReason(OptionalDouble promisedDb, Level level) implements Reason {
         @Override
         public String says() {
             return promisedDb.isPresent()
@@ -107,7 +107,7 @@ public sealed interface Reason {
     }
 
     /** A reason that its chance is well above or below, with what speaks against it. */
-    record Weighed(Reason reason, double chance, int beside, int besideMet) implements Reason {
+    record WeighedReason(Reason reason, double chance, int beside, int besideMet) implements Reason {
         /** Farther apart than this a chance and its reason read as a contradiction; chosen. */
         private static final double APART = 0.2;
 
@@ -129,12 +129,12 @@ public sealed interface Reason {
         static Reason of(Reason reason, double chance, List<PastMeasurement> beside, Outlook.RunRequirement asked) {
             return Double.isNaN(reason.metShare()) || Math.abs(chance - reason.metShare()) <= APART
                     ? reason
-                    : new Weighed(reason, chance, beside.size(), met(beside, asked));
+                    : new WeighedReason(reason, chance, beside.size(), met(beside, asked));
         }
     }
 
     /** Runs that lack a figure that the need asks for. */
-    record Untold(int runs) implements Reason {
+    record NoReason(int runs) implements Reason {
         @Override
         public String says() {
             return runs == 1
@@ -156,7 +156,7 @@ public sealed interface Reason {
             Option option, StayContext here, List<PastMeasurement> all, Level level, Outlook.RunRequirement asked) {
         List<PastMeasurement> own = all.stream().filter(asked::isToldBy).toList();
         if (own.isEmpty() && !all.isEmpty()) {
-            return new Untold(all.size());
+            return new NoReason(all.size());
         }
         List<PastMeasurement> now =
                 own.stream().filter(p -> p.stay() == here.stay()).toList();
@@ -175,7 +175,7 @@ public sealed interface Reason {
             return new SimilarCampsites(stays(alike), alike.size(), met(alike, asked), level);
         }
         return own.isEmpty()
-                ? new Promised(option.promisedDb(), level)
+                ? new SheetReason(option.promisedDb(), level)
                 : new Elsewhere(stays(own), own.size(), met(own, asked), level);
     }
 

@@ -16,10 +16,10 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
     private static final int LONGEST = 4000;
 
     /** What is wrong with one field. */
-    public static final class Refused extends IllegalArgumentException {
+    public static final class InvalidValueException extends IllegalArgumentException {
         private final String field;
 
-        Refused(String field, String message) {
+        InvalidValueException(String field, String message) {
             super(message);
             this.field = field;
         }
@@ -42,17 +42,19 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
     String text(String name) {
         String text = texts.getOrDefault(name, "").strip();
         if (text.length() > LONGEST) {
-            throw new Refused(name, name + " has " + text.length() + " characters; allowed are up to " + LONGEST);
+            throw new InvalidValueException(
+                    name, name + " has " + text.length() + " characters; allowed are up to " + LONGEST);
         }
         if (text.isEmpty() && input(name).needed()) {
-            throw new Refused(name, input(name).label() + " is missing");
+            throw new InvalidValueException(name, input(name).label() + " is missing");
         }
         return text;
     }
 
     /** A number that has to be there. */
     double number(String name) {
-        return maybe(name).orElseThrow(() -> new Refused(name, input(name).label() + " is missing"));
+        return maybe(name)
+                .orElseThrow(() -> new InvalidValueException(name, input(name).label() + " is missing"));
     }
 
     /** A number; empty where nothing is there. Commas are read as points. */
@@ -63,14 +65,14 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
         }
         Input input = input(name);
         double value = Values.typed(text)
-                .orElseThrow(() -> new Refused(
+                .orElseThrow(() -> new InvalidValueException(
                         name,
                         input.label() + " is " + Text.quoted(text) + "; allowed is a number from "
                                 + Values.plain(input.low()) + " to " + Values.plain(input.high())));
         try {
             return OptionalDouble.of(Values.within(input.label(), value, input.low(), input.high(), input.unit()));
         } catch (IllegalArgumentException outside) {
-            throw new Refused(name, outside.getMessage());
+            throw new InvalidValueException(name, outside.getMessage());
         }
     }
 
@@ -79,15 +81,15 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
         Input input = input(name);
         try {
             return Labels.find(input.label(), text(name), input.choices().toArray(new String[0]), choice -> choice);
-        } catch (Refused refused) {
+        } catch (InvalidValueException refused) {
             throw refused;
         } catch (IllegalArgumentException none) {
-            throw new Refused(name, none.getMessage());
+            throw new InvalidValueException(name, none.getMessage());
         }
     }
 
     /** Refuses a field for a reason of the rule itself. */
-    static Refused refused(String name, String message) {
-        return new Refused(name, message);
+    static InvalidValueException refused(String name, String message) {
+        return new InvalidValueException(name, message);
     }
 }

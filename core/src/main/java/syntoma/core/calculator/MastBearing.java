@@ -74,7 +74,7 @@ final class MastBearing implements Calculator {
         try {
             Coordinates at = Coordinates.read(given.text(name));
             return new Spot(at.lat(), at.lon());
-        } catch (GivenValues.Refused missing) {
+        } catch (GivenValues.InvalidValueException missing) {
             throw missing;
         } catch (IllegalArgumentException unread) {
             throw GivenValues.refused(name, unread.getMessage());

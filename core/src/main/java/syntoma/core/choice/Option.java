@@ -14,7 +14,7 @@ import java.util.OptionalInt;
  * dome.pricePerDb() // 20
  * }</pre>
  *
- * @param essentials what the need cannot do without, and whether it is there
+ * @param essentials the must-haves of the need, and whether it has them
  * @param bandsWorking of the carrier's bands, how many work
  * @param streams antenna streams
  * @param meanGainDb predicted ΔRSRP, mean over those of the carrier's bands on which it is known; one that does not get through

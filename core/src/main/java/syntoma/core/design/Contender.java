@@ -3,8 +3,8 @@ package syntoma.core.design;
 import java.util.Optional;
 import java.util.SortedMap;
 import syntoma.core.chain.Chain;
-import syntoma.core.state.Arranged;
 import syntoma.core.state.Arrangement;
+import syntoma.core.state.ExtraStep;
 import syntoma.core.state.Spot;
 
 /**
@@ -24,7 +24,7 @@ public record Contender(String setup, Arrangement arrangement) {
     }
 
     /** The same with something arranged that is no part of its chain. */
-    public Contender arranged(Optional<Arranged> how) {
+    public Contender arranged(Optional<ExtraStep> how) {
         return new Contender(setup, arrangement.with(how));
     }
 

@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import syntoma.core.state.Arranged;
+import syntoma.core.state.ExtraStep;
 import syntoma.core.unit.Values;
 
 /**
@@ -27,7 +27,7 @@ public record Grid(Factor across, List<String> columns, Factor down, List<String
         BANDS("the bands", Contender::bands),
         ARRANGED(
                 "how it is arranged",
-                c -> c.arrangement().arranged().map(Arranged::phrase).orElse("as it is"));
+                c -> c.arrangement().arranged().map(ExtraStep::phrase).orElse("as it is"));
 
         private final String says;
         private final Function<Contender, String> level;

@@ -8,7 +8,7 @@ import syntoma.core.band.Bands;
 import syntoma.core.chain.RadioMode;
 import syntoma.core.sentence.Quantity;
 import syntoma.core.sentence.Sentence;
-import syntoma.core.state.Arranged;
+import syntoma.core.state.ExtraStep;
 import syntoma.core.state.Work;
 import syntoma.core.unit.Labels;
 import syntoma.core.unit.Text;
@@ -157,7 +157,7 @@ public record Variation(Kind kind, String value) {
      *
      * @param contender whose chain, where it is known, has what has a place in one
      */
-    public Optional<Arranged> arranged(Contender contender) {
+    public Optional<ExtraStep> arranged(Contender contender) {
         return switch (kind) {
             case PLACE, SPACING, PLATE -> Optional.of(arranged(contender.deviceName()));
             case BANDS, BOOSTER, ANTENNAS, HEIGHT ->
@@ -166,7 +166,7 @@ public record Variation(Kind kind, String value) {
     }
 
     /** @param device its name */
-    private Arranged arranged(String device) {
+    private ExtraStep arranged(String device) {
         Sentence says = Sentence.of(
                 switch (kind) {
                     case SPACING ->
@@ -181,6 +181,6 @@ public record Variation(Kind kind, String value) {
                     case ANTENNAS -> "Let " + device + " use its own antennas.";
                     case HEIGHT -> "Bring the antenna to its height: " + phrase() + ".";
                 });
-        return new Arranged(kind.work, phrase(), says);
+        return new ExtraStep(kind.work, phrase(), says);
     }
 }

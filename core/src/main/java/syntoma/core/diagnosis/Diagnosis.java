@@ -18,7 +18,7 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
             new Interference(),
             new SlowOnTwo(),
             new BusyCell(),
-            new Capped(),
+            new SpeedCap(),
             new NoData(),
             new UploadAboveDownload(),
             new UplinkLimited(),

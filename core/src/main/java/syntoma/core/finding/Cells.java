@@ -31,11 +31,11 @@ final class Cells {
 
     /** All blocks of a trip, also those in which one unit alone stands. */
     static Cells of(Trip trip, Criterion criterion) {
-        return of(trip, criterion, Blocked.of(trip));
+        return of(trip, criterion, BlockValue.of(trip));
     }
 
     /** The same of blocks that are formed already. */
-    static Cells of(Trip trip, Criterion criterion, Blocked blocked) {
+    static Cells of(Trip trip, Criterion criterion, BlockValue blocked) {
         int n = blocked.cells(trip);
         int[] starts = new int[blocked.count() + 1];
         int[] units = new int[n];
@@ -74,14 +74,14 @@ final class Cells {
     }
 
     /** Which attempts that count stand in which block. */
-    record Blocked(int[] numbers, int[] starts, int[] members, long[] stays, long[] atNanos) {
+    record BlockValue(int[] numbers, int[] starts, int[] members, long[] stays, long[] atNanos) {
         /** Blocks for the metric: those that count open them and stand in them. */
-        static Blocked of(Trip trip) {
+        static BlockValue of(Trip trip) {
             return of(trip, trip::counts);
         }
 
         /** Blocks that some attempts open, and in which they alone stand. */
-        static Blocked of(Trip trip, IntPredicate wanted) {
+        static BlockValue of(Trip trip, IntPredicate wanted) {
             BlockStarts begun = new BlockStarts();
             int[] numbers =
                     Blocks.numbers(trip, wanted, (first, window) -> begun.add(trip.stay(first), trip.atNanos(first)));
@@ -101,7 +101,7 @@ final class Cells {
                     members[next[numbers[i]]++] = i;
                 }
             }
-            return new Blocked(
+            return new BlockValue(
                     numbers,
                     starts,
                     members,

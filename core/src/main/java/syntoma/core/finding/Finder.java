@@ -54,7 +54,7 @@ public final class Finder {
 
     /** What the trip says. */
     public Finding find() {
-        Cells.Blocked blocked = Cells.Blocked.of(trip);
+        Cells.BlockValue blocked = Cells.BlockValue.of(trip);
         Cells cells = Cells.of(trip, criterion, blocked);
         JointModel model = new JointModel(cells, names.size(), baseline);
         boolean[] unreliable = unreliable();
@@ -150,7 +150,7 @@ public final class Finder {
     }
 
     /** The baseline’s level in each block, in the order in which they begin. */
-    private double[] levels(Cells.Blocked blocked) {
+    private double[] levels(Cells.BlockValue blocked) {
         int[] numbers = blocked.numbers();
         int[] counts = new int[blocked.count() + 1];
         for (int i = 0; i < numbers.length; i++) {
@@ -244,7 +244,7 @@ public final class Finder {
 
     /** Per unit, in how many blocks the baseline alone ran, and in how many the unit alone did. */
     private int[][] failedAlone() {
-        Cells.Blocked attempts = Cells.Blocked.of(trip, i -> true);
+        Cells.BlockValue attempts = Cells.BlockValue.of(trip, i -> true);
         int[][] only = new int[names.size()][2];
         boolean[] tried = new boolean[names.size()];
         boolean[] ran = new boolean[names.size()];

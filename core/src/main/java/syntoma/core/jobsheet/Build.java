@@ -61,13 +61,13 @@ public record Build(
      * @param task with what comes before it
      * @param before the keys of those that wait for it
      */
-    public record Added(Task task, List<String> before) {
-        public Added {
+    public record AddedTask(Task task, List<String> before) {
+        public AddedTask {
             before = List.copyOf(before);
         }
 
-        private Added without(Set<String> keys) {
-            return new Added(
+        private AddedTask without(Set<String> keys) {
+            return new AddedTask(
                     task.comingAfter(
                             task.after().stream().filter(k -> !keys.contains(k)).toList()),
                     before.stream().filter(k -> !keys.contains(k)).toList());
@@ -86,7 +86,7 @@ public record Build(
      * @param learned minutes that a task of a key took before
      * @throws IllegalArgumentException naming those that wait for each other, or one that is named and missing
      */
-    public TaskList tasks(List<Added> added, Map<String, Integer> learned) {
+    public TaskList tasks(List<AddedTask> added, Map<String, Integer> learned) {
         Map<String, Task> tasks = new LinkedHashMap<>();
         for (Task task : usual()) {
             Integer took = learned.get(task.key());
@@ -95,15 +95,15 @@ public record Build(
         // what hangs on a usual task that this build does not have hangs on nothing
         Set<String> elsewhere = new HashSet<>(everyKey());
         elsewhere.removeAll(tasks.keySet());
-        List<Added> here = added.stream()
+        List<AddedTask> here = added.stream()
                 .filter(own -> !elsewhere.contains(own.task.key()))
                 .map(own -> own.without(elsewhere))
                 .toList();
-        for (Added own : here) {
+        for (AddedTask own : here) {
             Task task = own.task;
             tasks.merge(task.key(), task, (is, by) -> is.taking(by.minutes(), by.people(), by.waitMin()));
         }
-        for (Added own : here) {
+        for (AddedTask own : here) {
             for (String later : own.before) {
                 if (tasks.computeIfPresent(later, (key, task) -> task.alsoAfter(own.task.key())) == null) {
                     throw new IllegalArgumentException(

@@ -23,7 +23,7 @@ import syntoma.core.unit.Values;
  * BoosterPlan plan = new BoosterPlan(
  *         syntoma.core.chain.Shell.STEEL, 6,
  *         new BoosterPlan.Point(1, 1, 0.3, 5), new BoosterPlan.Point(4, 1, 1, 3), false,
- *         new BoosterPlan.Rated("Bittern", 65, OptionalDouble.empty()),
+ *         new BoosterPlan.BoosterRating("Bittern", 65, OptionalDouble.empty()),
  *         -105, OptionalDouble.empty(), -100);
  * plan.separationM() // 3.27
  * }</pre>
@@ -43,7 +43,7 @@ public record BoosterPlan(
         Point outside,
         Point inside,
         boolean facing,
-        Rated rated,
+        BoosterRating rated,
         double donorRsrpDbm,
         OptionalDouble donorSinrDb,
         double targetDbm) {
@@ -72,11 +72,11 @@ public record BoosterPlan(
     }
 
     /** What the booster’s sheet states. */
-    public record Rated(String name, double gainDb, OptionalDouble outputDbm) {
+    public record BoosterRating(String name, double gainDb, OptionalDouble outputDbm) {
         /**
          * @throws IllegalArgumentException naming the value and what is allowed
          */
-        public Rated {
+        public BoosterRating {
             name = Text.name("name", name, LONGEST_NAME);
             Values.within("gain", gainDb, 1, 110, "dB");
             outputDbm.ifPresent(dbm -> Values.within("rated output", dbm, -30, 40, "dBm"));

@@ -35,13 +35,13 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
      *
      * @param why it is the best, or why it comes after the one before it
      */
-    public record Ranked(Place place, Sentence why) {}
+    public record RankedPlace(Place place, Sentence why) {}
 
     /** Cells of a row of the grid, next to each other, against which the same speaks; empty where nothing does. */
     public record Strip(double y, double fromX, double toX, Optional<Objection.Why> why) {}
 
     /** What the search has come to. */
-    public record SearchResult(List<Ranked> places, List<Strip> strips, Sentence sentence) {}
+    public record SearchResult(List<RankedPlace> places, List<Strip> strips, Sentence sentence) {}
 
     /** Onto which panels the antenna’s shadow falls from a place while the sun stands low, in sentences. */
     public List<Sentence> shadows(Spot spot) {
@@ -126,10 +126,10 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         return Math.round(place.lossDb() / LOSS_STEP_DB);
     }
 
-    private List<Ranked> ranked(List<Place> best) {
-        List<Ranked> ranked = new ArrayList<>();
+    private List<RankedPlace> ranked(List<Place> best) {
+        List<RankedPlace> ranked = new ArrayList<>();
         for (int i = 0; i < best.size(); i++) {
-            ranked.add(new Ranked(best.get(i), i == 0 ? first(best.get(0)) : after(best.get(0), best.get(i))));
+            ranked.add(new RankedPlace(best.get(i), i == 0 ? first(best.get(0)) : after(best.get(0), best.get(i))));
         }
         return ranked;
     }

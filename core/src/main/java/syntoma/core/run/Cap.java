@@ -25,20 +25,20 @@ public record Cap(double mbps, double lowMbps, double highMbps) {
      * @param stay where, and on which visit
      * @param sinrDb of the reading beside it
      */
-    public record Flat(double mbps, String setup, long stay, OptionalDouble sinrDb) {}
+    public record FlatRun(double mbps, String setup, long stay, OptionalDouble sinrDb) {}
 
     /** The cap that flat runs of one SIM and direction show; of several the one that most runs show. */
-    public static Optional<Cap> of(List<Flat> runs) {
-        List<Flat> sorted =
-                runs.stream().sorted(Comparator.comparingDouble(Flat::mbps)).toList();
-        List<Flat> best = List.of();
+    public static Optional<Cap> of(List<FlatRun> runs) {
+        List<FlatRun> sorted =
+                runs.stream().sorted(Comparator.comparingDouble(FlatRun::mbps)).toList();
+        List<FlatRun> best = List.of();
         for (int from = 0; from < sorted.size(); from++) {
             int to = from;
             while (to < sorted.size()
                     && sorted.get(to).mbps() <= sorted.get(from).mbps() * AGREE) {
                 to++;
             }
-            List<Flat> agree = sorted.subList(from, to);
+            List<FlatRun> agree = sorted.subList(from, to);
             if (agree.size() >= LEAST && agree.size() > best.size() && isWhateverTheAntenna(agree)) {
                 best = agree;
             }
@@ -51,13 +51,13 @@ public record Cap(double mbps, double lowMbps, double highMbps) {
         return Optional.of(new Cap(middle, best.get(0).mbps(), best.get(n - 1).mbps()));
     }
 
-    private static boolean isWhateverTheAntenna(List<Flat> runs) {
+    private static boolean isWhateverTheAntenna(List<FlatRun> runs) {
         double lowest =
                 runs.stream().flatMapToDouble(r -> r.sinrDb().stream()).min().orElse(0);
         double highest =
                 runs.stream().flatMapToDouble(r -> r.sinrDb().stream()).max().orElse(0);
-        return runs.stream().map(Flat::setup).distinct().count() > 1
-                || runs.stream().mapToLong(Flat::stay).distinct().count() > 1
+        return runs.stream().map(FlatRun::setup).distinct().count() > 1
+                || runs.stream().mapToLong(FlatRun::stay).distinct().count() > 1
                 || highest - lowest >= OTHER_SINR_DB;
     }
 

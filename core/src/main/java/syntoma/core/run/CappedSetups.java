@@ -26,7 +26,7 @@ public record CappedSetups(Map<String, Double> mbps) {
      * @param flat the flat runs of one SIM and direction
      * @param runs how many runs each setup has, flat or not, with a curve or without
      */
-    public static CappedSetups of(List<Cap.Flat> flat, Map<String, Integer> runs) {
+    public static CappedSetups of(List<Cap.FlatRun> flat, Map<String, Integer> runs) {
         Optional<Cap> cap = Cap.of(flat);
         if (cap.isEmpty()) {
             return NONE;

@@ -21,8 +21,8 @@ public record Leg(double downMbps, double upMbps) {
      * @param bytes above 0
      * @param ms above 0
      */
-    public record Passed(long bytes, double ms) {
-        public Passed {
+    public record TimedBytes(long bytes, double ms) {
+        public TimedBytes {
             Values.within("bytes", bytes, 1, 1e9, "byte");
             Values.within("ms", ms, 0.1, 60_000, "ms");
         }
@@ -32,7 +32,7 @@ public record Leg(double downMbps, double upMbps) {
         }
     }
 
-    public static Leg of(Passed down, Passed up) {
+    public static Leg of(TimedBytes down, TimedBytes up) {
         return new Leg(down.mbps(), up.mbps());
     }
 

@@ -30,19 +30,19 @@ public record RunResult(Map<Figure, Double> figures, Map<Direction, Boolean> fla
      *
      * @param loaded by direction, those that were begun
      */
-    public static RunResult of(RunKind kind, List<Loaded.Probe> idle, Map<Direction, Loaded> loaded) {
+    public static RunResult of(RunKind kind, List<LoadedLatency.Probe> idle, Map<Direction, LoadedLatency> loaded) {
         Map<Figure, Double> figures = new EnumMap<>(Figure.class);
         Map<Direction, Boolean> flat = new EnumMap<>(Direction.class);
-        Latencies alone = Loaded.latencies(idle);
+        Latencies alone = LoadedLatency.latencies(idle);
         if (alone.ms().size() >= Latencies.LEAST_IDLE) {
             put(figures, Figure.IDLE_MS, alone.median());
             put(figures, Figure.JITTER_MS, alone.jitter());
         }
         int answered = alone.ms().size();
         int lost = alone.lost();
-        for (Map.Entry<Direction, Loaded> way : loaded.entrySet()) {
+        for (Map.Entry<Direction, LoadedLatency> way : loaded.entrySet()) {
             boolean down = way.getKey() == Direction.DOWN;
-            Loaded seen = way.getValue();
+            LoadedLatency seen = way.getValue();
             put(
                     figures,
                     down ? Figure.DOWN_LOADED_MS : Figure.UP_LOADED_MS,

@@ -57,5 +57,5 @@ public sealed interface Action {
     record Hold(String device, String bands) implements Action {}
 
     /** Something is arranged, or put back; empty for as it usually is. */
-    record Arrange(Optional<Arranged> how) implements Action {}
+    record Arrange(Optional<ExtraStep> how) implements Action {}
 }

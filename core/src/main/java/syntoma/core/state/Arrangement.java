@@ -35,7 +35,7 @@ public record Arrangement(
         SortedMap<String, Spot> antennas,
         Optional<String> booster,
         String bands,
-        Optional<Arranged> arranged) {
+        Optional<ExtraStep> arranged) {
     public Arrangement {
         sims = Collections.unmodifiableSortedMap(new TreeMap<>(sims));
         antennas = Collections.unmodifiableSortedMap(new TreeMap<>(antennas));
@@ -97,7 +97,7 @@ public record Arrangement(
     }
 
     /** The same with something arranged that is no part of its chain. */
-    public Arrangement with(Optional<Arranged> how) {
+    public Arrangement with(Optional<ExtraStep> how) {
         return new Arrangement(unknown, device, carrier, sims, source, place, antennas, booster, bands, how);
     }
 

@@ -96,7 +96,7 @@ public record Leaving(RigState from, List<Step> steps) {
         return Move.of(Work.BOOSTER, new Action.SwitchBooster(booster, false), "Switch " + booster + " off.");
     }
 
-    private static Move putAway(Arranged how) {
+    private static Move putAway(ExtraStep how) {
         return Move.of(
                 Work.PLACE,
                 new Action.Arrange(Optional.empty()),

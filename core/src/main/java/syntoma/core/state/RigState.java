@@ -34,7 +34,7 @@ public record RigState(
         SortedMap<String, String> bands,
         SortedMap<String, Source> sources,
         SortedMap<String, String> places,
-        Optional<Arranged> arranged) {
+        Optional<ExtraStep> arranged) {
     /** Nobody has said anything yet. */
     public static final RigState UNKNOWN = new RigState(
             Optional.empty(),
@@ -162,7 +162,7 @@ public record RigState(
                     : edited(sources, s -> s.put(draw.device(), draw.source()));
             return new RigState(inUse, sims, active, leads, spots, booster, bands, drawn, places, arranged);
         }
-        Optional<Arranged> how = ((Action.Arrange) action).how();
+        Optional<ExtraStep> how = ((Action.Arrange) action).how();
         return new RigState(inUse, sims, active, leads, spots, booster, bands, sources, places, how);
     }
 

@@ -34,7 +34,7 @@ final class CellLines {
     private static final int MOST_MHZ = 100;
 
     private final List<Warning> warnings;
-    private final Map<String, Gathered> cells = new LinkedHashMap<>();
+    private final Map<String, FigureCollector> cells = new LinkedHashMap<>();
     private final Map<String, Integer> carriers = new LinkedHashMap<>();
     private Optional<String> mode = Optional.empty();
     private int modeLine;
@@ -59,7 +59,7 @@ final class CellLines {
     record CellsRead(Optional<String> mode, Optional<String> carrier, List<Cell> cells, List<Source> sources) {}
 
     /** A cell, and what it was read from. */
-    private record CellWithSource(Cell cell, Gathered from) {}
+    private record CellWithSource(Cell cell, FigureCollector from) {}
 
     void line(Lines.Line line) {
         unregistered |= Names.saysNone(line);
@@ -73,7 +73,7 @@ final class CellLines {
             mode = Names.mode(text).filter(CellTexts::isMode);
             modeLine = line.number();
         }
-        if (Gathered.OF_IDENTITY.in(line.lower())) {
+        if (FigureCollector.OF_IDENTITY.in(line.lower())) {
             cell(heading).identity(text);
         }
         if (table(line) || joined(line)) {
@@ -122,7 +122,7 @@ final class CellLines {
 
     /** Cells of a role under one heading come one after another: what says once more which it is begins the next. */
     private Heading another(Heading of, String text, List<NamedField> names) {
-        Gathered there = cells.get(of.role().label() + of.count());
+        FigureCollector there = cells.get(of.role().label() + of.count());
         boolean next = there != null
                 && names.stream()
                         .filter(n -> n.field() == CellField.PCI || n.field() == CellField.ARFCN)
@@ -149,8 +149,8 @@ final class CellLines {
 
     /** Carriers that are joined: the first is the primary one. */
     private boolean joined(Lines.Line line) {
-        List<Joined> parts = Joined.in(line);
-        for (Joined part : parts) {
+        List<JoinedText> parts = JoinedText.in(line);
+        for (JoinedText part : parts) {
             put(part.of(), CellField.BAND, part.band());
             width(line, part.text(), part.of());
         }
@@ -248,8 +248,8 @@ final class CellLines {
         }
     }
 
-    private Gathered cell(Heading of) {
-        return cells.computeIfAbsent(of.role().label() + of.count(), key -> new Gathered(of.role()));
+    private FigureCollector cell(Heading of) {
+        return cells.computeIfAbsent(of.role().label() + of.count(), key -> new FigureCollector(of.role()));
     }
 
     /** A row under the names of a table. */
@@ -289,7 +289,7 @@ final class CellLines {
     }
 
     private void put(Heading of, CellField field, Figures.FigureText value) {
-        Gathered cell = cell(of);
+        FigureCollector cell = cell(of);
         Figures.FigureText there = cell.texts.get(field);
         if (there == null) {
             cell.texts.put(field, value);
@@ -326,7 +326,7 @@ final class CellLines {
                 || !anchored && cells.values().stream().noneMatch(c -> c.role == Role.PRIMARY && !c.texts.isEmpty())) {
             merge();
         }
-        for (Gathered cell : cells.values()) {
+        for (FigureCollector cell : cells.values()) {
             cell.identify();
             boolean isNr = cell.role == Role.NR;
             Role role = isNr && alone ? Role.PRIMARY : cell.role;
@@ -390,7 +390,7 @@ final class CellLines {
 
     /** Without an LTE anchor what is said of NR is said of the cell in use. */
     private void merge() {
-        Gathered leg = cells.remove(Role.NR.label() + 0);
+        FigureCollector leg = cells.remove(Role.NR.label() + 0);
         if (leg != null) {
             nrAlone = true;
             Heading of = new Heading(Role.PRIMARY, 0);

@@ -1,6 +1,6 @@
 package syntoma.core.statustext;
 
-/** Looks for what a pattern cannot do without, since most lines of a long text have none of it. */
+/** Looks for the stems of which a pattern needs one at least: most lines of a long text have none, and are skipped at once. */
 final class Stems {
     private final String[] stems;
 

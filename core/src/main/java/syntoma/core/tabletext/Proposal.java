@@ -95,19 +95,19 @@ public record Proposal(
                 == 1;
         for (int i = 0; i < header.size(); i++) {
             Heading heading = headings.get(i);
-            Proposed proposed;
+            ProposedColumn proposed;
             if (oneMoment && isWholeMoment(headings, i, rows)) {
-                proposed = new Proposed(
+                proposed = new ProposedColumn(
                         Column.of(header.get(i), Figure.TAKEN_AT, Quantity.OWN), "its cells hold the day and the time");
             } else if (isSummaryOfOthers(headings, i)) {
-                proposed = new Proposed(
+                proposed = new ProposedColumn(
                         Column.of(header.get(i), Column.Use.NOTE),
                         "kept in the note: the runs that it sums up are read themselves");
             } else {
                 proposed = proposed(header.get(i), heading, i, rows);
             }
             if (!isFree(proposed.column, labels.get(i), taken)) {
-                proposed = new Proposed(
+                proposed = new ProposedColumn(
                         Column.of(header.get(i), Column.Use.NOTE),
                         "kept in the note: another column holds this already");
             }
@@ -128,23 +128,24 @@ public record Proposal(
     }
 
     /** A column and why. */
-    private record Proposed(Column column, String reason) {}
+    private record ProposedColumn(Column column, String reason) {}
 
-    private static Proposed proposed(String name, Heading heading, int place, List<List<String>> rows) {
+    private static ProposedColumn proposed(String name, Heading heading, int place, List<List<String>> rows) {
         if (heading.use() == Column.Use.COORDINATES && !holdsPlaces(place, rows)) {
-            return new Proposed(Column.of(name, Column.Use.NOTE), "kept in the note: its cells are no coordinates");
+            return new ProposedColumn(
+                    Column.of(name, Column.Use.NOTE), "kept in the note: its cells are no coordinates");
         }
         if (heading.figure().equals(Optional.of(Figure.CELL_ID)) && holdsAll(BAND, place, rows)) {
-            return new Proposed(Column.of(name, Figure.BAND, Quantity.OWN), "its cells hold bands");
+            return new ProposedColumn(Column.of(name, Figure.BAND, Quantity.OWN), "its cells hold bands");
         }
         if (heading.unit() == Quantity.OWN
                 && heading.figure().filter(Heading::isLatency).isPresent()
                 && holdsAll(FRACTION, place, rows)) {
-            return new Proposed(
+            return new ProposedColumn(
                     Column.of(name, heading.figure().orElseThrow(), Quantity.SECOND),
                     "in s: no answer comes in less than a ms");
         }
-        return new Proposed(
+        return new ProposedColumn(
                 column(name, heading),
                 heading.figure().equals(Optional.of(Figure.BAND)) && holdsNumbers(place, rows)
                         ? PLAIN_BANDS

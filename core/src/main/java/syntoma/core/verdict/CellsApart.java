@@ -25,23 +25,23 @@ public final class CellsApart {
      * @param cell its identity, empty text where it is not known
      * @param band empty text where it is not known
      */
-    public record Served(String setup, Instant at, String cell, String band) {}
+    public record CellOfRound(String setup, Instant at, String cell, String band) {}
 
-    private record Round(PairedRound pair, Served baseline, Served candidate) {
+    private record Round(PairedRound pair, CellOfRound baseline, CellOfRound candidate) {
         boolean isKnown() {
-            return both(Served::cell) || both(Served::band);
+            return both(CellOfRound::cell) || both(CellOfRound::band);
         }
 
-        private boolean both(Function<Served, String> part) {
+        private boolean both(Function<CellOfRound, String> part) {
             return !part.apply(baseline).isEmpty() && !part.apply(candidate).isEmpty();
         }
 
         boolean isOnOtherCells() {
-            return both(Served::cell) && !baseline.cell.equals(candidate.cell);
+            return both(CellOfRound::cell) && !baseline.cell.equals(candidate.cell);
         }
 
         boolean isOnOtherBands() {
-            return both(Served::band) && !baseline.band.equals(candidate.band);
+            return both(CellOfRound::band) && !baseline.band.equals(candidate.band);
         }
 
         boolean isApart() {
@@ -54,8 +54,8 @@ public final class CellsApart {
      *
      * @param served where the setups were served, by their measurements
      */
-    public static Optional<String> said(Comparison c, Collection<Served> served) {
-        Map<List<Object>, Served> at = served.stream()
+    public static Optional<String> said(Comparison c, Collection<CellOfRound> served) {
+        Map<List<Object>, CellOfRound> at = served.stream()
                 .collect(Collectors.toMap(s -> List.of(s.setup, s.at), Function.identity(), (a, b) -> a));
         List<Round> rounds = c.rounds().stream()
                 .filter(r -> at.containsKey(List.of(c.baseline(), r.baselineAt()))

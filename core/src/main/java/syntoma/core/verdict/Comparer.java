@@ -37,7 +37,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
     public record Contrast(String baseline, String candidate) {}
 
     /** A contrast with its rounds and what they come to. */
-    private record Paired(Contrast contrast, Pairing pairing, Effect effect) {}
+    private record PairedRound(Contrast contrast, Pairing pairing, Effect effect) {}
 
     public Comparer {
         samples = List.copyOf(Blocks.inOrder(samples));
@@ -139,7 +139,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
     /** All pairs of some setups. */
     private final class Family {
         private final List<String> setups;
-        private final Map<Contrast, Paired> pairs = new LinkedHashMap<>();
+        private final Map<Contrast, PairedRound> pairs = new LinkedHashMap<>();
         private final List<Block> attempts;
         private final Spread spread = new Spread(metric.scale().leastSpread(), plan.flatMap(Plan::borrowed));
         private final boolean pastPlan;
@@ -164,10 +164,10 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
 
         private void pair(Contrast contrast, List<Block> blocks) {
             Pairing pairing = Pairing.of(metric, contrast.baseline, contrast.candidate, blocks);
-            pairs.put(contrast, new Paired(contrast, pairing, spread.effect(pairing.differences())));
+            pairs.put(contrast, new PairedRound(contrast, pairing, spread.effect(pairing.differences())));
         }
 
-        private List<Paired> judged() {
+        private List<PairedRound> judged() {
             return pairs.values().stream().filter(p -> p.effect.enough()).toList();
         }
 
@@ -194,17 +194,17 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     .toList();
         }
 
-        private Paired turned(String baseline, String candidate) {
-            Paired paired = pairs.get(new Contrast(baseline, candidate));
+        private PairedRound turned(String baseline, String candidate) {
+            PairedRound paired = pairs.get(new Contrast(baseline, candidate));
             if (paired == null) {
-                Paired other = pairs.get(new Contrast(candidate, baseline));
+                PairedRound other = pairs.get(new Contrast(candidate, baseline));
                 Pairing turned = other.pairing.turned();
-                return new Paired(other.contrast, turned, spread.effect(turned.differences()));
+                return new PairedRound(other.contrast, turned, spread.effect(turned.differences()));
             }
             return paired;
         }
 
-        private Comparison result(Paired paired, Contrast contrast) {
+        private Comparison result(PairedRound paired, Contrast contrast) {
             Effect effect = paired.effect;
             Pairing pairing = paired.pairing;
             Failures failures = Failures.of(attempts, contrast.baseline, contrast.candidate);

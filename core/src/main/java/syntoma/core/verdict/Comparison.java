@@ -19,7 +19,7 @@ import syntoma.core.reading.Figure;
  * @param pastPlan whether more rounds were made than planned
  * @param planned what the plan's last look came to, once there are rounds past the plan
  * @param borrowed what past trials tell of the spread, where it counts here
- * @param outlook what would tell; only with {@link Verdict#CANNOT_TELL}
+ * @param outlook what to measure next; only with {@link Verdict#CANNOT_TELL}
  * @param restsOn the one round without which the verdict would be another
  * @param cappedMbps the rate at which both setups' runs are held by plan or network, empty when they are not
  */

@@ -1,7 +1,7 @@
 package syntoma.core.verdict;
 
 /**
- * What the air changes by itself while an antenna is carried from place to place: slow fading as a first-order autoregression
+ * What changes in the air anyway while an antenna is carried from place to place: slow fading as a first-order autoregression
  * with a standard deviation of 3 dB that forgets itself over ten minutes (docs/methods.md#18-stand-in-world; the shape after Gudmundson 1991,
  * in time instead of distance for something that stands).
  */

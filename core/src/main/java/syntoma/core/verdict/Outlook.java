@@ -4,7 +4,7 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 
 /**
- * What would tell two setups apart that cannot be told apart yet.
+ * What to measure next where two setups cannot be told apart yet.
  *
  * @param left rounds left of the plan, 0 when none are or nothing was planned
  * @param chance that those settle it; empty without any

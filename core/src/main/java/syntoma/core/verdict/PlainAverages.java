@@ -7,8 +7,8 @@ import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
 
 /**
- * Plain averages and best runs over all ok runs, paired or not, in the metric's unit. Shown for those who want them and
- * named as such; no verdict rests on them.
+ * Plain averages and best runs over all ok runs, paired or not, in the metric's unit. Shown beneath the verdict and
+ * named as such; no verdict depends on them.
  */
 public record PlainAverages(
         OptionalDouble baselineMean,

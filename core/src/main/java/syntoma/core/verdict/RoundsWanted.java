@@ -7,9 +7,9 @@ import java.util.function.IntToDoubleFunction;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 
 /**
- * How many rounds a trial wants: the smallest planned number (3 to 20) with an 80 % chance, by simulation from a fixed seed.
+ * How many rounds a trial needs: the smallest planned number (3 to 20) with an 80 % chance, by simulation from a fixed seed.
  * Where a difference is to be seen, the chance that some look shows an interval beyond no difference: a standard deviation of
- * 0.35 per round wants 15 rounds for ×1.4 and 6 for ×2. Whether a comparison that is under way will be settled is
+ * 0.35 per round needs 15 rounds for ×1.4 and 6 for ×2. Whether a comparison that is under way will be settled is
  * {@link Forecast}'s.
  *
  * <pre>{@code

@@ -101,7 +101,7 @@ class MixedModelTest {
                     + SPREADS.setupHere()
                     + SPREADS.partOfDay()
                     + SPREADS.visit();
-            MixedModel.Expected found =
+            MixedModel.Prediction found =
                     MixedModel.fit(cells, PRIOR, SPREADS).at(elsewhere.site()).expected(elsewhere);
             assertEquals(mean, found.mean(), 1e-9);
             assertEquals(variance, found.variance(), 1e-9);
@@ -112,13 +112,13 @@ class MixedModelTest {
     void what_was_measured_at_a_place_draws_what_is_expected_there_and_makes_it_surer() {
         List<Cell> cells = new ArrayList<>(drawn(new Random(3)));
         Cell asked = cell(50, 500, 1, DayPart.DAY, 0, 1, 1);
-        MixedModel.Expected before =
+        MixedModel.Prediction before =
                 MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).expected(asked);
         cells.add(cell(50, 400, 1, DayPart.DAY, before.mean() + 1, 5, 1));
-        MixedModel.Expected earlier =
+        MixedModel.Prediction earlier =
                 MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).expected(asked);
         cells.add(cell(50, 500, 1, DayPart.DAY, before.mean() + 1, 5, 1));
-        MixedModel.Expected now =
+        MixedModel.Prediction now =
                 MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).expected(asked);
         assertTrue(before.mean() < earlier.mean() && earlier.mean() < now.mean() && now.mean() < before.mean() + 1);
         assertTrue(before.variance() > earlier.variance() && earlier.variance() > now.variance());

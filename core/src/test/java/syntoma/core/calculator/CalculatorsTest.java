@@ -190,16 +190,16 @@ class CalculatorsTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "much", "-1", "1e12"})
     void whatCannotBeIsRefusedByItsField(String text) {
-        GivenValues.Refused refused =
-                assertThrows(GivenValues.Refused.class, () -> answer("cable", Map.of("length", text)));
+        GivenValues.InvalidValueException refused =
+                assertThrows(GivenValues.InvalidValueException.class, () -> answer("cable", Map.of("length", text)));
         assertEquals("length", refused.field());
         assertTrue(refused.getMessage().startsWith("Length"), refused.getMessage());
     }
 
     @Test
     void aLineOfTheGroundThatCannotBeReadIsNamed() {
-        GivenValues.Refused refused =
-                assertThrows(GivenValues.Refused.class, () -> answer("hill", Map.of("profile", "0 20\nhill")));
+        GivenValues.InvalidValueException refused = assertThrows(
+                GivenValues.InvalidValueException.class, () -> answer("hill", Map.of("profile", "0 20\nhill")));
         assertEquals("profile", refused.field());
         assertTrue(refused.getMessage().contains("line 2"), refused.getMessage());
     }

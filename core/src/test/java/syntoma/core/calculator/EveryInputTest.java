@@ -45,8 +45,8 @@ class EveryInputTest {
         Calculator calculator = Calculators.of(key);
         Input input = input(calculator, name);
         for (String text : NO_NUMBERS) {
-            GivenValues.Refused refused =
-                    assertThrows(GivenValues.Refused.class, () -> answer(calculator, Map.of(name, text)), text);
+            GivenValues.InvalidValueException refused = assertThrows(
+                    GivenValues.InvalidValueException.class, () -> answer(calculator, Map.of(name, text)), text);
             assertEquals(name, refused.field(), text);
             assertTrue(refused.getMessage().startsWith(input.label()), refused.getMessage());
             assertTrue(refused.getMessage().contains("allowed"), refused.getMessage());
@@ -60,8 +60,9 @@ class EveryInputTest {
         Input input = input(calculator, name);
         double step = Math.max(1e-6, Math.abs(input.high()) * 1e-6);
         for (double outside : new double[] {input.low() - step, input.high() + step}) {
-            GivenValues.Refused refused = assertThrows(
-                    GivenValues.Refused.class, () -> answer(calculator, Map.of(name, Double.toString(outside))));
+            GivenValues.InvalidValueException refused = assertThrows(
+                    GivenValues.InvalidValueException.class,
+                    () -> answer(calculator, Map.of(name, Double.toString(outside))));
             assertEquals(name, refused.field());
         }
     }
@@ -84,7 +85,7 @@ class EveryInputTest {
                         answer.says().toString().contains("NaN")
                                 || answer.says().toString().contains("Infinity"),
                         answer.says().toString());
-            } catch (GivenValues.Refused refused) {
+            } catch (GivenValues.InvalidValueException refused) {
                 assertTrue(
                         calculator.inputs().stream().anyMatch(i -> i.name().equals(refused.field())), refused.field());
             }
@@ -111,8 +112,9 @@ class EveryInputTest {
         for (Calculator calculator : Calculators.all()) {
             for (Input input : calculator.inputs()) {
                 if (!input.choices().isEmpty()) {
-                    GivenValues.Refused refused = assertThrows(
-                            GivenValues.Refused.class, () -> answer(calculator, Map.of(input.name(), "no such thing")));
+                    GivenValues.InvalidValueException refused = assertThrows(
+                            GivenValues.InvalidValueException.class,
+                            () -> answer(calculator, Map.of(input.name(), "no such thing")));
                     assertEquals(input.name(), refused.field());
                     assertTrue(refused.getMessage().contains(input.choices().get(0)), refused.getMessage());
                 }
@@ -125,8 +127,8 @@ class EveryInputTest {
         for (Calculator calculator : Calculators.all()) {
             for (Input input : calculator.inputs()) {
                 if (input.needed() && input.choices().isEmpty()) {
-                    GivenValues.Refused refused = assertThrows(
-                            GivenValues.Refused.class,
+                    GivenValues.InvalidValueException refused = assertThrows(
+                            GivenValues.InvalidValueException.class,
                             () -> answer(calculator, Map.of(input.name(), "  ")),
                             input.name());
                     assertEquals(input.name(), refused.field());

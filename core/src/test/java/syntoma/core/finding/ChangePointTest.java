@@ -43,7 +43,7 @@ class ChangePointTest {
 
     @Test
     void aLeadThatGoesBadShowsInItsSetupByDate() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         Random random = new Random(4);
         for (int s = 0; s < 18; s++) {
             double place = -100 + 10 * random.nextGaussian();

@@ -24,7 +24,7 @@ class FinderTest {
     void twoSetupsAreComparedWithinBlocksByHand() {
         // within stays B has 2, 3, 4 and 1 dB more: mean 2.5; deviations −.5 .5 1.5 −1.5, squares 5;
         // each block halves them in the sandwich: SE = √(5/16 · 4/3)
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         double[] more = {2, 3, 4, 1};
         for (int s = 0; s < 4; s++) {
             trip.run(s * 10_000, s, "A", -100 + s).run(s * 10_000 + 60, s, "B", -100 + s + more[s]);
@@ -42,22 +42,22 @@ class FinderTest {
 
     @Test
     void theSixtiethMinuteIsInsideAndTheNextIsNot() {
-        Listed inside = new Listed().run(0, 1, "A", 2).run(60, 1, "B", 4);
-        Listed outside = new Listed().run(0, 1, "A", 2).run(60.001, 1, "B", 4);
+        ListedTrip inside = new ListedTrip().run(0, 1, "A", 2).run(60, 1, "B", 4);
+        ListedTrip outside = new ListedTrip().run(0, 1, "A", 2).run(60.001, 1, "B", 4);
         assertEquals(2, inside.find(UP, "A").unit("B").effect().estimate().getAsDouble(), 1e-12);
         assertTrue(outside.find(UP, "A").unit("B").effect().estimate().isEmpty());
     }
 
     @Test
     void severalRunsOfASetupInABlockCountAsTheirMedianOnTheScale() {
-        Listed trip = new Listed().run(0, 1, "A", 1).run(1, 1, "B", 2).run(2, 1, "B", 8);
+        ListedTrip trip = new ListedTrip().run(0, 1, "A", 1).run(1, 1, "B", 2).run(2, 1, "B", 8);
         assertEquals(4, trip.find(UP, "A").unit("B").effect().estimate().getAsDouble(), 1e-12);
     }
 
     @ParameterizedTest
     @ValueSource(ints = {1, 2, 3})
     void underFourStaysNothingIsClaimed(int stays) {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < stays; s++) {
             trip.run(s * 10_000, s, "A", 2).run(s * 10_000 + 5, s, "B", 6 + s);
         }
@@ -70,7 +70,7 @@ class FinderTest {
 
     @Test
     void ofASetupAtOneStayNothingIsClaimedHoweverManyStaysTheOthersHave() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < 9; s++) {
             trip.run(s * 10_000, s, "A", 2).run(s * 10_000 + 5, s, "B", 3 + s % 3);
         }
@@ -83,7 +83,7 @@ class FinderTest {
 
     @Test
     void whatNoBlockLinksToTheBaselineHasNoEstimate() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < 5; s++) {
             trip.run(s * 10_000, s, "A", 2).run(s * 10_000 + 5, s, "B", 3);
             trip.run(s * 10_000 + 500, s, "C", 3).run(s * 10_000 + 505, s, "D", 6);
@@ -99,7 +99,7 @@ class FinderTest {
     @Test
     void aSetupIsHeldAgainstTheBaselineThroughOthers() {
         // A never met C: B is twice A, C three times B
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < 4; s++) {
             trip.run(s * 20_000, s, "A", 2 + s).run(s * 20_000 + 5, s, "B", 2 * (2 + s));
             trip.run(s * 20_000 + 900, s + 100, "B", 1).run(s * 20_000 + 905, s + 100, "C", 3);
@@ -110,7 +110,7 @@ class FinderTest {
     @Test
     void theAveragesTrapIsToldInASentence() {
         // B is half as good again wherever both are used, but A stood at the fast places alone
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < 6; s++) {
             trip.run(s * 10_000, s, "A", 2 + 0.1 * s).run(s * 10_000 + 5, s, "B", 3.2 + 0.1 * s);
             trip.run(s * 10_000 + 3000, 50 + s, "A", 40 + s);
@@ -129,7 +129,7 @@ class FinderTest {
 
     @Test
     void whereRanksAgreeNothingIsRemarked() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < 6; s++) {
             trip.run(s * 10_000, s, "A", 2 + s).run(s * 10_000 + 5, s, "B", 3 + s);
         }
@@ -138,7 +138,7 @@ class FinderTest {
 
     @Test
     void tiesShareTheirRank() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < 4; s++) {
             trip.run(s * 10_000, s, "A", 2).run(s * 10_000 + 5, s, "B", 4);
             trip.run(s * 10_000 + 6, s, "C", 4).run(s * 10_000 + 7, s, "D", 1);
@@ -151,7 +151,7 @@ class FinderTest {
 
     @Test
     void anAntennaThatHelpsInWeakPlacesOnlyShowsAsThat() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         Random random = new Random(3);
         for (int s = 0; s < 8; s++) {
             trip.at(s * 10_000, s, "A", 20 * Math.exp(random.nextGaussian() * .05), -85)
@@ -173,7 +173,7 @@ class FinderTest {
 
     @Test
     void theFasterThatFailsIsLessReliable() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < 16; s++) {
             trip.run(s * 10_000, s, "A", 2 + s % 2);
             if (s < 8) {
@@ -188,7 +188,7 @@ class FinderTest {
 
     @Test
     void whatBothArePlannedOrHeldToCannotRankThem() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int s = 0; s < 5; s++) {
             trip.run(s * 10_000, s, "A", 20).run(s * 10_000 + 5, s, "B", 20.1);
         }
@@ -205,7 +205,7 @@ class FinderTest {
 
     @Test
     void aBaselineThatIsNotThereIsRefused() {
-        Listed trip = new Listed().run(0, 0, "A", 2);
+        ListedTrip trip = new ListedTrip().run(0, 0, "A", 2);
         assertTrue(assertThrows(IllegalArgumentException.class, () -> trip.find(UP, "Z"))
                 .getMessage()
                 .contains("baseline is Z"));
@@ -221,7 +221,7 @@ class FinderTest {
     private static void agrees(Random random, int seed) {
         int units = 2 + random.nextInt(5);
         int stays = 12 + random.nextInt(14);
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         List<Textbook.Cell> cells = new ArrayList<>();
         double[] truth = random.doubles(units, -1, 1).toArray();
         List<String> names = new ArrayList<>();
@@ -274,10 +274,10 @@ class FinderTest {
 
     /** The same trip with its units numbered by another list of names. */
     private static final class Renumbered implements Trip {
-        private final Listed trip;
+        private final ListedTrip trip;
         private final int[] numbers;
 
-        private Renumbered(Listed trip, List<String> names) {
+        private Renumbered(ListedTrip trip, List<String> names) {
             this.trip = trip;
             numbers = trip.names().stream().mapToInt(names::indexOf).toArray();
         }

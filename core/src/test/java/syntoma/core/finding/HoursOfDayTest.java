@@ -12,9 +12,9 @@ class HoursOfDayTest {
     private static final Criterion UP = Criterion.of(Figure.UP_MBPS);
 
     /** Eight stays, each at 9, 13 and 20 o’clock; minutes are counted from a midnight. */
-    private static Listed trip(double evening) {
+    private static ListedTrip trip(double evening) {
         Random random = new Random(4);
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int stay = 0; stay < 8; stay++) {
             double place = Math.exp(random.nextGaussian());
             int midnight = stay * 4 * 24 * 60;
@@ -26,7 +26,7 @@ class HoursOfDayTest {
         return trip;
     }
 
-    private static String slowest(Listed trip) {
+    private static String slowest(ListedTrip trip) {
         return HoursOfDay.slowest(trip, UP, i -> (int) (trip.atNanos(i) / 60_000_000_000L % (24 * 60) / 60));
     }
 
@@ -45,7 +45,7 @@ class HoursOfDayTest {
 
     @Test
     void one_hour_alone_tells_nothing() {
-        Listed trip = new Listed();
+        ListedTrip trip = new ListedTrip();
         for (int stay = 0; stay < 5; stay++) {
             trip.run(stay * 24 * 60 + 600, stay, "A", 5);
         }

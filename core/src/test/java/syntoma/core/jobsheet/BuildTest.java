@@ -129,8 +129,8 @@ class BuildTest {
                 "other work fills the wait");
     }
 
-    private static Build.Added added(String key, int minutes, List<String> after, List<String> before) {
-        return new Build.Added(Task.plain(key, minutes, 1, 0, after), before);
+    private static Build.AddedTask added(String key, int minutes, List<String> after, List<String> before) {
+        return new Build.AddedTask(Task.plain(key, minutes, 1, 0, after), before);
     }
 
     @Test

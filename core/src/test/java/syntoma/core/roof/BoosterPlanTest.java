@@ -56,7 +56,7 @@ class BoosterPlanTest {
                 new BoosterPlan.Point(1, 0.8, 0.2, 7),
                 new BoosterPlan.Point(indoorX, 0.8, 0.4, 2),
                 facing,
-                new BoosterPlan.Rated("Bittern", 40, OptionalDouble.of(10)),
+                new BoosterPlan.BoosterRating("Bittern", 40, OptionalDouble.of(10)),
                 rsrp,
                 OptionalDouble.of(3),
                 -100);
@@ -85,7 +85,7 @@ class BoosterPlanTest {
                 new BoosterPlan.Point(1, 0.8, 0.2, 7),
                 new BoosterPlan.Point(2, 0.8, 0.4, 2),
                 true,
-                new BoosterPlan.Rated("Bittern", 65, OptionalDouble.empty()),
+                new BoosterPlan.BoosterRating("Bittern", 65, OptionalDouble.empty()),
                 -95,
                 OptionalDouble.empty(),
                 -100);

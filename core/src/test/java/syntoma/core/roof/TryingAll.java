@@ -10,8 +10,8 @@ import java.util.List;
 final class TryingAll {
     private TryingAll() {}
 
-    private record Tried(Spot spot, boolean narrow, long clearance, long loss, double shade, long edge) {
-        boolean isBefore(Tried other) {
+    private record TriedPlace(Spot spot, boolean narrow, long clearance, long loss, double shade, long edge) {
+        boolean isBefore(TriedPlace other) {
             if (clearance != other.clearance) {
                 return clearance > other.clearance;
             }
@@ -29,18 +29,18 @@ final class TryingAll {
     }
 
     static List<Spot> places(Roof roof, Foot foot, Cabling cabling) {
-        List<Tried> free = new ArrayList<>();
-        List<Tried> narrow = new ArrayList<>();
+        List<TriedPlace> free = new ArrayList<>();
+        List<TriedPlace> narrow = new ArrayList<>();
         for (int i = 0; i <= Math.round(roof.lengthM() / 0.05); i++) {
             for (int j = 0; j <= Math.round(roof.widthM() / 0.05); j++) {
                 tried(roof, foot, cabling, i * 0.05, j * 0.05).forEach(t -> (t.narrow ? narrow : free).add(t));
             }
         }
-        List<Tried> left = new ArrayList<>(free.isEmpty() ? narrow : free);
+        List<TriedPlace> left = new ArrayList<>(free.isEmpty() ? narrow : free);
         List<Spot> best = new ArrayList<>();
         while (best.size() < 3 && !left.isEmpty()) {
-            Tried first = left.get(0);
-            for (Tried t : left) {
+            TriedPlace first = left.get(0);
+            for (TriedPlace t : left) {
                 first = t.isBefore(first) ? t : first;
             }
             Spot spot = first.spot;
@@ -54,7 +54,7 @@ final class TryingAll {
         return value * value;
     }
 
-    private static List<Tried> tried(Roof roof, Foot foot, Cabling cabling, double x, double y) {
+    private static List<TriedPlace> tried(Roof roof, Foot foot, Cabling cabling, double x, double y) {
         double halfLength = Math.max(foot.lengthM(), foot.plateM()) / 2;
         double halfWidth = Math.max(foot.widthM(), foot.plateM()) / 2;
         double e = 1e-6;
@@ -101,7 +101,7 @@ final class TryingAll {
             return List.of();
         }
         Spot spot = new Spot(x, y);
-        return List.of(new Tried(
+        return List.of(new TriedPlace(
                 spot,
                 clearance < foot.clearanceM(),
                 (long) Math.floor((Math.min(clearance, 2 * foot.clearanceM()) + 1e-9) / 0.05),

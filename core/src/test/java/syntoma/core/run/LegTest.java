@@ -11,7 +11,7 @@ import syntoma.core.reading.Figure;
 
 class LegTest {
     /** 5 MB in 2 s are 20 Mb/s; 1 MB in 0.5 s are 16 Mb/s. */
-    private static final Leg LEG = Leg.of(new Leg.Passed(5_000_000, 2_000), new Leg.Passed(1_000_000, 500));
+    private static final Leg LEG = Leg.of(new Leg.TimedBytes(5_000_000, 2_000), new Leg.TimedBytes(1_000_000, 500));
 
     private static Optional<String> said(double downMbps, double upMbps) {
         return LEG.limits(new RunResult(Map.of(Figure.DOWN_MBPS, downMbps, Figure.UP_MBPS, upMbps), Map.of()));
@@ -39,7 +39,7 @@ class LegTest {
 
     @Test
     void what_passed_in_no_time_is_none() {
-        assertThrows(IllegalArgumentException.class, () -> new Leg.Passed(1_000, 0));
-        assertThrows(IllegalArgumentException.class, () -> new Leg.Passed(0, 10));
+        assertThrows(IllegalArgumentException.class, () -> new Leg.TimedBytes(1_000, 0));
+        assertThrows(IllegalArgumentException.class, () -> new Leg.TimedBytes(0, 10));
     }
 }

@@ -140,8 +140,8 @@ class RunTest {
                 .contains("full, light, latency"));
     }
 
-    private static Cap.Flat flat(double mbps, String setup, long stay, double sinr) {
-        return new Cap.Flat(mbps, setup, stay, OptionalDouble.of(sinr));
+    private static Cap.FlatRun flat(double mbps, String setup, long stay, double sinr) {
+        return new Cap.FlatRun(mbps, setup, stay, OptionalDouble.of(sinr));
     }
 
     @Test
@@ -165,18 +165,18 @@ class RunTest {
                 Optional.empty(), Cap.of(List.of(flat(60, "A", 1, 10), flat(62, "B", 1, 11), flat(64, "A", 1, 10))));
     }
 
-    private static List<Loaded.Probe> probes(double ms, int count) {
+    private static List<LoadedLatency.Probe> probes(double ms, int count) {
         return IntStream.range(0, count)
-                .mapToObj(i -> new Loaded.Probe(100.0 * i, ms))
+                .mapToObj(i -> new LoadedLatency.Probe(100.0 * i, ms))
                 .toList();
     }
 
     @Test
     void probes_of_the_ramp_do_not_count_as_load() {
-        List<Loaded.Probe> asked = new ArrayList<>(probes(30, 5));
-        asked.add(new Loaded.Probe(600, 100));
-        asked.add(new Loaded.Probe(800, Double.NaN));
-        Loaded seen = Loaded.of(rates(1, 5, 9, 10, 10, 10, 10), asked);
+        List<LoadedLatency.Probe> asked = new ArrayList<>(probes(30, 5));
+        asked.add(new LoadedLatency.Probe(600, 100));
+        asked.add(new LoadedLatency.Probe(800, Double.NaN));
+        LoadedLatency seen = LoadedLatency.of(rates(1, 5, 9, 10, 10, 10, 10), asked);
         assertEquals(new Latencies(List.of(100.0), 1), seen.latencies());
     }
 
@@ -187,9 +187,9 @@ class RunTest {
                 probes(38, 10),
                 Map.of(
                         Direction.DOWN,
-                        Loaded.of(steady(31.42, 20), probes(90, 9)),
+                        LoadedLatency.of(steady(31.42, 20), probes(90, 9)),
                         Direction.UP,
-                        Loaded.of(alternating(12, 2), probes(290, 10))));
+                        LoadedLatency.of(alternating(12, 2), probes(290, 10))));
         assertEquals(
                 Map.of(
                         Figure.DOWN_MBPS, 31.42,
@@ -214,12 +214,12 @@ class RunTest {
 
     @Test
     void what_was_not_measured_is_not_there() {
-        RunResult broken =
-                RunResult.of(RunKind.FULL, probes(38, 4), Map.of(Direction.DOWN, Loaded.of(rates(3), List.of())));
+        RunResult broken = RunResult.of(
+                RunKind.FULL, probes(38, 4), Map.of(Direction.DOWN, LoadedLatency.of(rates(3), List.of())));
         assertEquals(Map.of(Figure.LOSS_PCT, 0.0), broken.figures());
         assertFalse(broken.isOfUse(RunKind.FULL));
         RunResult slow = RunResult.of(
-                RunKind.LATENCY, probes(38, 20), Map.of(Direction.UP, Loaded.of(steady(0.7, 9), probes(60, 9))));
+                RunKind.LATENCY, probes(38, 20), Map.of(Direction.UP, LoadedLatency.of(steady(0.7, 9), probes(60, 9))));
         assertEquals(Optional.empty(), slow.get(Figure.UP_MBPS));
         assertTrue(slow.isOfUse(RunKind.LATENCY));
         assertTrue(slow.sentence(BuiltInNeeds.all())
@@ -228,7 +228,7 @@ class RunTest {
 
     @Test
     void a_setup_is_held_when_more_than_half_of_its_runs_are() {
-        List<Cap.Flat> flat = List.of(flat(62, "A", 1, 10), flat(62.4, "B", 1, 11), flat(61.8, "A", 1, 10));
+        List<Cap.FlatRun> flat = List.of(flat(62, "A", 1, 10), flat(62.4, "B", 1, 11), flat(61.8, "A", 1, 10));
         CappedSetups held = CappedSetups.of(flat, Map.of("A", 3, "B", 2, "C", 4));
         assertEquals(OptionalDouble.empty(), held.both("A", "B"), "one of two of B is not more than half");
         held = CappedSetups.of(flat, Map.of("A", 3, "B", 1, "C", 4));

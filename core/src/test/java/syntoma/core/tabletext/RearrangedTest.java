@@ -39,7 +39,7 @@ class RearrangedTest {
     @ParameterizedTest(name = "{0}: {1}")
     @MethodSource("rearranged")
     void it_is_the_same_table(
-            TablesTest.Told table, String name, UnaryOperator<String> heading, UnaryOperator<String> cell) {
+            TablesTest.ToldTable table, String name, UnaryOperator<String> heading, UnaryOperator<String> cell) {
         List<String> header = table.rows().get(0);
         List<List<String>> rows = table.rows().subList(1, table.rows().size());
         Proposal before = Proposal.of(header, rows);
@@ -52,7 +52,7 @@ class RearrangedTest {
     }
 
     /** Where nothing stands twice: of two the first is taken. */
-    static Stream<TablesTest.Told> singly() throws IOException {
+    static Stream<TablesTest.ToldTable> singly() throws IOException {
         return TablesTest.tables().filter(table -> !Proposal.of(
                         table.rows().get(0),
                         table.rows().subList(1, table.rows().size()))
@@ -62,7 +62,7 @@ class RearrangedTest {
 
     @ParameterizedTest
     @MethodSource("singly")
-    void the_order_of_the_columns_says_nothing(TablesTest.Told table) {
+    void the_order_of_the_columns_says_nothing(TablesTest.ToldTable table) {
         List<List<String>> turned = table.rows().stream()
                 .map(row -> {
                     List<String> cells = new ArrayList<>(row);

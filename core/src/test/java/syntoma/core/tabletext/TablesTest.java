@@ -28,7 +28,7 @@ import syntoma.core.reading.Figure;
 /** Tables kept by hand, each with what its columns are, what has to be asked, and what the measurements of its first row say. */
 class TablesTest {
     /** One table of {@code tables.txt}; blanks in expected values are written as underscores. */
-    record Told(
+    record ToldTable(
             String name,
             List<String> columns,
             List<String> asked,
@@ -41,7 +41,7 @@ class TablesTest {
         }
     }
 
-    static Stream<Told> tables() throws IOException {
+    static Stream<ToldTable> tables() throws IOException {
         try (InputStream in = TablesTest.class.getResourceAsStream("tables.txt")) {
             String all = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             // the first part says how the file is written
@@ -49,7 +49,7 @@ class TablesTest {
         }
     }
 
-    private static Told told(String text) {
+    private static ToldTable told(String text) {
         Map<Character, String> marked = new HashMap<>();
         List<List<String>> rows = new ArrayList<>();
         List<List<String>> said = new ArrayList<>();
@@ -62,7 +62,7 @@ class TablesTest {
                 rows.add(List.of(line.split("\\|", -1)));
             }
         }
-        return new Told(
+        return new ToldTable(
                 marked.get('#'), words(marked.get('=')), words(marked.get('?')), words(marked.get('!')), rows, said);
     }
 
@@ -72,7 +72,7 @@ class TablesTest {
 
     @ParameterizedTest
     @MethodSource("tables")
-    void each_column_is_taken_for_what_it_is_and_the_first_row_is_read(Told table) {
+    void each_column_is_taken_for_what_it_is_and_the_first_row_is_read(ToldTable table) {
         List<String> header = table.rows.get(0);
         List<List<String>> rows = table.rows.subList(1, table.rows.size());
         Proposal proposal = Proposal.of(header, rows);

@@ -12,14 +12,14 @@ import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
-import syntoma.core.verdict.CellsApart.Served;
+import syntoma.core.verdict.CellsApart.CellOfRound;
 
 /** Two setups on other cells or bands: said next to the verdict, with whether the difference remains. */
 class CellsApartTest {
     private static final Instant NOON = Instant.parse("2026-08-14T09:00:00Z");
 
     private final List<Sample> samples = new ArrayList<>();
-    private final List<Served> served = new ArrayList<>();
+    private final List<CellOfRound> served = new ArrayList<>();
     private int round;
 
     /** One round: the upload of both, and by which cell and band each was served. */
@@ -43,7 +43,7 @@ class CellsApartTest {
                 cellAndBand[1],
                 true,
                 OptionalDouble.of(value)));
-        served.add(new Served(setup, when, cellAndBand[0], cellAndBand[1]));
+        served.add(new CellOfRound(setup, when, cellAndBand[0], cellAndBand[1]));
     }
 
     private Comparison comparison(Figure figure) {

@@ -11,10 +11,10 @@ final class Fading {
     private static final double SD_DB = 3;
     private static final Duration MEMORY = Duration.ofMinutes(10);
 
-    private final Map<Cell, Faded> last = new HashMap<>();
+    private final Map<Cell, FadedLevel> last = new HashMap<>();
     private final Random random;
 
-    private record Faded(OffsetDateTime at, double db) {}
+    private record FadedLevel(OffsetDateTime at, double db) {}
 
     Fading(Random random) {
         this.random = random;
@@ -22,12 +22,12 @@ final class Fading {
 
     /** Of a cell at a moment, which is not before the one asked for last. */
     double db(Cell cell, OffsetDateTime at) {
-        Faded before = last.get(cell);
+        FadedLevel before = last.get(cell);
         double kept =
                 before == null ? 0 : Math.exp(-Duration.between(before.at, at).toMillis() / (double) MEMORY.toMillis());
         double db =
                 (before == null ? 0 : before.db * kept) + SD_DB * Math.sqrt(1 - kept * kept) * random.nextGaussian();
-        last.put(cell, new Faded(at, db));
+        last.put(cell, new FadedLevel(at, db));
         return db;
     }
 }

@@ -1,4 +1,0 @@
-package syntoma.app.setup;
-
-/** The parts of a setup are others now. */
-public record SetupChanged(long setup) {}

@@ -1,4 +1,0 @@
-package syntoma.app.setup;
-
-/** A setup is about to be deleted; who refers to it lets it go. */
-public record SetupDeleted(long setup) {}
