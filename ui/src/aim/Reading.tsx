@@ -102,7 +102,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
           unit="dBm"
           value={typed}
           onChange={setTyped}
-          placeholder={level ? 'read by itself' : '−95'}
+          placeholder={level ? 'read automatically' : '−95'}
           problem={problem('rsrpDbm')}
         />
         {typed.trim() !== '' && (

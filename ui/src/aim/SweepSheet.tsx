@@ -63,9 +63,11 @@ function OfSweep({ sweep, aim }: { sweep: Sweep; aim: Aim | undefined }) {
           points={sweep.points.map((p) => ({ deg: p.headingDeg, db: p.rsrpDbm, counts: p.counts }))}
           curve={sweep.result?.curve ?? []}
           best={fit && { deg: fit.bestDeg, within: fit.toleranceDeg }}
-          masts={(aim?.masts ?? []).flatMap((m) =>
-            m.trueDeg === null ? [] : [{ name: m.name, deg: m.trueDeg, estimated: m.estimated }],
-          )}
+          masts={(aim?.masts ?? [])
+            .filter((m) => !m.far && (m.carrier === null || m.carrier === sweep.carrier))
+            .flatMap((m) =>
+              m.trueDeg === null ? [] : [{ name: m.name, deg: m.trueDeg, estimated: m.estimated }],
+            )}
           size={Math.min(width, LARGEST)}
           label={sweep.result?.sentence ?? `${sweep.points.length} headings read`}
         />

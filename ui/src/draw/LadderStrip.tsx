@@ -14,8 +14,8 @@ export interface Ladder {
 }
 
 const GRADES = ['none', 'weak', 'fair', 'good', 'strong'];
-/** So wide a strip has room for all words whole; on a narrower one the others than the grade's own are cut. */
-const ROOMY = 420;
+/** A letter is about as wide; a word that does not fit its zone is cut, except the grade's own. */
+const LETTER = 7;
 const CUT = 3;
 
 /** A reading on the scale of its metric: latest solid, spread of the last readings as a bar, the usual value hollow. */
@@ -25,8 +25,8 @@ export function LadderStrip({ ladder, width }: { ladder: Ladder; width: number }
   const held = (v: number) => Math.min(width - 3, Math.max(3, x(v)));
   const floors = [...ladder.floors].reverse();
   const zones = GRADES.map((word, i) => ({ word, low: floors[i - 1] ?? from, high: floors[i] ?? to }));
-  const said = (word: string) =>
-    width < ROOMY && word !== grade && word.length > CUT + 1 ? `${word.slice(0, CUT)}.` : word;
+  const said = (word: string, room: number) =>
+    word !== grade && word.length > CUT + 1 && word.length * LETTER > room ? `${word.slice(0, CUT)}.` : word;
   return (
     <svg
       width={width}
@@ -39,7 +39,7 @@ export function LadderStrip({ ladder, width }: { ladder: Ladder; width: number }
         <g key={word}>
           <rect x={x(low)} y={8} width={x(high) - x(low) - 2} height={15} fill="var(--zone)" />
           <text x={x(low) + 3} y={36} className={word === grade ? 'strong' : undefined}>
-            {said(word)}
+            {said(word, x(high) - x(low) - 3)}
           </text>
         </g>
       ))}

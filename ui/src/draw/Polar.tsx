@@ -40,6 +40,7 @@ export function Polar(props: {
     const [x, y] = at(deg, r);
     return { x, y: y + 4, textAnchor: 'middle' as const };
   };
+  const named = apart(masts, (m) => text(m.deg, rim - 22));
   return (
     <svg width={size} height={size} role="img" aria-label={props.label} className="polar">
       {Array.from({ length: RINGS }, (_, i) => low + ((high - low) * (i + 1)) / RINGS).map((db) => (
@@ -79,6 +80,7 @@ export function Polar(props: {
       )}
       {masts.map((m) => (
         <g key={m.name}>
+          <title>{m.name}</title>
           <line
             x1={at(m.deg, rim - 10)[0]}
             y1={at(m.deg, rim - 10)[1]}
@@ -88,9 +90,11 @@ export function Polar(props: {
             strokeWidth={2}
             strokeDasharray={m.estimated ? '3 3' : undefined}
           />
-          <text {...text(m.deg, rim - 22)} className="mast">
-            {m.name}
-          </text>
+          {named.has(m) && (
+            <text {...text(m.deg, rim - 22)} className="mast">
+              {m.name}
+            </text>
+          )}
         </g>
       ))}
       {points.map((p) => (
@@ -125,6 +129,27 @@ export function Polar(props: {
       )}
     </svg>
   );
+}
+
+/** A letter of a name, and a line, in px. */
+const LETTER = 6.5;
+const LINE = 14;
+
+/** Those whose names have room beside the ones before them. */
+function apart<T extends { name: string }>(masts: T[], at: (mast: T) => { x: number; y: number }): Set<T> {
+  const kept: T[] = [];
+  for (const mast of masts) {
+    const here = at(mast);
+    const room = kept.every((other) => {
+      const there = at(other);
+      const wide = ((mast.name.length + other.name.length) * LETTER) / 2;
+      return Math.abs(here.y - there.y) > LINE || Math.abs(here.x - there.x) > wide;
+    });
+    if (room) {
+      kept.push(mast);
+    }
+  }
+  return new Set(kept);
 }
 
 function sector(

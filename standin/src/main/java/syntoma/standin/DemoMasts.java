@@ -34,7 +34,7 @@ public final class DemoMasts {
                 csv.append(String.format(
                         Locale.ROOT,
                         "%s %s %d,%s,,%.5f,%.5f,%s,%s%n",
-                        found ? "Found by aiming:" : "Mast of",
+                        found ? "Found by aiming:" : "Tower of",
                         site.carrier(),
                         site.number(),
                         site.carrier(),

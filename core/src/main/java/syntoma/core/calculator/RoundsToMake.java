@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.OptionalInt;
 import syntoma.core.sentence.Sentence;
 import syntoma.core.unit.Values;
-import syntoma.core.verdict.RoundsWanted;
+import syntoma.core.verdict.RoundsNeeded;
 
 /** How many rounds a trial needs to show a difference. */
 final class RoundsToMake implements Calculator {
@@ -49,20 +49,20 @@ final class RoundsToMake implements Calculator {
         double sd = given.number("spread");
         int setups = (int) Math.round(given.number("setups"));
         int family = setups * (setups - 1) / 2;
-        OptionalInt rounds = RoundsWanted.planned(Math.log(times), sd, family);
+        OptionalInt rounds = RoundsNeeded.planned(Math.log(times), sd, family);
         String of = "×" + Values.plain(times);
         Answer answer = Answer.of(
                 rounds.isPresent()
                         ? "To show " + of + " it takes " + rounds.getAsInt() + " rounds."
                         : "To show " + of
                                 + " would take more than 20 rounds, which is not worth the work. 20 rounds show ×"
-                                + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 20, family)), 2) + " or more.",
+                                + Values.rounded(Math.exp(RoundsNeeded.seen(sd, 1, 20, family)), 2) + " or more.",
                 Answer.line("Rounds", rounds.isPresent() ? Integer.toString(rounds.getAsInt()) : "more than 20"),
                 Answer.about(
-                        "Seen with 5 rounds", "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 5, family)), 2)),
+                        "Seen with 5 rounds", "×" + Values.rounded(Math.exp(RoundsNeeded.seen(sd, 1, 5, family)), 2)),
                 Answer.about(
                         "Seen with 10 rounds",
-                        "×" + Values.rounded(Math.exp(RoundsWanted.seen(sd, 1, 10, family)), 2)));
+                        "×" + Values.rounded(Math.exp(RoundsNeeded.seen(sd, 1, 10, family)), 2)));
         return answer.keeping("trial", Map.of("difference", Values.plain(times)));
     }
 }

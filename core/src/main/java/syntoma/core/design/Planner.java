@@ -10,7 +10,7 @@ import syntoma.core.run.RunKind;
 import syntoma.core.state.RigState;
 import syntoma.core.unit.Values;
 import syntoma.core.verdict.InterimLooks;
-import syntoma.core.verdict.RoundsWanted;
+import syntoma.core.verdict.RoundsNeeded;
 
 /**
  * Designs a trial: the fewest minutes (or bytes) with which a difference is seen with an 80 % chance; where there is less than that
@@ -113,7 +113,7 @@ public final class Planner {
     private Design design(Effort effort, boolean fits, boolean enough, List<String> advice) {
         double seen = question.isScreening()
                 ? question.difference()
-                : Math.exp(RoundsWanted.seen(
+                : Math.exp(RoundsNeeded.seen(
                         sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family()));
         return new Design(
                 effort, chance(effort), seen, fits, enough, advice, Limits.of(question, seen, chance(effort)));
@@ -129,7 +129,7 @@ public final class Planner {
             return Screening.chance(
                     question.contenders().size(), effect, question.noise().ofVisit(effort.runs()) / Math.sqrt(rounds));
         }
-        return RoundsWanted.chance(
+        return RoundsNeeded.chance(
                 effect, sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family());
     }
 
@@ -152,7 +152,7 @@ public final class Planner {
                         effect,
                         question.noise().ofVisit(runs),
                         question.usableRounds(runs))
-                : RoundsWanted.planned(
+                : RoundsNeeded.planned(
                         effect, question.noise().ofRound(runs), question.usableRounds(runs), question.family());
     }
 

@@ -152,7 +152,7 @@ public final class Forecast {
      * @param chance wanted, such as {@link #LIKELY}
      */
     OptionalInt newTrial(double chance) {
-        return RoundsWanted.fewest(this::ofNewTrial, chance);
+        return RoundsNeeded.fewest(this::ofNewTrial, chance);
     }
 
     /** The chance that some look of a new trial of so many rounds settles it. */
@@ -171,7 +171,7 @@ public final class Forecast {
                 double own = error * error * n * (n - 1);
                 double sd = Math.max(scale.leastSpread(), Math.sqrt((own + pastSquares) / (n - 1 + past)));
                 double at = effects[path] + sds[path] * NormalPaths.MEAN[n][path];
-                if (RoundsWanted.isSettled(at, critical[n] * sd / Math.sqrt(n), scale.margin())) {
+                if (RoundsNeeded.isSettled(at, critical[n] * sd / Math.sqrt(n), scale.margin())) {
                     settled += weights[path];
                     break;
                 }
@@ -209,7 +209,7 @@ public final class Forecast {
 
         boolean isSettled(double critical) {
             double sd = Math.max(scale.leastSpread(), Math.sqrt(about / (degrees + more)));
-            return RoundsWanted.isSettled(at, critical * sd / Math.sqrt(made + more), scale.margin());
+            return RoundsNeeded.isSettled(at, critical * sd / Math.sqrt(made + more), scale.margin());
         }
     }
 }

@@ -13,11 +13,11 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
  * {@link Forecast}'s.
  *
  * <pre>{@code
- * RoundsWanted.planned(Math.log(1.4), 0.35, 1) // 15
- * RoundsWanted.planned(Math.log(2), 0.35, 1)   // 6
+ * RoundsNeeded.planned(Math.log(1.4), 0.35, 1) // 15
+ * RoundsNeeded.planned(Math.log(2), 0.35, 1)   // 6
  * }</pre>
  */
-public final class RoundsWanted {
+public final class RoundsNeeded {
     /** The usual chance that a study is planned for (Cohen 1988). */
     private static final double POWER = 0.8;
 
@@ -33,7 +33,7 @@ public final class RoundsWanted {
     /** A number of usable rounds as rare as this changes no chance by a thousandth. */
     private static final double NEGLIGIBLE = 1e-4;
 
-    private RoundsWanted() {}
+    private RoundsNeeded() {}
 
     /** The critical values where so many comparisons are judged together: Bonferroni's, as their intervals are. */
     private static double[][] critical(int family) {
