@@ -61,7 +61,7 @@ export function MonthBar(props: {
             y={TOP - 6}
             textAnchor={props.passed > 0.85 ? 'end' : props.passed < 0.12 ? 'start' : 'middle'}
           >
-            used evenly, today
+            even use until today
           </text>
           <text x={x(allowance)} y={HEIGHT - 4} textAnchor="end">
             {fixed(allowance, 0)} GB

@@ -70,7 +70,7 @@ function StaircaseColumns({ staircase, width }: { staircase: Schemas['StaircaseV
       <text x={left(columns - 1)} y={deltaDb === null ? y(0) - 18 : y(deltaDb) - 10} className="strong">
         {delta}
       </text>
-      <Foot x={left(columns - 1)} first="This chain" second="against it" wide={wide} />
+      <Foot x={left(columns - 1)} first="This chain" second="in total" wide={wide} />
     </svg>
   );
 }
@@ -170,7 +170,7 @@ function StaircaseRows({ staircase, width }: { staircase: Schemas['StaircaseView
         );
       })}
       <text x={9} y={steps.length * ROW + 14} className="strong">
-        Against the own antenna inside
+        Compared with the own antenna inside
       </text>
       <text x={width - 4} y={steps.length * ROW + 14} textAnchor="end" className="strong">
         {deltaDb === null ? 'unknown' : `${signed(deltaDb)} dB`}

@@ -183,7 +183,7 @@ describe('Staircase', () => {
       <Staircase staircase={stairs([step('Rowan', 8.5), step('Aspen', null)], null)} width={358} />,
     );
     expect(svg).toContain('width="358"');
-    expect(svg).toContain('Against the own antenna inside');
+    expect(svg).toContain('Compared with the own antenna inside');
     expect(svg).toContain('stroke-dasharray');
   });
   it('leaves what no sheet says hollow, and the net with it', () => {

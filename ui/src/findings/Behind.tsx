@@ -12,7 +12,7 @@ export function Behind(props: { asked: FindingsAsked; unit: string; view: Schema
   const { asked, unit, view } = props;
   const behind = useBehind(asked, unit);
   return (
-    <Part title={`The stays behind it: ${unit}`} small={`what it had there, against ${view.baseline}`}>
+    <Part title={`The stays behind it: ${unit}`} small={`what it had there, compared with ${view.baseline}`}>
       <Loaded state={stateOf(behind)}>
         {(stays) =>
           stays.length === 0 ? (

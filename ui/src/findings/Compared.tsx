@@ -46,8 +46,8 @@ export function Compared({ view, query }: { view: View; query: URLSearchParams }
   );
   return (
     <Part
-      title={`Against ${view.baseline ?? 'nothing'}`}
-      small="hatched: the interval that holds the true effect with 95 % · tick: the estimate · shaded: no difference that matters · each pair by itself"
+      title={`Compared with ${view.baseline ?? 'nothing'}`}
+      small="hatched: the interval that contains the true effect in 95 % of cases · tick: the estimate · shaded: no difference that matters · each pair on its own"
     >
       {others.map((row, i) => (
         <div className="effect found" key={row.setup}>
@@ -93,7 +93,7 @@ export function Compared({ view, query }: { view: View; query: URLSearchParams }
           <div />
           <IntervalAxis scale={view.scale} domain={domain} width={width} />
           <div className="small">
-            {view.scale === 'ratio' ? `times that of ${view.baseline}` : `against ${view.baseline}`}
+            {view.scale === 'ratio' ? `times that of ${view.baseline}` : `compared with ${view.baseline}`}
           </div>
         </div>
       )}

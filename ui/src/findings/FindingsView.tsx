@@ -83,8 +83,8 @@ function Found({ view, query }: { view: View; query: URLSearchParams }) {
       </nav>
       <p className="small rests">
         {count(view.measurements, 'measurement')}; {count(view.blocks, 'block')} at{' '}
-        {count(view.stays, 'stay')} tell{view.blocks === 1 ? 's' : ''} them apart. A block is one round of a
-        trial, or everything measured at one stay with one SIM within an hour.
+        {count(view.stays, 'stay')} count. A block is one round of a trial, or everything measured at one stay
+        with one SIM within an hour.
       </p>
       {see === 'setups' && <Remarks view={view} query={query} />}
       {see === 'setups' && <Compared view={view} query={query} />}

@@ -54,7 +54,7 @@ export function Wanted({ view }: { view: Schemas['FindingsView'] }) {
           options={choices.metrics.map((m) => ({ value: m.metric, label: m.words }))}
           onChange={(metric) => change({ metric })}
         />{' '}
-        against{' '}
+        with{' '}
         <Select
           size="small"
           aria-label="the baseline"

@@ -1,6 +1,6 @@
 import type { Assessment, RoofPlan } from '../data/fitout';
 import { hatched } from '../draw/hatched';
-import { drawnLength, type System } from '../format/units';
+import { height, type System } from '../format/units';
 
 const ROOM = 16;
 const HEIGHT = 190;
@@ -31,7 +31,7 @@ export function SideDrawing(props: {
   const roof = y(assessment.heightM);
   const floor = y(WHEEL_M);
   const trailer = plan.shape === 'trailer';
-  const said = (m: number) => drawnLength(m, system);
+  const said = (m: number) => height(m, system);
   /** A mast is at the rear, where a ladder or a hitch carries it. */
   const foot = x(assessment.lengthM * 0.97);
   const over = antenna !== null && assessment.heightM + antenna.heightM > assessment.limitM;

@@ -1,7 +1,7 @@
 import { Checkbox, Select } from 'antd';
 import { Link } from 'react-router';
 import type { Fitout, Assessment, RoofPlan } from '../data/fitout';
-import { length, useUnits } from '../format/units';
+import { height, useUnits } from '../format/units';
 import { FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
 import { Num } from './Num';
@@ -39,8 +39,8 @@ export function Vehicle(props: {
       small={
         assessment && (
           <>
-            {assessment.body}, {length(assessment.heightM, system)} high, at most{' '}
-            {length(assessment.limitM, system)} while driving: <Link to="/gear">in Gear</Link>
+            {assessment.body}, {height(assessment.heightM, system)} high, at most{' '}
+            {height(assessment.limitM, system)} while driving: <Link to="/gear">in Gear</Link>
           </>
         )
       }

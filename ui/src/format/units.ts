@@ -23,6 +23,7 @@ export interface ShownUnit {
 
 const M_PER_FT = 0.3048;
 const M_PER_IN = 0.0254;
+const IN_PER_FT = 12;
 const MM_PER_IN = 25.4;
 const CM2_PER_IN2 = 6.4516;
 const M2_PER_FT2 = 0.09290304;
@@ -83,6 +84,14 @@ export function convertedText(text: string, units: ShownUnit[], way: 'shown' | '
 /** A length in m as text: 4.5 m, or 14.8 ft. */
 export function length(metres: number, system: System) {
   return system === 'metric' ? `${trimmed(metres)} m` : `${fixed(metres / M_PER_FT, 1)} ft`;
+}
+
+/** A height over ground in m as text: 2.86 m, or 9 ft 5 in. */
+export function height(metres: number, system: System) {
+  const inches = Math.round(metres / M_PER_IN);
+  return system === 'metric'
+    ? `${trimmed(metres)} m`
+    : `${Math.floor(inches / IN_PER_FT)} ft ${inches % IN_PER_FT} in`;
 }
 
 /** A distance in km as text, with so many places: 12.4 km, or 7.7 mi. */

@@ -117,12 +117,12 @@ function CardPart({ card, said, today }: { card: Card; said: string; today: stri
             </td>
             <td className="small">
               {month.counterAt === null
-                ? 'read the carrier’s own counter to know it'
+                ? 'enter the carrier’s counter to see it'
                 : `the counter said ${gb(month.counterGb)} at ${dateClock(month.counterAt)}${isOld(month, today) ? '; since then at the same rate' : ''}`}
             </td>
           </tr>
           <tr>
-            <td>A GB came to</td>
+            <td>Cost of a GB</td>
             <td className="num">
               {month.counterAt === null && month.pricePerGb !== null && 'at most '}
               {money(month.pricePerGb, CENTS)}
@@ -214,8 +214,8 @@ function Offers({ card }: { card: Card }) {
   const [cheapest] = card.offers;
   const about =
     card.month.counterAt === null
-      ? `For the ${gb(used)} that measuring takes`
-      : `For about ${gb(used)} a month`;
+      ? `For the ${gb(used)} that measuring takes,`
+      : `For about ${gb(used)} a month,`;
   return (
     <details className="numbers">
       <summary>
@@ -256,7 +256,7 @@ function Earlier({ months }: { months: Month[] }) {
             <th className="num">Used</th>
             <th className="num">Measuring</th>
             <th className="num">Else</th>
-            <th className="num">A GB came to</th>
+            <th className="num">Cost of a GB</th>
           </tr>
         </thead>
         <tbody>
@@ -275,7 +275,7 @@ function Earlier({ months }: { months: Month[] }) {
               <td className="num" data-label="Else">
                 {m.elseGb === null ? '–' : gb(m.elseGb)}
               </td>
-              <td className="num" data-label="A GB came to">
+              <td className="num" data-label="Cost of a GB">
                 {money(m.pricePerGb, CENTS)}
               </td>
             </tr>

@@ -43,7 +43,7 @@ function Trials({ rows, visit }: { rows: Row[]; visit: Schemas['Visit'] }) {
     <p className="note">
       No trial was held here.{' '}
       <Link to={`/trials?${new URLSearchParams({ stay: String(visit.id), baseline, candidate })}`}>
-        {candidate} against {baseline} here
+        {candidate} and {baseline} here
       </Link>
     </p>
   ) : (

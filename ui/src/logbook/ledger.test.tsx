@@ -80,16 +80,16 @@ describe('the ledger', () => {
     expect(line('Runs made here')).toContain('1.5 GB');
     expect(line('Runs logged from elsewhere')).toContain('about 21 GB104 runs');
     expect(line('Everything else')).toContain('not known');
-    expect(line('A GB came to')).toContain('at most 0.85');
-    expect(screen.getByText(/For the 28 GB that measuring takes Brissa SIM would be cheaper/)).toBeDefined();
+    expect(line('Cost of a GB')).toContain('at most 0.85');
+    expect(screen.getByText(/For the 28 GB that measuring takes, Brissa SIM would be cheaper/)).toBeDefined();
   });
 
   it('has everything else once the counter was read', async () => {
     await open(ledger(READ));
     expect(line('Everything else')).toMatch(/Everything else18 GBthe counter said 40 GB at .*20:00$/);
-    expect(line('A GB came to')).not.toContain('at most');
+    expect(line('Cost of a GB')).not.toContain('at most');
     expect(document.querySelector('.month-bar rect[fill="var(--tide)"]')).not.toBeNull();
-    expect(screen.getByText(/For about 28 GB a month Brissa SIM would be cheaper/)).toBeDefined();
+    expect(screen.getByText(/For about 28 GB a month, Brissa SIM would be cheaper/)).toBeDefined();
   });
 
   it('goes on from an older reading at its rate, and says so', async () => {

@@ -116,7 +116,7 @@ function Compared({ view }: { view: View }) {
         <Notes notes={said} shown={1} more="On the other figures" none="Too few rounds to say more." />
         <div className="note">
           <Link to={comparisonAddress(view)}>
-            {contrast.candidate.name} against {contrast.baseline.name}
+            {contrast.candidate.name} compared with {contrast.baseline.name}
           </Link>
         </div>
       </Part>

@@ -14,7 +14,7 @@ export function CandidateTable({ view, carrier }: { view: Schemas['CandidatesVie
   return (
     <Part
       title="Side by side"
-      small={`on ${carrier} · gains are predicted, against the device’s own antenna inside`}
+      small={`on ${carrier} · gains are predicted, compared with the device’s own antenna inside`}
     >
       {narrow ? <OneByOne view={view} /> : <Columns view={view} />}
     </Part>

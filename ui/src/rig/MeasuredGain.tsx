@@ -30,7 +30,7 @@ export function MeasuredGain({ setup }: { setup: string }) {
           aria-label="Compared with"
           popupMatchSelectWidth={false}
           value={data.against.name}
-          options={data.others.map((s) => ({ value: s.name, label: `against ${s.name}` }))}
+          options={data.others.map((s) => ({ value: s.name, label: `compared with ${s.name}` }))}
           onChange={setAgainst}
         />
       }

@@ -78,7 +78,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
           onChange={(currency) => setDraft({ ...draft, currency })}
         />
         {field('uploadGb', 'Usual upload', 'GB')}
-        <FieldFrame id="vehicle-features" label="Must have" className="span2">
+        <FieldFrame id="vehicle-features" label="Must-haves" className="span2">
           <Select
             id="vehicle-features"
             mode="multiple"
@@ -95,7 +95,7 @@ export function VehicleForm({ vehicle, regions }: { vehicle: Vehicle; regions: S
             onChange={(body) => setDraft({ ...draft, body })}
           />
         </FieldFrame>
-        {field('heightM', 'Its height', 'm')}
+        {field('heightM', 'Vehicle height', 'm')}
         {field('limitM', 'Height limit when driving', 'm')}
         {field('batteryAh', 'Battery', 'Ah')}
         {field('batteryV', 'Voltage', 'V')}

@@ -12,7 +12,7 @@ export function Aside({ sheet, enter }: { sheet: RunSheet; enter: ReturnType<typ
     enter.mutate({ kind, visit, measurement: null, text }, { onSuccess: text === null ? undefined : clear });
   const lastSkipped = sheet.skipped.at(-1);
   return (
-    <Part title="Beside the steps">
+    <Part title="Other actions">
       <div className="buttons">
         {sheet.next !== null && <Button onClick={() => say('skip', sheet.next)}>Skip this visit</Button>}
         {lastSkipped !== undefined && (

@@ -33,7 +33,7 @@ export function Effects(props: {
     return null;
   }
   return (
-    <Part title={`${contrast.candidate.name} against ${contrast.baseline.name}`} small={<Legend />}>
+    <Part title={`${contrast.candidate.name} compared with ${contrast.baseline.name}`} small={<Legend />}>
       <Scales effects={first} chosen={chosen} choose={choose} baseline={contrast.baseline.name} />
       {rest.length > 0 && (
         <details className="numbers" open={rest.some((e) => e.key === chosen)}>
@@ -61,8 +61,8 @@ function Without({ effects }: { effects: Effect[] }) {
 function Legend() {
   return (
     <>
-      hatched: the interval that holds the true effect as surely as stated · tick: the estimate · shaded: no
-      difference that matters
+      hatched: the interval that contains the true effect as surely as stated · tick: the estimate · shaded:
+      no difference that matters
     </>
   );
 }
@@ -128,7 +128,9 @@ function Lines(props: {
       <div className="effect axis-row">
         <div />
         <IntervalAxis scale={scale} domain={domain} width={width} />
-        <div className="small">{scale === 'ratio' ? `times that of ${baseline}` : `against ${baseline}`}</div>
+        <div className="small">
+          {scale === 'ratio' ? `times that of ${baseline}` : `compared with ${baseline}`}
+        </div>
       </div>
     </>
   );

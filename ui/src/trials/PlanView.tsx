@@ -126,14 +126,14 @@ export function PlanView() {
                     ? '; what its plan allows is not in Gear.'
                     : plan.leftGb < 0
                       ? `: ${fixed(-plan.leftGb, 1)} GB more than is left.`
-                      : `; ${fixed(plan.leftGb, 1)} GB left of the month after it.`}
+                      : `; ${fixed(plan.leftGb, 1)} GB left this month after it.`}
                 </div>
               ))}
             </Part>
             <Part title="What it cannot answer">
               <Notes notes={shown.cannot} shown={4} more="More" />
             </Part>
-            <Part title="What this rests on">
+            <Part title="What this is based on">
               <Notes notes={shown.restsOn} shown={3} more="More" />
             </Part>
           </>

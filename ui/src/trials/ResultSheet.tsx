@@ -56,7 +56,9 @@ export function ResultSheet({ of }: { of: ResultOf }) {
   }
   return (
     <Sheet
-      title={of.kind === 'trial' ? title : `${contrast.candidate.name} against ${contrast.baseline.name}`}
+      title={
+        of.kind === 'trial' ? title : `${contrast.candidate.name} compared with ${contrast.baseline.name}`
+      }
       over={<Over view={data} contrast={contrast} of={of} />}
       headline={contrast.headline}
       action={contrast.action}
@@ -96,7 +98,7 @@ function PairChoice({ view, contrast }: { view: View; contrast: Contrast }) {
         popupMatchSelectWidth={false}
         options={view.contrasts.map((c, i) => ({
           value: i,
-          label: `${c.candidate.name} against ${c.baseline.name}`,
+          label: `${c.candidate.name} or ${c.baseline.name}`,
         }))}
       />
     </div>

@@ -43,7 +43,7 @@ export function Pair({ told }: { told: TrialLine[] }) {
   const domain = intervalDomain(scale, intervals);
   return (
     <Part
-      title={`${first.candidate.name} against ${first.baseline.name}, trial by trial`}
+      title={`${first.candidate.name} and ${first.baseline.name}, trial by trial`}
       small={`${first.label.toLowerCase()} · hatched: the interval · shaded: no difference that matters`}
     >
       {told.map(({ trial, line }, i) => (

@@ -28,8 +28,7 @@ export function StepNow(props: {
                 <b>Then wait {visit.settleS} s.</b>{' '}
               </>
             )}
-            {count(sheet.runs - made, 'run')} start{sheet.runs - made === 1 ? 's' : ''} by{' '}
-            {sheet.runs - made === 1 ? 'itself' : 'themselves'}: about{' '}
+            {count(sheet.runs - made, 'run')} start{sheet.runs - made === 1 ? 's' : ''} automatically: about{' '}
             {fixed((sheet.runs - made) * sheet.minutesOfRun * S_PER_MIN, 0)} s.
           </p>
           <Button type="primary" size="large" onClick={stands}>

@@ -80,7 +80,7 @@ test('a usual trial is filled in from the rig, and one that cannot be made says 
   serve(SERVED);
   show(<TrialsView />, '/trials?plan');
   await screen.findByText(DESIGN.sentence);
-  expect(screen.getByText(/38\.2 GB left of the month/)).toBeTruthy();
+  expect(screen.getByText(/38\.2 GB left this month/)).toBeTruthy();
   await user.click(screen.getByRole('combobox', { name: 'Start from a common trial' }));
   await screen.findByText('No setup in Gear has a booster.');
   await user.click(await screen.findByText('Is any band better held?'));

@@ -81,7 +81,7 @@ test('each trial stands with its result, filtered by the setup in the address; t
   const all = show(<TrialsView />, '/trials');
   expect(await screen.findByText('Dome or panel came to something.')).toBeDefined();
   expect(screen.getAllByText('Roof dome 2 of 5')).toHaveLength(2);
-  expect(screen.getByText('Mast panel against Roof dome, trial by trial')).toBeDefined();
+  expect(screen.getByText('Mast panel and Roof dome, trial by trial')).toBeDefined();
   expect(document.title).toBe('Trials · Syntoma');
   all.unmount();
   show(<TrialsView />, '/trials?at=Quarry+Lake&setup=Roof+dome');

@@ -111,7 +111,7 @@ class UnitsTest {
         Page page = chromium.open(Chromium.Look.DESK_PAPER);
         Views.goTo(page, app, "/gear?part=need");
         JsonNode before = read(page, "/api/vehicle");
-        Locator height = page.getByLabel("Its height");
+        Locator height = page.getByLabel("Vehicle height");
         assertThat(height).hasValue("2.86");
         chooseImperial(page);
         assertThat(height).hasValue("9.38");

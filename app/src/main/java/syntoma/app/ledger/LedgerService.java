@@ -199,16 +199,16 @@ class LedgerService {
         String until =
                 "it resets in " + Text.counted((int) month.daysLeft(), "day") + ", on " + DAY.format(month.next());
         String known = month.counterAt() == null
-                ? " by what was measured alone"
+                ? " (measuring alone)"
                 : month.counterAt().toLocalDate().isBefore(now.toLocalDate())
-                        ? ", as the counter of " + DAY.format(month.counterAt()) + " and the runs since tell"
+                        ? " (the counter of " + DAY.format(month.counterAt()) + " and the runs since)"
                         : "";
         if (month.emptyOn() != null) {
             return plan.name() + ": " + of + known + "; at this rate it is used up on or about "
                     + DAY.format(month.emptyOn()) + ", and " + until + ".";
         }
         String forecast =
-                month.forecastGb() == null ? "" : ", about " + gb(month.forecastGb()) + " GB by then at this rate";
+                month.forecastGb() == null ? "" : " (about " + gb(month.forecastGb()) + " GB by then at this rate)";
         return plan.name() + ": " + of + known + "; " + until + forecast + ".";
     }
 

@@ -59,8 +59,8 @@ public sealed interface Reason {
             return level.isRead
                     ? "because at " + Text.counted(stays, "stay") + " with " + level.said() + ", as here, "
                             + share(met, runs, "")
-                    : "nothing was measured on this carrier at this stay yet; at " + Text.counted(stays, "stay")
-                            + " with " + level.said() + ", which is to be expected here, " + share(met, runs, "");
+                    : "not measured on this carrier here yet; at " + Text.counted(stays, "stay") + " with "
+                            + level.said() + ", as expected here, " + share(met, runs, "");
         }
 
         @Override

@@ -37,7 +37,10 @@ final class OverTheHill implements Calculator {
                 Input.number("from", "Your antenna above ground", "m", "4", 0, 500),
                 Input.number("to", "Tower above ground", "m", "40", 0, 500),
                 Input.lines(
-                        "profile", "The ground, a line each: distance, height", "km m", "0 20\n2 25\n3.5 70\n6 30"));
+                        "profile",
+                        "The ground: distance and height, one point a line",
+                        "km m",
+                        "0 20\n2 25\n3.5 70\n6 30"));
     }
 
     @Override

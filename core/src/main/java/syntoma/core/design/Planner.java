@@ -49,7 +49,7 @@ public final class Planner {
         /** What it comes to, in words. */
         public String sentence(Question question) {
             String size = times(question.difference());
-            String odds = Math.round(chance * 100) + " in 100";
+            String odds = Math.round(chance * 100) + " %";
             if (!fits) {
                 return "There is not enough time or data for three rounds, the minimum for a verdict.";
             }
@@ -65,8 +65,8 @@ public final class Planner {
             String takes = effort.rounds() + " rounds with " + runs + " at each visit: about "
                     + Math.round(effort.minutes()) + " min and " + gigabytes(effort.gb()) + ". ";
             return enough
-                    ? takes + "A difference of " + size + " is seen in " + odds + " trials like this."
-                    : takes + "That shows " + times(seen) + ", and " + size + " in only " + odds + " trials like this.";
+                    ? takes + "It has a chance of " + odds + " to show a difference of " + size + "."
+                    : takes + "That shows " + times(seen) + "; the chance to show " + size + " is only " + odds + ".";
         }
     }
 

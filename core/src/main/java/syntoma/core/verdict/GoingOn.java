@@ -31,9 +31,9 @@ public final class GoingOn {
             return rest + ".";
         }
         long odds = Math.round(100 * chance.getAsDouble());
-        String settle = rest + " and settle it in " + odds + " of 100 trials like this.";
+        String settle = rest + " and settle it with a chance of " + odds + " %.";
         return chance.getAsDouble() < SLIM
-                ? settle + " That is little: stop here, and use the one that is less work."
+                ? settle + " That is a small chance: stop here, and use the one that is less work."
                 : settle + " Going on is worth it if the answer is.";
     }
 }
