@@ -174,8 +174,7 @@ class LogToVerdictTest {
         assertThat(page.getByText("Of the two use Mast panel. Bittern booster gave no upload here: all five of its runs"
                         + " failed."))
                 .isVisible();
-        assertThat(page.getByText("Mast panel and Roof dome, trial by trial"))
-                .isVisible();
+        assertThat(page.getByText("Mast panel and Roof dome, trial by trial")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Dome again"))
                 .first()
                 .click();
