@@ -120,7 +120,7 @@ class JobSheetTest {
         assertEquals(204, step(id, "pilot", "done").status());
         Requests.Answer back = step(id, "look", "not-done");
         assertEquals(409, back.status());
-        assertTrue(back.text().contains("resting on it: Pilot hole"), back.text());
+        assertTrue(back.text().contains("depend on it: Pilot hole"), back.text());
         assertEquals(204, step(id, "drill", "looked").status());
         assertEquals(204, step(id, "drill", "done").status());
         assertEquals(204, step(id, "edge", "done").status());
