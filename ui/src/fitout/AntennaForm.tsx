@@ -122,7 +122,12 @@ export function AntennaForm(props: {
             {num('x', 'Position from the front', 'm')}
             {num('y', 'Position from the left', 'm')}
             <div className="beside-field">
-              <Button onClick={() => change({ ...plan, antenna: null }, 'antenna off')}>Remove</Button>
+              <Button
+                aria-label="Remove the antenna"
+                onClick={() => change({ ...plan, antenna: null }, 'antenna off')}
+              >
+                Remove
+              </Button>
             </div>
           </>
         )}

@@ -164,7 +164,12 @@ export function BoosterForm(props: {
         {num('insideX', 'Inside: from the front', 'm')}
         {num('insideY', 'Inside: from the left', 'm')}
         <div className="beside-field">
-          <Button onClick={() => change({ ...plan, booster: null }, 'booster off')}>Remove</Button>
+          <Button
+            aria-label="Remove the booster"
+            onClick={() => change({ ...plan, booster: null }, 'booster off')}
+          >
+            Remove
+          </Button>
         </div>
       </div>
       <p className="small">

@@ -139,7 +139,10 @@ export function RouterForm({ plan, assessment, change }: Props) {
             </Checkbox>
           </div>
           <div className="beside-field">
-            <Button onClick={() => put({ reach: router.reach.filter((_, k) => k !== i) }, `reach ${i} off`)}>
+            <Button
+              aria-label={`Remove ${r.name}`}
+              onClick={() => put({ reach: router.reach.filter((_, k) => k !== i) }, `reach ${i} off`)}
+            >
               Remove
             </Button>
           </div>
@@ -275,7 +278,12 @@ export function PowerForm({ plan, fitout, assessment, change }: Props) {
           onChange={(sourceY) => put({ sourceY: sourceY ?? 0 }, 'y')}
         />
         <div className="beside-field">
-          <Button onClick={() => change({ ...plan, power: null }, 'power off')}>Remove</Button>
+          <Button
+            aria-label="Remove the battery"
+            onClick={() => change({ ...plan, power: null }, 'power off')}
+          >
+            Remove
+          </Button>
         </div>
       </div>
       <p className="small">

@@ -143,6 +143,7 @@ export function Things(props: {
               )}
               <div className="beside-field">
                 <Button
+                  aria-label={`Remove ${t.name}`}
                   onClick={() => {
                     props.settle();
                     change({ ...plan, things: plan.things.filter((_, k) => k !== i) }, 'remove');

@@ -85,7 +85,9 @@ export function WindForm(props: {
         {num('weightKg', 'Weight, antenna included', 'kg', null)}
         {num('holdsKg', 'Clamp or ladder can carry', 'kg', null)}
         <div className="beside-field">
-          <Button onClick={() => change({ ...plan, mast: null }, 'mast off')}>Remove</Button>
+          <Button aria-label="Remove the mast" onClick={() => change({ ...plan, mast: null }, 'mast off')}>
+            Remove
+          </Button>
         </div>
       </div>
       <p className="small">Never drive with it up; lay it down before a thunderstorm.</p>

@@ -33,7 +33,7 @@ export function InAndOut() {
             GPX
           </a>
           ,{' '}
-          <a href="/api/export.geojson" download="stays.geojson">
+          <a href="/api/export.geojson" download="stays.geojson" aria-label="GeoJSON of stays">
             GeoJSON
           </a>
         </p>
@@ -44,7 +44,7 @@ export function InAndOut() {
             CSV
           </a>
           ,{' '}
-          <a href="/api/aim/masts.geojson" download="towers.geojson">
+          <a href="/api/aim/masts.geojson" download="towers.geojson" aria-label="GeoJSON of towers">
             GeoJSON
           </a>
         </p>

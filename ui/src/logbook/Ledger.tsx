@@ -178,7 +178,12 @@ function Counter({ card }: { card: Card }) {
         problem={problem}
         hint={`used since ${day(card.month.first)}`}
       />
-      <Button onClick={keep} loading={enter.isPending} disabled={text.trim() === ''}>
+      <Button
+        aria-label={`Save the counter of ${card.name}`}
+        onClick={keep}
+        loading={enter.isPending}
+        disabled={text.trim() === ''}
+      >
         Save
       </Button>
       {card.month.readings.length > 0 && (

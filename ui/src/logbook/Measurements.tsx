@@ -113,7 +113,12 @@ function List(props: { rows: Row[]; figures: Figure[]; stay: number; visit: Visi
     {
       label: '',
       render: (_, m) => (
-        <Button type="link" size="small" onClick={() => log.correct(m.id)}>
+        <Button
+          type="link"
+          size="small"
+          aria-label={`Correct ${m.setup}, ${dateClock(m.takenAt)}`}
+          onClick={() => log.correct(m.id)}
+        >
           Correct
         </Button>
       ),

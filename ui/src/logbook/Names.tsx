@@ -61,10 +61,15 @@ export function Names() {
       label: '',
       render: (_, n) => (
         <>
-          <Button type="link" size="small" onClick={() => setRenaming(n)}>
+          <Button type="link" size="small" aria-label={`Rename ${n.name}`} onClick={() => setRenaming(n)}>
             Rename
           </Button>
-          <Button type="link" size="small" onClick={() => setMerging(n)}>
+          <Button
+            type="link"
+            size="small"
+            aria-label={`Merge into another: ${n.name}`}
+            onClick={() => setMerging(n)}
+          >
             Merge into another
           </Button>
         </>

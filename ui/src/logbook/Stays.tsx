@@ -37,7 +37,9 @@ function columns(view: Schemas['LogbookView']): Column<Line>[] {
       sorter: (a, b) => a.campsite.localeCompare(b.campsite),
       render: (_, v) => (
         <>
-          <Link to={`/logbook?stay=${v.id}`}>{v.campsite}</Link>
+          <Link to={`/logbook?stay=${v.id}`} aria-label={`${v.campsite}, ${span(v.arrivedAt, v.leftAt)}`}>
+            {v.campsite}
+          </Link>
           {(v.noted || v.photos > 0) && (
             <div className="small">
               {[v.noted && 'note', v.photos > 0 && `${v.photos} photo${v.photos === 1 ? '' : 's'}`]

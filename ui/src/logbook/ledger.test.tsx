@@ -110,7 +110,7 @@ describe('the ledger', () => {
     show(<LogbookView />, '/logbook?part=ledger');
     const field = await screen.findByLabelText(/The counter of Ostrel shows now/);
     await user.type(field, '40,5');
-    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await user.click(screen.getByRole('button', { name: /^Save/ }));
     await waitFor(() =>
       expect(bodies('POST /api/ledger/3/readings')).toEqual([{ readAt: null, usedGb: 40.5 }]),
     );
@@ -132,11 +132,11 @@ describe('the ledger', () => {
     show(<LogbookView />, '/logbook?part=ledger');
     const field = await screen.findByLabelText(/The counter of Ostrel shows now/);
     await user.type(field, 'much');
-    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await user.click(screen.getByRole('button', { name: /^Save/ }));
     expect(screen.getByText(/the counter is “much”; allowed are the GB/)).toBeDefined();
     await user.clear(field);
     await user.type(field, '-1');
-    await user.click(screen.getByRole('button', { name: 'Save' }));
+    await user.click(screen.getByRole('button', { name: /^Save/ }));
     expect(await screen.findByText(/allowed is 0 to 100,000 GB/)).toBeDefined();
   });
 

@@ -90,7 +90,7 @@ describe('the measurements of a stay', () => {
     served();
     show(<LogbookView />, '/logbook?stay=7&outcome=no_service');
     expect(await screen.findByText(/1 of 2 measurements/)).toBeDefined();
-    expect(within(rows()[0] as HTMLElement).getByRole('button', { name: 'Correct' })).toBeDefined();
+    expect(within(rows()[0] as HTMLElement).getByRole('button', { name: /^Correct/ })).toBeDefined();
   });
 
   it('are moved to another stay, which can be undone', async () => {
@@ -137,7 +137,7 @@ describe('what is put right', () => {
     });
     show(<LogbookView />, '/logbook?part=names');
     const row = (await screen.findByText('Pinebend')).closest('tr') as HTMLElement;
-    await user.click(within(row).getByRole('button', { name: 'Merge into another' }));
+    await user.click(within(row).getByRole('button', { name: /^Merge into another/ }));
     await user.click(screen.getByLabelText(/becomes part of/));
     await user.click(await screen.findByTitle('Pine Bend'));
     expect(await screen.findByText(/becomes Mast \(Pinebend\)/)).toBeDefined();

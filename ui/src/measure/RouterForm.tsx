@@ -108,7 +108,11 @@ export function RouterForm({ router }: { router: Schemas['RouterView'] }) {
         </p>
       )}
       <div className="buttons">
-        <Button htmlType="submit" loading={set.isPending}>
+        <Button
+          htmlType="submit"
+          loading={set.isPending}
+          aria-label={none && router.kind !== null ? 'Remove the router' : 'Save and test the router'}
+        >
           {none && router.kind !== null ? 'Remove' : 'Save and test'}
         </Button>
       </div>

@@ -61,7 +61,15 @@ export function ServerForm({ server, used }: { server: Schemas['ServerView']; us
         </p>
       )}
       <div className="buttons">
-        <Button htmlType="submit" loading={set.isPending}>
+        <Button
+          htmlType="submit"
+          loading={set.isPending}
+          aria-label={
+            address.trim() === '' && server.address !== null
+              ? 'Remove the speed server'
+              : 'Save and test the speed server'
+          }
+        >
           {address.trim() === '' && server.address !== null ? 'Remove' : 'Save and test'}
         </Button>
       </div>

@@ -152,11 +152,11 @@ test('without a speed server its address comes first, and is tried', async () =>
   show(<MeasureView />, '/measure');
   const address = await screen.findByLabelText('Address');
   await user.type(address, 'here');
-  await user.click(screen.getByRole('button', { name: 'Save and test' }));
+  await user.click(screen.getByRole('button', { name: 'Save and test the speed server' }));
   await screen.findByText('address is “here”');
   await user.clear(address);
   await user.type(address, 'http://a:1');
-  await user.click(screen.getByRole('button', { name: 'Save and test' }));
+  await user.click(screen.getByRole('button', { name: 'Save and test the speed server' }));
   await screen.findByText('Not reached: nothing answers.');
   expect(bodies('PUT /api/measure/server')).toEqual([{ address: 'here' }, { address: 'http://a:1' }]);
 });

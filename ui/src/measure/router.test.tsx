@@ -42,7 +42,7 @@ test('a router is tried, says what it would read, and a value is chosen anew', a
   show(<RouterForm router={NONE} />);
   await user.type(screen.getByLabelText('Router’s address'), 'http://a');
   await user.type(screen.getByLabelText('Path'), '/signal');
-  await user.click(screen.getByRole('button', { name: 'Save and test' }));
+  await user.click(screen.getByRole('button', { name: 'Save and test the router' }));
   await screen.findByText('Reached: Tarnwave, LTE.');
   expect(screen.getByText('primary: Band B20, RSRP −97 dBm, SINR 12.5 dB')).toBeTruthy();
   await user.click(screen.getByText('Which value is which'));
@@ -77,7 +77,7 @@ test('of a list of cells each figure is chosen among those of its first', async 
     },
   });
   show(<RouterForm router={{ ...NONE, kind: 'http-json', address: 'http://a', path: '/signal' }} />);
-  await user.click(screen.getByRole('button', { name: 'Save and test' }));
+  await user.click(screen.getByRole('button', { name: 'Save and test the router' }));
   await user.click(await screen.findByText('Which value is which'));
   expect((screen.getByLabelText('List of cells') as HTMLSelectElement).value).toBe('/heard');
   await user.selectOptions(screen.getByLabelText('Each cell’s RSRP'), '/rsrp');
@@ -102,7 +102,7 @@ test('a secret is sent only where one was typed, and a router that is not reache
   show(<RouterForm router={{ ...NONE, kind: 'http-json', address: 'http://a', hasSecret: true }} />);
   await user.click(screen.getByText('Password or token (saved)'));
   await user.type(screen.getByLabelText('Password'), 'word');
-  await user.click(screen.getByRole('button', { name: 'Save and test' }));
+  await user.click(screen.getByRole('button', { name: 'Save and test the router' }));
   await screen.findByText('Not reached: nothing answers at http://a.');
   expect(bodies('PUT /api/measure/router')).toEqual([
     { kind: 'http-json', address: 'http://a', path: '', user: '', password: 'word' },

@@ -133,11 +133,17 @@ function useColumns(edit: (item: Item) => void): Column<Item>[] {
       align: 'right',
       render: (_, g) =>
         g.setups.length > 0 && g.state !== 'retired' ? (
-          <Button type="link" size="small" onClick={() => retire(g)} title={`in ${g.setups.join(', ')}`}>
+          <Button
+            type="link"
+            size="small"
+            aria-label={`Retire ${g.name}`}
+            onClick={() => retire(g)}
+            title={`in ${g.setups.join(', ')}`}
+          >
             Retire
           </Button>
         ) : g.setups.length > 0 ? null : (
-          <Button type="link" size="small" onClick={() => remove(g)}>
+          <Button type="link" size="small" aria-label={`Delete ${g.name}`} onClick={() => remove(g)}>
             Delete
           </Button>
         ),

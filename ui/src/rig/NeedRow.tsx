@@ -50,7 +50,7 @@ export function NeedRow({ need, partsOfDay }: { need: Need; partsOfDay: string[]
         {need.partOfDay}, {plain(need.hoursADay)} h a day
       </td>
       <td className="num" data-label="">
-        <Button type="link" size="small" onClick={() => setEditing(true)}>
+        <Button type="link" size="small" aria-label={`Change ${need.name}`} onClick={() => setEditing(true)}>
           Change
         </Button>
       </td>

@@ -32,8 +32,8 @@ describe('the gear shelf', () => {
     served();
     show(<GearShelf />);
     expect(await screen.findByText('1 owned, 1 considered.')).toBeDefined();
-    expect(screen.getAllByRole('button', { name: 'Retire' })).toHaveLength(1);
-    expect(screen.getAllByRole('button', { name: 'Delete' })).toHaveLength(1);
+    expect(screen.getAllByRole('button', { name: /^Retire/ })).toHaveLength(1);
+    expect(screen.getAllByRole('button', { name: /^Delete/ })).toHaveLength(1);
     expect(screen.getByText('unknown')).toBeDefined();
   });
 
@@ -41,7 +41,7 @@ describe('the gear shelf', () => {
     const user = userEvent.setup();
     served({ 'DELETE /api/gear/2': {}, 'POST /api/gear': SHELF[1] as object });
     show(<GearShelf />);
-    await user.click(await screen.findByRole('button', { name: 'Delete' }));
+    await user.click(await screen.findByRole('button', { name: /^Delete/ }));
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
     await waitFor(() =>
       expect(bodies('POST /api/gear')).toEqual([

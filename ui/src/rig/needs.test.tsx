@@ -71,7 +71,7 @@ test('a threshold is changed from its version on, and a text that is no number i
   serve({ ...SERVED, 'PUT /api/needs': NEEDS });
   show(<Needs />);
   expect(await screen.findByText('Video calls: 4 Mb/s down, 3 Mb/s up.')).toBeDefined();
-  await user.click(await screen.findByRole('button', { name: 'Change' }));
+  await user.click(await screen.findByRole('button', { name: /^Change/ }));
   const row = screen.getByLabelText('Up').closest('td') as HTMLElement;
   await user.clear(screen.getByLabelText('Up'));
   await user.type(screen.getByLabelText('Up'), 'fast');

@@ -72,6 +72,22 @@ class AccessibilityTest {
             }
             """;
 
+    /** What is pressed and has the name of something else that is pressed there and does another thing. */
+    private static final String ALIKE =
+            """
+            () => {
+              const named = new Map();
+              for (const e of document.querySelectorAll('button, a[href]')) {
+                if (e.closest('svg, .leaflet-container, .ant-pagination') || e.getBoundingClientRect().width === 0) continue;
+                const name = (e.getAttribute('aria-label') || e.textContent || '').trim().replace(/\\s+/g, ' ');
+                const does = e.tagName === 'A' ? e.getAttribute('href') : 'button ' + (named.get('BUTTON ' + name)?.size ?? 0);
+                const key = e.tagName + ' ' + name;
+                named.set(key, (named.get(key) ?? new Set()).add(does));
+              }
+              return [...named].filter(([, does]) => does.size > 1).map(([key, does]) => key + ' ×' + does.size);
+            }
+            """;
+
     @TempDir
     private static Path dir;
 
@@ -95,6 +111,19 @@ class AccessibilityTest {
             Views.goTo(page, app, view);
             for (Object low : (List<?>) page.evaluate(LOW)) {
                 faults.add(view + ": " + low);
+            }
+        }
+        assertEquals("", String.join("\n", faults));
+    }
+
+    @Test
+    void buttons_and_links_that_do_different_things_have_names_of_their_own() {
+        Page page = chromium.open(Chromium.Look.DESK_PAPER);
+        for (String view : Views.ALL) {
+            Views.goTo(page, app, view);
+            page.waitForTimeout(SETTLED_MS * 5);
+            for (Object alike : (List<?>) page.evaluate(ALIKE)) {
+                faults.add(view + ": " + alike);
             }
         }
         assertEquals("", String.join("\n", faults));

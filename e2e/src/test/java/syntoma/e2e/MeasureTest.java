@@ -101,13 +101,13 @@ class MeasureTest {
             desk.locator("details:has(#field-address) > summary").click();
             String server = desk.locator("#field-address").inputValue();
             desk.locator("#field-address").fill("http://127.0.0.1:1");
-            button(desk, "Save and test").click();
+            button(desk, "Save and test the speed server").click();
             assertThat(desk.getByText("Not reached: nothing answers at http://127.0.0.1:1."))
                     .isVisible();
             button(desk, "Measure now").click();
             assertThat(desk.locator("h1")).containsText("it failed: nothing answers at");
             desk.locator("#field-address").fill(server);
-            button(desk, "Save and test").click();
+            button(desk, "Save and test the speed server").click();
             assertThat(desk.getByText("Connected; it answers in ")).isVisible();
             assertEquals(List.of(), chromium.complaints());
         }

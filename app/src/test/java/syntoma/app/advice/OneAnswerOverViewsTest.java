@@ -22,7 +22,8 @@ import syntoma.app.Requests;
 /** What the views say to use, over logs that are drawn by lot: at each campsite a trial of two or three setups, some failing. */
 @ApiTest(eachAnew = true)
 class OneAnswerOverViewsTest {
-    private static final int CAMPSITES = 16;
+    /** A walk over more of them: {@code -Dcampsites=1000}. */
+    private static final int CAMPSITES = Integer.getInteger("campsites", 16);
     private static final List<String> SETUPS = List.of("Dome", "Panel", "Whips");
     private static final Pattern USE = Pattern.compile("^(?:Use|Leave it as it is:|Stay with) (Dome|Panel|Whips)\\b");
 
