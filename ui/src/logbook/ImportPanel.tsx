@@ -151,7 +151,7 @@ function CloseNames(props: {
 function headline(state: ImportState) {
   switch (state.kind) {
     case 'idle':
-      return 'Import a file of measurements. You see first what would be kept.';
+      return 'Import a file of measurements. Nothing is saved before you confirm.';
     case 'refused':
       return 'This file cannot be imported.';
     case 'columns':
@@ -294,8 +294,8 @@ function Margin() {
   return (
     <Part title="What a file needs">
       <div className="note">
-        Your own spreadsheet as it is, CSV, TSV or .xlsx: you are asked once for each kind of table which
-        column is which.
+        Your own spreadsheet as it is, as CSV, TSV or .xlsx. For each kind of table you say once which column
+        is which.
       </div>
       <div className="note">
         Formulas count with their saved results, links to other files are ignored, and a merged cell counts

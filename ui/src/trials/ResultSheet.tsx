@@ -135,9 +135,8 @@ function Over(props: { view: View; contrast: Contrast; of: ResultOf }) {
   return (
     <>
       {view.trial ? `${view.trial}, ` : ''}
-      {view.campsite} · <SetupLabel setup={contrast.candidate} /> against{' '}
-      <SetupLabel setup={contrast.baseline} /> · {view.carriers.join(', ')} · {rounds} ·{' '}
-      {fullSpan(view.from, view.to)}
+      {view.campsite} · <SetupLabel setup={contrast.candidate} /> and <SetupLabel setup={contrast.baseline} />{' '}
+      · {view.carriers.join(', ')} · {rounds} · {fullSpan(view.from, view.to)}
       {of.kind === 'trial' && view.setups.length > 1 && (
         <span className="no-print">
           {' '}

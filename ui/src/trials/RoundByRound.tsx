@@ -44,10 +44,11 @@ export function RoundByRound({
       </div>
       {result.wild.map((wild) => (
         <p className="small" key={wild.round}>
-          <span className="attention">Round {wild.round} is wild</span>: {asText(wild.ratio, result.scale)},
-          further from the others than chance explains; {wild.setup} stands out in it. It is kept. With it{' '}
-          {asText(result.estimate, result.scale)}; without it {asText(wild.without.estimate, result.scale)} (
-          {asText(wild.without.low, result.scale)} to {asText(wild.without.high, result.scale)}).
+          <span className="attention">Round {wild.round} is an outlier</span>:{' '}
+          {asText(wild.ratio, result.scale)}, further from the others than chance explains; {wild.setup}{' '}
+          stands out in it. It is kept. With it {asText(result.estimate, result.scale)}; without it{' '}
+          {asText(wild.without.estimate, result.scale)} ({asText(wild.without.low, result.scale)} to{' '}
+          {asText(wild.without.high, result.scale)}).
         </p>
       ))}
       {result.leftOut > 0 && (

@@ -188,7 +188,7 @@ class LogToVerdictTest {
                             new Page.GetByRoleOptions().setName(metric).setExact(true)))
                     .isVisible();
         }
-        assertThat(page.getByText("is wild").first()).isVisible();
+        assertThat(page.getByText("is an outlier").first()).isVisible();
         assertThat(page.getByText("Roof dome has heard 8.2 dB less")).isVisible();
         assertThat(page.getByText("Latency while downloading depends on round 4"))
                 .isVisible();

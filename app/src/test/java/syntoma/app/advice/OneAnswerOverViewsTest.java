@@ -24,6 +24,7 @@ import syntoma.app.Requests;
 class OneAnswerOverViewsTest {
     /** A walk over more of them: {@code -Dcampsites=1000}. */
     private static final int CAMPSITES = Integer.getInteger("campsites", 16);
+
     private static final List<String> SETUPS = List.of("Dome", "Panel", "Whips");
     private static final Pattern USE = Pattern.compile("^(?:Use|Leave it as it is:|Stay with) (Dome|Panel|Whips)\\b");
 

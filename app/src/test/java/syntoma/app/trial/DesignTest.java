@@ -66,7 +66,7 @@ class DesignTest {
     void in_little_time_it_says_so() throws Exception {
         JsonNode design = design(",\"difference\":1.8,\"minutes\":40,\"gb\":0.5,\"kind\":\"full\",\"saving\":\"data\"");
         assertTrue(!design.get("enough").asBoolean(), design.toString());
-        assertTrue(design.get("sentence").asText().contains("in only")
+        assertTrue(design.get("sentence").asText().contains("is only")
                 || !design.get("fits").asBoolean());
         assertTrue(design.get("advice").size() >= 2, design.toString());
     }

@@ -79,7 +79,7 @@ class WalkTest {
         assertEquals("dBm", walk.get("unit").asText());
         Requests.Answer second = ask("POST", "/api/walks", "");
         assertEquals(409, second.status());
-        assertTrue(second.text().contains("a walk goes on already"), second.text());
+        assertTrue(second.text().contains("a walk is already under way"), second.text());
         mark(id, "Window left", -90);
         JsonNode marked = mark(id, "shelf", -99);
         assertEquals(List.of("Window left", "shelf"), names(marked));

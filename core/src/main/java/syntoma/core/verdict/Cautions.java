@@ -58,7 +58,7 @@ public final class Cautions {
 
     private static String wild(Comparison c, WildRun w) {
         Figure metric = c.metric();
-        return "Round " + w.round().key().round() + " is wild on "
+        return "Round " + w.round().key().round() + " is an outlier on "
                 + metric.measure().phrase() + " (" + metric.scale().said(w.ratio()) + ", from " + w.setup()
                 + "). Without it: " + metric.scale().said(w.estimate()) + ".";
     }

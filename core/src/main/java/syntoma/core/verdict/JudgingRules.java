@@ -17,7 +17,8 @@ public record JudgingRules(boolean planned, int pairs, int aside, int others) {
     /** The rules in plain sentences. */
     public List<String> said(Comparison c) {
         List<String> said = new ArrayList<>();
-        said.add("Both setups within one round: as ratios for speeds and latencies, as differences for dB and shares.");
+        said.add(
+                "Setups are compared within each round: as ratios for speeds and latencies, as differences for dB and shares.");
         said.add("The intervals are " + Values.plain(Math.round(c.level() * 1000) / 10.0) + " % intervals" + why(c)
                 + ".");
         if (pairs > 1) {
