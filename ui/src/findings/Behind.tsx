@@ -34,7 +34,14 @@ export function Behind(props: { asked: FindingsAsked; unit: string; view: Schema
                       {s.stay === null ? (
                         s.campsite
                       ) : (
-                        <Link to={`/logbook?stay=${s.stay}`}>{s.campsite}</Link>
+                        <Link
+                          to={`/logbook?stay=${s.stay}`}
+                          aria-label={
+                            s.arrivedAt === null ? undefined : `${s.campsite}, ${span(s.arrivedAt, s.leftAt)}`
+                          }
+                        >
+                          {s.campsite}
+                        </Link>
                       )}
                     </td>
                     <td data-label="When">{s.arrivedAt === null ? '–' : span(s.arrivedAt, s.leftAt)}</td>

@@ -72,7 +72,9 @@ function Drifts({ view }: { view: Schemas['DriftsView'] }) {
                       {p.stay === null ? (
                         p.campsite
                       ) : (
-                        <Link to={`/logbook?stay=${p.stay}`}>{p.campsite}</Link>
+                        <Link to={`/logbook?stay=${p.stay}`} aria-label={`${p.campsite}, ${dayMonth(p.at)}`}>
+                          {p.campsite}
+                        </Link>
                       )}
                     </td>
                     <td className="num">{asText(p.aboveDb, 'dB')}</td>

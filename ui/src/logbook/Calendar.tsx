@@ -77,7 +77,12 @@ function Month({ month, stays }: { month: string; stays: Days[] }) {
             <div key={date} className={here.length > 0 ? 'day stayed' : 'day'}>
               <span className="small">{day.date()}</span>
               {here.slice(0, 2).map((s) => (
-                <Link key={s.id} to={`/logbook?stay=${s.id}`} title={`${s.campsite}, ${date}`}>
+                <Link
+                  key={s.id}
+                  to={`/logbook?stay=${s.id}`}
+                  aria-label={`${s.campsite}, ${date}`}
+                  title={`${s.campsite}, ${date}`}
+                >
                   {s.setups[0] && <Pennant number={s.setups[0].pennant} />}
                   <span className="place">{s.campsite}</span>
                 </Link>
@@ -90,7 +95,9 @@ function Month({ month, stays }: { month: string; stays: Days[] }) {
         <ul className="month-stays">
           {stays.map((s) => (
             <li key={s.id}>
-              <Link to={`/logbook?stay=${s.id}`}>{s.campsite}</Link>{' '}
+              <Link to={`/logbook?stay=${s.id}`} aria-label={`${s.campsite}, ${span(s.arrivedAt, s.leftAt)}`}>
+                {s.campsite}
+              </Link>{' '}
               <span className="small">{span(s.arrivedAt, s.leftAt)}</span>
             </li>
           ))}

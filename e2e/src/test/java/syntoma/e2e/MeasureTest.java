@@ -162,7 +162,7 @@ class MeasureTest {
             desk.locator("#field-gb").fill("0,01");
             assertThat(desk.locator("h1")).containsText("not enough time or data for three rounds");
             desk.locator("#field-gb").fill("");
-            assertThat(desk.locator("h1")).containsText("A difference of ×3 is seen");
+            assertThat(desk.locator("h1")).containsText("to show a difference of ×3");
             desk.locator("#field-trial-name").fill("Mast or dome");
             button(desk, "Save and start").click();
             assertThat(desk.getByText("Step 1 of ")).isVisible();
