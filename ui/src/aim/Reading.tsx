@@ -102,7 +102,7 @@ export function Reading({ sweep }: { sweep: Sweep }) {
           unit="dBm"
           value={typed}
           onChange={setTyped}
-          placeholder={level ? 'read automatically' : '−95'}
+          placeholder={level ? 'automatic' : '−95'}
           problem={problem('rsrpDbm')}
         />
         {typed.trim() !== '' && (
