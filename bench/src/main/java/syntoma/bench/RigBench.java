@@ -106,7 +106,7 @@ public class RigBench {
                 OptionalDouble.of(2000),
                 OptionalInt.of(5),
                 Optional.of(Set.of(Feature.VPN)));
-        CableClass cable = CableClass.named("240-class");
+        CableClass cable = CableClass.of("240-class");
         Antenna antenna = new Antenna(
                 "Rowan " + number,
                 true,

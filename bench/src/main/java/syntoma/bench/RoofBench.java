@@ -51,7 +51,7 @@ public class RoofBench {
                     3,
                     0.3,
                     0.2,
-                    CableClass.named("195-class"),
+                    CableClass.of("195-class"),
                     1800));
 
     private static <T> List<T> things(IntFunction<T> thing) {

@@ -109,8 +109,8 @@ public class TonightBench {
     public List<AdvisedOption> advice() {
         StayContext here = new StayContext(asked % (STAYS / 3), asked * 3L % STAYS, DayPart.EVENING);
         asked++;
-        List<AdvisedOption> ranked = AdvisedOption.ranked(advised(here));
-        List<AdvisedOption> elsewhere = AdvisedOption.ranked(advised(StayContext.elsewhere(DayPart.EVENING)));
+        List<AdvisedOption> ranked = AdvisedOption.rank(advised(here));
+        List<AdvisedOption> elsewhere = AdvisedOption.rank(advised(StayContext.elsewhere(DayPart.EVENING)));
         return List.of(ranked.get(0), elsewhere.get(0));
     }
 

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 @Configuration
 class AccessConfig {
     @Bean
-    WebServerFactoryCustomizer<JettyServletWebServerFactory> fitted(Door door) {
+    WebServerFactoryCustomizer<JettyServletWebServerFactory> doorCustomizer(Door door) {
         return factory -> factory.addServerCustomizers(door::fit);
     }
 

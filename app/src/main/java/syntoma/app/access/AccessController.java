@@ -209,7 +209,7 @@ class AccessController {
     }
 
     @ExceptionHandler
-    ResponseEntity<byte[]> refused(AccessRefusedException refused) {
+    ResponseEntity<byte[]> answerRefusal(AccessRefusedException refused) {
         ResponseEntity.BodyBuilder answer =
                 ResponseEntity.status(refused.status()).contentType(MediaType.APPLICATION_PROBLEM_JSON);
         if (refused.retryAfterS() > 0) {

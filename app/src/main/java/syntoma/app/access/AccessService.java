@@ -149,7 +149,7 @@ class AccessService {
     }
 
     private static void onlyHere(HttpServletRequest request, String what) {
-        if (!LocalMachine.sent(request)) {
+        if (!LocalMachine.isSender(request)) {
             throw AccessRefusedException.notFromThere(
                     what + " on the machine that runs Syntoma, not from another device");
         }
@@ -162,7 +162,7 @@ class AccessService {
         return new NetworkView(
                 network.isServed(),
                 phrase.isSet(),
-                LocalMachine.sent(request),
+                LocalMachine.isSender(request),
                 addresses,
                 shown == null ? null : view(shown),
                 networks());

@@ -204,7 +204,7 @@ class Certificates {
         builder.addExtension(Extension.basicConstraints, true, new BasicConstraints(0));
         builder.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.keyCertSign | KeyUsage.cRLSign));
         builder.addExtension(Extension.nameConstraints, true, new NameConstraints(permitted(), null));
-        Keys made = new Keys(signed(builder, pair.getPrivate()), pair.getPrivate());
+        Keys made = new Keys(sign(builder, pair.getPrivate()), pair.getPrivate());
         files.write(AUTHORITY_KEY, pem(made.key()));
         files.write(AUTHORITY, pem(made.certificate()));
         return made;
@@ -262,7 +262,7 @@ class Certificates {
                 .map(n -> new GeneralName(isAddress(n) ? GeneralName.iPAddress : GeneralName.dNSName, n))
                 .toArray(GeneralName[]::new);
         builder.addExtension(Extension.subjectAlternativeName, false, new GeneralNames(all));
-        return new Keys(signed(builder, authority.key()), pair.getPrivate());
+        return new Keys(sign(builder, authority.key()), pair.getPrivate());
     }
 
     private X509v3CertificateBuilder builder(X500Name issuer, X500Name subject, KeyPair pair, Duration lasts)
@@ -288,7 +288,7 @@ class Certificates {
         return generator.generateKeyPair();
     }
 
-    private static X509Certificate signed(X509v3CertificateBuilder builder, PrivateKey key)
+    private static X509Certificate sign(X509v3CertificateBuilder builder, PrivateKey key)
             throws OperatorCreationException, CertificateException {
         X509CertificateHolder holder = builder.build(new JcaContentSignerBuilder(SIGNED_WITH).build(key));
         return new JcaX509CertificateConverter().getCertificate(holder);
@@ -296,12 +296,12 @@ class Certificates {
 
     private Set<String> names(List<InetAddress> served) {
         Set<String> names = new TreeSet<>(Set.of("localhost", "127.0.0.1"));
-        served.forEach(address -> names.add(plain(address)));
+        served.forEach(address -> names.add(addressText(address)));
         addresses.name().ifPresent(name -> names.addAll(List.of(name, name + ".local")));
         return names;
     }
 
-    private static String plain(InetAddress address) {
+    private static String addressText(InetAddress address) {
         String link = Addresses.inLink(address);
         return link.startsWith("[") ? link.substring(1, link.length() - 1) : link;
     }

@@ -55,7 +55,7 @@ class Guard extends OncePerRequestFilter {
             Problem.write(response, MISDIRECTED, "Host is not this machine; allowed are its own addresses and names");
         } else if (request.getMethod().equals("TRACE")) {
             Problem.write(response, HttpServletResponse.SC_METHOD_NOT_ALLOWED, "the method is not allowed here");
-        } else if (!request.isSecure() && !LocalMachine.sent(request)) {
+        } else if (!request.isSecure() && !LocalMachine.isSender(request)) {
             toTls(request, response, host);
         } else if (!READING.contains(request.getMethod()) && isForeign(request, host)) {
             Problem.write(

@@ -30,10 +30,10 @@ class KnownNetworks {
     record NetworkDecision(String id, String name, LocalNetwork network, boolean served) {}
 
     synchronized List<NetworkDecision> all() {
-        return files.read(FILE).map(KnownNetworks::parsed).orElse(List.of());
+        return files.read(FILE).map(KnownNetworks::parse).orElse(List.of());
     }
 
-    private static List<NetworkDecision> parsed(String text) {
+    private static List<NetworkDecision> parse(String text) {
         try {
             return List.of(JSON.readValue(text, NetworkDecision[].class));
         } catch (JsonProcessingException damaged) {

@@ -70,12 +70,12 @@ class Network {
                     .filter(network -> known.of(network).isEmpty())
                     .forEach(network -> known.decide(network, true, null));
         }
-        follow(allowed());
+        follow(allowedAddresses());
         served = true;
         door.listenOn(Set.copyOf(own));
     }
 
-    private List<InetAddress> allowed() {
+    private List<InetAddress> allowedAddresses() {
         return addresses.networks().stream()
                 .filter(network -> known.of(network)
                         .filter(KnownNetworks.NetworkDecision::served)
@@ -115,7 +115,7 @@ class Network {
             return;
         }
         try {
-            List<InetAddress> now = allowed();
+            List<InetAddress> now = allowedAddresses();
             if (!Set.copyOf(now).equals(Set.copyOf(own))) {
                 follow(now);
             }

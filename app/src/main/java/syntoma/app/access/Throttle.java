@@ -64,7 +64,7 @@ class Throttle {
 
     /** How long a device has to wait; when not at all, its guess of the phrase is counted until it turns out right. */
     synchronized Duration waitForPhrase(String address) {
-        return heard(sources(address));
+        return waitFor(sources(address));
     }
 
     /**
@@ -72,10 +72,10 @@ class Throttle {
      * must not keep a phone out that its owner is just letting in.
      */
     synchronized Duration waitForCode(String address) {
-        return heard(List.of(device(address)));
+        return waitFor(List.of(device(address)));
     }
 
-    private Duration heard(List<Source> sources) {
+    private Duration waitFor(List<Source> sources) {
         Instant now = clock.now();
         Duration wait = sources.stream()
                 .map(source -> bySource.getOrDefault(source.key, Guesses.NONE).waitAt(now, source.free))

@@ -101,7 +101,7 @@ class AdviceRecord {
 
     /** How often it was right, and what there is to ask. */
     @Transactional(readOnly = true)
-    RecordSummary told() {
+    RecordSummary summary() {
         OffsetDateTime now = OffsetDateTime.now(clock);
         List<TrackRecord.Outcome> outcomes = new ArrayList<>();
         AdviceView.OutcomeAsked open = null;
@@ -143,7 +143,7 @@ class AdviceRecord {
                 measurements
                         .bare(kept.campsiteId, kept.setupId, kept.carrierId, kept.givenAt, kept.givenAt.plus(LASTS))
                         .stream()
-                        .map(m -> Experiences.past(m, setup, carrier, 0))
+                        .map(m -> Experiences.pastMeasurements(m, setup, carrier, 0))
                         .filter(p -> p.isRun() && (kept.part == null || kept.part == p.part()))
                         .toList();
         if (made.isEmpty()) {

@@ -98,7 +98,7 @@ class AdviceService {
     @Transactional(readOnly = true)
     AdviceView view() {
         StandingLine line = standing.line();
-        AdviceRecord.RecordSummary told = record.told();
+        AdviceRecord.RecordSummary told = record.summary();
         AdviceView.RecordView trackRecord = new AdviceView.RecordView(
                 told.record().followed(),
                 Optionals.boxed(told.record().said()),
@@ -108,8 +108,8 @@ class AdviceService {
         if (line.campsite() == null || line.stay() == null) {
             return new AdviceView("", List.of(), "", line.now(), List.of(), 0, null, trackRecord, told.open());
         }
-        AdviceBasis given = given(line);
-        List<AdviceView.OptionView> shown = shown(given);
+        AdviceBasis given = basis(line);
+        List<AdviceView.OptionView> shown = optionViews(given);
         return new AdviceView(
                 given.tonight.says(given.need),
                 given.tonight.whatToTry(),
@@ -125,8 +125,8 @@ class AdviceService {
                 told.open());
     }
 
-    private AdviceBasis given(StandingLine line) {
-        List<Need> chosen = needs.chosen();
+    private AdviceBasis basis(StandingLine line) {
+        List<Need> chosen = needs.chosenNeeds();
         Requirement together = Requirement.of(chosen);
         Map<Option, OnBoard.Choice> choices = onBoard.choices().stream()
                 .collect(
@@ -137,14 +137,14 @@ class AdviceService {
         StayContext here = new StayContext(campsites.of(line.campsite()).id(), line.stay(), part);
         List<NeededHours> hours = NeededHours.of(together, part);
         List<StayVerdict> proven = proven(line);
-        List<AdvisedOption> ranked = AdvisedOption.ranked(advised(options, experience, here, hours), proven);
+        List<AdvisedOption> ranked = AdvisedOption.rank(advise(options, experience, here, hours), proven);
         Optional<AdvisedOption> asItIs = ranked.stream()
                 .filter(a -> line.setup() != null
                         && a.option().setup().equals(line.setup().name())
                         && a.option().carrier().equals(Objects.requireNonNullElse(line.carrier(), ""))
                         && choices.get(a.option()).moves().isEmpty())
                 .findFirst();
-        Optional<AdvisedOption> elsewhere = advised(options, experience, StayContext.elsewhere(part), hours).stream()
+        Optional<AdvisedOption> elsewhere = advise(options, experience, StayContext.elsewhere(part), hours).stream()
                 .max(Comparator.comparingDouble(AdvisedOption::chance));
         String need = chosen.stream().map(Need::name).collect(Collectors.joining(" and "));
         return new AdviceBasis(
@@ -163,12 +163,12 @@ class AdviceService {
         OffsetDateTime since = line.now().minus(Results.LATELY);
         List<LoggedMeasurement> lately =
                 stay.stream().filter(m -> !m.takenAt().isBefore(since)).toList();
-        return results.decided(line.campsite(), lately.isEmpty() ? stay : lately).stream()
+        return results.decidedPairs(line.campsite(), lately.isEmpty() ? stay : lately).stream()
                 .map(d -> new StayVerdict(d.use(), d.instead(), d.carriers()))
                 .toList();
     }
 
-    private static List<AdvisedOption> advised(
+    private static List<AdvisedOption> advise(
             List<Option> options, Experience experience, StayContext here, List<NeededHours> hours) {
         Map<DayPart, List<Outlook>> outlooks = new EnumMap<>(DayPart.class);
         outlooks.put(here.part(), experience.outlooks(options, here));
@@ -183,7 +183,7 @@ class AdviceService {
         return advised;
     }
 
-    private static List<AdviceView.OptionView> shown(AdviceBasis given) {
+    private static List<AdviceView.OptionView> optionViews(AdviceBasis given) {
         Tonight tonight = given.tonight;
         List<AdvisedOption> first =
                 new ArrayList<>(tonight.ranked().stream().limit(SHOWN).toList());
@@ -223,7 +223,7 @@ class AdviceService {
                                 .reason(advised.option(), outlook, given.here, advised.hours())
                                 .says())
                         + ".",
-                met(given.experience.met(advised.option(), given.here, advised.hours())));
+                metView(given.experience.record(advised.option(), given.here, advised.hours())));
     }
 
     private static AdviceView.OptionView moveOn(AdvisedOption best) {
@@ -246,7 +246,7 @@ class AdviceService {
     }
 
     @Nullable
-    private static AdviceView.MetView met(Experience.Met met) {
+    private static AdviceView.MetView metView(Experience.Met met) {
         if (met.runs() < RUNS_TELL) {
             return null;
         }
@@ -276,18 +276,18 @@ class AdviceService {
         if (line.campsite() == null || line.stay() == null) {
             throw new InvalidInputException("setup", "say first where you stand; advice is for a campsite");
         }
-        AdviceBasis given = given(line);
+        AdviceBasis given = basis(line);
         List<AdvisedOption> ofSetup = given.tonight.ranked().stream()
                 .filter(a -> a.option().setup().equals(wanted))
                 .toList();
         if (ofSetup.isEmpty()) {
-            throw new InvalidInputException("setup", "setup is " + Text.quoted(wanted) + ", which is no option here");
+            throw new InvalidInputException("setup", "setup is " + Text.quote(wanted) + ", which is no option here");
         }
         AdvisedOption advised = ofSetup.stream()
                 .filter(a -> a.option().carrier().equals(network))
                 .findFirst()
                 .orElseThrow(() -> new InvalidInputException(
-                        "carrier", "carrier is " + Text.quoted(network) + ", which is no option for " + wanted));
+                        "carrier", "carrier is " + Text.quote(network) + ", which is no option for " + wanted));
         record.keep(
                 line.campsite(),
                 given.choices.get(advised.option()).setup(),

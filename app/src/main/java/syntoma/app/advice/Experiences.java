@@ -66,7 +66,7 @@ class Experiences {
 
     /** What the log of now tells about options. */
     synchronized Experience of(List<Option> options) {
-        Log now = now();
+        Log now = currentLog();
         CachedExperience kept = learned.get();
         if (kept == null || kept.of != now || !kept.options.equals(options)) {
             Optional<Experience.Scatter> before = Optional.ofNullable(kept).map(k -> k.experience.scatter());
@@ -78,14 +78,14 @@ class Experiences {
 
     /** On which carriers each setup was measured, by their names. */
     synchronized Map<String, Set<String>> measuredOn() {
-        return now().carriers;
+        return currentLog().carriers;
     }
 
-    private Log now() {
+    private Log currentLog() {
         long number = revision.number();
         Log log = latest.get();
         if (log == null || log.revision != number) {
-            List<PastMeasurement> past = past();
+            List<PastMeasurement> past = pastMeasurements();
             Map<String, Set<String>> measured = new HashMap<>();
             past.stream().filter(PastMeasurement::isRun).forEach(p -> measured.computeIfAbsent(
                             p.setup(), s -> new TreeSet<>())
@@ -96,7 +96,7 @@ class Experiences {
         return log;
     }
 
-    private List<PastMeasurement> past() {
+    private List<PastMeasurement> pastMeasurements() {
         Map<Long, String> setupNames = setups.names();
         Map<Long, String> carrierNames = carriers.names();
         Map<Long, List<StayTime>> stays = new HashMap<>();
@@ -112,7 +112,7 @@ class Experiences {
                     .mapToLong(StayTime::id)
                     .findFirst()
                     .orElse(-m.campsite());
-            past.add(past(m, setupNames.get(m.setup()), carrierNames.get(m.carrier()), stay));
+            past.add(pastMeasurements(m, setupNames.get(m.setup()), carrierNames.get(m.carrier()), stay));
         }
         phones.all()
                 .forEach(p -> past.add(PastMeasurement.phone(
@@ -127,7 +127,7 @@ class Experiences {
     }
 
     /** A measurement as advice looks at it. */
-    static PastMeasurement past(Measurements.BareMeasurement m, String setup, String carrier, long stay) {
+    static PastMeasurement pastMeasurements(Measurements.BareMeasurement m, String setup, String carrier, long stay) {
         return new PastMeasurement(
                 setup,
                 carrier,

@@ -68,7 +68,7 @@ class OnBoard {
         Set<String> gone = cards.goneCarriers();
         Map<String, Set<String>> measured = experiences.measuredOn();
         Map<Work, Double> minutes = pace.minutes();
-        RigState now = states.now();
+        RigState now = states.currentState();
         List<Choice> choices = new ArrayList<>();
         for (SetupName setup : setups.all()) {
             Optional<FitCase> chain = chain(plans.get(setup.id()), ground);
@@ -80,7 +80,7 @@ class OnBoard {
                 on.addAll(onBoard.keySet());
             }
             on.removeAll(gone);
-            OptionalDouble promised = chain.map(OnBoard::promised).orElse(OptionalDouble.empty());
+            OptionalDouble promised = chain.map(OnBoard::promisedGain).orElse(OptionalDouble.empty());
             for (String carrier : on) {
                 Arrangement arrangement = arrangement(setup.name(), carrier, chain);
                 if (!arrangement.isAllowed()) {
@@ -131,7 +131,7 @@ class OnBoard {
     }
 
     /** What the chain promises over an antenna without gain outside, over the bands that work. */
-    private static OptionalDouble promised(FitCase fit) {
+    private static OptionalDouble promisedGain(FitCase fit) {
         return fit.reach().working().stream()
                 .flatMap(band -> fit.staircase(band).stream())
                 .map(Staircase::netDb)

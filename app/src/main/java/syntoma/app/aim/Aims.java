@@ -135,12 +135,12 @@ class Aims {
         Optional<Spot> here =
                 Optional.ofNullable(line.campsite()).map(campsites::of).flatMap(Aims::spot);
         double declination = sweeps.declination();
-        List<SweepWithResult> done = done();
+        List<SweepWithResult> done = finishedSweeps();
         return new AimView(
                 line.campsite(),
                 here.isPresent(),
                 declination,
-                shown(here).stream().map(m -> view(m, here, declination)).toList(),
+                shownMasts(here).stream().map(m -> view(m, here, declination)).toList(),
                 Bearing.FAR_KM,
                 done.stream().map(Aims::line).toList(),
                 crossings(done).entrySet().stream()
@@ -157,7 +157,7 @@ class Aims {
     }
 
     /** Those that are shown, where it is known where here is the nearest first. */
-    private List<Mast> shown(Optional<Spot> here) {
+    private List<Mast> shownMasts(Optional<Spot> here) {
         return masts.all().stream()
                 .sorted(here.map(from -> Comparator.comparingDouble(
                                 (Mast m) -> Bearing.between(from, m.spot()).km()))
@@ -185,7 +185,7 @@ class Aims {
                 bearing.filter(Bearing::isFar).isPresent());
     }
 
-    private List<SweepWithResult> done() {
+    private List<SweepWithResult> finishedSweeps() {
         return sweeps.latest().stream()
                 .map(sweep -> {
                     List<SweepPoint> points = sweeps.points(sweep.id);
@@ -221,7 +221,7 @@ class Aims {
         return byCell;
     }
 
-    private static Crossing crossed(List<SweepWithResult> same) {
+    private static Crossing crossing(List<SweepWithResult> same) {
         return Crossing.of(same.stream()
                 .map(d -> {
                     Sweep.Fit fit = d.result.flatMap(Sweep.Result::fit).orElseThrow();
@@ -238,7 +238,7 @@ class Aims {
                 .distinct()
                 .toList();
         try {
-            Crossing c = crossed(same);
+            Crossing c = crossing(same);
             return new CrossingView(
                     key,
                     first.sweep.carrier,
@@ -289,11 +289,11 @@ class Aims {
         if (key == null) {
             throw new InvalidInputException("key", "key is missing");
         }
-        List<SweepWithResult> same = crossings(done()).get(key);
+        List<SweepWithResult> same = crossings(finishedSweeps()).get(key);
         if (same == null) {
-            throw new NotFoundException("no cell " + Text.quoted(key) + " was swept from two places");
+            throw new NotFoundException("no cell " + Text.quote(key) + " was swept from two places");
         }
-        Crossing crossing = InvalidInputException.naming("key", () -> crossed(same));
+        Crossing crossing = InvalidInputException.naming("key", () -> crossing(same));
         String carrier = same.get(0).sweep.carrier;
         String cell = key.substring(key.lastIndexOf('/') + 1);
         masts.keep(crossing, carrier, cell.isEmpty() ? null : cell);

@@ -145,7 +145,7 @@ public class MastFiles {
             problem = unread.getMessage();
         }
         return new Entry(
-                listed(
+                listedMast(
                         new Masts.MastRequest(
                                 columns.name(row),
                                 columns.cell(row, "carrier"),
@@ -157,7 +157,7 @@ public class MastFiles {
                 problem);
     }
 
-    private static Masts.ListedMast listed(
+    private static Masts.ListedMast listedMast(
             Masts.MastRequest mast, @Nullable String estimated, UnaryOperator<String> measure) {
         return new Masts.ListedMast(
                 mast,
@@ -179,7 +179,7 @@ public class MastFiles {
     MastsReport takeGeoJson(byte[] file) {
         return takeIn(GeoJson.read(file).stream()
                 .map(f -> new Entry(
-                        listed(
+                        listedMast(
                                 new Masts.MastRequest(
                                         f.text("name", "title"),
                                         f.text("carrier"),

@@ -124,8 +124,8 @@ class Masts {
         Spot at = at(asked.lat(), asked.lon());
         return new Mast(
                 name,
-                stated(asked.carrier(), "carrier", LONGEST_NAME),
-                stated(asked.cellId(), "cellId", LONGEST_CELL),
+                check(asked.carrier(), "carrier", LONGEST_NAME),
+                check(asked.cellId(), "cellId", LONGEST_CELL),
                 at);
     }
 
@@ -135,7 +135,7 @@ class Masts {
     }
 
     @Nullable
-    private static String stated(@Nullable String text, String field, int longest) {
+    private static String check(@Nullable String text, String field, int longest) {
         return text == null || text.isBlank()
                 ? null
                 : InvalidInputException.naming(field, () -> Text.name(field, text, longest));

@@ -97,13 +97,13 @@ class Sweeps {
 
     @Transactional(readOnly = true)
     SweepView view(long id) {
-        return SweepView.of(found(id), points(id), declination());
+        return SweepView.of(find(id), points(id), declination());
     }
 
     /** Says that the antenna points to a heading, where it is held still before it is read. */
     void turn(long id, TurnRequest asked) {
-        found(id);
-        watch.heard();
+        find(id);
+        watch.servingNetwork();
         events.publishEvent(new AntennaTurnedEvent(trueDeg(asked.headingDeg(), asked.magnetic())));
     }
 
@@ -118,31 +118,31 @@ class Sweeps {
 
     /** Reads a level at a heading. */
     SweepView read(long id, PointRequest asked) {
-        StoredSweep sweep = found(id);
+        StoredSweep sweep = find(id);
         double trueDeg = trueDeg(asked.headingDeg(), asked.magnetic());
         if (points(id).size() >= MOST_POINTS) {
             throw new ConflictException("the sweep has " + MOST_POINTS + " levels already; begin another");
         }
-        entities.persist(asked.rsrpDbm() == null ? heard(id, trueDeg % 360) : typed(id, trueDeg % 360, asked));
+        entities.persist(asked.rsrpDbm() == null ? livePoint(id, trueDeg % 360) : typedPoint(id, trueDeg % 360, asked));
         return SweepView.of(sweep, points(id), declination());
     }
 
-    private SweepPoint typed(long id, double trueDeg, PointRequest asked) {
+    private SweepPoint typedPoint(long id, double trueDeg, PointRequest asked) {
         double dbm = InvalidInputException.naming(
                 "rsrpDbm", () -> RadioMetric.RSRP.check(asked.rsrpDbm(), Optional.empty()));
         SweepPoint point = new SweepPoint(id, trueDeg, dbm, now());
         point.band = asked.band() == null || asked.band().isBlank()
                 ? null
                 : InvalidInputException.naming(
-                        "band", () -> Bands.named(asked.band().strip()).name());
+                        "band", () -> Bands.of(asked.band().strip()).name());
         point.cellId = asked.cellId() == null || asked.cellId().isBlank()
                 ? null
                 : InvalidInputException.naming("cellId", () -> Text.name("cellId", asked.cellId(), LONGEST_CELL));
         return point;
     }
 
-    private SweepPoint heard(long id, double trueDeg) {
-        watch.heard();
+    private SweepPoint livePoint(long id, double trueDeg) {
+        watch.servingNetwork();
         Recent.Steady steady = watch.recent()
                 .steady(RadioMetric.RSRP)
                 .orElseThrow(() -> new ConflictException("the router says no level now; type the level that it shows"));
@@ -154,7 +154,7 @@ class Sweeps {
 
     /** Takes a level back, or puts it back. */
     SweepView remove(long id, long point, boolean removed) {
-        StoredSweep sweep = found(id);
+        StoredSweep sweep = find(id);
         SweepPoint found = Optional.ofNullable(entities.find(SweepPoint.class, point))
                 .filter(p -> p.sweepId == id)
                 .orElseThrow(() -> new NotFoundException("no level of this sweep has the number " + point));
@@ -196,7 +196,7 @@ class Sweeps {
         return Optional.ofNullable(entities.find(Compass.class, Compass.ONLY));
     }
 
-    private StoredSweep found(long id) {
+    private StoredSweep find(long id) {
         return Optional.ofNullable(entities.find(StoredSweep.class, id))
                 .orElseThrow(() -> new NotFoundException("no sweep has the number " + id));
     }

@@ -53,19 +53,19 @@ final class Archive implements AutoCloseable {
         this.zip = zip;
         ZipEntry entry = zip.getEntry(Archives.MANIFEST);
         if (entry == null) {
-            throw refused("it has no manifest.json, so it is no archive of Syntoma");
+            throw refuse("it has no manifest.json, so it is no archive of Syntoma");
         }
         try (InputStream in = open(entry)) {
             manifest = JSON.readTree(in.readNBytes(LONGEST_LINE));
         } catch (JacksonException unread) {
-            throw refused("its manifest.json is no JSON");
+            throw refuse("its manifest.json is no JSON");
         }
         if (!manifest.path("format").asText().equals(Archives.FORMAT)) {
-            throw refused("its format is " + Text.quoted(manifest.path("format").asText()) + "; allowed is "
+            throw refuse("its format is " + Text.quote(manifest.path("format").asText()) + "; allowed is "
                     + Archives.FORMAT);
         }
         if (manifest.path("version").asInt() != Archives.VERSION) {
-            throw refused("its version is " + manifest.path("version").asText() + "; allowed is " + Archives.VERSION);
+            throw refuse("its version is " + manifest.path("version").asText() + "; allowed is " + Archives.VERSION);
         }
     }
 
@@ -79,7 +79,7 @@ final class Archive implements AutoCloseable {
         try {
             zip = new ZipFile(file.toFile(), StandardCharsets.UTF_8);
         } catch (ZipException | IllegalArgumentException none) {
-            throw refused("it is no zip file, or was cut off on its way");
+            throw refuse("it is no zip file, or was cut off on its way");
         }
         try {
             return new Archive(zip);
@@ -89,7 +89,7 @@ final class Archive implements AutoCloseable {
         }
     }
 
-    private static InvalidInputException refused(String why) {
+    private static InvalidInputException refuse(String why) {
         return new InvalidInputException("archive", "the archive cannot be taken in: " + why);
     }
 
@@ -116,7 +116,7 @@ final class Archive implements AutoCloseable {
      */
     long check(List<StoreTables.Table> tables, int layoutHere) {
         if (layout() < 1 || layout() > layoutHere) {
-            throw refused("its layout is " + layout() + "; this version of Syntoma reads up to " + layoutHere
+            throw refuse("its layout is " + layout() + "; this version of Syntoma reads up to " + layoutHere
                     + (layout() > layoutHere ? ". Take a newer Syntoma" : ""));
         }
         Set<String> known = new HashSet<>(Archives.BESIDE);
@@ -131,7 +131,7 @@ final class Archive implements AutoCloseable {
             each(table, values -> own[0]++);
             long said = manifest.path("rows").path(table.name()).asLong();
             if (own[0] != said) {
-                throw refused("tables/" + table.name() + ".jsonl has " + own[0] + " rows; the manifest says " + said);
+                throw refuse("tables/" + table.name() + ".jsonl has " + own[0] + " rows; the manifest says " + said);
             }
             rows += own[0];
         }
@@ -145,13 +145,13 @@ final class Archive implements AutoCloseable {
         while (entries.hasMoreElements()) {
             String name = entries.nextElement().getName();
             if (seen.size() >= MOST_FILES) {
-                throw refused("it has more than " + MOST_FILES + " files");
+                throw refuse("it has more than " + MOST_FILES + " files");
             }
             if (!known.contains(name) && !PHOTO.matcher(name).matches()) {
-                throw refused("it holds " + Text.quoted(name) + ", which is not known");
+                throw refuse("it holds " + Text.quote(name) + ", which is not known");
             }
             if (!seen.add(name)) {
-                throw refused("it holds " + name + " twice");
+                throw refuse("it holds " + name + " twice");
             }
         }
     }
@@ -185,7 +185,7 @@ final class Archive implements AutoCloseable {
                 count(read);
             }
         } catch (ZipException | EOFException cut) {
-            throw refused(name + " is damaged");
+            throw refuse(name + " is damaged");
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -194,7 +194,7 @@ final class Archive implements AutoCloseable {
     private void count(long bytes) {
         unpacked += bytes;
         if (unpacked > MOST_BYTES) {
-            throw refused("it unpacks to more than " + MOST_BYTES / 1_000_000_000 + " GB");
+            throw refuse("it unpacks to more than " + MOST_BYTES / 1_000_000_000 + " GB");
         }
     }
 
@@ -213,7 +213,7 @@ final class Archive implements AutoCloseable {
         try (InputStream in = zip.getInputStream(zip.getEntry(Archives.PHOTOS + hash + ".jpg"))) {
             byte[] bytes = in.readNBytes(LARGEST_PHOTO + 1);
             if (bytes.length > LARGEST_PHOTO) {
-                throw refused("photos/" + hash + ".jpg has more than " + LARGEST_PHOTO / 1_000_000 + " MB");
+                throw refuse("photos/" + hash + ".jpg has more than " + LARGEST_PHOTO / 1_000_000 + " MB");
             }
             return bytes;
         }
@@ -233,7 +233,7 @@ final class Archive implements AutoCloseable {
                 sink.row(row(table, line, name + ", line " + number));
             }
         } catch (ZipException | EOFException cut) {
-            throw refused(name + " is damaged");
+            throw refuse(name + " is damaged");
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -248,7 +248,7 @@ final class Archive implements AutoCloseable {
         while (c >= 0 && c != '\n') {
             line.append((char) c);
             if (line.length() > LONGEST_LINE) {
-                throw refused(name + " has a line of more than " + LONGEST_LINE + " characters");
+                throw refuse(name + " has a line of more than " + LONGEST_LINE + " characters");
             }
             c = in.read();
         }
@@ -261,10 +261,10 @@ final class Archive implements AutoCloseable {
         try {
             node = JSON.readTree(line);
         } catch (JacksonException unread) {
-            throw refused(where + " is no JSON");
+            throw refuse(where + " is no JSON");
         }
         if (node == null || !node.isObject()) {
-            throw refused(where + " is no JSON object");
+            throw refuse(where + " is no JSON object");
         }
         Object[] values = new Object[table.columns().size()];
         int found = 0;
@@ -273,7 +273,7 @@ final class Archive implements AutoCloseable {
             JsonNode value = node.get(column.name());
             if (value == null || value.isNull()) {
                 if (column.required()) {
-                    throw refused(where + " has no " + column.name());
+                    throw refuse(where + " has no " + column.name());
                 }
                 found += value == null ? 0 : 1;
                 values[i] = column.otherwise();
@@ -285,7 +285,7 @@ final class Archive implements AutoCloseable {
         if (found != node.size()) {
             node.fieldNames().forEachRemaining(name -> {
                 if (table.columns().stream().noneMatch(c -> c.name().equals(name))) {
-                    throw refused(where + " has " + Text.quoted(name) + ", which is not known");
+                    throw refuse(where + " has " + Text.quote(name) + ", which is not known");
                 }
             });
         }
@@ -301,7 +301,7 @@ final class Archive implements AutoCloseable {
                     case TEXT, TIME -> value.isTextual();
                 };
         if (!fits) {
-            throw refused(where + ": " + column.name() + " is " + Text.quoted(value.toString()) + "; allowed is "
+            throw refuse(where + ": " + column.name() + " is " + Text.quote(value.toString()) + "; allowed is "
                     + switch (column.kind()) {
                         case NUMBER -> "a whole number";
                         case DECIMAL -> "a number";
@@ -323,8 +323,8 @@ final class Archive implements AutoCloseable {
         try {
             return OffsetDateTime.parse(text);
         } catch (DateTimeParseException unread) {
-            throw refused(
-                    where + ": " + column.name() + " is " + Text.quoted(text) + "; allowed is a time with its offset");
+            throw refuse(
+                    where + ": " + column.name() + " is " + Text.quote(text) + "; allowed is a time with its offset");
         }
     }
 

@@ -118,7 +118,7 @@ class BenchController {
     /** Calculates; nothing is kept. */
     @PostMapping("/{calculator}")
     CalculationView calculate(@PathVariable String calculator, @RequestBody CalculationRequest asked) {
-        Calculator found = found(calculator);
+        Calculator found = find(calculator);
         Map<String, String> values = CompleteCollections.map("values", asked.values());
         values.keySet().stream()
                 .filter(name -> found.inputs().stream().noneMatch(i -> i.name().equals(name)))
@@ -126,7 +126,7 @@ class BenchController {
                 .ifPresent(name -> {
                     throw new InvalidInputException(
                             "values",
-                            "values has " + Text.quoted(name) + "; allowed are "
+                            "values has " + Text.quote(name) + "; allowed are "
                                     + String.join(
                                             ", ",
                                             found.inputs().stream()
@@ -145,7 +145,7 @@ class BenchController {
         }
     }
 
-    private static Calculator found(String key) {
+    private static Calculator find(String key) {
         try {
             return Calculators.of(key);
         } catch (IllegalArgumentException none) {

@@ -29,7 +29,7 @@ public class Campsites extends Register<Campsite> {
 
     /** Says where a campsite is and what it is like; what is empty stays as it was. */
     public void describe(long id, Optional<Coordinates> at, List<String> surroundings) {
-        Campsite campsite = required(id);
+        Campsite campsite = require(id);
         at.ifPresent(place -> {
             campsite.lat = Coordinates.text(place.lat());
             campsite.lon = Coordinates.text(place.lon());
@@ -53,6 +53,6 @@ public class Campsites extends Register<Campsite> {
      */
     @Transactional(readOnly = true)
     public Place of(String name) {
-        return required(name).view();
+        return require(name).view();
     }
 }

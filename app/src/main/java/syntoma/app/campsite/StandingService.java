@@ -70,7 +70,7 @@ public class StandingService {
     /** The line as it is. */
     @Transactional(readOnly = true)
     public StandingLine line() {
-        StandingRow standing = standing();
+        StandingRow standing = row();
         Optional<Stay> stay = stay(standing);
         OffsetDateTime now = OffsetDateTime.now(clock);
         return new StandingLine(
@@ -81,11 +81,11 @@ public class StandingService {
                 setups.ofNullable(standing.setupId),
                 carriers.name(standing.carrierId).orElse(null),
                 stay.filter(s -> s.leftAt != null && !s.leftAt.isAfter(now)).isPresent(),
-                elsewhere(stay, now));
+                measuredElsewhere(stay, now));
     }
 
     @Nullable
-    private Elsewhere elsewhere(Optional<Stay> stay, OffsetDateTime now) {
+    private Elsewhere measuredElsewhere(Optional<Stay> stay, OffsetDateTime now) {
         return moments.lastBefore(now)
                 .filter(last -> stay.map(s ->
                                 s.campsiteId != last.campsite() && last.at().isAfter(s.arrivedAt))
@@ -94,7 +94,7 @@ public class StandingService {
                 .orElse(null);
     }
 
-    private StandingRow standing() {
+    private StandingRow row() {
         return entities.find(StandingRow.class, StandingRow.ONLY);
     }
 
@@ -109,10 +109,10 @@ public class StandingService {
 
     /** Begins a stay, also at the campsite where the last one was. */
     public StandingLine arrive(String campsite) {
-        StandingRow standing = standing();
+        StandingRow standing = row();
         standing.stayId =
                 stays.arrive(campsites.number(Register.name("campsite", campsite)), OffsetDateTime.now(clock));
-        return changed(false);
+        return saveChange(false);
     }
 
     /** Changes the parts that are given; a campsite other than the present one begins a stay at that time. */
@@ -121,7 +121,7 @@ public class StandingService {
         String place = campsite == null ? null : Register.name("campsite", campsite);
         String used = setup == null ? null : Register.name("setup", setup);
         String network = carrier == null ? null : Register.name("carrier", carrier);
-        StandingRow standing = standing();
+        StandingRow standing = row();
         if (place != null) {
             Long id = campsites.number(place);
             Long present = stay(standing).map(s -> s.campsiteId).orElse(null);
@@ -135,10 +135,10 @@ public class StandingService {
         if (network != null) {
             standing.carrierId = carriers.number(network);
         }
-        return changed(used != null || network != null);
+        return saveChange(used != null || network != null);
     }
 
-    private StandingLine changed(boolean uses) {
+    private StandingLine saveChange(boolean uses) {
         entities.flush();
         StandingLine line = line();
         events.publishEvent(new StandingChangedEvent(
@@ -149,20 +149,20 @@ public class StandingService {
     /** Ends the stay: the vehicle drives off. Nothing happens where it has ended already. */
     public StandingLine leave() {
         OffsetDateTime now = OffsetDateTime.now(clock);
-        stay(standing()).filter(stay -> stay.leftAt == null).ifPresent(stay -> stays.end(stay, Optional.of(now)));
-        return changed(false);
+        stay(row()).filter(stay -> stay.leftAt == null).ifPresent(stay -> stays.end(stay, Optional.of(now)));
+        return saveChange(false);
     }
 
     /** Takes back that the vehicle drove off: the stay goes on. */
     public StandingLine stayOn() {
-        stay(standing()).filter(stay -> stay.stated).ifPresent(stay -> stays.end(stay, Optional.empty()));
-        return changed(false);
+        stay(row()).filter(stay -> stay.stated).ifPresent(stay -> stays.end(stay, Optional.empty()));
+        return saveChange(false);
     }
 
     /** A setup that is deleted is no longer in use. */
     @EventListener
     public void lets(SetupDeletedEvent gone) {
-        StandingRow standing = standing();
+        StandingRow standing = row();
         if (standing.setupId != null && standing.setupId == gone.setup()) {
             standing.setupId = null;
             entities.flush();

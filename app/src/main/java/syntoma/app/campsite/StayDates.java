@@ -51,7 +51,7 @@ public class StayDates {
      */
     @Transactional(readOnly = true)
     public Dates of(long id) {
-        return dates(required(id));
+        return dates(require(id));
     }
 
     /** The name of the place of some dates. */
@@ -60,7 +60,7 @@ public class StayDates {
         return campsites.name(dates.campsite).orElseThrow();
     }
 
-    private Stay required(long id) {
+    private Stay require(long id) {
         return stays.find(id).orElseThrow(() -> new NotFoundException("no stay has the number " + id));
     }
 
@@ -71,7 +71,7 @@ public class StayDates {
     /** Another stay that dates overlap and that overlaps none of before; derived ones at the same place give way. */
     @Transactional(readOnly = true)
     public Optional<Dates> inTheWay(long id, Dates wanted) {
-        Stay own = required(id);
+        Stay own = require(id);
         Dates before = dates(own);
         return entities.createQuery("from Stay s where s.id <> :id order by s.arrivedAt", Stay.class)
                 .setParameter("id", own.id)
@@ -108,7 +108,7 @@ public class StayDates {
 
     /** Sets a stay's dates. */
     public void set(long id, Dates wanted) {
-        Stay stay = required(id);
+        Stay stay = require(id);
         Dates before = dates(stay);
         stay.campsiteId = wanted.campsite;
         stay.arrivedAt = wanted.arrivedAt;
@@ -130,7 +130,7 @@ public class StayDates {
 
     /** Takes a stay away; what was measured during it stays in the log. */
     public void drop(long id) {
-        Stay stay = required(id);
+        Stay stay = require(id);
         Dates before = dates(stay);
         entities.persist(new FormerStay(stay));
         entities.remove(stay);
@@ -141,12 +141,12 @@ public class StayDates {
         entities.flush();
         OffsetDateTime from = before.arrivedAt.isBefore(after.arrivedAt) ? before.arrivedAt : after.arrivedAt;
         OffsetDateTime until = before.end().isAfter(after.end()) ? before.end() : after.end();
-        stays.changed(from, until);
+        stays.onChanged(from, until);
     }
 
     /** The stay that the standing line names stands on; empty when it names none. */
     @Transactional(readOnly = true)
-    public Optional<Long> standing() {
+    public Optional<Long> standingStay() {
         return Optional.ofNullable(entities.find(StandingRow.class, StandingRow.ONLY).stayId);
     }
 

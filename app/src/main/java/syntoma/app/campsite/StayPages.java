@@ -76,7 +76,7 @@ public class StayPages {
      */
     @Transactional(readOnly = true)
     public StayPageView of(long id) {
-        Stay stay = required(id);
+        Stay stay = require(id);
         Optional<StayNote> note = note(stay);
         return new StayPageView(
                 stay.id,
@@ -116,7 +116,7 @@ public class StayPages {
      * @param seen the version that was looked at; null when that is not known
      */
     public StayPageView write(long id, NoteRequest asked, @Nullable Integer seen) {
-        Stay stay = required(id);
+        Stay stay = require(id);
         String text = Objects.requireNonNullElse(asked.note(), "").strip();
         if (text.length() > LONGEST_NOTE) {
             throw new InvalidInputException(
@@ -150,7 +150,7 @@ public class StayPages {
      * @throws NotFoundException when there is no such stay
      */
     public StayPhotoView add(long id, Photos.StoredPicture kept) {
-        Stay stay = required(id);
+        Stay stay = require(id);
         List<StayPhoto> there = photos(stay);
         Optional<StayPhoto> same =
                 there.stream().filter(p -> p.hash.equals(kept.hash())).findFirst();
@@ -168,7 +168,7 @@ public class StayPages {
     /** Writes something under a photo. */
     public StayPhotoView caption(long id, long photo, CaptionRequest asked) {
         String text = Objects.requireNonNullElse(asked.caption(), "").strip();
-        StayPhoto found = required(id, photo);
+        StayPhoto found = require(id, photo);
         found.caption = text.isEmpty()
                 ? null
                 : InvalidInputException.naming("caption", () -> Text.name("caption", text, LONGEST_CAPTION));
@@ -178,20 +178,20 @@ public class StayPages {
     /** A photo as a JPEG. */
     @Transactional(readOnly = true)
     public byte[] read(long id, long photo) {
-        return photos.read(required(id, photo).hash);
+        return photos.read(require(id, photo).hash);
     }
 
     /** Takes a photo away, or brings one back. */
     public void remove(long id, long photo, boolean removed) {
-        required(id, photo).removedAt = removed ? OffsetDateTime.now(clock) : null;
+        require(id, photo).removedAt = removed ? OffsetDateTime.now(clock) : null;
     }
 
-    private Stay required(long id) {
+    private Stay require(long id) {
         return stays.find(id).orElseThrow(() -> new NotFoundException("no stay has the number " + id));
     }
 
-    private StayPhoto required(long id, long photo) {
-        Stay stay = required(id);
+    private StayPhoto require(long id, long photo) {
+        Stay stay = require(id);
         return Optional.ofNullable(entities.find(StayPhoto.class, photo))
                 .filter(p -> owner(stays.all(), p.campsiteId, p.at)
                         .filter(owner -> owner.id.equals(stay.id))
@@ -229,7 +229,7 @@ public class StayPages {
 
     /** The stay there that covers a moment, or the nearest one there; campsites that were merged are one. */
     private Optional<Stay> owner(List<Stay> all, long campsite, OffsetDateTime at) {
-        long standing = campsites.standing(campsite);
+        long standing = campsites.current(campsite);
         return all.stream()
                 .filter(s -> s.campsiteId == standing)
                 .min(Comparator.comparing((Stay s) -> distance(s, at)).thenComparing(s -> s.arrivedAt));

@@ -64,7 +64,7 @@ public class Stays {
                                 "from Stay s where s.campsiteId = :campsite and s.arrivedAt <= :at and (s.leftAt is"
                                         + " null or s.leftAt >= :at) order by s.stated desc, s.arrivedAt",
                                 Stay.class)
-                        .setParameter("campsite", campsites.standing(former.campsiteId))
+                        .setParameter("campsite", campsites.current(former.campsiteId))
                         .setParameter("at", former.anchorAt)
                         .setMaxResults(1)
                         .getResultStream()
@@ -73,7 +73,7 @@ public class Stays {
 
     /** Brings the stays in line after a measurement was logged. */
     @Transactional
-    public void logged(MeasuredMoment taken) {
+    public void onLogged(MeasuredMoment taken) {
         Long campsite = taken.campsite();
         OffsetDateTime at = taken.at();
         if (isStated(campsite, at) || inside(campsite, at).isPresent() || isAppended(campsite, at)) {
@@ -85,7 +85,7 @@ public class Stays {
 
     /** Brings the stays in line after a measurement was taken out of the log. */
     @Transactional
-    public void removed(MeasuredMoment taken) {
+    public void onRemoved(MeasuredMoment taken) {
         if (isStated(taken.campsite(), taken.at())
                 || inside(taken.campsite(), taken.at())
                         .filter(stay -> holdsWithout(stay, taken.at()))
@@ -98,7 +98,7 @@ public class Stays {
 
     /** Brings the stays in line after measurements between two moments were changed, moved or taken out. */
     @Transactional
-    public void changed(OffsetDateTime from, OffsetDateTime to) {
+    public void onChanged(OffsetDateTime from, OffsetDateTime to) {
         derive(from, to, true);
     }
 
@@ -120,7 +120,7 @@ public class Stays {
     }
 
     private boolean isStated(Long campsite, OffsetDateTime at) {
-        return found(
+        return find(
                         "s.stated = true and s.campsiteId = :campsite and s.arrivedAt <= :at"
                                 + " and (s.leftAt is null or s.leftAt >= :at)",
                         campsite,
@@ -130,17 +130,17 @@ public class Stays {
 
     /** Between the first and the last measurement of a stay there: it begins and ends where it did. */
     private Optional<Stay> inside(Long campsite, OffsetDateTime at) {
-        return found(
+        return find(
                 "s.stated = false and s.campsiteId = :campsite and s.arrivedAt < :at and s.leftAt > :at", campsite, at);
     }
 
     /** Later than all derived stays: it lengthens the last one or begins the next, as {@link StaySpans} does. */
     private boolean isAppended(Long campsite, OffsetDateTime at) {
-        if (found("s.stated = false and s.leftAt >= :at and :campsite is not null", campsite, at)
+        if (find("s.stated = false and s.leftAt >= :at and :campsite is not null", campsite, at)
                 .isPresent()) {
             return false;
         }
-        Optional<Stay> last = found("s.stated = false and s.leftAt < :at and :campsite is not null", campsite, at);
+        Optional<Stay> last = find("s.stated = false and s.leftAt < :at and :campsite is not null", campsite, at);
         if (last.isPresent()
                 && last.get().campsiteId.equals(campsite)
                 && Duration.between(last.get().leftAt, at).compareTo(StaySpans.LONGEST_GAP) <= 0) {
@@ -152,7 +152,7 @@ public class Stays {
     }
 
     /** The latest stay for which a condition holds. */
-    private Optional<Stay> found(String condition, Long campsite, OffsetDateTime at) {
+    private Optional<Stay> find(String condition, Long campsite, OffsetDateTime at) {
         return entities.createQuery(
                         "from Stay s where " + condition + " order by s.arrivedAt desc, s.id desc", Stay.class)
                 .setParameter("campsite", campsite)

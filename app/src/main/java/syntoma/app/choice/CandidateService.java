@@ -108,14 +108,14 @@ class CandidateService {
             String sentence) {}
 
     CandidatesView compare(CandidatesRequest request) {
-        List<Long> ids = checked(CompleteCollections.list("ids", request.ids()));
+        List<Long> ids = check(CompleteCollections.list("ids", request.ids()));
         WeightsView w = request.weights();
         Weights weights = w == null
                 ? Weights.USUAL
                 : InvalidInputException.naming(
                         "weights", () -> new Weights(w.gain(), w.bands(), w.streams(), w.price(), w.energy()));
         Optional<Double> budget = vehicles.budget();
-        List<Candidate> judged = judged(request, ids, optional(budget.orElse(null)));
+        List<Candidate> judged = judge(request, ids, optional(budget.orElse(null)));
         Ranking ranking =
                 Ranking.of(judged.stream().map(Candidate::option).toList(), weights, optional(budget.orElse(null)));
         return new CandidatesView(
@@ -133,7 +133,7 @@ class CandidateService {
                 ranking.sentence());
     }
 
-    private static List<Long> checked(List<Long> ids) {
+    private static List<Long> check(List<Long> ids) {
         if (ids.size() < FEWEST || ids.size() > MOST || Set.copyOf(ids).size() != ids.size()) {
             throw new InvalidInputException(
                     "ids", "there are " + ids.size() + " candidates; allowed are 2 to 6, each once");
@@ -142,7 +142,7 @@ class CandidateService {
     }
 
     /** All of them on one ground, which is read once. */
-    private List<Candidate> judged(CandidatesRequest request, List<Long> ids, OptionalDouble budget) {
+    private List<Candidate> judge(CandidatesRequest request, List<Long> ids, OptionalDouble budget) {
         InvalidInputException.naming(
                 "what", () -> Labels.find("what", Objects.requireNonNullElse(request.what(), ""), KINDS, kind -> kind));
         FitService.Ground ground = fits.ground();
@@ -151,7 +151,7 @@ class CandidateService {
         return ids.stream()
                 .map(id -> {
                     NamedPlan named = SETUPS.equals(request.what())
-                            ? NamedPlan.of(planned(plans, id))
+                            ? NamedPlan.of(requirePlan(plans, id))
                             : exchanged(request, id, plans, ground.shelf());
                     FitCase fit = FitService.fit(named.plan(), ground);
                     return Candidate.of(named.name(), fit, FitService.toBuy(named.plan(), ground.shelf()), wanted);
@@ -165,7 +165,7 @@ class CandidateService {
         }
     }
 
-    private static SetupService.PlannedSetup planned(Map<Long, SetupService.PlannedSetup> plans, long id) {
+    private static SetupService.PlannedSetup requirePlan(Map<Long, SetupService.PlannedSetup> plans, long id) {
         return Optional.ofNullable(plans.get(id))
                 .orElseThrow(() -> new NotFoundException("no setup has the number " + id));
     }
@@ -179,7 +179,7 @@ class CandidateService {
         }
         ChainPlan base = request.base() == null
                 ? ChainPlan.EMPTY
-                : planned(plans, request.base()).plan();
+                : requirePlan(plans, request.base()).plan();
         return new NamedPlan(item.name(), item.is() == GearKind.DEVICE ? base.withDevice(id) : base.withAntenna(id));
     }
 

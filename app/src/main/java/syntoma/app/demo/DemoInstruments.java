@@ -74,7 +74,7 @@ class DemoInstruments {
 
     /** Has in hand what a run is to measure. */
     @EventListener
-    public synchronized void begun(RunBegun run) {
+    public synchronized void onRunBegun(RunBegun run) {
         if (link != null) {
             String campsite = standing.line().campsite();
             link.hold(Hands.of(campsite == null ? DemoLog.EVENING.campsite() : campsite, run.setup(), run.carrier()));
@@ -83,7 +83,7 @@ class DemoInstruments {
 
     /** Has in hand what the standing line says. */
     @EventListener
-    public synchronized void changed(StandingChangedEvent line) {
+    public synchronized void onStandingChanged(StandingChangedEvent line) {
         if (link != null) {
             Hands now = link.hands();
             link.hold(Hands.of(
@@ -95,7 +95,7 @@ class DemoInstruments {
 
     /** Points the antenna where a sweep says that it points. */
     @EventListener
-    public synchronized void turned(AntennaTurnedEvent to) {
+    public synchronized void onAntennaTurned(AntennaTurnedEvent to) {
         if (link != null) {
             link.hold(link.hands().aimed(to.trueDeg()));
         }

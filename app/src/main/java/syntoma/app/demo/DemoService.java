@@ -84,7 +84,7 @@ class DemoService {
 
     /** Where an archive took the place of the demo, it is the present again. */
     @EventListener(StoreRestoredEvent.class)
-    public void restored() {
+    public void onRestore() {
         if (!isShown()) {
             instruments.putAway();
             clock.showPresent();
@@ -102,10 +102,10 @@ class DemoService {
      * @throws ConflictException when there is anything of a user's own, or the demo is on its way in or out already
      */
     void show() {
-        alone(this::bringIn);
+        runAlone(this::bringIn);
     }
 
-    private void alone(Runnable change) {
+    private void runAlone(Runnable change) {
         if (!changing.tryLock()) {
             throw new ConflictException(
                     "the demo data are being brought in or removed already; look again in a moment");
@@ -146,7 +146,7 @@ class DemoService {
      * @throws ConflictException when the log is a user's own
      */
     void putAway() {
-        alone(this::takeOut);
+        runAlone(this::takeOut);
     }
 
     private void takeOut() {

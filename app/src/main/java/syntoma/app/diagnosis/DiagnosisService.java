@@ -126,7 +126,7 @@ class DiagnosisService {
                     null);
         }
         Visit visit = visits.of(of);
-        List<ObservedRun> seen = seen();
+        List<ObservedRun> seen = observedRuns();
         OffsetDateTime at = stay == null || stay.equals(line.stay())
                 ? line.now()
                 : seen.stream()
@@ -169,7 +169,7 @@ class DiagnosisService {
     }
 
     /** The latest of the log, in the order of time. */
-    private List<ObservedRun> seen() {
+    private List<ObservedRun> observedRuns() {
         Set<Long> flatDown = loggedRuns.flat(Direction.DOWN);
         Set<Long> flatUp = loggedRuns.flat(Direction.UP);
         Map<Long, Leg> legs = loggedRuns.legs();
@@ -179,7 +179,7 @@ class DiagnosisService {
                 .stream()
                 .filter(m -> m.carrier() != null)
                 .sorted(Comparator.comparing(m -> m.takenAt().toInstant()))
-                .map(m -> seen(
+                .map(m -> observedRuns(
                         m,
                         places.get(m.campsite()),
                         flatDown.contains(m.id()),
@@ -193,7 +193,7 @@ class DiagnosisService {
                 claim.cause().label(), claim.sure().word(), claim.says(), claim.evidence(), claim.next());
     }
 
-    private static ObservedRun seen(
+    private static ObservedRun observedRuns(
             LoggedMeasurement m, long campsite, boolean flatDown, boolean flatUp, Optional<Leg> leg) {
         return new ObservedRun(
                 m.setup(),
@@ -201,7 +201,7 @@ class DiagnosisService {
                 campsite,
                 m.stay() == null ? -campsite : m.stay(),
                 m.takenAt(),
-                Outcome.labelled(m.outcome()),
+                Outcome.fromLabel(m.outcome()),
                 Objects.requireNonNullElse(m.band(), ""),
                 Objects.requireNonNullElse(m.cellId(), ""),
                 m.number(Figure.RSRP_DBM),
@@ -233,7 +233,7 @@ class DiagnosisService {
         return new Situation.OfChain(
                 Optional.of(!outside),
                 fit.wiring().of(Use.CELLULAR).size(),
-                fit.streams().most(),
+                fit.streams().mostStreams(),
                 fit.chain().booster().isPresent(),
                 "",
                 fit.chain().settings().source(),

@@ -77,10 +77,10 @@ final class CellText {
         String format = cell.getDataFormatString();
         boolean percent =
                 format != null && NO_TOKEN.matcher(format).replaceAll("").contains("%");
-        return percent ? plain(shown.movePointRight(2)) + "%" : plain(shown);
+        return percent ? numberText(shown.movePointRight(2)) + "%" : numberText(shown);
     }
 
-    private static String plain(BigDecimal number) {
+    private static String numberText(BigDecimal number) {
         return number.stripTrailingZeros().toPlainString();
     }
 

@@ -77,10 +77,10 @@ class ExchangeController {
             @RequestParam(name = "file", defaultValue = "") String fileName,
             HttpServletRequest request)
             throws IOException {
-        try (ImportProgress.Run run = progress.begin(named("progress", name), CallerPresence.hasLeft(request))) {
+        try (ImportProgress.Run run = progress.begin(checkName("progress", name), CallerPresence.hasLeft(request))) {
             return imports.run(
                     request.getInputStream(),
-                    new ImportService.FileSelection(named("file", fileName), sheet),
+                    new ImportService.FileSelection(checkName("file", fileName), sheet),
                     dryRun,
                     run);
         }
@@ -113,7 +113,7 @@ class ExchangeController {
         return tables.rows(request);
     }
 
-    private static String named(String field, String name) {
+    private static String checkName(String field, String name) {
         return name.isEmpty() ? name : InvalidInputException.naming(field, () -> Text.name(field, name, LONGEST_NAME));
     }
 

@@ -30,13 +30,13 @@ final class GeoJsonFile {
     private static ObjectNode properties(StayPoint stay) {
         ObjectNode properties = GeoJson.properties().put("campsite", stay.campsite());
         if (stay.arrivedAt() != null) {
-            properties.put("arrivedAt", said(stay.arrivedAt()));
-            properties.put("leftAt", stay.leftAt() == null ? null : said(stay.leftAt()));
+            properties.put("arrivedAt", format(stay.arrivedAt()));
+            properties.put("leftAt", stay.leftAt() == null ? null : format(stay.leftAt()));
         }
         return properties.put("surroundings", stay.surroundings());
     }
 
-    private static String said(OffsetDateTime at) {
+    private static String format(OffsetDateTime at) {
         return DateTimeFormatter.ISO_OFFSET_DATE_TIME.format(at);
     }
 
@@ -73,7 +73,7 @@ final class GeoJsonFile {
         } catch (DateTimeParseException unread) {
             throw new InvalidInputException(
                     names[0],
-                    names[0] + " is " + Text.quoted(text) + "; allowed is a time with its offset, such as"
+                    names[0] + " is " + Text.quote(text) + "; allowed is a time with its offset, such as"
                             + " 2026-08-14T13:05:00+02:00");
         }
     }

@@ -59,23 +59,23 @@ final class GpxReader {
             }
         } catch (XMLStreamException unread) {
             int line = unread.getLocation() == null ? 0 : unread.getLocation().getLineNumber();
-            throw refused("the file is no GPX that can be read"
+            throw refuse("the file is no GPX that can be read"
                     + (line > 0 ? "; it is no XML from line " + line + " on" : ""));
         }
     }
 
-    private static InvalidInputException refused(String why) {
+    private static InvalidInputException refuse(String why) {
         return new InvalidInputException("gpx", why);
     }
 
     private void root() throws XMLStreamException {
         while (xml.next() != XMLStreamConstants.START_ELEMENT) {
             if (xml.getEventType() == XMLStreamConstants.DTD) {
-                throw refused("the file defines entities of its own; allowed is plain GPX");
+                throw refuse("the file defines entities of its own; allowed is plain GPX");
             }
         }
         if (!xml.getLocalName().equals("gpx")) {
-            throw refused("the file is " + Text.quoted(xml.getLocalName()) + "; allowed is GPX");
+            throw refuse("the file is " + Text.quote(xml.getLocalName()) + "; allowed is GPX");
         }
         eachChild(() -> {
             if (xml.getLocalName().equals("wpt")) {
@@ -114,7 +114,7 @@ final class GpxReader {
             if (event == XMLStreamConstants.START_ELEMENT) {
                 depth++;
                 if (depth > DEEPEST) {
-                    throw refused("elements are nested more than " + DEEPEST + " deep in line "
+                    throw refuse("elements are nested more than " + DEEPEST + " deep in line "
                             + xml.getLocation().getLineNumber() + ", which is the most that is allowed");
                 }
             } else if (event == XMLStreamConstants.END_ELEMENT) {
@@ -131,7 +131,7 @@ final class GpxReader {
             } else if (xml.hasText() && event != XMLStreamConstants.COMMENT) {
                 text.append(xml.getText());
                 if (text.length() > LONGEST_TEXT) {
-                    throw refused("a text in line " + xml.getLocation().getLineNumber() + " has more than "
+                    throw refuse("a text in line " + xml.getLocation().getLineNumber() + " has more than "
                             + LONGEST_TEXT + " characters, which is the most that is allowed");
                 }
             }

@@ -145,7 +145,7 @@ class ImportNames {
             return name.isEmpty() ? null : number(Kind.CARRIER, name, () -> carriers.number(name));
         }
 
-        ImportReport.CreatedName created() {
+        ImportReport.CreatedName createdNames() {
             return new ImportReport.CreatedName(made.get(Kind.CAMPSITE), made.get(Kind.SETUP), made.get(Kind.CARRIER));
         }
 
@@ -179,12 +179,12 @@ class ImportNames {
                     made.get(kind).add(n);
                     return -1L;
                 }
-                return apart.execute(status -> stored(kind, n, maker));
+                return apart.execute(status -> findOrCreate(kind, n, maker));
             });
         }
 
         /** Somebody may have made the name since this book was opened. */
-        private Long stored(Kind kind, String name, Supplier<Long> maker) {
+        private Long findOrCreate(Kind kind, String name, Supplier<Long> maker) {
             Optional<Long> there = register(kind).find(name);
             if (there.isPresent()) {
                 return there.get();

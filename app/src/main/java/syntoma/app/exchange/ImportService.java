@@ -199,7 +199,7 @@ public class ImportService {
                     counts.duplicates(),
                     rejectedRows,
                     rejected,
-                    book.created(),
+                    book.createdNames(),
                     book.close(),
                     change);
         }
@@ -237,7 +237,7 @@ public class ImportService {
             }
             boolean last = !table.hasBeside();
             return reader.read(column -> table.text(row, column))
-                    .map(read -> new CheckedRow(into.ready(read), null, last))
+                    .map(read -> new CheckedRow(into.prepare(read), null, last))
                     .orElseGet(() -> new CheckedRow(null, rejection(row, reader.problems()), last));
         }
 

@@ -54,7 +54,7 @@ class Mappings {
         reading.mapping();
         String headings = print(
                 reading.columns().stream().map(TableReading.ColumnUse::heading).toList());
-        String mapping = written(reading);
+        String mapping = write(reading);
         if (mapping.length() > LONGEST) {
             throw new InvalidInputException(
                     "columns", "columns take " + mapping.length() + " characters; allowed are up to " + LONGEST);
@@ -62,7 +62,7 @@ class Mappings {
         entities.merge(new KeptMapping(headings, mapping, OffsetDateTime.now(clock)));
     }
 
-    private String written(TableReading reading) {
+    private String write(TableReading reading) {
         try {
             return JSON.writeValueAsString(reading);
         } catch (JsonProcessingException impossible) {

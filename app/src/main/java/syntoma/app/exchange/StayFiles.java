@@ -91,7 +91,7 @@ class StayFiles {
         rejected.add(new RejectedPlace(
                 0,
                 "",
-                Text.counted(file.unread(), "waypoint")
+                Text.count(file.unread(), "waypoint")
                         + " cannot be read; allowed are lat from −90 to 90 and lon from −180 to 180"));
         return new PlacesReport(report.accepted, report.duplicates, rejected, report.createdCampsites);
     }
@@ -182,7 +182,7 @@ class StayFiles {
 
     private static List<String> surroundings(String text) {
         return Arrays.stream(text.split(","))
-                .map(word -> Surroundings.labelled(word.strip()).word())
+                .map(word -> Surroundings.fromLabel(word.strip()).word())
                 .toList();
     }
 
@@ -218,13 +218,13 @@ class StayFiles {
 
     private boolean isThere(long campsite, StayPoint point) {
         return dates.at(campsite).stream()
-                .anyMatch(d -> d.arrivedAt().isEqual(point.arrivedAt()) && same(d.leftAt(), point.leftAt())
+                .anyMatch(d -> d.arrivedAt().isEqual(point.arrivedAt()) && isSame(d.leftAt(), point.leftAt())
                         || !point.open()
                                 && Objects.equals(point.arrivedAt(), point.leftAt())
                                 && d.covers(point.arrivedAt(), point.arrivedAt()));
     }
 
-    private static boolean same(@Nullable OffsetDateTime one, @Nullable OffsetDateTime other) {
+    private static boolean isSame(@Nullable OffsetDateTime one, @Nullable OffsetDateTime other) {
         return one == null ? other == null : other != null && one.isEqual(other);
     }
 

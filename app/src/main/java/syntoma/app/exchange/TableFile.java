@@ -114,7 +114,7 @@ final class TableFile implements AutoCloseable {
         }
         Row row = nextRow();
         if (mapping != null && row != null && row.fault().isEmpty()) {
-            over = mapping.filled(row.cells(), over);
+            over = mapping.fill(row.cells(), over);
             beside.addAll(mapping.measurements(over));
             texts = beside.remove();
             mapped = row;
@@ -132,10 +132,10 @@ final class TableFile implements AutoCloseable {
         while (row != null && !isOfContract() && row.fault().isEmpty() && isBlank(row.cells())) {
             row = cells.next();
         }
-        return row == null ? null : apart(fitting(row));
+        return row == null ? null : separate(fitting(row));
     }
 
-    private Row apart(Row row) {
+    private Row separate(Row row) {
         return isOfContract() || !row.fault().isEmpty() ? row : new Row(row.line(), joined.cells(row.cells()), "");
     }
 
@@ -198,16 +198,16 @@ final class TableFile implements AutoCloseable {
         for (Row row = cells.next(); row != null; row = looked.size() < Header.LOOKED_AT ? cells.next() : null) {
             looked.add(row);
         }
-        if (TransposedTable.isOne(whole(looked))) {
+        if (TransposedTable.isOne(completeRows(looked))) {
             turn(looked);
             return;
         }
-        Header found = Header.of(whole(looked));
+        Header found = Header.of(completeRows(looked));
         take(found.headings());
         ahead.addAll(looked.subList(found.rows(), looked.size()));
     }
 
-    private static List<List<String>> whole(List<Row> rows) {
+    private static List<List<String>> completeRows(List<Row> rows) {
         return rows.stream()
                 .filter(row -> row.fault().isEmpty())
                 .map(Row::cells)
@@ -221,7 +221,7 @@ final class TableFile implements AutoCloseable {
             rows.add(row);
         }
         List<List<String>> turned = TransposedTable.of(
-                whole(rows).stream().filter(row -> !isBlank(row)).toList());
+                completeRows(rows).stream().filter(row -> !isBlank(row)).toList());
         take(turned.get(0));
         for (int column = 1; column < turned.size(); column++) {
             ahead.add(new Row(column + 1, turned.get(column), ""));
@@ -237,7 +237,7 @@ final class TableFile implements AutoCloseable {
         for (int i = 0; i < header.size(); i++) {
             String label = header.get(i).strip();
             int place = i;
-            Figure.labelled(label).ifPresentOrElse(column -> place(column, place), () -> unknown.put(place, label));
+            Figure.fromLabel(label).ifPresentOrElse(column -> place(column, place), () -> unknown.put(place, label));
         }
     }
 

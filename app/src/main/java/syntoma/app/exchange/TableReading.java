@@ -144,14 +144,14 @@ record TableReading(
                 .findFirst()
                 .orElseThrow(() -> new InvalidInputException(
                         place + ".use",
-                        "use is " + Text.quoted(column.use)
+                        "use is " + Text.quote(column.use)
                                 + "; allowed is figure, date, clock, coordinates, note, left-out"));
         Quantity unit = Arrays.stream(Quantity.values())
                 .filter(q -> q.label().equals(column.unit == null ? "" : column.unit))
                 .findFirst()
                 .orElseThrow(() -> new InvalidInputException(
                         place + ".unit",
-                        "unit is " + Text.quoted(column.unit)
+                        "unit is " + Text.quote(column.unit)
                                 + "; allowed is nothing, b/s, kb/s, Mb/s, Gb/s, kB/s, MB/s, ms, s, dB, %"));
         String of = column.of == null ? "" : column.of.strip();
         if (of.length() > LONGEST_LABEL) {
@@ -168,10 +168,10 @@ record TableReading(
         return Column.of(
                 heading,
                 Optional.ofNullable(column.figure)
-                        .flatMap(Figure::labelled)
+                        .flatMap(Figure::fromLabel)
                         .orElseThrow(() -> new InvalidInputException(
                                 place + ".figure",
-                                "figure is " + Text.quoted(column.figure) + "; allowed is a column of the CSV form")),
+                                "figure is " + Text.quote(column.figure) + "; allowed is a column of the CSV form")),
                 unit);
     }
 
@@ -181,7 +181,7 @@ record TableReading(
                 .findFirst()
                 .orElseThrow(() -> new InvalidInputException(
                         "dateOrder",
-                        "dateOrder is " + Text.quoted(dateOrder) + "; allowed is year-first, day-first, month-first"));
+                        "dateOrder is " + Text.quote(dateOrder) + "; allowed is year-first, day-first, month-first"));
     }
 
     private ZoneId readZone() {
@@ -190,7 +190,7 @@ record TableReading(
         } catch (DateTimeException unknown) {
             throw new InvalidInputException(
                     "zone",
-                    "zone is " + Text.quoted(zone)
+                    "zone is " + Text.quote(zone)
                             + "; write a name such as Europe/Helsinki, or an offset such as +03:00");
         }
     }
@@ -211,7 +211,7 @@ record TableReading(
             return Optional.of(LocalTime.parse(clock.strip()));
         } catch (DateTimeException unread) {
             throw new InvalidInputException(
-                    "clock", "clock is " + Text.quoted(clock) + "; write the time of day with 24 hours, such as 18:00");
+                    "clock", "clock is " + Text.quote(clock) + "; write the time of day with 24 hours, such as 18:00");
         }
     }
 
@@ -223,6 +223,6 @@ record TableReading(
                 .filter(e -> e.label().equals(each))
                 .findFirst()
                 .orElseThrow(() -> new InvalidInputException(
-                        "each", "each is " + Text.quoted(each) + "; allowed is run, setup, carrier, note"));
+                        "each", "each is " + Text.quote(each) + "; allowed is run, setup, carrier, note"));
     }
 }

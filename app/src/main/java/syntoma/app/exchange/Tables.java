@@ -147,24 +147,24 @@ class Tables {
         return new TableView(
                 table.isOfContract(),
                 remembered.isPresent(),
-                remembered.orElseGet(() -> proposed(proposal, table.decimalComma())),
+                remembered.orElseGet(() -> reading(proposal, table.decimalComma())),
                 proposal.reasons(),
                 proposal.questions().stream()
                         .map(q -> q.name().toLowerCase(Locale.ROOT).replace('_', '-'))
                         .toList(),
-                rows.stream().limit(SHOWN).map(Tables::shown).toList(),
+                rows.stream().limit(SHOWN).map(Tables::shorten).toList(),
                 table.cells().sheets(),
                 table.cells().size().isPresent() ? table.cells().size().getAsInt() : null,
                 Choices.of(proposal.orders()));
     }
 
-    private static List<String> shown(List<String> cells) {
+    private static List<String> shorten(List<String> cells) {
         return cells.stream()
                 .map(cell -> cell.substring(0, Math.min(cell.length(), TableReading.LONGEST_CELL)))
                 .toList();
     }
 
-    private TableReading proposed(Proposal proposal, boolean decimalComma) {
+    private TableReading reading(Proposal proposal, boolean decimalComma) {
         return new TableReading(
                 proposal.columns().stream().map(TableReading.ColumnUse::of).toList(),
                 proposal.order().map(TableReading::key).orElse(""),
@@ -200,9 +200,9 @@ class Tables {
         List<RowRead> read = new ArrayList<>();
         List<String> over = List.of();
         for (List<String> row : request.rows()) {
-            over = filled(mapping, row, over);
+            over = fill(mapping, row, over);
             read.add(new RowRead(
-                    mapping.measurements(over).stream().map(Tables::named).toList()));
+                    mapping.measurements(over).stream().map(Tables::byFieldName).toList()));
         }
         return read;
     }
@@ -211,7 +211,7 @@ class Tables {
         return cell == null || cell.length() > TableReading.LONGEST_CELL;
     }
 
-    private static List<String> filled(Mapping mapping, @Nullable List<String> row, List<String> over) {
+    private static List<String> fill(Mapping mapping, @Nullable List<String> row, List<String> over) {
         if (row == null
                 || row.size() != mapping.columns().size()
                 || row.stream().anyMatch(Tables::isUnfit)) {
@@ -220,10 +220,10 @@ class Tables {
                     "a row has another number of cells than the table has columns, or a cell is null or longer than "
                             + TableReading.LONGEST_CELL + " characters");
         }
-        return mapping.filled(row, over);
+        return mapping.fill(row, over);
     }
 
-    private static Map<String, String> named(Map<Figure, String> texts) {
+    private static Map<String, String> byFieldName(Map<Figure, String> texts) {
         Map<String, String> read = new LinkedHashMap<>();
         for (Figure figure : Figure.values()) {
             String text = texts.getOrDefault(figure, "");

@@ -112,7 +112,7 @@ final class WorkbookFile implements Cells {
                             .findFirst()
                             .orElseThrow(() -> new InvalidInputException(
                                     "sheet",
-                                    "sheet is " + Text.quoted(wanted) + "; the workbook has "
+                                    "sheet is " + Text.quote(wanted) + "; the workbook has "
                                             + String.join(", ", names)));
             List<String> first = new ArrayList<>(List.of(name(sheet)));
             names.stream().filter(name -> !name.equals(first.get(0))).forEach(first::add);

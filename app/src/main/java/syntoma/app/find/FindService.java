@@ -99,12 +99,12 @@ class FindService {
                                 null,
                                 null)));
         LogSearch.Search search = log.byStay(wanted, MOST_OF_A_KIND);
-        add(hits, written(search.byStay(), all));
+        add(hits, noteHits(search.byStay(), all));
         return new FindView(hits, search.since().orElse(null));
     }
 
     /** Notes, bands and cells, counted by the stay that they were written at. */
-    private static Stream<Hit> written(Map<Long, LogSearch.LogHits> found, List<Visit> all) {
+    private static Stream<Hit> noteHits(Map<Long, LogSearch.LogHits> found, List<Visit> all) {
         return all.stream().filter(v -> found.containsKey(v.id())).map(v -> {
             LogSearch.LogHits f = found.get(v.id());
             String count = f.count() + (f.count() == 1 ? " measurement" : " measurements");

@@ -57,7 +57,7 @@ class Drifts {
     }
 
     FindingsView.DriftsView view(FindingsRequest request) {
-        return view(findings.found(ComparedKind.SETUPS, LEVEL, request.baseline(), request.wanted()));
+        return view(findings.find(ComparedKind.SETUPS, LEVEL, request.baseline(), request.filter()));
     }
 
     /** By what was found of the level. */
@@ -69,7 +69,7 @@ class Drifts {
         }
         TripLog.Snapshot log = selection.log();
         double[] levels = log.figure(Figure.RSRP_DBM);
-        double[] above = above(log, levels);
+        double[] above = aboveChainGain(log, levels);
         Selecting.Selection less =
                 selecting.select(log, ComparedKind.SETUPS, found.asked().wanted(), above, levels);
         Map<String, Contrast> effects = new HashMap<>();
@@ -118,7 +118,7 @@ class Drifts {
     }
 
     /** RSRP less the gain of the chain on the band in use; NaN where either is not known. */
-    private double[] above(TripLog.Snapshot log, double[] levels) {
+    private double[] aboveChainGain(TripLog.Snapshot log, double[] levels) {
         FitService.Ground ground = fits.ground();
         Map<Long, SetupService.PlannedSetup> plans = chains.plans();
         Map<Integer, double[]> gains = new HashMap<>();
@@ -160,16 +160,16 @@ class Drifts {
         double high = over.high().getAsDouble();
         double low = over.low().getAsDouble();
         if (high < -APART_DB) {
-            return setup + " brings at least " + Values.rounded(-high, 0)
+            return setup + " brings at least " + Values.round(-high, 0)
                     + " dB less than predicted: something in its chain is faulty";
         }
         if (low > APART_DB) {
-            return setup + " brings at least " + Values.rounded(low, 0)
+            return setup + " brings at least " + Values.round(low, 0)
                     + " dB more than predicted: look at what its sheets say, or at the baseline’s chain";
         }
         return low <= 0 && high >= 0
                 ? "about as predicted"
-                : Values.rounded(Math.abs(over.estimate().getAsDouble()), 1) + " dB " + (high < 0 ? "less" : "more")
+                : Values.round(Math.abs(over.estimate().getAsDouble()), 1) + " dB " + (high < 0 ? "less" : "more")
                         + " than predicted";
     }
 
@@ -208,7 +208,7 @@ class Drifts {
                 change.after(),
                 change.p(),
                 "Something changed for " + drift.unit() + " on or about " + DAY.format(at) + ": "
-                        + Values.rounded(Math.abs(by), 1) + " dB " + (by < 0 ? "less" : "more")
+                        + Values.round(Math.abs(by), 1) + " dB " + (by < 0 ? "less" : "more")
                         + " from then on." + (by < 0 ? " Look at its leads and connectors." : ""));
     }
 

@@ -39,7 +39,7 @@ class Faults implements KnownFaults {
             return before.faults;
         }
         FindingsService.FindingsAnswer levels =
-                findings.found(ComparedKind.SETUPS, Criterion.of(Figure.RSRP_DBM), null, FindingsFilter.ALL);
+                findings.find(ComparedKind.SETUPS, Criterion.of(Figure.RSRP_DBM), null, FindingsFilter.ALL);
         List<Fault> faults = levels.finding().isEmpty() ? List.of() : of(drifts.view(levels));
         kept.set(new KnownOf(now, faults));
         return faults;
@@ -61,7 +61,7 @@ class Faults implements KnownFaults {
     }
 
     /** A comparison with the faults of what it compares. */
-    FindingsView noted(FindingsView view) {
+    FindingsView annotate(FindingsView view) {
         if (!view.of().equals(ComparedKind.SETUPS.key())) {
             return view;
         }
@@ -69,7 +69,7 @@ class Faults implements KnownFaults {
                 view.setups().stream().map(FindingsView.ComparedView::setup).toList();
         return view.with(all().stream()
                 .filter(f -> compared.contains(f.setup()))
-                .map(f -> new Finding.Remark("fault", f.said(), List.of(f.setup())))
+                .map(f -> new Finding.Remark("fault", f.sentence(), List.of(f.setup())))
                 .toList());
     }
 

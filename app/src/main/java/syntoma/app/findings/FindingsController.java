@@ -30,7 +30,7 @@ class FindingsController {
     /** All that was compared against the baseline, pair by pair and unadjusted, with plain averages beside it. */
     @GetMapping
     FindingsView findings(FindingsRequest request) {
-        return turn.of(() -> faults.noted(findings.view(request)));
+        return turn.of(() -> faults.annotate(findings.view(request)));
     }
 
     /** The stays behind what is said of one of them. */

@@ -64,7 +64,7 @@ record FindingsFilter(
             if (!sound || edges[0] > edges[2]) {
                 throw new InvalidInputException(
                         "area",
-                        "area is " + Text.quoted(text)
+                        "area is " + Text.quote(text)
                                 + "; allowed are four numbers with commas: south, west, north, east in degrees");
             }
             return new Area(edges[0], edges[1], edges[2], edges[3]);
@@ -93,7 +93,7 @@ record FindingsFilter(
             return Optional.of(LocalDate.parse(text.strip()));
         } catch (DateTimeParseException unread) {
             throw new InvalidInputException(
-                    field, field + " is " + Text.quoted(text) + "; allowed is a day such as 2026-08-14");
+                    field, field + " is " + Text.quote(text) + "; allowed is a day such as 2026-08-14");
         }
     }
 }

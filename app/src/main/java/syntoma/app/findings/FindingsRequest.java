@@ -31,14 +31,14 @@ record FindingsRequest(
         @Nullable String to,
         @Nullable String area) {
 
-    FindingsFilter wanted() {
+    FindingsFilter filter() {
         return new FindingsFilter(
-                listed(stay).stream().map(FindingsRequest::stay).toList(),
-                listed(campsite),
-                listed(setup),
-                listed(carrier),
-                listed(band),
-                FindingsFilter.parts(listed(when)),
+                list(stay).stream().map(FindingsRequest::stay).toList(),
+                list(campsite),
+                list(setup),
+                list(carrier),
+                list(band),
+                FindingsFilter.parts(list(when)),
                 FindingsFilter.day("from", from),
                 FindingsFilter.day("to", to),
                 Optional.ofNullable(area).filter(a -> !a.isBlank()).map(FindingsFilter.Area::of));
@@ -49,11 +49,11 @@ record FindingsRequest(
             return Long.parseLong(number.strip());
         } catch (NumberFormatException unread) {
             throw new InvalidInputException(
-                    "stay", "stay is " + Text.quoted(number) + "; allowed is the number of a stay");
+                    "stay", "stay is " + Text.quote(number) + "; allowed is the number of a stay");
         }
     }
 
-    private static List<String> listed(@Nullable List<String> list) {
+    private static List<String> list(@Nullable List<String> list) {
         return list == null
                 ? List.of()
                 : list.stream().filter(one -> one != null && !one.isBlank()).toList();

@@ -53,7 +53,7 @@ class FindingsService {
 
     /** What the trip says, with what else can be asked. */
     FindingsView view(FindingsRequest request) {
-        return view(found(request));
+        return view(find(request));
     }
 
     FindingsView view(FindingsAnswer found) {
@@ -71,17 +71,18 @@ class FindingsService {
     }
 
     /** What the trip says to what the address asks. */
-    FindingsAnswer found(FindingsRequest request) {
+    FindingsAnswer find(FindingsRequest request) {
         ComparedKind of = request.of() == null || request.of().isBlank()
                 ? ComparedKind.SETUPS
                 : InvalidInputException.naming("of", () -> ComparedKind.of(request.of()));
-        return found(of, criterion(request.metric()), request.baseline(), request.wanted());
+        return find(of, criterion(request.metric()), request.baseline(), request.filter());
     }
 
     /** The same; without a baseline what has the most runs is it. */
-    FindingsAnswer found(ComparedKind of, Criterion criterion, @Nullable String baseline, FindingsFilter wanted) {
+    FindingsAnswer find(ComparedKind of, Criterion criterion, @Nullable String baseline, FindingsFilter wanted) {
         Selecting.Selection selection = selecting.select(of, criterion, wanted);
-        String against = baseline == null || baseline.isBlank() ? mostRuns(selection) : known(of, baseline, selection);
+        String against =
+                baseline == null || baseline.isBlank() ? mostRuns(selection) : currentName(of, baseline, selection);
         FindingsQuery asked = new FindingsQuery(of, criterion, against, wanted);
         if (!selection.names().contains(against)) {
             return new FindingsAnswer(asked, selection, Optional.empty());
@@ -94,21 +95,21 @@ class FindingsService {
                                 criterion,
                                 selection.names(),
                                 against,
-                                selecting.held(selection, criterion))
+                                selecting.cappedUnits(selection, criterion))
                         .find()));
     }
 
     /** A name that there is, as it is called now. */
-    private String known(ComparedKind of, String name, Selecting.Selection selection) {
+    private String currentName(ComparedKind of, String name, Selecting.Selection selection) {
         return switch (of) {
             case SETUPS -> setups.of(name).name();
             case CARRIERS ->
                 carriers.find(name)
                         .flatMap(carriers::name)
-                        .orElseThrow(() -> new NotFoundException("no carrier is named " + Text.quoted(name)));
+                        .orElseThrow(() -> new NotFoundException("no carrier is named " + Text.quote(name)));
             case BANDS -> {
                 if (!selection.log().bands().contains(name)) {
-                    throw new NotFoundException("nothing was measured on a band named " + Text.quoted(name));
+                    throw new NotFoundException("nothing was measured on a band named " + Text.quote(name));
                 }
                 yield name;
             }
@@ -130,7 +131,7 @@ class FindingsService {
     /** The metric of a name in the API, or the one that the needs ask for first. */
     Criterion criterion(@Nullable String key) {
         if (key == null || key.isBlank()) {
-            return Criterion.of(Threshold.askedFirst(Figure.compared(f -> true), needs.chosen())
+            return Criterion.of(Threshold.askedFirst(Figure.comparedFigures(f -> true), needs.chosenNeeds())
                     .get(0));
         }
         if (key.equals(Criterion.NEED)) {
@@ -141,7 +142,7 @@ class FindingsService {
 
     /** The chosen needs by name. */
     String needName() {
-        List<Need> chosen = needs.chosen();
+        List<Need> chosen = needs.chosenNeeds();
         return chosen.isEmpty()
                 ? "what you need"
                 : Text.list(chosen.stream().map(Need::name).toList());
@@ -153,14 +154,14 @@ class FindingsService {
 
     private FindingsView.ChoicesView choices(FindingsAnswer found) {
         List<FindingsView.MetricView> metrics = new ArrayList<>();
-        if (!needs.chosen().isEmpty()) {
+        if (!needs.chosenNeeds().isEmpty()) {
             metrics.add(new FindingsView.MetricView(
                     Criterion.NEED, Criterion.needMet(needName()).words()));
         }
         TripLog.Snapshot log = found.selection.log();
         Figure.numbers().stream()
                 .filter(f -> f.measure().comparing().isPresent())
-                .filter(f -> Figure.compared(g -> false).contains(f)
+                .filter(f -> Figure.comparedFigures(g -> false).contains(f)
                         || f == found.asked.criterion().metric().orElse(null))
                 .map(Criterion::of)
                 .forEach(c -> metrics.add(new FindingsView.MetricView(c.key(), c.words())));
@@ -178,12 +179,12 @@ class FindingsService {
 
     /** The stays behind what is said of one unit, the latest first. */
     List<FindingsView.BehindView> behind(FindingsRequest request, String unit) {
-        FindingsAnswer found = found(request);
+        FindingsAnswer found = find(request);
         int baseline = found.selection.names().indexOf(found.asked.baseline());
         if (baseline < 0) {
             return List.of();
         }
-        String name = known(found.asked.of(), unit, found.selection);
+        String name = currentName(found.asked.of(), unit, found.selection);
         List<FindingsView.BehindView> behind = new ArrayList<>();
         StayCount stayed = stayed(found.selection.log());
         Drift.of(found.selection.trip(), found.asked.criterion(), found.selection.names(), baseline).stream()

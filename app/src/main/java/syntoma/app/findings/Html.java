@@ -107,7 +107,7 @@ final class Html {
                     "<text x=\"%.1f\" y=\"%d\" text-anchor=\"middle\">%s</text>",
                     x(i * step, limit),
                     height - 4,
-                    (ratio ? "×" : "") + Values.plain(toThousandths(ratio ? Math.exp(i * step) : i * step))));
+                    (ratio ? "×" : "") + Values.format(toThousandths(ratio ? Math.exp(i * step) : i * step))));
         }
         page.append("</svg>\n");
         return this;
@@ -122,9 +122,9 @@ final class Html {
                 "<svg viewBox=\"0 0 560 90\" width=\"560\" role=\"img\" aria-label=\"The same numbers as in the table\">"
                         + "<line x1=\"0\" x2=\"520\" y1=\"45\" y2=\"45\" class=\"none\"/>");
         page.append("<text x=\"524\" y=\"10\">")
-                .append(Values.rounded(limit, 0))
+                .append(Values.round(limit, 0))
                 .append(" dB</text><text x=\"524\" y=\"49\">0</text><text x=\"524\" y=\"88\">")
-                .append(Values.rounded(-limit, 0))
+                .append(Values.round(-limit, 0))
                 .append("</text>");
         double began = first.orElse(0);
         double span = Math.max(1, last.orElse(1) - began);

@@ -51,7 +51,7 @@ class LogbookService {
     private final Tiles tiles;
 
     /** What all of the log has at each stay; of the log as it was when it was last looked at whole. */
-    private volatile WholeLogTallies whole = new WholeLogTallies(new WeakReference<>(null), Map.of());
+    private volatile WholeLogTallies wholeLog = new WholeLogTallies(new WeakReference<>(null), Map.of());
 
     private record WholeLogTallies(WeakReference<TripLog.Snapshot> log, Map<Integer, Tally> tallies) {}
 
@@ -89,14 +89,14 @@ class LogbookService {
         Map<Long, String> notes = pages.notes();
         Map<Long, Integer> photos = pages.photoCounts();
         double[] levels = log.figure(Figure.RSRP_DBM);
-        double[] met = selecting.met(log);
-        FindingsFilter wanted = request.wanted();
+        double[] met = selecting.metPercent(log);
+        FindingsFilter wanted = request.filter();
         boolean narrowed = !wanted.equals(FindingsFilter.ALL) || more.strength() != null || more.need() != null;
         IntPredicate kept = selecting
                 .filter(log, wanted)
                 .and(strength(more.strength(), levels))
                 .and(need(more.need(), met));
-        Map<Integer, Tally> tallies = narrowed ? tallied(log, kept, levels) : whole(log, levels);
+        Map<Integer, Tally> tallies = narrowed ? tallied(log, kept, levels) : wholeLog(log, levels);
         Map<Integer, int[]> needs = needs(log, kept, met);
         String text = more.text() == null ? "" : more.text().strip().toLowerCase(Locale.ROOT);
         // each stay stands alone and all is in memory, so that every core takes its part
@@ -126,11 +126,11 @@ class LogbookService {
     }
 
     /** Of a whole log that has not changed what its stays have is known already. */
-    private Map<Integer, Tally> whole(TripLog.Snapshot log, double[] levels) {
-        WholeLogTallies known = whole;
+    private Map<Integer, Tally> wholeLog(TripLog.Snapshot log, double[] levels) {
+        WholeLogTallies known = wholeLog;
         if (known.log().get() != log) {
             known = new WholeLogTallies(new WeakReference<>(log), tallied(log, place -> true, levels));
-            whole = known;
+            wholeLog = known;
         }
         return known.tallies();
     }
@@ -166,20 +166,20 @@ class LogbookService {
         if (lines.isEmpty()) {
             return "No stay fits what is asked for.";
         }
-        String stays = Text.counted(lines.size(), "stay");
+        String stays = Text.count(lines.size(), "stay");
         long campsites =
                 lines.stream().map(LogbookView.StayLine::campsite).distinct().count();
-        String where = lines.size() == 1 ? lines.get(0).campsite() : Text.counted((int) campsites, "campsite");
+        String where = lines.size() == 1 ? lines.get(0).campsite() : Text.count((int) campsites, "campsite");
         List<LogbookView.StayLine> asked =
                 lines.stream().filter(l -> l.needRuns() > 0).toList();
         if (asked.isEmpty()) {
             return stays + " at " + where + ".";
         }
-        String met = met(asked) + " of " + (asked.size() == lines.size() ? "the stays" : asked.size());
+        String met = countMet(asked) + " of " + (asked.size() == lines.size() ? "the stays" : asked.size());
         return stays + " at " + where + "; " + met + " had enough for " + need + " in at least half of the runs.";
     }
 
-    private static long met(List<LogbookView.StayLine> asked) {
+    private static long countMet(List<LogbookView.StayLine> asked) {
         return asked.stream().filter(l -> l.needMet() * 2 >= l.needRuns()).count();
     }
 
@@ -211,8 +211,7 @@ class LogbookService {
             case "met" -> place -> met[place] > 0;
             case "missed" -> place -> met[place] == 0;
             default ->
-                throw new InvalidInputException(
-                        "need", "need is " + Text.quoted(wanted) + "; allowed is met or missed");
+                throw new InvalidInputException("need", "need is " + Text.quote(wanted) + "; allowed is met or missed");
         };
     }
 

@@ -40,7 +40,7 @@ final class MixedBands {
                 ? Optional.empty()
                 : Optional.of(new Finding.Remark(
                         "bands-differ",
-                        "In " + Text.counted(mixed, "block") + " different bands were in use, so that a difference in "
+                        "In " + Text.count(mixed, "block") + " different bands were in use, so that a difference in "
                                 + found.asked().criterion().words()
                                 + " is due to the bands too. Choose one band to compare only the antennas.",
                         List.of()));

@@ -29,7 +29,7 @@ class PlacesAndHours {
     /** The best and the worst campsite, in a sentence. */
     String best() {
         TripLog.Snapshot log = selecting.log();
-        double[] met = selecting.met(log);
+        double[] met = selecting.metPercent(log);
         Map<Integer, int[]> counts = new TreeMap<>();
         for (int i = 0; i < log.size(); i++) {
             int place = log.at(i);
@@ -58,7 +58,7 @@ class PlacesAndHours {
         Selecting.Selection all = selecting.select(ComparedKind.SETUPS, findings.criterion(null), FindingsFilter.ALL);
         int unit = all.names().indexOf(setup);
         TripSelection trip = all.trip();
-        double[] met = selecting.met(all.log());
+        double[] met = selecting.metPercent(all.log());
         Set<Long> stays = new HashSet<>();
         for (int i = 0; i < trip.size(); i++) {
             if (trip.unit(i) == unit) {
@@ -77,8 +77,8 @@ class PlacesAndHours {
         String beside = others == 0
                 ? ""
                 : " Other setups met " + findings.needName() + " there in " + othersMet + " of "
-                        + Text.counted(others, "run") + ".";
-        return "0 of " + Text.counted(failed, "run") + " got through, at " + Text.counted(stays.size(), "stay") + "."
+                        + Text.count(others, "run") + ".";
+        return "0 of " + Text.count(failed, "run") + " got through, at " + Text.count(stays.size(), "stay") + "."
                 + beside + (stays.size() < FEW ? " Too little to judge it by." : "");
     }
 

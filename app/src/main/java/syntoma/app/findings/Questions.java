@@ -86,7 +86,7 @@ class Questions {
     private record OverallVerdict(Finding finding, Map<String, String> at, FindingsView.WorthView worth) {}
 
     private Optional<OverallVerdict> overall(Criterion rate) {
-        FindingsService.FindingsAnswer setups = findings.found(ComparedKind.SETUPS, rate, null, FindingsFilter.ALL);
+        FindingsService.FindingsAnswer setups = findings.find(ComparedKind.SETUPS, rate, null, FindingsFilter.ALL);
         return setups.finding().map(finding -> new OverallVerdict(finding, address(setups), worths.view(setups)));
     }
 
@@ -119,15 +119,15 @@ class Questions {
         carriers(rate, questions);
         questions.add(question("place", "Which campsite was best?", places.best(), "see", "setups", at));
         questions.add(question("hour", "When is it slowest?", places.slowest(rate), "see", "setups", at));
-        dataLeft.said()
+        dataLeft.sentence()
                 .ifPresent(left -> questions.add(
                         question("data", "How much data is left, and until when?", left, "see", "cost", at)));
         boosters(finding, at, questions);
-        FindingsView.DriftsView drift = drifts.view(findings.found(
+        FindingsView.DriftsView drift = drifts.view(findings.find(
                 ComparedKind.SETUPS, Criterion.of(Figure.RSRP_DBM), finding.baseline(), FindingsFilter.ALL));
         if (!drift.setups().isEmpty()) {
             questions.add(question("changed", "Did something change on the way?", drift.headline(), "see", "time", at));
-            questions.add(question("predicted", "Was it as predicted?", predicted(drift), "see", "time", at));
+            questions.add(question("predicted", "Was it as predicted?", predictedChange(drift), "see", "time", at));
         }
         questions.add(question(
                 "worth",
@@ -176,7 +176,7 @@ class Questions {
                         ? "No" + adds + ": use the one that is less work. "
                         : c.isTold() ? "No" + adds + ". " : "";
         String fault = faults.in(List.of(unit.name(), baseline))
-                .map(f -> " But " + f.said())
+                .map(f -> " But " + f.sentence())
                 .orElse("");
         return question(
                 "setup-" + unit.name(),
@@ -210,7 +210,7 @@ class Questions {
     }
 
     private void carriers(Criterion rate, List<FindingsView.QuestionView> questions) {
-        FindingsService.FindingsAnswer all = findings.found(ComparedKind.CARRIERS, rate, null, FindingsFilter.ALL);
+        FindingsService.FindingsAnswer all = findings.find(ComparedKind.CARRIERS, rate, null, FindingsFilter.ALL);
         if (all.finding().isEmpty() || all.finding().get().units().size() < 2) {
             return;
         }
@@ -223,7 +223,7 @@ class Questions {
                 address(all)));
         for (Shore shore : Shore.of(campsites.all())) {
             FindingsService.FindingsAnswer there =
-                    findings.found(ComparedKind.CARRIERS, rate, all.asked().baseline(), shore.wanted());
+                    findings.find(ComparedKind.CARRIERS, rate, all.asked().baseline(), shore.filter());
             if (there.finding().isPresent() && there.finding().get().blocks() > 0) {
                 Map<String, String> at = address(there);
                 at.put("area", shore.area());
@@ -251,8 +251,8 @@ class Questions {
                     known.stream().mapToDouble(p -> p.lat().doubleValue()).toArray();
             double[] lons =
                     known.stream().mapToDouble(p -> p.lon().doubleValue()).toArray();
-            double lat = rounded(Median.of(lats));
-            double lon = rounded(Median.of(lons));
+            double lat = round(Median.of(lats));
+            double lon = round(Median.of(lons));
             double[] edges = {-90, -180, 90, 180};
             boolean wide = (max(lons) - min(lons)) * Math.cos(Math.toRadians(lat)) > max(lats) - min(lats);
             return wide
@@ -264,7 +264,7 @@ class Questions {
                             new Shore("south", new FindingsFilter.Area(edges[0], edges[1], lat, edges[3])));
         }
 
-        private static double rounded(double degrees) {
+        private static double round(double degrees) {
             return Math.round(degrees * 100) / 100.0;
         }
 
@@ -280,7 +280,7 @@ class Questions {
             return edges.south() + "," + edges.west() + "," + edges.north() + "," + edges.east();
         }
 
-        FindingsFilter wanted() {
+        FindingsFilter filter() {
             return FindingsFilter.ALL.in(edges);
         }
     }
@@ -298,7 +298,7 @@ class Questions {
                     .limit(MOST_SETUPS)
                     .flatMap(
                             u -> findings
-                                    .found(ComparedKind.SETUPS, finding.criterion(), u.name(), FindingsFilter.ALL)
+                                    .find(ComparedKind.SETUPS, finding.criterion(), u.name(), FindingsFilter.ALL)
                                     .finding()
                                     .stream())
                     .max(Comparator.comparingInt(f -> atKnownLevel(f.unit(name))))
@@ -329,10 +329,10 @@ class Questions {
                                     ? "too few stays to tell (" + c.stays() + ")"
                                     : finding.criterion()
                                                     .scale()
-                                                    .said(
+                                                    .format(
                                                             c.low().getAsDouble(),
                                                             c.high().getAsDouble())
-                                            + " (" + Text.counted(c.stays(), "stay") + ")")));
+                                            + " (" + Text.count(c.stays(), "stay") + ")")));
         }
         if (said.isEmpty() && unit.runs() == 0) {
             return unit.sentence();
@@ -342,12 +342,12 @@ class Questions {
                 : Text.capital(String.join("; ", said)) + ".";
     }
 
-    private static String predicted(FindingsView.DriftsView drift) {
+    private static String predictedChange(FindingsView.DriftsView drift) {
         return drift.setups().stream()
                 .filter(d -> d.predictedDb() != null && d.lowDb() != null)
                 .max(Comparator.comparingDouble(d -> Math.abs(d.measuredDb() - d.predictedDb())))
-                .map(d -> "Furthest off is " + d.setup() + ": " + Values.rounded(d.measuredDb(), 1)
-                        + " dB measured, about " + Values.rounded(d.predictedDb(), 1) + " dB predicted; " + d.sentence()
+                .map(d -> "Furthest off is " + d.setup() + ": " + Values.round(d.measuredDb(), 1)
+                        + " dB measured, about " + Values.round(d.predictedDb(), 1) + " dB predicted; " + d.sentence()
                         + ".")
                 .orElse("Too little was measured of setups whose chain is known.");
     }

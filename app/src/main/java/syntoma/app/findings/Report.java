@@ -110,7 +110,7 @@ class Report {
         String title = asked.title() == null || asked.title().isBlank()
                 ? "What the trip says"
                 : InvalidInputException.naming("title", () -> Text.name("title", asked.title(), LONGEST_TITLE));
-        List<FindingsView.QuestionView> chosen = chosen(asked.question());
+        List<FindingsView.QuestionView> chosen = chosenQuestions(asked.question());
         TripLog.Snapshot log = selecting.log();
         Html html = new Html();
         html.raw("<!DOCTYPE html>\n<html lang=\"en\"><head><meta charset=\"utf-8\">")
@@ -135,7 +135,7 @@ class Report {
         return html.raw("</body></html>\n").toString();
     }
 
-    private List<FindingsView.QuestionView> chosen(@Nullable List<String> keys) {
+    private List<FindingsView.QuestionView> chosenQuestions(@Nullable List<String> keys) {
         List<FindingsView.QuestionView> all = questions.all();
         if (keys == null || keys.isEmpty()) {
             return all.stream().limit(MOST_QUESTIONS).toList();
@@ -150,7 +150,7 @@ class Report {
                         .findFirst()
                         .orElseThrow(() -> new InvalidInputException(
                                 "question",
-                                "question is " + Text.quoted(key) + "; allowed is "
+                                "question is " + Text.quote(key) + "; allowed is "
                                         + all.stream()
                                                 .map(FindingsView.QuestionView::key)
                                                 .collect(Collectors.joining(", ")))))
@@ -163,8 +163,8 @@ class Report {
         Optional<OffsetDateTime> last = log.times().stream()
                 .map(s -> s.leftAt() == null ? OffsetDateTime.now(clock) : s.leftAt())
                 .max(Comparator.naturalOrder());
-        return Text.counted(log.size(), "measurement") + " at "
-                + Text.counted(log.times().size(), "stay")
+        return Text.count(log.size(), "measurement") + " at "
+                + Text.count(log.times().size(), "stay")
                 + first.map(f -> ", " + DAY.format(f) + " to " + DAY.format(last.orElse(f)))
                         .orElse("");
     }
@@ -194,7 +194,7 @@ class Report {
         switch (Optional.ofNullable(one(query, "see")).orElse("setups")) {
             case "time" -> drift(html, drifts.view(request));
             case "cost" -> worth(html, worths.view(request));
-            default -> finding(html, faults.noted(findings.view(request)), one(query, "see"), one(query, "unit"));
+            default -> finding(html, faults.annotate(findings.view(request)), one(query, "see"), one(query, "unit"));
         }
     }
 
@@ -228,11 +228,11 @@ class Report {
             }
             rows.add(List.of(
                     row.setup(),
-                    said(view, row.estimate()),
-                    few || row.low() == null ? "–" : said(view, row.low()) + " to " + said(view, row.high()),
+                    valueText(view, row.estimate()),
+                    few || row.low() == null ? "–" : valueText(view, row.low()) + " to " + valueText(view, row.high()),
                     row.setup().equals(view.baseline()) ? "baseline" : row.words(),
                     row.ownBlocks() + " at " + row.ownStays(),
-                    row.plainMean() == null ? "–" : Values.rounded(row.plainMean(), 1),
+                    row.plainMean() == null ? "–" : Values.round(row.plainMean(), 1),
                     rank(row.plainRank()) + " / " + rank(row.adjustedRank())));
             for (FindingsView.StrengthView s : byStrength ? row.byStrength() : List.<FindingsView.StrengthView>of()) {
                 if (!row.setup().equals(view.baseline()) && s.blocks() > 0) {
@@ -241,8 +241,10 @@ class Report {
                     lines.add(new Html.Line(name, s.estimate(), thin ? null : s.low(), thin ? null : s.high()));
                     rows.add(List.of(
                             name,
-                            said(view, s.estimate()),
-                            thin || s.low() == null ? "–" : said(view, s.low()) + " to " + said(view, s.high()),
+                            valueText(view, s.estimate()),
+                            thin || s.low() == null
+                                    ? "–"
+                                    : valueText(view, s.low()) + " to " + valueText(view, s.high()),
                             thin ? "too few" : s.verdict().replace('-', ' '),
                             s.blocks() + " at " + s.stays(),
                             "",
@@ -273,14 +275,14 @@ class Report {
         return rank == null ? "–" : rank.toString();
     }
 
-    private static String said(FindingsView view, @Nullable Double value) {
+    private static String valueText(FindingsView view, @Nullable Double value) {
         if (value == null) {
             return "–";
         }
         return switch (view.scale()) {
-            case "ratio" -> "×" + Values.rounded(value, 2);
-            case "dB" -> Values.rounded(value, 1) + " dB";
-            default -> Values.rounded(value, 1) + " points";
+            case "ratio" -> "×" + Values.round(value, 2);
+            case "dB" -> Values.round(value, 1) + " dB";
+            default -> Values.round(value, 1) + " points";
         };
     }
 
@@ -306,7 +308,7 @@ class Report {
             html.table(
                     List.of("Stay", "Measured minus predicted, dB"),
                     setup.points().stream()
-                            .map(p -> List.of(p.campsite() + ", " + DAY.format(p.at()), Values.rounded(p.aboveDb(), 1)))
+                            .map(p -> List.of(p.campsite() + ", " + DAY.format(p.at()), Values.round(p.aboveDb(), 1)))
                             .toList());
         }
     }
@@ -322,9 +324,9 @@ class Report {
                 view.setups().stream()
                         .map(r -> List.of(
                                 r.setup(),
-                                r.price() == null ? "–" : Values.rounded(r.price(), 0),
-                                r.adds() == null ? "–" : Values.rounded(r.adds(), 0),
-                                r.estimate() == null ? "–" : "×" + Values.rounded(r.estimate(), 2),
+                                r.price() == null ? "–" : Values.round(r.price(), 0),
+                                r.adds() == null ? "–" : Values.round(r.adds(), 0),
+                                r.estimate() == null ? "–" : "×" + Values.round(r.estimate(), 2),
                                 r.met() + " of " + r.stays()))
                         .toList());
     }
@@ -357,8 +359,8 @@ class Report {
         }
         return where == Where.EXACT
                 ? place.lat().toPlainString() + ", " + place.lon().toPlainString()
-                : Values.rounded(place.lat().doubleValue(), 1) + ", "
-                        + Values.rounded(place.lon().doubleValue(), 1);
+                : Values.round(place.lat().doubleValue(), 1) + ", "
+                        + Values.round(place.lon().doubleValue(), 1);
     }
 
     private static void method(Html html) {

@@ -60,12 +60,12 @@ class Selecting {
     record Selection(TripSelection trip, List<String> names, List<Integer> numbers, TripLog.Snapshot log) {}
 
     TripLog.Snapshot log() {
-        return log.now();
+        return log.snapshot();
     }
 
     /** What of the log is asked for, with its values on a criterion. */
     Selection select(ComparedKind of, Criterion criterion, FindingsFilter wanted) {
-        TripLog.Snapshot now = log.now();
+        TripLog.Snapshot now = log.snapshot();
         double[] levels = now.figure(Figure.RSRP_DBM);
         double[] values = values(criterion, now);
         return select(now, of, wanted, values, levels);
@@ -102,7 +102,7 @@ class Selecting {
         TripSelection.Numbering same = new TripSelection.Numbering();
         for (int k = 0; k < count; k++) {
             units[k] = seen[unit(of, columns, places[k])];
-            sims[k] = same.of(same(of, columns, places[k]));
+            sims[k] = same.of(key(of, columns, places[k]));
         }
         return new Selection(
                 new TripSelection(now, Arrays.copyOf(places, count), units, sims, values, levels), names, own, now);
@@ -116,7 +116,7 @@ class Selecting {
         };
     }
 
-    private static long same(ComparedKind of, Columns columns, int place) {
+    private static long key(ComparedKind of, Columns columns, int place) {
         return switch (of) {
             case SETUPS -> columns.carrier(place);
             case CARRIERS -> columns.setup(place);
@@ -140,12 +140,12 @@ class Selecting {
 
     /** Of a metric its figure; of the need 100 where a run met it, 0 where it did not. */
     private double[] values(Criterion criterion, TripLog.Snapshot now) {
-        return criterion.metric().map(now::figure).orElseGet(() -> met(now));
+        return criterion.metric().map(now::figure).orElseGet(() -> metPercent(now));
     }
 
     /** 100 where the chosen needs were met, 0 where they were not, a failed run among these; NaN where nothing tells. */
-    double[] met(TripLog.Snapshot now) {
-        List<Need> chosen = needs.chosen();
+    double[] metPercent(TripLog.Snapshot now) {
+        List<Need> chosen = needs.chosenNeeds();
         List<Threshold> asked = Figure.numbers().stream()
                 .flatMap(f -> Threshold.of(chosen, f).stream())
                 .toList();
@@ -246,7 +246,7 @@ class Selecting {
     }
 
     /** The units most of whose runs were held by a plan or the network, each SIM by its own. */
-    List<String> held(Selection selection, Criterion criterion) {
+    List<String> cappedUnits(Selection selection, Criterion criterion) {
         Direction direction = criterion
                 .metric()
                 .map(metric ->

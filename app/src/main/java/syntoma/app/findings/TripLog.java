@@ -132,7 +132,7 @@ class TripLog {
     }
 
     /** The log as it is now. */
-    synchronized Snapshot now() {
+    synchronized Snapshot snapshot() {
         long number = revision.number();
         Snapshot kept = latest.get();
         if (kept != null && kept.number == number) {

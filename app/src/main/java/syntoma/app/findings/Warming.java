@@ -21,7 +21,7 @@ class Warming {
     }
 
     @EventListener(ApplicationReadyEvent.class)
-    void started() {
+    void start() {
         Thread reader = new Thread(this::read, "trip-log");
         reader.setDaemon(true);
         reader.setPriority(Thread.MIN_PRIORITY);
@@ -30,7 +30,7 @@ class Warming {
 
     private void read() {
         if (columns.count() > LONG) {
-            TripLog.Snapshot now = log.now();
+            TripLog.Snapshot now = log.snapshot();
             now.figure(Figure.RSRP_DBM);
             now.figure(Figure.UP_MBPS);
             now.figure(Figure.DOWN_MBPS);

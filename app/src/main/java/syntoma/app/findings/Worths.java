@@ -49,11 +49,11 @@ class Worths {
         boolean isRate = asked.metric()
                 .filter(m -> m == Figure.UP_MBPS || m == Figure.DOWN_MBPS)
                 .isPresent();
-        return view(findings.found(
+        return view(findings.find(
                 ComparedKind.SETUPS,
                 isRate ? asked : Criterion.of(Figure.UP_MBPS),
                 request.baseline(),
-                request.wanted()));
+                request.filter()));
     }
 
     /** By what was found of a rate. */
@@ -66,7 +66,7 @@ class Worths {
                     null, need, rate.words(), null, null, "Nothing was measured of this yet.", currency, List.of());
         }
         Finding finding = found.finding().get();
-        Map<String, Map<Long, Boolean>> met = met(found.selection());
+        Map<String, Map<Long, Boolean>> met = metByStay(found.selection());
         Map<String, List<Long>> parts = parts();
         Map<Long, GearItem> shelf = gear.byNumber();
         List<Long> base = parts.getOrDefault(finding.baseline(), List.of());
@@ -113,8 +113,8 @@ class Worths {
     }
 
     /** Per setup the stays at which it was measured on what is needed, and whether at least half of its runs met it. */
-    private Map<String, Map<Long, Boolean>> met(Selecting.Selection selection) {
-        double[] met = selecting.met(selection.log());
+    private Map<String, Map<Long, Boolean>> metByStay(Selecting.Selection selection) {
+        double[] met = selecting.metPercent(selection.log());
         TripSelection trip = selection.trip();
         Map<Integer, Map<Long, int[]>> runs = new HashMap<>();
         for (int i = 0; i < trip.size(); i++) {
@@ -184,16 +184,16 @@ class Worths {
                 .orElseThrow();
         return name + " (" + money(known.price().orElseThrow(), currency)
                 + ") is the cheapest setup that is good enough for " + need + ": it was at " + known.metAt() + " of "
-                + Text.counted(known.stays(), "stay") + "."
+                + Text.count(known.stays(), "stay") + "."
                 + worth.harder()
                         .map(there -> " You used it at the easier places, though: of the "
-                                + Text.counted(there.stays(), "stay") + " without it, other setups were good enough at "
+                                + Text.count(there.stays(), "stay") + " without it, other setups were good enough at "
                                 + there.met() + ".")
                         .orElse("");
     }
 
     /** An amount of money, such as 165 €. */
     static String money(double amount, @Nullable String currency) {
-        return Values.rounded(amount, 0) + (currency == null ? "" : "\u00a0" + currency);
+        return Values.round(amount, 0) + (currency == null ? "" : "\u00a0" + currency);
     }
 }

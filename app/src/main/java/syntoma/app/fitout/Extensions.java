@@ -58,7 +58,7 @@ class Extensions {
                 .findFirst()
                 .orElseThrow(() -> new InvalidInputException(
                         "setup",
-                        "setup is " + Text.quoted(String.valueOf(asked.setup()))
+                        "setup is " + Text.quote(String.valueOf(asked.setup()))
                                 + "; allowed is the name of one with a chain"));
         GearItem antenna = gear.all().stream()
                 .filter(item -> item.is() == GearKind.ANTENNA
@@ -68,7 +68,7 @@ class Extensions {
                 .orElseThrow(() -> new InvalidInputException(
                         "setup",
                         setup.setup().name() + " does not have "
-                                + Text.quoted(plan.antenna().name())));
+                                + Text.quote(plan.antenna().name())));
         double lengthM = STEP_M * Math.ceil(run.extensionM() / STEP_M - 1e-9);
         GearItem cable = cable(antenna, lengthM, ParsedRoofPlan.cableClass(plan));
         setups.put(setup.setup().id(), setup.plan().lengthened(antenna.id(), cable.id()), null);
@@ -80,7 +80,7 @@ class Extensions {
                 .findFirst()
                 .orElseThrow(() -> new InvalidInputException("antenna", antenna.name() + " has no leads on its sheet"))
                 .connector();
-        String name = "Extension " + Values.plain(lengthM) + " m, " + cableClass + ", " + plug;
+        String name = "Extension " + Values.format(lengthM) + " m, " + cableClass + ", " + plug;
         return gear.all().stream()
                 .filter(item -> item.is() == GearKind.CABLE && item.name().equals(name))
                 .findFirst()

@@ -49,9 +49,9 @@ class JobBuilds {
          * @throws InvalidInputException when it is not on the sheet
          */
         Task task(@Nullable String key) {
-            return tasks.named(String.valueOf(key))
+            return tasks.find(String.valueOf(key))
                     .orElseThrow(() -> new InvalidInputException(
-                            "task", "task is " + Text.quoted(String.valueOf(key)) + ", which is not on the sheet"));
+                            "task", "task is " + Text.quote(String.valueOf(key)) + ", which is not on the sheet"));
         }
     }
 
@@ -76,7 +76,7 @@ class JobBuilds {
                     Median.of(times.stream().map(Integer::doubleValue).toList())));
         });
         plan.tasks().forEach(task -> learned.remove(task.key()));
-        return new JobBuild(view, build, build.tasks(added(plan), minutes), learned);
+        return new JobBuild(view, build, build.tasks(addedTasks(plan), minutes), learned);
     }
 
     /**
@@ -121,23 +121,23 @@ class JobBuilds {
      * @throws InvalidInputException naming those that wait for each other, or one that is named and missing
      */
     static void check(RoofPlan plan, ParsedRoofPlan drawn) {
-        List<Build.AddedTask> added = added(plan);
+        List<Build.AddedTask> added = addedTasks(plan);
         if (plan.antenna() != null && !added.isEmpty()) {
             InvalidInputException.naming("tasks", () -> build(plan, drawn).tasks(added, Map.of()));
         }
     }
 
-    private static List<Build.AddedTask> added(RoofPlan plan) {
+    private static List<Build.AddedTask> addedTasks(RoofPlan plan) {
         return IntStream.range(0, plan.tasks().size())
                 .mapToObj(i -> {
                     String field = "tasks[" + i + "]";
                     return InvalidInputException.naming(
-                            field, () -> added(plan.tasks().get(i), field));
+                            field, () -> addedTasks(plan.tasks().get(i), field));
                 })
                 .toList();
     }
 
-    private static Build.AddedTask added(RoofPlan.RoofTask task, String field) {
+    private static Build.AddedTask addedTasks(RoofPlan.RoofTask task, String field) {
         String key = InvalidInputException.naming(
                 field + ".key", () -> Text.name("key", String.valueOf(task.key()), LONGEST_KEY));
         String name = task.name() == null
@@ -145,7 +145,7 @@ class JobBuilds {
                 : InvalidInputException.naming(field + ".name", () -> Text.name("name", task.name(), LONGEST_NAME));
         Weather weather = task.weather() == null
                 ? Weather.ANY
-                : InvalidInputException.naming(field + ".weather", () -> Weather.labelled(task.weather()));
+                : InvalidInputException.naming(field + ".weather", () -> Weather.fromLabel(task.weather()));
         return new Build.AddedTask(
                 new Task(
                         key,

@@ -88,19 +88,19 @@ class JobPhotos {
     /** A photo as a JPEG. */
     @Transactional(readOnly = true)
     byte[] read(long plan, long id) {
-        return photos.read(required(plan, id).hash);
+        return photos.read(require(plan, id).hash);
     }
 
     void remove(long plan, long id) {
-        required(plan, id).removedAt = OffsetDateTime.now(clock);
+        require(plan, id).removedAt = OffsetDateTime.now(clock);
     }
 
     /** Brings back a photo that was deleted. */
     void restore(long plan, long id) {
-        required(plan, id).removedAt = null;
+        require(plan, id).removedAt = null;
     }
 
-    private JobPhoto required(long plan, long id) {
+    private JobPhoto require(long plan, long id) {
         return Optional.ofNullable(entities.find(JobPhoto.class, id))
                 .filter(p -> p.planId == plan)
                 .orElseThrow(() -> new NotFoundException("no photo of this plan has the number " + id));

@@ -93,14 +93,14 @@ class JobSheets {
     private JobSheetView view(OpenSheet open, JobHours asked) {
         JobBuilds.JobBuild made = open.made();
         LocalDate first = asked.start() == null ? today().plusDays(1) : date(asked.start());
-        ScheduleOutcome planned = planned(made.tasks(), hours(asked));
+        ScheduleOutcome planned = schedule(made.tasks(), hours(asked));
         Map<String, Schedule.Slot> slots = new HashMap<>();
         planned.schedule.ifPresent(
                 s -> s.slots().forEach(slot -> slots.put(slot.task().key(), slot)));
         List<Task> tasks = planned.schedule
                 .map(s -> s.slots().stream().map(Schedule.Slot::task).toList())
                 .orElseGet(() -> made.tasks().inOrder());
-        TaskAttachments beside = beside(open);
+        TaskAttachments beside = attachments(open);
         OffsetDateTime now = OffsetDateTime.now(clock);
         return new JobSheetView(
                 made.plan().id(),
@@ -108,7 +108,7 @@ class JobSheets {
                 sentence(open, tasks),
                 tasks.stream().mapToInt(Task::minutes).sum(),
                 planned.problem,
-                made.build().parts(wanted(made.plan().plan())),
+                made.build().parts(cableNeeds(made.plan().plan())),
                 tasks.stream()
                         .map(task -> task(task, open, beside, Optional.ofNullable(slots.get(task.key())), first))
                         .toList(),
@@ -119,7 +119,7 @@ class JobSheets {
                         .orElse(null));
     }
 
-    private Build.CableNeeds wanted(RoofPlan plan) {
+    private Build.CableNeeds cableNeeds(RoofPlan plan) {
         RoofAssessment assessed = assessor.of(plan);
         RouterPlace.RoofFed fed = assessed.fed();
         return new Build.CableNeeds(
@@ -137,17 +137,18 @@ class JobSheets {
     private record TaskAttachments(
             Map<String, List<JobPhotos.JobPhotoView>> photos, Map<Long, Plans.PlannedTrial> trials) {}
 
-    private TaskAttachments beside(OpenSheet open) {
+    private TaskAttachments attachments(OpenSheet open) {
         List<Long> filed = open.steps().values().stream()
                 .map(s -> s.trialPlanId)
                 .filter(Objects::nonNull)
                 .toList();
         return new TaskAttachments(
                 photos.of(open.made().plan().id()),
-                trials.planned(filed).stream().collect(Collectors.toMap(Plans.PlannedTrial::id, Function.identity())));
+                trials.plannedTrials(filed).stream()
+                        .collect(Collectors.toMap(Plans.PlannedTrial::id, Function.identity())));
     }
 
-    private ScheduleOutcome planned(TaskList tasks, Hours hours) {
+    private ScheduleOutcome schedule(TaskList tasks, Hours hours) {
         return schedules.computeIfAbsent(new ScheduleRequest(tasks.inOrder(), hours), asked -> {
             try {
                 return new ScheduleOutcome(Optional.of(Schedule.of(tasks, hours)), null);
@@ -163,7 +164,7 @@ class JobSheets {
             return open.made().build().antenna() + " is built in.";
         }
         int minutes = left.stream().mapToInt(Task::minutes).sum();
-        String work = Values.rounded(minutes / (double) SECONDS_PER_MIN, 1) + " h of work";
+        String work = Values.round(minutes / (double) SECONDS_PER_MIN, 1) + " h of work";
         return left.size() == tasks.size()
                 ? "Build in " + open.made().build().antenna() + ": " + tasks.size() + " tasks, about " + work + "."
                 : tasks.size() - left.size() + " of " + tasks.size() + " tasks done; about " + work + " left.";
@@ -187,7 +188,7 @@ class JobSheets {
                 task.after(),
                 task.cautions().stream().map(Caution::says).toList(),
                 slot.map(s -> at(first, s.from())).orElse(null),
-                slot.map(s -> at(first, s.until())).orElse(null),
+                slot.map(s -> at(first, s.end())).orElse(null),
                 task.lastLook().orElse(null),
                 step.map(s -> s.begunAt).orElse(null),
                 step.map(s -> s.lookedAt).orElse(null),
@@ -217,7 +218,7 @@ class JobSheets {
             return LocalDate.parse(text);
         } catch (DateTimeParseException e) {
             throw new InvalidInputException(
-                    "start", "start is " + Text.quoted(text) + "; allowed is a day such as 2026-09-06");
+                    "start", "start is " + Text.quote(text) + "; allowed is a day such as 2026-09-06");
         }
     }
 
@@ -243,7 +244,7 @@ class JobSheets {
             return text == null ? usual : LocalTime.parse(text);
         } catch (DateTimeParseException e) {
             throw new InvalidInputException(
-                    field, field + " is " + Text.quoted(text) + "; allowed is a time such as 09:00");
+                    field, field + " is " + Text.quote(text) + "; allowed is a time such as 09:00");
         }
     }
 }

@@ -84,7 +84,7 @@ class JobSteps {
      */
     void enter(long plan, JobRequest asked) {
         // one at a time for each plan, before anything is read: what two devices tick at once is one thing
-        entities.lock(plans.required(plan), LockModeType.PESSIMISTIC_WRITE);
+        entities.lock(plans.require(plan), LockModeType.PESSIMISTIC_WRITE);
         OpenSheet open = open(plan);
         Task task = open.made().task(asked.task());
         JobDeed deed = InvalidInputException.naming(
@@ -96,24 +96,24 @@ class JobSteps {
         });
         OffsetDateTime now = OffsetDateTime.now(clock);
         switch (deed) {
-            case BEGUN -> begun(step, task, open, now);
+            case BEGUN -> begin(step, task, open, now);
             case NOT_BEGUN -> step.begunAt = null;
             case LOOKED -> step.lookedAt = step.lookedAt == null ? now : step.lookedAt;
             case NOT_LOOKED -> step.lookedAt = null;
-            case DONE -> done(step, task, open, now);
+            case DONE -> finish(step, task, open, now);
             case NOT_DONE -> notDone(step, task, open);
             case NOTE ->
                 step.note = asked.text() == null || asked.text().isBlank()
                         ? null
                         : InvalidInputException.naming("text", () -> Text.name("text", asked.text(), LONGEST_NOTE));
             case TRIAL ->
-                step.trialPlanId = trials.planned(String.valueOf(asked.campsite()), String.valueOf(asked.text()))
+                step.trialPlanId = trials.plannedTrials(String.valueOf(asked.campsite()), String.valueOf(asked.text()))
                         .id();
             case NO_TRIAL -> step.trialPlanId = null;
         }
     }
 
-    private static void begun(JobStep step, Task task, OpenSheet open, OffsetDateTime now) {
+    private static void begin(JobStep step, Task task, OpenSheet open, OffsetDateTime now) {
         if (step.begunAt == null && step.doneAt == null) {
             comesNext(task, open, now);
             step.begunAt = now;
@@ -133,7 +133,7 @@ class JobSteps {
         }
     }
 
-    private static void done(JobStep step, Task task, OpenSheet open, OffsetDateTime now) {
+    private static void finish(JobStep step, Task task, OpenSheet open, OffsetDateTime now) {
         if (step.doneAt != null) {
             return;
         }

@@ -67,7 +67,7 @@ record ParsedRoofPlan(
     static ParsedRoofPlan of(RoofPlan plan, Vehicle vehicle) {
         Shape shape = plan.shape() == null
                 ? Shape.PANEL_VAN
-                : InvalidInputException.naming("shape", () -> Shape.labelled(plan.shape()));
+                : InvalidInputException.naming("shape", () -> Shape.fromLabel(plan.shape()));
         List<Thing> things = IntStream.range(0, plan.things().size())
                 .mapToObj(i -> InvalidInputException.naming(
                         "things[" + i + "]", () -> thing(plan.things().get(i))))
@@ -90,7 +90,7 @@ record ParsedRoofPlan(
                 Optional.ofNullable(plan.cable()).map(c -> InvalidInputException.naming("cable", () -> cabling(c)));
         return new ParsedRoofPlan(
                 roof,
-                foot.map(f -> new Search(roof, f, cabling.orElseGet(() -> beneath(roof)))),
+                foot.map(f -> new Search(roof, f, cabling.orElseGet(() -> underMiddle(roof)))),
                 Optional.ofNullable(plan.antenna())
                         .filter(a -> a.x() != null && a.y() != null)
                         .map(a -> new Spot(on("antenna.x", a.x()), on("antenna.y", a.y()))),
@@ -147,7 +147,7 @@ record ParsedRoofPlan(
 
     private static Thing thing(RoofThing t) {
         return new Thing(
-                Thing.Kind.labelled(String.valueOf(t.kind())),
+                Thing.Kind.fromLabel(String.valueOf(t.kind())),
                 String.valueOf(t.name()),
                 new Rect(t.x(), t.y(), t.lengthM(), t.widthM()),
                 or(t.heightM(), 0.1),
@@ -164,7 +164,7 @@ record ParsedRoofPlan(
                 or(a.clearanceM(), Foot.USUAL_CLEARANCE_M),
                 or(a.groundPlaneM(), 0),
                 or(a.plateM(), 0),
-                a.fixing() == null ? Foot.Fixing.DRILLED : Foot.Fixing.labelled(a.fixing()),
+                a.fixing() == null ? Foot.Fixing.DRILLED : Foot.Fixing.fromLabel(a.fixing()),
                 or(a.holeMm(), USUAL_HOLE_MM));
         Values.within("antenna length", a.lengthM(), 0.01, roof.lengthM(), "m, the length of the roof");
         Values.within("antenna width", a.widthM(), 0.01, roof.widthM(), "m, the width of the roof");
@@ -190,12 +190,12 @@ record ParsedRoofPlan(
                 or(c.leadM(), USUAL_LEAD_M),
                 or(c.slackM(), USUAL_SLACK_M),
                 or(c.dripLoopM(), USUAL_DRIP_LOOP_M),
-                InvalidInputException.naming("cable.cableClass", () -> CableClass.named(or(c.cableClass()))),
+                InvalidInputException.naming("cable.cableClass", () -> CableClass.of(or(c.cableClass()))),
                 AT_MHZ);
     }
 
     /** A device under the middle of the roof. */
-    private static Cabling beneath(Roof roof) {
+    private static Cabling underMiddle(Roof roof) {
         Spot middle = roof.outline().centre();
         return cabling(new RoofCable(null, null, null, null, null, null, null, List.of(), middle.x(), middle.y()));
     }
@@ -203,7 +203,7 @@ record ParsedRoofPlan(
     private static BoosterPlan booster(RoofBooster b, Roof roof) {
         Values.within("reported bands", b.reported().size(), 0, MOST_REPORTED, "");
         b.reported().forEach(r -> {
-            Bands.named(String.valueOf(r.band()));
+            Bands.of(String.valueOf(r.band()));
             Values.within("gain reported on " + r.band(), r.gainDb(), -20, 110, "dB");
         });
         return new BoosterPlan(
@@ -239,7 +239,7 @@ record ParsedRoofPlan(
 
     /** Where to measure for the hole beneath the antenna; empty where it is not placed yet. */
     Optional<Hole.Marks> marks() {
-        return chosen.map(at -> new Hole.Marks(holes.measured(at), holes.inside(at)));
+        return chosen.map(at -> new Hole.Marks(holes.measure(at), holes.inside(at)));
     }
 
     /** What the leads lose on a band: with what they have, and with the extension that they need here. */

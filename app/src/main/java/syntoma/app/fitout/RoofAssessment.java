@@ -150,7 +150,7 @@ record RoofAssessment(
             double insideFromFrontM,
             double insideFromLeftM) {
         static RoofHole of(HoleFinder holes, Spot spot) {
-            HoleFinder.Outside outside = holes.measured(spot);
+            HoleFinder.Outside outside = holes.measure(spot);
             Spot inside = holes.inside(spot);
             return new RoofHole(
                     spot.x(),

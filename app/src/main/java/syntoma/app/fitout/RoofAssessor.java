@@ -39,7 +39,7 @@ import syntoma.core.sentence.Sentence;
 class RoofAssessor {
     /** A low, a middle and a high band, where the carrier’s are not known. */
     private static final List<Band> USUAL_BANDS =
-            Stream.of("B20", "B3", "B7").map(Bands::named).toList();
+            Stream.of("B20", "B3", "B7").map(Bands::of).toList();
 
     private static final String NO_ANTENNA = "Add what is on the roof and under it, then choose the antenna.";
 
@@ -108,7 +108,7 @@ class RoofAssessor {
                 plan.cable() == null
                         ? List.of()
                         : here.or(() -> best).map(p -> ways(drawn, p.spot())).orElse(List.of()),
-                routers.judged(plan, roof.shell()),
+                routers.judge(plan, roof.shell()),
                 routers.fed(plan, vehicle));
     }
 
@@ -118,7 +118,8 @@ class RoofAssessor {
         Stream<Sentence> antenna = drawn.search().stream().flatMap(s -> Holding.of(roof, s.foot()).stream());
         Stream<Sentence> place = at.stream().flatMap(p -> drawn.search().stream()
                 .flatMap(s -> Stream.concat(
-                        s.cabling().near(roof.hidden(), p.spot()).stream(), s.shadows(p.spot()).stream())));
+                        s.cabling().closePasses(roof.hiddenThings(), p.spot()).stream(),
+                        s.shadows(p.spot()).stream())));
         Stream<Sentence> mast = drawn.mast().stream().flatMap(m -> m.notes(roof).stream());
         return Stream.of(antenna, place, mast).flatMap(s -> s).toList();
     }
@@ -191,7 +192,7 @@ class RoofAssessor {
                 bands,
                 drawn.booster()
                         .get()
-                        .held(
+                        .compare(
                                 bands,
                                 reported,
                                 Boolean.TRUE.equals(plan.booster().warns())));

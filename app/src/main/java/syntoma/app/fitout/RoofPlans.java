@@ -118,13 +118,13 @@ public class RoofPlans {
     @Transactional(readOnly = true)
     FitoutView view() {
         return new FitoutView(
-                kept().stream().map(p -> new RoofPlanLine(p.id, p.name)).toList(),
-                listed(
+                keptPlans().stream().map(p -> new RoofPlanLine(p.id, p.name)).toList(),
+                list(
                         Shape.values(),
                         s -> new RoofShape(s.label(), s.says(), s.lengthM(), s.widthM(), s.thicknessMm(), s.wallMm())),
-                listed(Thing.Kind.values(), k -> new RoofKind(k.label(), k.says(), k.isOnRoof())),
-                listed(Foot.Fixing.values(), f -> new RoofFixing(f.label(), f.says())),
-                listed(Objection.Why.values(), w -> new RoofWhy(w.label(), w.says())),
+                list(Thing.Kind.values(), k -> new RoofKind(k.label(), k.says(), k.isOnRoof())),
+                list(Foot.Fixing.values(), f -> new RoofFixing(f.label(), f.says())),
+                list(Objection.Why.values(), w -> new RoofWhy(w.label(), w.says())),
                 CableClass.all().stream()
                         .filter(c -> c.ohms() == CableClass.RADIO_OHMS)
                         .map(CableClass::name)
@@ -140,10 +140,10 @@ public class RoofPlans {
                                 d.name(), Optionals.boxed(d.power().mostW())))
                         .toList(),
                 Wire.sizes().stream().map(w -> new RoofWire(w.mm2(), w.awg())).toList(),
-                listed(Weather.values(), w -> new RoofWeather(w.label(), w.says())));
+                list(Weather.values(), w -> new RoofWeather(w.label(), w.says())));
     }
 
-    private static <E, V> List<V> listed(E[] all, Function<E, V> view) {
+    private static <E, V> List<V> list(E[] all, Function<E, V> view) {
         return Arrays.stream(all).map(view).toList();
     }
 
@@ -166,7 +166,7 @@ public class RoofPlans {
                 setups);
     }
 
-    private List<KeptPlan> kept() {
+    private List<KeptPlan> keptPlans() {
         return entities.createQuery("from KeptPlan p where p.removedAt is null order by p.id", KeptPlan.class)
                 .getResultList();
     }
@@ -178,12 +178,12 @@ public class RoofPlans {
      */
     @Transactional(readOnly = true)
     RoofPlanView view(long id) {
-        KeptPlan kept = required(id);
+        KeptPlan kept = require(id);
         return new RoofPlanView(
                 id, kept.name, edits.version(Edits.Kind.ROOF_PLAN, id), json.read(kept.content, RoofPlan.class));
     }
 
-    KeptPlan required(long id) {
+    KeptPlan require(long id) {
         return Optional.ofNullable(entities.find(KeptPlan.class, id))
                 .filter(p -> p.removedAt == null)
                 .orElseThrow(() -> new NotFoundException("no roof plan has the number " + id));
@@ -193,12 +193,12 @@ public class RoofPlans {
     RoofPlanView begin(RoofPlanRequest asked) {
         String name = InvalidInputException.naming(
                 "name", () -> Text.name("name", String.valueOf(asked.name()), LONGEST_NAME));
-        List<KeptPlan> all = kept();
+        List<KeptPlan> all = keptPlans();
         if (all.size() >= MOST) {
             throw new ConflictException("there are " + MOST + " roof plans; delete one first");
         }
         if (all.stream().anyMatch(p -> p.name.equalsIgnoreCase(name))) {
-            throw new ConflictException("a roof plan is named " + Text.quoted(name) + " already");
+            throw new ConflictException("a roof plan is named " + Text.quote(name) + " already");
         }
         RoofPlan plan =
                 asked.copyOf() == null ? RoofPlan.EMPTY : view(asked.copyOf()).plan();
@@ -219,25 +219,25 @@ public class RoofPlans {
      * @throws InvalidInputException naming what cannot be; nothing is kept then
      */
     RoofPlanView put(long id, RoofPlan plan, @Nullable Integer seen) {
-        KeptPlan kept = required(id);
+        KeptPlan kept = require(id);
         // what cannot be calculated is not kept
         assessor.of(plan);
         RoofPlan before = json.read(kept.content, RoofPlan.class);
         if (!before.equals(plan)) {
-            edits.change(Edits.Kind.ROOF_PLAN, id, "The roof plan " + Text.quoted(kept.name), seen, before, plan);
+            edits.change(Edits.Kind.ROOF_PLAN, id, "The roof plan " + Text.quote(kept.name), seen, before, plan);
             kept.content = json.write(plan);
         }
         return view(id);
     }
 
     void remove(long id) {
-        required(id).removedAt = OffsetDateTime.now(clock);
+        require(id).removedAt = OffsetDateTime.now(clock);
     }
 
     /** The name, with a number after it where another plan has it meanwhile. */
     private String free(String name) {
         Set<String> taken =
-                kept().stream().map(p -> p.name.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
+                keptPlans().stream().map(p -> p.name.toLowerCase(Locale.ROOT)).collect(Collectors.toSet());
         return Stream.concat(Stream.of(name), IntStream.iterate(2, n -> n + 1).mapToObj(n -> name + " " + n))
                 .filter(n -> !taken.contains(n.toLowerCase(Locale.ROOT)))
                 .findFirst()

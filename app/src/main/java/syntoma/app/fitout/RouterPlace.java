@@ -66,7 +66,7 @@ class RouterPlace {
 
     /** The place of the router; null where the plan says nothing of it. */
     @Nullable
-    RoofRouterJudged judged(RoofPlan plan, Shell shell) {
+    RoofRouterJudged judge(RoofPlan plan, Shell shell) {
         RoofRouter router = plan.router();
         RoofCable cable = plan.cable();
         if (router == null) {
@@ -95,11 +95,11 @@ class RouterPlace {
                         : IntStream.range(0, router.reach().size())
                                 .mapToObj(i -> InvalidInputException.naming(
                                         "router.reach[" + i + "]",
-                                        () -> reached(router.reach().get(i), cable, shell)))
+                                        () -> reach(router.reach().get(i), cable, shell)))
                                 .toList());
     }
 
-    private static RoofReached reached(RoofReach wanted, RoofCable cable, Shell shell) {
+    private static RoofReached reach(RoofReach wanted, RoofCable cable, Shell shell) {
         double away = new Spot(
                         Values.within("x", wanted.x(), -20, 20, "m"), Values.within("y", wanted.y(), -20, 20, "m"))
                 .distanceM(new Spot(cable.deviceX(), cable.deviceY()));
@@ -149,7 +149,7 @@ class RouterPlace {
                 wire.map(Wire::awg).orElse(null),
                 Optionals.boxed(run.fuseA()),
                 Optionals.boxed(run.dropV()),
-                power.wireMm2() == null ? List.of() : run.held(power.wireMm2()));
+                power.wireMm2() == null ? List.of() : run.compare(power.wireMm2()));
     }
 
     /** As the sheet says; what is typed counts where it says nothing of the peak. */

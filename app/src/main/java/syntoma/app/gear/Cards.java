@@ -83,7 +83,7 @@ public class Cards {
                     item.id(),
                     item.name(),
                     Parts.sim(item),
-                    sheet.whole("resetDay").orElse(FIRST),
+                    sheet.integer("resetDay").orElse(FIRST),
                     sheet.number("pricePerMonth"),
                     item.owned(),
                     sheet.text("terms").orElse(""));

@@ -77,7 +77,7 @@ class GearController {
             @RequestParam(required = false) Integer version,
             @RequestParam(required = false) String as) {
         Optional<SheetChange> meant = Optional.ofNullable(as)
-                .map(text -> InvalidInputException.naming("as", () -> SheetChange.labelled(text)));
+                .map(text -> InvalidInputException.naming("as", () -> SheetChange.fromLabel(text)));
         return gear.change(id, request, version, meant);
     }
 
@@ -100,7 +100,7 @@ class GearController {
     GearImport takeIn(@RequestBody GearFileRequest file) {
         if (!FORMAT.equals(file.format())) {
             throw new InvalidInputException(
-                    "format", "format is " + Text.quoted(file.format()) + "; allowed is " + FORMAT);
+                    "format", "format is " + Text.quote(file.format()) + "; allowed is " + FORMAT);
         }
         if (file.gear() == null) {
             throw new InvalidInputException("gear", "gear is missing; give the list of items");

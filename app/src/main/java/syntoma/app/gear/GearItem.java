@@ -29,7 +29,7 @@ public record GearItem(
     static final List<String> STATES = List.of(OWNED, CONSIDERED, RETIRED);
 
     public GearKind is() {
-        return GearKind.labelled(kind);
+        return GearKind.fromLabel(kind);
     }
 
     /** Whether it would have to be bought. */

@@ -27,7 +27,7 @@ public enum GearKind {
      *
      * @throws IllegalArgumentException naming the text and the kinds there are
      */
-    public static GearKind labelled(String text) {
+    public static GearKind fromLabel(String text) {
         return Labels.find("kind", text, values(), GearKind::label);
     }
 }

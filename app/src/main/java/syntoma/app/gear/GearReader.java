@@ -25,7 +25,7 @@ final class GearReader {
         String state = Objects.requireNonNullElse(request.state(), GearItem.CONSIDERED);
         if (!GearItem.STATES.contains(state)) {
             problems.add(new FieldProblem(
-                    "state", "state is " + Text.quoted(state) + "; allowed is " + String.join(", ", GearItem.STATES)));
+                    "state", "state is " + Text.quote(state) + "; allowed is " + String.join(", ", GearItem.STATES)));
         }
         Double price = request.price() == null || request.price().toString().isBlank()
                 ? null

@@ -85,7 +85,7 @@ public class GearService {
     public GearItem add(GearRequest request) {
         Gear gear = new Gear(kind(request).label());
         GearItem read = read(gear, request);
-        store(gear, read, named(read.name()));
+        store(gear, read, findByName(read.name()));
         entities.flush();
         return item(gear, List.of(), 0);
     }
@@ -112,7 +112,7 @@ public class GearService {
             this.says = says;
         }
 
-        static SheetChange labelled(String text) {
+        static SheetChange fromLabel(String text) {
             return Labels.find("as", text, values(), m -> m.as);
         }
 
@@ -147,7 +147,7 @@ public class GearService {
         store(
                 gear,
                 read(gear, request),
-                named(Objects.requireNonNullElse(request.name(), "").strip()));
+                findByName(Objects.requireNonNullElse(request.name(), "").strip()));
         edits.change(Edits.Kind.GEAR, id, gear.name, seen, before, request(gear));
         if (!gear.sheet.equals(sheet)) {
             settle(was, meant);
@@ -159,9 +159,9 @@ public class GearService {
     }
 
     private void settle(GearItem was, Optional<SheetChange> meant) {
-        List<String> setups = use.measured(was.id());
+        List<String> setups = use.setupsMeasuredWith(was.id());
         if (!setups.isEmpty() && meant.orElseThrow(() -> SheetChange.question(was, setups)) == SheetChange.OTHER_PART) {
-            use.replaced(was);
+            use.onReplace(was);
         }
     }
 
@@ -171,7 +171,7 @@ public class GearService {
 
     private static GearKind kind(GearRequest request) {
         return InvalidInputException.naming(
-                "kind", () -> GearKind.labelled(Objects.requireNonNullElse(request.kind(), "")));
+                "kind", () -> GearKind.fromLabel(Objects.requireNonNullElse(request.kind(), "")));
     }
 
     /** What is given, read by the form of its kind. */
@@ -187,7 +187,7 @@ public class GearService {
     private void store(Gear gear, GearItem read, Optional<Gear> ofThatName) {
         ofThatName.filter(other -> !other.id.equals(gear.id)).ifPresent(other -> {
             throw new ConflictException(
-                    "name", "name is " + Text.quoted(read.name()) + ", which is on the shelf already");
+                    "name", "name is " + Text.quote(read.name()) + ", which is on the shelf already");
         });
         String sheet = json.write(read.sheet());
         if (sheet.length() > LONGEST_SHEET) {
@@ -201,7 +201,7 @@ public class GearService {
         entities.persist(gear);
     }
 
-    private Optional<Gear> named(String name) {
+    private Optional<Gear> findByName(String name) {
         return entities.createQuery("from Gear g where g.name = :name", Gear.class)
                 .setParameter("name", name)
                 .getResultStream()

@@ -9,11 +9,11 @@ public interface GearUse {
     Map<Long, List<String>> setups();
 
     /** The names of the setups that something was measured with while they held a piece as it is on the shelf. */
-    List<String> measured(long gear);
+    List<String> setupsMeasuredWith(long gear);
 
     /**
      * Another part takes the place of a piece: what was measured so far keeps its sheet, and the setups that hold it go on
      * with their next revision.
      */
-    void replaced(GearItem before);
+    void onReplace(GearItem before);
 }

@@ -55,8 +55,8 @@ public final class Parts {
     public static Device device(GearItem item) {
         Sheet s = new Sheet(item.sheet());
         Map<Band.Technology, Integer> layers = new EnumMap<>(Band.Technology.class);
-        s.whole("layersLte").ifPresent(n -> layers.put(Band.Technology.LTE, n));
-        s.whole("layersNr").ifPresent(n -> layers.put(Band.Technology.NR, n));
+        s.integer("layersLte").ifPresent(n -> layers.put(Band.Technology.LTE, n));
+        s.integer("layersNr").ifPresent(n -> layers.put(Band.Technology.NR, n));
         Optional<Boolean> takes = s.yes("takesAntennas");
         Optional<List<Port>> ports = s.rows("ports")
                 .map(rows -> mapped(rows, Parts::port))
@@ -73,25 +73,25 @@ public final class Parts {
                 ports,
                 takes,
                 s.number("portSpacingMm"),
-                s.text("internal").map(InternalAntennas::labelled),
+                s.text("internal").map(InternalAntennas::fromLabel),
                 ownAntennas(s, ports),
-                s.text("simSize").map(SimSize::labelled),
-                s.whole("simSlots"),
+                s.text("simSize").map(SimSize::fromLabel),
+                s.integer("simSlots"),
                 s.yes("esim"),
-                s.whole("modems"),
+                s.integer("modems"),
                 s.text("lockedTo"),
                 power(s),
                 s.number("ethernetMbps"),
                 wifiMbps(s),
                 s.number("downMaxMbps"),
-                s.whole("aggregates"),
-                s.list("features").map(f -> f.stream().map(Feature::labelled).collect(Collectors.toSet())));
+                s.integer("aggregates"),
+                s.list("features").map(f -> f.stream().map(Feature::fromLabel).collect(Collectors.toSet())));
     }
 
     /** A device to which no antenna goes has its own, and so has one that is held in the hand. */
     private static Optional<Boolean> ownAntennas(Sheet s, Optional<List<Port>> ports) {
         Optional<Boolean> stated =
-                s.text("internal").map(InternalAntennas::labelled).map(i -> i != InternalAntennas.NONE);
+                s.text("internal").map(InternalAntennas::fromLabel).map(i -> i != InternalAntennas.NONE);
         boolean alone = ports.map(List::isEmpty).orElse(false);
         boolean inHand = s.text("type")
                 .map(t -> t.equals("hotspot") || t.equals("phone"))
@@ -135,18 +135,18 @@ public final class Parts {
         Sheet s = new Sheet(item.sheet());
         return new Cable(
                 item.name(),
-                CableClass.named(needed(s.text("cableClass"), "class")),
-                needed(s.number("lengthM"), "length"),
-                Connector.of(needed(s.text("first"), "one end")),
-                Connector.of(needed(s.text("second"), "other end")));
+                CableClass.of(require(s.text("cableClass"), "class")),
+                require(s.number("lengthM"), "length"),
+                Connector.of(require(s.text("first"), "one end")),
+                Connector.of(require(s.text("second"), "other end")));
     }
 
     public static Adapter adapter(GearItem item) {
         Sheet s = new Sheet(item.sheet());
         return new Adapter(
                 item.name(),
-                Connector.of(needed(s.text("first"), "one end")),
-                Connector.of(needed(s.text("second"), "other end")),
+                Connector.of(require(s.text("first"), "one end")),
+                Connector.of(require(s.text("second"), "other end")),
                 s.text("form").map("rigid"::equals).orElse(false),
                 s.number("lossDb"),
                 item.price() == null ? OptionalDouble.empty() : OptionalDouble.of(item.price()));
@@ -175,16 +175,16 @@ public final class Parts {
         return new Sim(
                 item.name(),
                 s.text("carrier").orElse(""),
-                s.text("size").map(SimSize::labelled),
+                s.text("size").map(SimSize::fromLabel),
                 s.number("allowanceGb"),
                 s.number("capMbps"));
     }
 
     private static Port port(Sheet row) {
         return new Port(
-                needed(row.text("label"), "port"),
-                row.text("use").map(Use::labelled).orElse(Use.CELLULAR),
-                Connector.of(needed(row.text("connector"), "connector")),
+                require(row.text("label"), "port"),
+                row.text("use").map(Use::fromLabel).orElse(Use.CELLULAR),
+                Connector.of(require(row.text("connector"), "connector")),
                 row.yes("main").orElse(false));
     }
 
@@ -195,11 +195,11 @@ public final class Parts {
 
     private static Lead lead(Sheet row) {
         return new Lead(
-                needed(row.text("label"), "lead"),
-                row.text("use").map(Use::labelled).orElse(Use.CELLULAR),
-                row.text("cableClass").map(CableClass::named),
+                require(row.text("label"), "lead"),
+                row.text("use").map(Use::fromLabel).orElse(Use.CELLULAR),
+                row.text("cableClass").map(CableClass::of),
                 row.number("lengthM"),
-                Connector.of(needed(row.text("connector"), "connector")),
+                Connector.of(require(row.text("connector"), "connector")),
                 ownRange(row));
     }
 
@@ -210,7 +210,7 @@ public final class Parts {
     }
 
     private static Span span(Sheet row) {
-        return new Span(needed(row.number("fromMhz"), "from"), needed(row.number("toMhz"), "to"));
+        return new Span(require(row.number("fromMhz"), "from"), require(row.number("toMhz"), "to"));
     }
 
     private static PowerInput power(Sheet s) {
@@ -223,7 +223,7 @@ public final class Parts {
         return new PowerInput(
                 s.yes("mainsOnly").orElse(false),
                 s.list("feeds")
-                        .map(f -> f.stream().map(Feed::labelled).collect(Collectors.toSet()))
+                        .map(f -> f.stream().map(Feed::fromLabel).collect(Collectors.toSet()))
                         .orElse(Set.of()),
                 low,
                 high,
@@ -249,15 +249,15 @@ public final class Parts {
         Set<String> seen = new HashSet<>();
         labels.stream().filter(l -> !seen.add(l)).findFirst().ifPresent(twice -> {
             throw new IllegalArgumentException(
-                    what + " " + Text.quoted(twice) + " is there twice; each needs a name of its own");
+                    what + " " + Text.quote(twice) + " is there twice; each needs a name of its own");
         });
     }
 
-    private static <T> T needed(Optional<T> value, String what) {
+    private static <T> T require(Optional<T> value, String what) {
         return value.orElseThrow(() -> new IllegalArgumentException(what + " is missing"));
     }
 
-    private static double needed(OptionalDouble value, String what) {
+    private static double require(OptionalDouble value, String what) {
         return value.orElseThrow(() -> new IllegalArgumentException(what + " is missing"));
     }
 }

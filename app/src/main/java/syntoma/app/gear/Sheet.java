@@ -12,7 +12,7 @@ record Sheet(Map<String, Object> fields) {
         return fields.get(key) instanceof Number n ? OptionalDouble.of(n.doubleValue()) : OptionalDouble.empty();
     }
 
-    OptionalInt whole(String key) {
+    OptionalInt integer(String key) {
         return fields.get(key) instanceof Number n ? OptionalInt.of(n.intValue()) : OptionalInt.empty();
     }
 

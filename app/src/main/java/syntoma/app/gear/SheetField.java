@@ -34,7 +34,7 @@ record SheetField(
         return new SheetField(key, label, "number", unit, low, high, List.of(), false, List.of());
     }
 
-    static SheetField whole(String key, String label, String unit, double low, double high) {
+    static SheetField integer(String key, String label, String unit, double low, double high) {
         return new SheetField(key, label, "whole", unit, low, high, List.of(), false, List.of());
     }
 
@@ -42,7 +42,7 @@ record SheetField(
         return new SheetField(key, label, "choice", "", null, null, choices, false, List.of());
     }
 
-    static SheetField many(String key, String label, List<String> choices) {
+    static SheetField choiceList(String key, String label, List<String> choices) {
         return new SheetField(key, label, "many", "", null, null, choices, false, List.of());
     }
 

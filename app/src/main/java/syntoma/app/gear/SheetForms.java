@@ -2,12 +2,12 @@ package syntoma.app.gear;
 
 import static syntoma.app.gear.SheetField.bands;
 import static syntoma.app.gear.SheetField.choice;
+import static syntoma.app.gear.SheetField.choiceList;
 import static syntoma.app.gear.SheetField.date;
-import static syntoma.app.gear.SheetField.many;
+import static syntoma.app.gear.SheetField.integer;
 import static syntoma.app.gear.SheetField.number;
 import static syntoma.app.gear.SheetField.rows;
 import static syntoma.app.gear.SheetField.text;
-import static syntoma.app.gear.SheetField.whole;
 import static syntoma.app.gear.SheetField.yesno;
 
 import java.util.Arrays;
@@ -58,7 +58,7 @@ final class SheetForms {
 
     private static final List<SheetField> POWER = List.of(
             yesno("mainsOnly", "Runs on mains only"),
-            many("feeds", "Fed by", labels(Feed.values(), Feed::label)),
+            choiceList("feeds", "Fed by", labels(Feed.values(), Feed::label)),
             number("lowV", "DC input from", "V", 1, 60),
             number("highV", "DC input to", "V", 1, 60),
             number("passiveV", "Passive PoE of", "V", 1, 60),
@@ -69,10 +69,10 @@ final class SheetForms {
                     Stream.of(
                             choice("type", "Type", List.of("router", "hotspot", "phone", "modem"))
                                     .first(),
-                            many("rats", "Radio", CELLULAR_RATS),
+                            choiceList("rats", "Radio", CELLULAR_RATS),
                             bands("bands", "Bands").first(),
-                            whole("layersLte", "Streams, LTE", "", 1, 8).first(),
-                            whole("layersNr", "Streams, NR", "", 1, 8),
+                            integer("layersLte", "Streams, LTE", "", 1, 8).first(),
+                            integer("layersNr", "Streams, NR", "", 1, 8),
                             yesno("takesAntennas", "Outside antennas possible").first(),
                             rows(
                                     "ports",
@@ -86,21 +86,21 @@ final class SheetForms {
                                     "internal",
                                     "Own antennas, with leads on",
                                     labels(InternalAntennas.values(), InternalAntennas::label)),
-                            whole("simSlots", "Card slots", "", 0, 8),
+                            integer("simSlots", "Card slots", "", 0, 8),
                             choice("simSize", "Card size", SIM_SIZES),
                             yesno("esim", "Takes an eSIM too"),
                             text("lockedTo", "Locked to carrier"),
-                            whole("modems", "Modems", "", 1, 8),
+                            integer("modems", "Modems", "", 1, 8),
                             text("category", "Modem category"),
                             number("downMaxMbps", "Modem, at most", "Mb/s", 1, 20_000),
-                            whole("aggregates", "Carriers it aggregates", "", 1, 8),
+                            integer("aggregates", "Carriers it aggregates", "", 1, 8),
                             number("ethernetMbps", "Ethernet port", "Mb/s", 0, 10_000),
                             text("wifi", "Wi-Fi generation"),
                             number("wifiMbps", "Wi-Fi, at most", "Mb/s", 1, 50_000),
-                            whole("wifiAntennas", "Wi-Fi antennas of its own", "", 0, 16),
+                            integer("wifiAntennas", "Wi-Fi antennas of its own", "", 0, 16),
                             number("batteryHours", "Battery", "h", 0, 200),
-                            many("features", "Can do", labels(Feature.values(), Feature::label)),
-                            whole("deviceLimit", "Devices at most", "", 1, 1000),
+                            choiceList("features", "Can do", labels(Feature.values(), Feature::label)),
+                            integer("deviceLimit", "Devices at most", "", 1, 1000),
                             date("firmware", "Firmware of")),
                     POWER.stream())
             .toList();
@@ -176,7 +176,7 @@ final class SheetForms {
             text("carrier", "Carrier").first(),
             choice("size", "Card", SIM_SIZES).first(),
             number("allowanceGb", "Data allowance", "GB", 0, 100_000).first(),
-            whole("resetDay", "Resets on day", "", 1, 31),
+            integer("resetDay", "Resets on day", "", 1, 31),
             number("capMbps", "Speed cap", "Mb/s", 0.01, 20_000),
             number("pricePerMonth", "Price a month", "", 0, 100_000),
             text("terms", "Terms"));

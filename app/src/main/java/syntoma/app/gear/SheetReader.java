@@ -99,7 +99,7 @@ final class SheetReader {
 
     /** A number within its limits; null after saying what is wrong. */
     Double number(String label, Object value, Double low, Double high, String unit, boolean whole, String path) {
-        String text = plain(value).replace('−', '-');
+        String text = valueText(value).replace('−', '-');
         OptionalDouble typed = plainNumber(text);
         if (typed.isEmpty()) {
             typed = FieldReader.number(text, unit);
@@ -107,7 +107,7 @@ final class SheetReader {
         if (typed.isEmpty()) {
             problem(
                     path,
-                    label + " is " + Text.quoted(text) + "; write a number"
+                    label + " is " + Text.quote(text) + "; write a number"
                             + (unit.isEmpty() ? "" : ", alone or in " + unit));
             return null;
         }
@@ -136,41 +136,39 @@ final class SheetReader {
     }
 
     /** A value as a text; of a list or an object nothing that could be one. */
-    private static String plain(Object value) {
+    private static String valueText(Object value) {
         return value == null || value instanceof List || value instanceof Map
                 ? "a list or an object"
                 : value.toString().strip();
     }
 
     private Object oneOf(SheetField field, Object value, String path) {
-        String text = plain(value);
+        String text = valueText(value);
         for (String choice : field.choices()) {
             if (choice.equalsIgnoreCase(text)) {
                 return choice;
             }
         }
-        problem(
-                path,
-                field.label() + " is " + Text.quoted(text) + "; allowed is " + String.join(", ", field.choices()));
+        problem(path, field.label() + " is " + Text.quote(text) + "; allowed is " + String.join(", ", field.choices()));
         return null;
     }
 
     private Object yesno(SheetField field, Object value, String path) {
-        String text = plain(value);
+        String text = valueText(value);
         if (text.equalsIgnoreCase("true") || text.equalsIgnoreCase("yes")) {
             return true;
         }
         if (text.equalsIgnoreCase("false") || text.equalsIgnoreCase("no")) {
             return false;
         }
-        problem(path, field.label() + " is " + Text.quoted(text) + "; allowed is yes or no");
+        problem(path, field.label() + " is " + Text.quote(text) + "; allowed is yes or no");
         return null;
     }
 
     private Object bands(Object value, String path) {
         List<String> names = new ArrayList<>();
         for (Object part : list(value)) {
-            String text = plain(part);
+            String text = valueText(part);
             if (text.length() > LONGEST_BANDS) {
                 problem(path, "the bands have " + text.length() + " characters; allowed are up to " + LONGEST_BANDS);
                 return null;
@@ -185,11 +183,11 @@ final class SheetReader {
     }
 
     private Object date(SheetField field, Object value, String path) {
-        String text = plain(value);
+        String text = valueText(value);
         try {
             return LocalDate.parse(text.length() > LONGEST_DATE ? "" : text).toString();
         } catch (DateTimeException e) {
-            problem(path, field.label() + " is " + Text.quoted(text) + "; write a date such as 2026-08-14");
+            problem(path, field.label() + " is " + Text.quote(text) + "; write a date such as 2026-08-14");
             return null;
         }
     }
@@ -222,13 +220,13 @@ final class SheetReader {
         if (rows.isEmpty()) {
             problem(
                     path,
-                    field.label() + " is " + Text.quoted(text) + "; write it such as 4 × SMA-female, or row by row");
+                    field.label() + " is " + Text.quote(text) + "; write it such as 4 × SMA-female, or row by row");
         }
         return rows;
     }
 
     private Object text(SheetField field, Object value, String path) {
-        String text = value instanceof List || value instanceof Map ? null : plain(value);
+        String text = value instanceof List || value instanceof Map ? null : valueText(value);
         if (text == null) {
             problem(path, field.label() + " is a list or an object; allowed is a text");
             return null;

@@ -46,7 +46,7 @@ class SheetTexts {
 
     SheetTextView read(SheetTextRequest request) {
         SheetText.Kind kind = InvalidInputException.naming(
-                "kind", () -> SheetText.Kind.labelled(Objects.requireNonNullElse(request.kind(), "")));
+                "kind", () -> SheetText.Kind.fromLabel(Objects.requireNonNullElse(request.kind(), "")));
         List<FoundField> found = InvalidInputException.naming(
                 "text", () -> SheetText.read(kind, Objects.requireNonNullElse(request.text(), "")));
         List<SheetField> form = SheetForms.of(GearKind.valueOf(kind.name()));
@@ -79,7 +79,7 @@ class SheetTexts {
 
     private static String says(SheetField field, Object value) {
         if (value instanceof Double number) {
-            return Values.plain(number) + (field.unit().isEmpty() ? "" : " " + field.unit());
+            return Values.format(number) + (field.unit().isEmpty() ? "" : " " + field.unit());
         }
         if (value instanceof Boolean yes) {
             return yes ? "yes" : "no";

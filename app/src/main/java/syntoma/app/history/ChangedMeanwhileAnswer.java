@@ -12,7 +12,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ChangedMeanwhileAnswer {
     @ExceptionHandler
-    ProblemDetail changed(ChangedMeanwhileException changed) {
+    ProblemDetail answer(ChangedMeanwhileException changed) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, changed.getMessage());
         problem.setProperty("version", changed.version());
         problem.setProperty("changes", changed.changes());

@@ -13,7 +13,7 @@ public final class ChangedMeanwhileException extends ConflictException {
     private final transient List<Change> changes;
 
     ChangedMeanwhileException(String what, int version, List<Change> changes) {
-        super(what + " was changed meanwhile: " + told(changes)
+        super(what + " was changed meanwhile: " + describe(changes)
                 + ". Nothing of yours was saved; look at it, then save again.");
         this.version = version;
         this.changes = List.copyOf(changes);
@@ -29,19 +29,19 @@ public final class ChangedMeanwhileException extends ConflictException {
         return changes;
     }
 
-    private static String told(List<Change> changes) {
+    private static String describe(List<Change> changes) {
         if (changes.isEmpty()) {
             return "somebody saved it again as it was";
         }
         String more = changes.size() > MOST_TOLD ? ", and " + (changes.size() - MOST_TOLD) + " more" : "";
         return changes.stream()
                         .limit(MOST_TOLD)
-                        .map(c -> c.field() + " from " + shown(c.was()) + " to " + shown(c.now()))
+                        .map(c -> c.field() + " from " + valueText(c.was()) + " to " + valueText(c.now()))
                         .collect(Collectors.joining(", "))
                 + more;
     }
 
-    private static String shown(String value) {
-        return value == null ? "nothing" : Text.quoted(value);
+    private static String valueText(String value) {
+        return value == null ? "nothing" : Text.quote(value);
     }
 }

@@ -68,7 +68,7 @@ public class Journal {
      */
     public long write(Kind kind, String sentence, Object detail) {
         JournalEntry entry =
-                new JournalEntry(kind.name(), OffsetDateTime.now(clock), shortened(sentence), written(detail));
+                new JournalEntry(kind.name(), OffsetDateTime.now(clock), shortened(sentence), write(detail));
         entities.persist(entry);
         entities.flush();
         return entry.id;
@@ -78,7 +78,7 @@ public class Journal {
     public void complete(long id, String sentence, Object detail) {
         JournalEntry entry = entities.find(JournalEntry.class, id);
         entry.sentence = shortened(sentence);
-        entry.detail = written(detail);
+        entry.detail = write(detail);
         entities.flush();
     }
 
@@ -88,7 +88,7 @@ public class Journal {
         entities.flush();
     }
 
-    private static String written(Object detail) {
+    private static String write(Object detail) {
         try {
             return JSON.writeValueAsString(detail);
         } catch (JsonProcessingException impossible) {

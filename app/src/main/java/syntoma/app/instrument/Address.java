@@ -19,7 +19,7 @@ final class Address {
      */
     static URI http(String field, String text) {
         String address = text.strip();
-        URI uri = parsed(field, address);
+        URI uri = parse(field, address);
         boolean http = "http".equals(uri.getScheme()) || "https".equals(uri.getScheme());
         boolean more = !uri.getRawPath().isEmpty() && !uri.getRawPath().equals("/")
                 || uri.getRawQuery() != null
@@ -53,7 +53,7 @@ final class Address {
         }
         throw new InvalidInputException(
                 field,
-                field + " is " + Text.quoted(address) + "; allowed is a host and a port, such as 192.168.1.1:5555");
+                field + " is " + Text.quote(address) + "; allowed is a host and a port, such as 192.168.1.1:5555");
     }
 
     /**
@@ -75,10 +75,10 @@ final class Address {
             // said below
         }
         throw new InvalidInputException(
-                field, field + " is " + Text.quoted(text) + "; allowed is a path such as /api/signal?all=1");
+                field, field + " is " + Text.quote(text) + "; allowed is a path such as /api/signal?all=1");
     }
 
-    private static URI parsed(String field, String address) {
+    private static URI parse(String field, String address) {
         try {
             URI uri = address.length() > LONGEST ? null : new URI(address);
             if (uri == null || uri.isOpaque() || uri.getRawPath() == null) {
@@ -93,7 +93,7 @@ final class Address {
     private static InvalidInputException wrong(String field, String address) {
         return new InvalidInputException(
                 field,
-                field + " is " + Text.quoted(address)
+                field + " is " + Text.quote(address)
                         + "; allowed is http:// or https:// with a host and a port, such as http://192.168.1.20:8790");
     }
 }

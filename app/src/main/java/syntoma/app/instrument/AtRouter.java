@@ -52,7 +52,7 @@ final class AtRouter implements RouterSource {
             throw RouterException.late(at.getRawAuthority());
         } catch (IOException broken) {
             close();
-            throw new RouterException(ConnectionFault.said(broken, at, "the modem"));
+            throw new RouterException(ConnectionFault.describe(broken, at, "the modem"));
         } catch (RouterException failed) {
             close();
             throw failed;
@@ -63,7 +63,7 @@ final class AtRouter implements RouterSource {
         HttpRouter.permit(permission, at);
         Socket opened = new Socket();
         try {
-            opened.connect(new InetSocketAddress(at.getHost(), at.getPort()), left());
+            opened.connect(new InetSocketAddress(at.getHost(), at.getPort()), remainingMs());
         } catch (IOException broken) {
             opened.close();
             throw broken;
@@ -95,7 +95,7 @@ final class AtRouter implements RouterSource {
     private String line() throws IOException, RouterException {
         StringBuilder line = new StringBuilder();
         while (true) {
-            socket.setSoTimeout(left());
+            socket.setSoTimeout(remainingMs());
             int c = in.read();
             if (c < 0) {
                 throw new IOException("ended");
@@ -113,7 +113,7 @@ final class AtRouter implements RouterSource {
         }
     }
 
-    private int left() throws SocketTimeoutException {
+    private int remainingMs() throws SocketTimeoutException {
         long ms = (until - System.nanoTime()) / 1_000_000;
         if (ms <= 0) {
             throw new SocketTimeoutException();
@@ -122,7 +122,7 @@ final class AtRouter implements RouterSource {
     }
 
     @Override
-    public long moved() {
+    public long bytesMoved() {
         long since = moved;
         moved = 0;
         return since;

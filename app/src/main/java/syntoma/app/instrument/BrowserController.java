@@ -39,7 +39,7 @@ class BrowserController {
     @PostMapping("/runs/by-browser")
     @ResponseStatus(HttpStatus.CREATED)
     RunView begin(@RequestBody BrowserRequest asked, HttpServletRequest request) {
-        return runs.begin(asked, LocalMachine.sent(request));
+        return runs.begin(asked, LocalMachine.isSender(request));
     }
 
     /** What a page of the speed server's needs to make the run. */

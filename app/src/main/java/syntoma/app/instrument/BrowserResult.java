@@ -86,11 +86,11 @@ record BrowserResult(
         within("laterMs", laterMs, LATEST_MS, "ms");
         within("seconds", seconds, LONGEST_S, "s");
         RunSamples taken = new RunSamples(kind);
-        few("idle", idle, MOST_ASKED).forEach(asked -> taken.idle(probe("idle", asked)));
+        atMost("idle", idle, MOST_ASKED).forEach(asked -> taken.idle(probe("idle", asked)));
         take(taken, Direction.DOWN, "down", down);
         take(taken, Direction.UP, "up", up);
         Optional<String> why = Optional.of(end.says).filter(said -> !said.isEmpty());
-        return new RunEnd(end.state, why, taken.result(), taken.bytes(), seconds, taken.series()).judged(kind);
+        return new RunEnd(end.state, why, taken.result(), taken.bytes(), seconds, taken.series()).judge(kind);
     }
 
     private static void take(RunSamples taken, Direction direction, String field, @Nullable Way way) {
@@ -98,14 +98,14 @@ record BrowserResult(
             return;
         }
         taken.begin(direction, within(field + ".fromMs", way.fromMs(), LONGEST_S * 1_000, "ms"));
-        for (LatencyProbe asked : few(field + ".asked", way.asked(), MOST_ASKED)) {
+        for (LatencyProbe asked : atMost(field + ".asked", way.asked(), MOST_ASKED)) {
             taken.probe(direction, probe(field + ".asked", asked));
         }
-        List<Double> mbps = few(field + ".mbps", way.mbps(), MOST_SAMPLES);
+        List<Double> mbps = atMost(field + ".mbps", way.mbps(), MOST_SAMPLES);
         for (Double rate : mbps) {
             within(field + ".mbps", rate == null ? Double.NaN : rate, FASTEST_MBPS, "Mb/s");
         }
-        taken.sampled(direction, mbps, (long) within(field + ".bytes", way.bytes(), MOST_BYTES, "byte"));
+        taken.addSamples(direction, mbps, (long) within(field + ".bytes", way.bytes(), MOST_BYTES, "byte"));
     }
 
     private static LoadedLatency.Probe probe(String field, @Nullable LatencyProbe asked) {
@@ -121,7 +121,7 @@ record BrowserResult(
         return InvalidInputException.naming(field, () -> Values.within(field, value, 0, most, unit));
     }
 
-    private static <T> List<T> few(String field, @Nullable List<T> things, int most) {
+    private static <T> List<T> atMost(String field, @Nullable List<T> things, int most) {
         List<T> there = things == null ? List.of() : things;
         if (there.size() > most) {
             throw new InvalidInputException(

@@ -65,7 +65,7 @@ class BrowserRuns {
         if (asked.run() == null) {
             throw new InvalidInputException("run", "run is missing; it says what is to be measured");
         }
-        RunRequest checked = requests.checked(asked.run());
+        RunRequest checked = requests.check(asked.run());
         URI server = servers.one().address();
         if (!fromHere && LocalMachine.is(server.getHost())) {
             throw new ConflictException("the speed server is " + server
@@ -85,7 +85,7 @@ class BrowserRuns {
 
     /** What a page needs to make a run; empty where it waits for no browser, or has waited too long. */
     Optional<BrowserPlan> plan(long id) {
-        Optional<SpeedServers.ReachedServer> server = servers.reached();
+        Optional<SpeedServers.ReachedServer> server = servers.connection();
         return book.waiting(id).filter(run -> server.isPresent()).flatMap(run -> plan(run, server.get()));
     }
 
@@ -94,7 +94,7 @@ class BrowserRuns {
         if (until.isBefore(OffsetDateTime.now(clock))) {
             return Optional.empty();
         }
-        RunKind kind = RunKind.labelled(run.kind);
+        RunKind kind = RunKind.fromLabel(run.kind);
         String ticket = server.key().isEmpty() ? null : Ticket.of(server.key(), run.browserName, until.toInstant());
         return Optional.of(new BrowserPlan(
                 server.address() + "/measure",
@@ -119,10 +119,10 @@ class BrowserRuns {
      * @throws ConflictException when the run is none of a browser's
      */
     RunView bring(long id, BrowserResult brought) {
-        RunKind kind = RunKind.labelled(view(id).kind());
+        RunKind kind = RunKind.fromLabel(view(id).kind());
         RunEnd ended = brought.read(kind);
         Duration later = Duration.ofMillis(Math.round(brought.laterMs()));
-        if (book.brought(id, ended, later.truncatedTo(ChronoUnit.SECONDS))) {
+        if (book.storeBrowserRun(id, ended, later.truncatedTo(ChronoUnit.SECONDS))) {
             log.put(id, reading(id));
         }
         return view(id);

@@ -14,7 +14,7 @@ final class ConnectionFault {
     private ConnectionFault() {}
 
     /** Says it; {@code what} is what the other machine is to a person. */
-    static String said(Throwable broken, URI at, String what) {
+    static String describe(Throwable broken, URI at, String what) {
         // a chain of the JDK's client can bite its own tail
         Set<Throwable> causes = new LinkedHashSet<>();
         for (Throwable cause = broken; cause != null && causes.add(cause); cause = cause.getCause()) {}

@@ -67,7 +67,7 @@ final class DownLoad implements Load {
         boolean all = true;
         for (CompletableFuture<HttpResponse<Void>> stream : streams) {
             all &= stream.isDone();
-            Optional<String> refused = stream.isDone() ? Streams.ended(client, stream) : Optional.empty();
+            Optional<String> refused = stream.isDone() ? Streams.endReason(client, stream) : Optional.empty();
             if (refused.isPresent()) {
                 return refused;
             }

@@ -72,7 +72,7 @@ final class HttpRouter implements RouterSource {
             Optional<URI> elsewhere = redirect(at, answer);
             if (elsewhere.isEmpty()) {
                 require(answer.statusCode(), at);
-                return parsed(answer.body());
+                return parse(answer.body());
             }
             at = elsewhere.get();
         }
@@ -100,7 +100,7 @@ final class HttpRouter implements RouterSource {
         } catch (TimeoutException late) {
             throw RouterException.late(router.address());
         } catch (ExecutionException broken) {
-            throw new RouterException(ConnectionFault.said(broken, at, "the router"));
+            throw new RouterException(ConnectionFault.describe(broken, at, "the router"));
         } finally {
             asked.cancel(true);
         }
@@ -129,7 +129,7 @@ final class HttpRouter implements RouterSource {
         } catch (CallPermission.ForbiddenAddressException forbidden) {
             throw new RouterException(forbidden.getMessage());
         } catch (UnknownHostException unknown) {
-            throw new RouterException(ConnectionFault.said(unknown, at, "the router"));
+            throw new RouterException(ConnectionFault.describe(unknown, at, "the router"));
         }
     }
 
@@ -166,7 +166,7 @@ final class HttpRouter implements RouterSource {
         }
     }
 
-    private static Node parsed(String text) throws RouterException {
+    private static Node parse(String text) throws RouterException {
         if (text.length() >= MOST_BYTES) {
             throw new RouterException(
                     "the router answers with more than " + MOST_BYTES / 1024 + " kB; is the path right?");
@@ -205,7 +205,7 @@ final class HttpRouter implements RouterSource {
     }
 
     @Override
-    public long moved() {
+    public long bytesMoved() {
         long since = moved;
         moved = 0;
         return since;

@@ -33,7 +33,7 @@ class LiveController {
 
     @PutMapping("/measure/router")
     Routers.RouterView setRouter(@RequestBody Routers.RouterRequest asked, HttpServletRequest request) {
-        return routers.set(asked, LocalMachine.sent(request));
+        return routers.set(asked, LocalMachine.isSender(request));
     }
 
     /**
@@ -42,7 +42,7 @@ class LiveController {
      */
     @PostMapping("/measure/router/probe")
     RouterProbe.ProbeResult tryRouter(HttpServletRequest request) {
-        return probe.probe(LocalMachine.sent(request));
+        return probe.probe(LocalMachine.isSender(request));
     }
 
     /** Whether the router is on the carrier that a run is to be logged on. */
@@ -59,13 +59,13 @@ class LiveController {
 
     /** The same on the scales of the metrics, with the spread of the last five minutes. */
     @GetMapping(path = "/live/view", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter drawn() {
+    SseEmitter followDrawing() {
         return feed.follow(true);
     }
 
     /** The form of what is told there. */
     @GetMapping("/live/now")
     LiveView now() {
-        return feed.now();
+        return feed.currentView();
     }
 }

@@ -35,7 +35,7 @@ public class LiveCount {
     }
 
     /** Bytes were moved for a reading of a router. */
-    void moved(String host, long bytes) {
+    void addMoved(String host, long bytes) {
         // a name may take long to be looked up: nobody waits for that
         boolean within = isWithin(host);
         boolean due;

@@ -40,22 +40,22 @@ class LiveFeed {
         }
         Follower follower = new Follower(new SseEmitter(0L), drawn);
         follower.emitter().onError(gone -> followers.remove(follower));
-        LiveView view = now();
+        LiveView view = currentView();
         isTold(follower, view);
         followers.add(follower);
         return follower.emitter();
     }
 
     /** What is told now. */
-    LiveView now() {
-        return LiveView.of(said(), watch.recent());
+    LiveView currentView() {
+        return LiveView.of(reading(), watch.recent());
     }
 
     private void tick() {
         if (followers.isEmpty()) {
             return;
         }
-        LiveView view = now();
+        LiveView view = currentView();
         followers.removeIf(follower -> !isTold(follower, view));
     }
 
@@ -85,7 +85,7 @@ class LiveFeed {
     }
 
     /** The reading, with what does not fit what the standing line says. */
-    private LiveReading said() {
+    private LiveReading reading() {
         LiveReading reading = watch.look();
         String carrier = standing.line().carrier();
         if (carrier == null || !isOnAnother(reading, carrier)) {

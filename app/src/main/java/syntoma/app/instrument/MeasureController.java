@@ -65,7 +65,7 @@ class MeasureController {
 
     @PutMapping("/measure/server")
     SpeedServers.ServerView setServer(@RequestBody SpeedServers.ServerRequest asked, HttpServletRequest request) {
-        return servers.set(asked, LocalMachine.sent(request));
+        return servers.set(asked, LocalMachine.isSender(request));
     }
 
     /** Tries the speed server that is set. */

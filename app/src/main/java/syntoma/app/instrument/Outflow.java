@@ -87,14 +87,14 @@ final class Outflow implements Flow.Publisher<ByteBuffer> {
                 sent += bytes;
                 subscriber.onNext(BYTES.slice(from, bytes));
                 if (slowMbps.isPresent()) {
-                    later();
+                    scheduleNext();
                     return;
                 }
             } while (wanted.decrementAndGet() > 0);
         }
 
         /** Goes on when the rate that it is held at allows the next piece. */
-        private void later() {
+        private void scheduleNext() {
             double dueS = sent / (slowMbps.getAsDouble() * 125_000);
             long waitUs = Math.max(0, Math.round(dueS * 1e6 - (System.nanoTime() - startNs) / 1e3));
             Executor then = CompletableFuture.delayedExecutor(waitUs, TimeUnit.MICROSECONDS);

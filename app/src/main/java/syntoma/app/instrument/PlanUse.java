@@ -84,13 +84,13 @@ public class PlanUse {
         Optional<CarrierCounters.Counter> counter = counters.last(carrier, since);
         Usage usage = of(carrier, month, counter).usage();
         OptionalDouble allowance = card.map(Cards.Card::allowanceGb).orElse(OptionalDouble.empty());
-        String taken = Values.rounded(usage.usedGb(), usage.usedGb() < 10 ? 2 : 0);
+        String taken = Values.round(usage.usedGb(), usage.usedGb() < 10 ? 2 : 0);
         String from = DAY.format(since);
         String who = counter.isPresent() ? "Used" : "Runs have taken";
         String sentence = allowance.isEmpty()
                 ? who + " " + taken + " GB on " + carrier + " since " + from
                         + "; no SIM in Gear states what its plan allows."
-                : who + " " + taken + " of the " + Values.plain(allowance.getAsDouble()) + " GB on " + carrier
+                : who + " " + taken + " of the " + Values.format(allowance.getAsDouble()) + " GB on " + carrier
                         + " since " + from
                         + (counter.isPresent()
                                 ? ", by the carrier’s counter and what was measured after it."
@@ -124,13 +124,13 @@ public class PlanUse {
         OffsetDateTime from = month.first().atStartOfDay().atOffset(now.getOffset());
         OffsetDateTime end = month.next().atStartOfDay().atOffset(now.getOffset());
         OffsetDateTime until = end.isAfter(now) ? now : end;
-        MeasuredUse whole = measured(carrier, from, end);
+        MeasuredUse whole = measuredUse(carrier, from, end);
         Usage usage = new Usage(
                 whole.runsGb(),
                 whole.loggedGb(),
                 whole.liveGb(),
                 counter.map(c -> new Usage.Counter(
-                        c.usedGb(), measured(carrier, from, c.readAt()).gb(), days(from, c.readAt()))),
+                        c.usedGb(), measuredUse(carrier, from, c.readAt()).gb(), days(from, c.readAt()))),
                 days(from, until),
                 month.days());
         return new MonthlyUse(usage, whole.runs());
@@ -150,8 +150,8 @@ public class PlanUse {
         }
     }
 
-    private MeasuredUse measured(String carrier, OffsetDateTime from, OffsetDateTime before) {
-        RunUse runs = taken(carrier, from, before);
+    private MeasuredUse measuredUse(String carrier, OffsetDateTime from, OffsetDateTime before) {
+        RunUse runs = useByRuns(carrier, from, before);
         Traffic.Sums logged = carriers.find(carrier)
                 .map(network -> traffic.of(network, from, before, 0))
                 .orElse(new Traffic.Sums(0, 0, 0));
@@ -172,7 +172,7 @@ public class PlanUse {
     private record RunUse(double gb, double loggedMbps) {}
 
     /** What runs of a carrier took from a moment on until before another. */
-    private RunUse taken(String carrier, OffsetDateTime from, OffsetDateTime before) {
+    private RunUse useByRuns(String carrier, OffsetDateTime from, OffsetDateTime before) {
         return entities.createQuery(
                         "select sum(r.bytesUsed), sum(case when r.measurementId is null then 0.0 else coalesce(r.downMbps, 0.0)"
                                 + " + coalesce(r.upMbps, 0.0) end) from SpeedRun r where r.carrier = :carrier and"

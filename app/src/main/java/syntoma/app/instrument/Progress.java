@@ -45,8 +45,8 @@ final class Progress {
         taken.probe(direction, probe);
     }
 
-    synchronized void sampled(Direction direction, List<Double> mbps, long bytes) {
-        taken.sampled(direction, mbps, bytes);
+    synchronized void addSamples(Direction direction, List<Double> mbps, long bytes) {
+        taken.addSamples(direction, mbps, bytes);
     }
 
     synchronized Rates rates(Direction direction) {
@@ -58,8 +58,8 @@ final class Progress {
         return taken.bytes();
     }
 
-    synchronized int answered() {
-        return taken.answered();
+    synchronized int answerCount() {
+        return taken.answerCount();
     }
 
     /** What it comes to so far. */
@@ -73,7 +73,7 @@ final class Progress {
     }
 
     /** How it has ended. */
-    synchronized RunEnd ended(RunState state, Optional<String> why) {
+    synchronized RunEnd end(RunState state, Optional<String> why) {
         return new RunEnd(state, why, taken.result(), taken.bytes(), atMs() / 1_000, taken.series());
     }
 

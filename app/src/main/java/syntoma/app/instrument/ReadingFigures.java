@@ -43,7 +43,7 @@ final class ReadingFigures {
 
     private static boolean isRat(String mode) {
         try {
-            return Rat.labelled(mode).isCellular();
+            return Rat.fromLabel(mode).isCellular();
         } catch (IllegalArgumentException none) {
             return false;
         }

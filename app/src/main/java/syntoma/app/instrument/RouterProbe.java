@@ -75,7 +75,7 @@ class RouterProbe {
      * @throws ConflictException when none is set
      */
     ProbeResult probe(boolean here) {
-        Routers.ReachedRouter router = routers.reached()
+        Routers.ReachedRouter router = routers.connection()
                 .orElseThrow(() -> new ConflictException("no router is set; set one first, under Measure"));
         RouterSource source = Watch.open(router);
         try {

@@ -12,7 +12,7 @@ interface RouterSource {
     RouterReading read() throws RouterException, InterruptedException;
 
     /** The bytes that were moved for it both ways since this was asked last, as far as they are known. */
-    long moved();
+    long bytesMoved();
 
     /** Ends the connection. */
     void close();

@@ -42,7 +42,7 @@ public class Routers {
     /** Secrets that an earlier version has stored as they are. */
     @EventListener(ApplicationStartedEvent.class)
     public void sealSecrets() {
-        found().filter(r -> r.password != null || r.token != null).ifPresent(r -> {
+        find().filter(r -> r.password != null || r.token != null).ifPresent(r -> {
             r.password = SecretBox.isSealed(r.password) ? r.password : secrets.seal(r.password);
             r.token = SecretBox.isSealed(r.token) ? r.token : secrets.seal(r.token);
         });
@@ -110,12 +110,12 @@ public class Routers {
 
     @Transactional(readOnly = true)
     public RouterView view() {
-        return found().map(this::view).orElse(NONE);
+        return find().map(this::view).orElse(NONE);
     }
 
     @Transactional(readOnly = true)
-    public Optional<ReachedRouter> reached() {
-        return found().map(r -> new ReachedRouter(
+    public Optional<ReachedRouter> connection() {
+        return find().map(r -> new ReachedRouter(
                 r.kind,
                 r.address,
                 r.path,
@@ -134,7 +134,7 @@ public class Routers {
      * @throws syntoma.app.platform.ConfirmationRequiredException when the address is on the internet and that was not said
      */
     public RouterView set(RouterRequest asked, boolean here) {
-        Router router = found().orElse(null);
+        Router router = find().orElse(null);
         String kind = orEmpty(asked.kind());
         if (kind.isEmpty()) {
             if (router != null) {
@@ -144,8 +144,7 @@ public class Routers {
             return NONE;
         }
         if (!kind.equals(HTTP) && !kind.equals(AT)) {
-            throw new InvalidInputException(
-                    "kind", "kind is " + Text.quoted(kind) + "; allowed is " + HTTP + ", " + AT);
+            throw new InvalidInputException("kind", "kind is " + Text.quote(kind) + "; allowed is " + HTTP + ", " + AT);
         }
         String address = kind.equals(HTTP)
                 ? Address.http("address", orEmpty(asked.address())).toString()
@@ -227,7 +226,7 @@ public class Routers {
         return text == null ? "" : text.strip();
     }
 
-    private Optional<Router> found() {
+    private Optional<Router> find() {
         return Optional.ofNullable(entities.find(Router.class, Router.ONLY));
     }
 }

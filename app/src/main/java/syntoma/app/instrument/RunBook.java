@@ -78,7 +78,7 @@ class RunBook {
         // else the log was emptied meanwhile
         if (run != null) {
             fill(run, ended);
-            run.otherCarrier = otherCarrier.map(RunBook::kept).orElse(null);
+            run.otherCarrier = otherCarrier.map(RunBook::keptPart).orElse(null);
         }
     }
 
@@ -89,7 +89,7 @@ class RunBook {
      * @return whether it is to be logged
      * @throws ConflictException when it is none of a browser's
      */
-    boolean brought(long id, RunEnd ended, Duration later) {
+    boolean storeBrowserRun(long id, RunEnd ended, Duration later) {
         SpeedRun run = entities.find(SpeedRun.class, id, LockModeType.PESSIMISTIC_WRITE);
         if (run == null || !run.isInBrowser()) {
             throw new ConflictException("run " + id + " is not made by a browser");
@@ -114,7 +114,7 @@ class RunBook {
 
     private void fill(SpeedRun run, RunEnd ended) {
         run.state = ended.state().label();
-        run.endedBecause = ended.why().map(RunBook::kept).orElse(null);
+        run.endedBecause = ended.why().map(RunBook::keptPart).orElse(null);
         run.bytesUsed = ended.bytes();
         run.seconds = ended.seconds();
         run.series = json.write(ended.series());
@@ -157,13 +157,13 @@ class RunBook {
         }
         typed.put(Figure.NOTE.field(), note(run));
         if (done) {
-            kept(run).figures().forEach((figure, value) -> typed.put(figure.field(), digits(value, DIGITS)));
+            keptPart(run).figures().forEach((figure, value) -> typed.put(figure.field(), digits(value, DIGITS)));
         }
         return typed;
     }
 
     /** As much of a reason as the store has room for. */
-    private static String kept(String why) {
+    private static String keptPart(String why) {
         return why.length() > LONGEST_REASON ? why.substring(0, LONGEST_REASON - 1) + "…" : why;
     }
 
@@ -172,15 +172,15 @@ class RunBook {
     }
 
     /** Notes under which number a run was logged. */
-    void logged(long id, long measurement) {
+    void noteLogged(long id, long measurement) {
         entities.find(SpeedRun.class, id).measurementId = measurement;
     }
 
     /** Notes why the log did not take a run. */
-    void refused(long id, String why) {
+    void noteRefused(long id, String why) {
         SpeedRun run = entities.find(SpeedRun.class, id);
         String before = run.endedBecause == null ? "" : run.endedBecause + "; ";
-        run.endedBecause = kept(before + "not logged: " + why);
+        run.endedBecause = keptPart(before + "not logged: " + why);
     }
 
     private static String note(SpeedRun run) {
@@ -245,7 +245,8 @@ class RunBook {
             boolean over = run.state.equals(RunState.DONE.label()) || run.state.equals(RunState.FAILED.label());
             List<RunSamples.Point> series =
                     !curve || run.series == null ? List.of() : List.of(json.read(run.series, RunSamples.Point[].class));
-            return view(run, run.state, kept(run), run.bytesUsed, run.seconds, over ? said(run) : null, series);
+            return view(
+                    run, run.state, keptPart(run), run.bytesUsed, run.seconds, over ? outcomeText(run) : null, series);
         }
         Progress now = progress.get();
         return view(
@@ -258,19 +259,19 @@ class RunBook {
                 curve ? now.series() : List.of());
     }
 
-    private String said(SpeedRun run) {
+    private String outcomeText(SpeedRun run) {
         if (run.state.equals(RunState.FAILED.label())) {
             return "It failed: " + run.endedBecause + ".";
         }
-        RunResult result = kept(run);
-        return result.sentence(needs.chosen())
+        RunResult result = keptPart(run);
+        return result.sentence(needs.chosenNeeds())
                 + run.leg()
                         .flatMap(leg -> leg.limits(result))
                         .map(limit -> " " + limit)
                         .orElse("");
     }
 
-    private static RunResult kept(SpeedRun run) {
+    private static RunResult keptPart(SpeedRun run) {
         Map<Figure, Double> figures = new LinkedHashMap<>();
         put(figures, Figure.DOWN_MBPS, run.downMbps);
         put(figures, Figure.UP_MBPS, run.upMbps);

@@ -20,7 +20,7 @@ record RunEnd(
         List<RunSamples.Point> series) {
 
     /** The same, as failed where it ended in good order but has not what its kind is made for. */
-    RunEnd judged(RunKind kind) {
+    RunEnd judge(RunKind kind) {
         if (state != RunState.DONE || result.isOfUse(kind)) {
             return this;
         }

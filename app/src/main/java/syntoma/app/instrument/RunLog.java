@@ -31,21 +31,21 @@ class RunLog {
         Map<String, String> both = new LinkedHashMap<>(reading);
         both.putAll(run);
         try {
-            book.logged(id, log.log(both));
+            book.noteLogged(id, log.log(both));
         } catch (InvalidInputException refused) {
             without(id, run, refused);
         } catch (ConflictException refused) {
-            book.refused(id, refused.getMessage());
+            book.noteRefused(id, refused.getMessage());
         }
     }
 
     /** Logs a run without the reading that the log does not take. */
     private void without(long id, Map<String, String> run, InvalidInputException refused) {
         try {
-            book.logged(id, log.log(run));
+            book.noteLogged(id, log.log(run));
             LOG.info("run {} was logged without its reading: {}", id, refused.getMessage());
         } catch (InvalidInputException | ConflictException again) {
-            book.refused(id, again.getMessage());
+            book.noteRefused(id, again.getMessage());
         }
     }
 }

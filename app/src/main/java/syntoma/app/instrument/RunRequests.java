@@ -27,9 +27,10 @@ class RunRequests {
      *
      * @throws InvalidInputException naming what is wrong with it
      */
-    RunRequest checked(RunRequest asked) {
+    RunRequest check(RunRequest asked) {
         RunKind kind = InvalidInputException.naming(
-                "kind", () -> RunKind.labelled(Optional.ofNullable(asked.kind()).orElse("")));
+                "kind",
+                () -> RunKind.fromLabel(Optional.ofNullable(asked.kind()).orElse("")));
         String setup =
                 InvalidInputException.naming("setup", () -> Text.name("setup", asked.setup(), Register.LONGEST_NAME));
         String carrier = InvalidInputException.naming(

@@ -33,12 +33,12 @@ final class RunSamples {
     /** A point of the curve, to 0.1 ms and 1 kb/s; what it does not have is null. */
     record Point(double atMs, String phase, @Nullable Double mbps, @Nullable Double latencyMs) {
         Point {
-            atMs = rounded(atMs, 10);
-            mbps = mbps == null ? null : rounded(mbps, 1_000);
-            latencyMs = latencyMs == null ? null : rounded(latencyMs, 10);
+            atMs = round(atMs, 10);
+            mbps = mbps == null ? null : round(mbps, 1_000);
+            latencyMs = latencyMs == null ? null : round(latencyMs, 10);
         }
 
-        private static Double rounded(double value, double to) {
+        private static Double round(double value, double to) {
             return Math.round(value * to) / to;
         }
     }
@@ -62,7 +62,7 @@ final class RunSamples {
         way.probes.add(new LoadedLatency.Probe(probe.atMs() - way.fromMs, probe.ms()));
     }
 
-    void sampled(Direction direction, List<Double> mbps, long bytes) {
+    void addSamples(Direction direction, List<Double> mbps, long bytes) {
         Way way = ways.get(direction);
         way.mbps = mbps;
         way.bytes = bytes;
@@ -77,7 +77,7 @@ final class RunSamples {
         return ways.values().stream().mapToLong(w -> w.bytes).sum();
     }
 
-    int answered() {
+    int answerCount() {
         return (int) idle.stream().filter(p -> !p.isLost()).count();
     }
 

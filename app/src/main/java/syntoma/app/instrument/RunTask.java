@@ -76,7 +76,7 @@ final class RunTask {
         int lost = 0;
         while (!progress.isCancelled()) {
             double at = progress.atMs();
-            boolean enough = at - from >= PACE.idleLeastMs() && progress.answered() >= PACE.idleAnswers();
+            boolean enough = at - from >= PACE.idleLeastMs() && progress.answerCount() >= PACE.idleAnswers();
             if (enough || at - from >= PACE.idleMostMs()) {
                 return;
             }
@@ -106,7 +106,7 @@ final class RunTask {
         } finally {
             asking.interrupt();
             load.end();
-            progress.sampled(direction, load.mbps(), load.bytes());
+            progress.addSamples(direction, load.mbps(), load.bytes());
         }
     }
 
@@ -120,7 +120,7 @@ final class RunTask {
                 return false;
             }
             load.sample();
-            progress.sampled(direction, load.mbps(), load.bytes());
+            progress.addSamples(direction, load.mbps(), load.bytes());
             if (tick % KEPT_EVERY == 0) {
                 keep.run();
             }

@@ -95,8 +95,8 @@ class Runs {
      * @throws ConflictException when one goes on, or no speed server is set
      */
     synchronized RunView start(RunRequest asked) {
-        RunRequest checked = requests.checked(asked);
-        RunKind kind = RunKind.labelled(checked.kind());
+        RunRequest checked = requests.check(asked);
+        RunKind kind = RunKind.fromLabel(checked.kind());
         SpeedServers.ReachedServer server = servers.one();
         if (going != null) {
             throw new ConflictException("run " + going.id() + " goes on; cancel it, or wait until it is over");
@@ -127,7 +127,7 @@ class Runs {
             LOG.error("run {}", begun.id(), unexpected);
             why = Optional.of("it stopped because of an error in Syntoma");
         } finally {
-            finish(begun, progress.ended(ended, why).judged(kind));
+            finish(begun, progress.end(ended, why).judge(kind));
         }
     }
 
@@ -135,7 +135,7 @@ class Runs {
         try {
             watch.fresh().ifPresent(begun::hears);
             book.end(begun.id(), ended, Optional.ofNullable(begun.otherCarrier().get()));
-            runLog.put(begun.id(), heard(begun));
+            runLog.put(begun.id(), routerTexts(begun));
         } catch (RuntimeException unexpected) {
             LOG.error("run {} was not kept", begun.id(), unexpected);
         } finally {
@@ -154,7 +154,7 @@ class Runs {
     }
 
     /** What the router said as the run began, else what it says now. */
-    private Map<String, String> heard(Going begun) {
+    private Map<String, String> routerTexts(Going begun) {
         return Optional.ofNullable(begun.heard().get())
                 .map(reading -> ReadingFigures.of(reading, begun.carrier()))
                 .orElse(Map.of());

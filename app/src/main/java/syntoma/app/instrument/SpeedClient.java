@@ -33,7 +33,7 @@ final class SpeedClient implements AutoCloseable {
     private final URI server;
     private final String key;
     private final CallPermission permission;
-    private final ExecutorService workers = Daemons.many("speed-run");
+    private final ExecutorService workers = Daemons.cachedPool("speed-run");
     private final HttpClient client = HttpClient.newBuilder()
             .connectTimeout(ANSWERS_WITHIN)
             .followRedirects(HttpClient.Redirect.NEVER)
@@ -57,7 +57,7 @@ final class SpeedClient implements AutoCloseable {
             permission.require(server.getHost());
         } catch (CallPermission.ForbiddenAddressException | UnknownHostException refused) {
             throw new RunFailedException(
-                    refused instanceof UnknownHostException ? said(refused) : refused.getMessage());
+                    refused instanceof UnknownHostException ? describe(refused) : refused.getMessage());
         }
         CompletableFuture<HttpResponse<String>> asked =
                 client.sendAsync(to("/").build(), info -> new BodyUpTo(LONGEST_ABOUT));
@@ -74,7 +74,7 @@ final class SpeedClient implements AutoCloseable {
         } catch (TimeoutException late) {
             throw new RunFailedException(late());
         } catch (ExecutionException broken) {
-            throw new RunFailedException(said(broken));
+            throw new RunFailedException(describe(broken));
         } finally {
             asked.cancel(true);
         }
@@ -123,8 +123,8 @@ final class SpeedClient implements AutoCloseable {
     }
 
     /** What went wrong on the way, in words. */
-    String said(Throwable broken) {
-        return ConnectionFault.said(broken, server, "the speed server");
+    String describe(Throwable broken) {
+        return ConnectionFault.describe(broken, server, "the speed server");
     }
 
     private RunFailedException none() {

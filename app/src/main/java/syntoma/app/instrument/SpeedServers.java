@@ -29,7 +29,7 @@ public class SpeedServers {
     /** A key that an earlier version has stored as it is. */
     @EventListener(ApplicationStartedEvent.class)
     public void sealKey() {
-        found().filter(s -> s.secret != null && !SecretBox.isSealed(s.secret))
+        find().filter(s -> s.secret != null && !SecretBox.isSealed(s.secret))
                 .ifPresent(s -> s.secret = secrets.seal(s.secret));
     }
 
@@ -56,12 +56,12 @@ public class SpeedServers {
 
     @Transactional(readOnly = true)
     public ServerView view() {
-        return found().map(SpeedServers::view).orElse(NONE);
+        return find().map(SpeedServers::view).orElse(NONE);
     }
 
     @Transactional(readOnly = true)
-    public Optional<ReachedServer> reached() {
-        return found().map(s -> new ReachedServer(URI.create(s.address), secrets.open(s.secret), s.permission()));
+    public Optional<ReachedServer> connection() {
+        return find().map(s -> new ReachedServer(URI.create(s.address), secrets.open(s.secret), s.permission()));
     }
 
     /**
@@ -71,7 +71,7 @@ public class SpeedServers {
      */
     @Transactional(readOnly = true)
     public ReachedServer one() {
-        return reached()
+        return connection()
                 .orElseThrow(() -> new ConflictException("no speed server is set; set one first, under Measure"));
     }
 
@@ -84,7 +84,7 @@ public class SpeedServers {
      */
     public ServerView set(ServerRequest asked, boolean here) {
         String text = asked.address() == null ? "" : asked.address().strip();
-        SpeedServerSetting setting = found().orElse(null);
+        SpeedServerSetting setting = find().orElse(null);
         if (text.isEmpty()) {
             if (setting != null) {
                 entities.remove(setting);
@@ -124,7 +124,7 @@ public class SpeedServers {
         return key;
     }
 
-    private Optional<SpeedServerSetting> found() {
+    private Optional<SpeedServerSetting> find() {
         return Optional.ofNullable(entities.find(SpeedServerSetting.class, SpeedServerSetting.ONLY));
     }
 }

@@ -11,14 +11,14 @@ final class Streams {
     private Streams() {}
 
     /** Why a stream that is done is done, in words; empty where its server ended it in good order. */
-    static Optional<String> ended(SpeedClient client, CompletableFuture<? extends HttpResponse<?>> stream) {
+    static Optional<String> endReason(SpeedClient client, CompletableFuture<? extends HttpResponse<?>> stream) {
         try {
             client.require(stream.join().statusCode());
             return Optional.empty();
         } catch (RunFailedException refused) {
             return Optional.of(refused.getMessage());
         } catch (CompletionException | CancellationException broken) {
-            return Optional.of(client.said(broken));
+            return Optional.of(client.describe(broken));
         }
     }
 }

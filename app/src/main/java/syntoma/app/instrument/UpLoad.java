@@ -60,7 +60,7 @@ final class UpLoad implements Load {
             if (parts.length == 2
                     && (parts[0] + parts[1]).chars().allMatch(c -> c >= '0' && c <= '9')
                     && line.length() < 40) {
-                arrived(Long.parseLong(parts[0]), Long.parseLong(parts[1]));
+                onArrival(Long.parseLong(parts[0]), Long.parseLong(parts[1]));
             }
         }
 
@@ -75,7 +75,7 @@ final class UpLoad implements Load {
         }
     }
 
-    private synchronized void arrived(long us, long bytes) {
+    private synchronized void onArrival(long us, long bytes) {
         if (lastUs >= 0 && us > lastUs && bytes >= received) {
             double rate = (bytes - received) * 8.0 / (us - lastUs);
             begun |= rate > 0;
@@ -105,11 +105,12 @@ final class UpLoad implements Load {
     @Override
     public Optional<String> problem() {
         if (told.isDone()) {
-            return Optional.of(Streams.ended(client, told).orElse("the speed server stopped telling what has arrived"));
+            return Optional.of(
+                    Streams.endReason(client, told).orElse("the speed server stopped telling what has arrived"));
         }
         for (int i = 0; i < streams.size(); i++) {
             if (streams.get(i).isDone() && !sources.get(i).isOver()) {
-                return Optional.of(Streams.ended(client, streams.get(i))
+                return Optional.of(Streams.endReason(client, streams.get(i))
                         .orElse("the speed server answered before it had taken the payload"));
             }
         }

@@ -84,7 +84,7 @@ public class Watch {
     /** What is known now; whoever asks keeps it watched for a few seconds. */
     synchronized LiveReading look() {
         lookedNs = nanos.getAsLong();
-        if (!watching && routers.reached().isEmpty()) {
+        if (!watching && routers.connection().isEmpty()) {
             return new LiveReading(null, 0, NONE_SET, null, null, List.of());
         }
         if (!watching) {
@@ -128,17 +128,17 @@ public class Watch {
     public record ServingNetwork(String carrier, String mode, String band, String cell) {}
 
     /** Where the device is, as long as that is fresh; whoever asks keeps it watched for a few seconds. */
-    public synchronized Optional<ServingNetwork> heard() {
+    public synchronized Optional<ServingNetwork> servingNetwork() {
         LiveReading now = look();
         if (now.cells().isEmpty()) {
             return Optional.empty();
         }
         LiveReading.CellView primary = now.cells().get(0);
         return Optional.of(new ServingNetwork(
-                said(now.carrier()), said(now.mode()), said(primary.band()), said(primary.cellId())));
+                orEmpty(now.carrier()), orEmpty(now.mode()), orEmpty(primary.band()), orEmpty(primary.cellId())));
     }
 
-    private static String said(@Nullable String text) {
+    private static String orEmpty(@Nullable String text) {
         return text == null ? "" : text;
     }
 
@@ -187,7 +187,7 @@ public class Watch {
         RouterSource open = source;
         try {
             if (open != null) {
-                count.moved(asked.orElseThrow().host(), open.moved());
+                count.addMoved(asked.orElseThrow().host(), open.bytesMoved());
             }
         } catch (RuntimeException unexpected) {
             LOG.error("what a live reading moved", unexpected);
@@ -232,7 +232,7 @@ public class Watch {
 
     /** The router as it is set now. */
     private RouterSource source() throws RouterException {
-        Optional<Routers.ReachedRouter> now = routers.reached();
+        Optional<Routers.ReachedRouter> now = routers.connection();
         if (source != null && now.equals(asked)) {
             return source;
         }

@@ -60,7 +60,7 @@ class Counters implements CarrierCounters {
      * @throws NotFoundException when there is no such card
      */
     void enter(long gear, CounterRequest asked) {
-        required(gear);
+        requirePlan(gear);
         if (asked.usedGb() == null) {
             throw new InvalidInputException("usedGb", "usedGb is missing; allowed are the GB that the counter shows");
         }
@@ -73,7 +73,7 @@ class Counters implements CarrierCounters {
                     "readAt is in the year " + at.getYear() + "; allowed is " + MeasurementReader.FIRST_YEAR + " on");
         }
         if (at.isAfter(now)) {
-            throw new InvalidInputException("readAt", "readAt is " + Moment.said(at) + ", which is still to come");
+            throw new InvalidInputException("readAt", "readAt is " + Moment.text(at) + ", which is still to come");
         }
         entities.persist(new CounterReading(gear, at, asked.usedGb()));
         entities.flush();
@@ -89,7 +89,7 @@ class Counters implements CarrierCounters {
         entities.flush();
     }
 
-    private void required(long gear) {
+    private void requirePlan(long gear) {
         if (cards.plans().stream().noneMatch(p -> p.gear() == gear)) {
             throw new NotFoundException("no SIM has the number " + gear);
         }

@@ -20,16 +20,16 @@ public class DataLeft {
     }
 
     /** What each own SIM has left and until when, in sentences; empty without an own SIM. */
-    public Optional<String> said() {
+    public Optional<String> sentence() {
         List<LedgerView.CardView> own = ledger.view().cards().stream()
                 .filter(LedgerView.CardView::owned)
                 .toList();
         return own.isEmpty()
                 ? Optional.empty()
-                : Optional.of(own.stream().map(DataLeft::said).collect(Collectors.joining(" ")));
+                : Optional.of(own.stream().map(DataLeft::sentence).collect(Collectors.joining(" ")));
     }
 
-    private static String said(LedgerView.CardView card) {
+    private static String sentence(LedgerView.CardView card) {
         LedgerView.MonthView month = card.month();
         String known =
                 month.counterAt() == null ? " (by what was measured here; you have not entered its counter)" : "";
@@ -41,10 +41,10 @@ public class DataLeft {
                     + ", without a limit" + known + end;
         }
         return card.name() + ": " + gb(Math.max(0, card.allowanceGb() - month.usedGb())) + " of "
-                + Values.plain(card.allowanceGb()) + " GB left until " + DAY.format(month.next()) + known + end;
+                + Values.format(card.allowanceGb()) + " GB left until " + DAY.format(month.next()) + known + end;
     }
 
     private static String gb(double amount) {
-        return Values.rounded(amount, amount < 10 ? 1 : 0);
+        return Values.round(amount, amount < 10 ? 1 : 0);
     }
 }

@@ -98,7 +98,7 @@ class LedgerService {
     }
 
     private static String megabytes(double amount) {
-        return amount < 0.1 ? "less than 0.1 MB" : Values.rounded(amount, amount < 10 ? 1 : 0) + " MB";
+        return amount < 0.1 ? "less than 0.1 MB" : Values.round(amount, amount < 10 ? 1 : 0) + " MB";
     }
 
     /** The card that needs a look first: one that will not last, else the one that is used most. */
@@ -194,10 +194,9 @@ class LedgerService {
         String used = gb(month.usedGb());
         OptionalDouble allowance = plan.sim().allowanceGb();
         String of = allowance.isPresent()
-                ? used + " of " + Values.plain(allowance.getAsDouble()) + " GB used"
+                ? used + " of " + Values.format(allowance.getAsDouble()) + " GB used"
                 : used + " GB used";
-        String until =
-                "it resets in " + Text.counted((int) month.daysLeft(), "day") + ", on " + DAY.format(month.next());
+        String until = "it resets in " + Text.count((int) month.daysLeft(), "day") + ", on " + DAY.format(month.next());
         String known = month.counterAt() == null
                 ? " (measuring alone)"
                 : month.counterAt().toLocalDate().isBefore(now.toLocalDate())
@@ -213,7 +212,7 @@ class LedgerService {
     }
 
     private static String gb(double amount) {
-        return Values.rounded(amount, amount < 10 ? 1 : 0);
+        return Values.round(amount, amount < 10 ? 1 : 0);
     }
 
     /** How many of the month's runs, or of the month before where it has none, ran into the cap. */
@@ -232,10 +231,10 @@ class LedgerService {
                         cap))
                 .orElse(new Traffic.Sums(0, 0, 0));
         return runs.runs() == 0
-                ? "The plan is capped at " + Values.plain(cap) + " Mb/s; no run was made on it since "
+                ? "The plan is capped at " + Values.format(cap) + " Mb/s; no run was made on it since "
                         + DAY.format(first) + "."
-                : "The plan is capped at " + Values.plain(cap) + " Mb/s: " + runs.atCap() + " of "
-                        + Text.counted((int) runs.runs(), "run") + " since " + DAY.format(first)
+                : "The plan is capped at " + Values.format(cap) + " Mb/s: " + runs.atCap() + " of "
+                        + Text.count((int) runs.runs(), "run") + " since " + DAY.format(first)
                         + " reached it within 5 %, so no antenna makes these faster.";
     }
 
@@ -248,7 +247,7 @@ class LedgerService {
                         p.sim().capMbps(),
                         p.pricePerMonth()))
                 .toList();
-        return Offer.cheapestFirst(offers, used, needs.required().downMbps()).stream()
+        return Offer.cheapestFirst(offers, used, needs.requirement().downMbps()).stream()
                 .map(f -> new LedgerView.OfferView(
                         f.offer().card(),
                         f.offer().carrier(),

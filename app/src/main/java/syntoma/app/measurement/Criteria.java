@@ -16,7 +16,7 @@ final class Criteria {
         return this;
     }
 
-    String where() {
+    String condition() {
         return where.toString();
     }
 

@@ -70,7 +70,7 @@ class Deliveries {
      * @throws ConflictException when the key came with another measurement
      */
     @Transactional(readOnly = true)
-    public OptionalLong stored(DeliveryKey sent) {
+    public OptionalLong storedMeasurement(DeliveryKey sent) {
         Delivery known = entities.find(Delivery.class, sent.key());
         if (known == null) {
             return OptionalLong.empty();

@@ -171,7 +171,7 @@ public class Intake {
         }
 
         /** Does what can be done with a measurement before its turn; on any thread, one after the other. */
-        public Ready ready(NewMeasurement m) {
+        public Ready prepare(NewMeasurement m) {
             return new Ready(m, Fingerprint.of(m, firstNames));
         }
 
@@ -204,7 +204,7 @@ public class Intake {
 
         /** What was logged meanwhile stays, and goes from the intake; from then on the intake's rows count as there. */
         private void seal(Meanwhile.Import under) {
-            under.logged().forEach((print, logged) -> {
+            under.loggedMeanwhile().forEach((print, logged) -> {
                 if (known.contains(print.high(), print.low()) && isThere(logged)) {
                     int twice = entities.createQuery(
                                     "delete from Measurement m where m.takenAt = :at and m.printHigh = :high"

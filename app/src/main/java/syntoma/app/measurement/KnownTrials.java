@@ -82,7 +82,7 @@ class KnownTrials {
     }
 
     /** The trials of a name, at most one at each campsite. */
-    List<KnownTrial> named(String name) {
+    List<KnownTrial> ofName(String name) {
         return entities.createQuery("from KnownTrial t where t.name = :name", KnownTrial.class)
                 .setParameter("name", name)
                 .getResultList();

@@ -35,7 +35,7 @@ class LogMoments implements Moments, SetupMeasurements {
 
     @Override
     @Transactional(readOnly = true)
-    public boolean ever(long setup) {
+    public boolean hasEver(long setup) {
         return count("Measurement", setup) + count("DeletedMeasurement", setup) > 0;
     }
 

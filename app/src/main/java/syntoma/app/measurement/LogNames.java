@@ -50,14 +50,14 @@ class LogNames {
     /** A row that was out of the log is under the names that its own lead to by now. */
     void follow(MeasurementRow row) {
         row.place(
-                campsites.standing(row.campsiteId),
-                setups.standing(row.setupId),
-                row.carrierId == null ? null : carriers.standing(row.carrierId));
+                campsites.current(row.campsiteId),
+                setups.current(row.setupId),
+                row.carrierId == null ? null : carriers.current(row.carrierId));
         row.print(print(row, first()));
     }
 
     /** A measurement that was logged, for others. */
-    MeasurementStoredEvent stored(MeasurementRow row) {
+    MeasurementStoredEvent storedEvent(MeasurementRow row) {
         return new MeasurementStoredEvent(
                 campsites.name(row.campsiteId).orElseThrow(),
                 setups.name(row.setupId).orElseThrow(),
@@ -67,8 +67,8 @@ class LogNames {
     }
 
     /** A measurement in words. */
-    String said(MeasurementRow row) {
+    String describe(MeasurementRow row) {
         return setups.name(row.setupId).orElseThrow() + " at "
-                + campsites.name(row.campsiteId).orElseThrow() + ", " + Moment.said(row.takenAt);
+                + campsites.name(row.campsiteId).orElseThrow() + ", " + Moment.text(row.takenAt);
     }
 }

@@ -68,7 +68,7 @@ public record LoggedMeasurement(
     }
 
     /** The same with its setup called otherwise. */
-    public LoggedMeasurement called(String name) {
+    public LoggedMeasurement withSetupName(String name) {
         return new LoggedMeasurement(
                 id, takenAt, campsite, stay, name, carrier, rat, band, arfcn, cellId, numbers, server, outcome, trial,
                 round, note, version);

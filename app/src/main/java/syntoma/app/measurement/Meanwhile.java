@@ -23,7 +23,7 @@ class Meanwhile {
         private FingerprintSet sealed;
 
         /** The measurements logged meanwhile, by what makes them the same. */
-        Map<Fingerprint, LoggedMeanwhile> logged() {
+        Map<Fingerprint, LoggedMeanwhile> loggedMeanwhile() {
             return logged;
         }
 
@@ -46,7 +46,7 @@ class Meanwhile {
     }
 
     /** A measurement was logged under a number. */
-    void logged(Fingerprint print, Long id, OffsetDateTime takenAt) {
+    void noteLogged(Fingerprint print, Long id, OffsetDateTime takenAt) {
         Import running = current;
         if (running != null) {
             running.logged.put(print, new LoggedMeanwhile(id, takenAt));

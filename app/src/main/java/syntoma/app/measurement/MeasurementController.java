@@ -72,9 +72,9 @@ class MeasurementController {
             @RequestBody MeasurementForm.Request request,
             @RequestHeader(name = "Idempotency-Key", required = false) @Nullable String key) {
         Deliveries.DeliveryKey sent = Deliveries.DeliveryKey.of(key, request);
-        OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.stored(sent);
+        OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.storedMeasurement(sent);
         if (before.isPresent()) {
-            return log.stored(before.getAsLong());
+            return log.storedEntry(before.getAsLong());
         }
         MeasurementForm.Result read = form.read(request);
         return log.store(read.measurement().orElseThrow(() -> new InvalidInputException(read.problems())), sent);

@@ -87,7 +87,7 @@ class MeasurementEdits implements Undoing {
         return new EditView(
                 id,
                 edits.version(Edits.Kind.MEASUREMENT, id),
-                texts(required(id)),
+                texts(require(id)),
                 edits.history(Edits.Kind.MEASUREMENT, id));
     }
 
@@ -100,7 +100,7 @@ class MeasurementEdits implements Undoing {
      * @throws ConflictException when the log has the same measurement already
      */
     public @Nullable Long edit(long id, MeasurementForm.Request request, @Nullable Integer seen) {
-        Measurement row = required(id);
+        Measurement row = require(id);
         MeasurementForm.Result read = form.read(request);
         Map<String, String> before = texts(row);
         Map<String, String> after = change(
@@ -110,14 +110,14 @@ class MeasurementEdits implements Undoing {
         }
         return journal.write(
                 Journal.Kind.EDITED,
-                "Changed " + names.said(row) + ": " + said(before, after),
+                "Changed " + names.describe(row) + ": " + changesText(before, after),
                 new Correction(id, edits.version(Edits.Kind.MEASUREMENT, id)));
     }
 
     private Map<String, String> change(
             Measurement row, NewMeasurement m, Map<String, String> before, @Nullable Integer seen) {
         Fingerprint wasPrint = row.print();
-        Moments.MeasuredMoment was = row.taken();
+        Moments.MeasuredMoment was = row.moment();
         LogNames.Place place = names.place(m);
         row.place(place.campsite(), place.setup(), place.carrier());
         row.fill(m);
@@ -135,9 +135,9 @@ class MeasurementEdits implements Undoing {
             rememberPrint(row, wasPrint);
         }
         entities.flush();
-        if (!was.equals(row.taken())) {
-            stays.changed(was.at(), was.at());
-            stays.changed(row.takenAt, row.takenAt);
+        if (!was.equals(row.moment())) {
+            stays.onChanged(was.at(), was.at());
+            stays.onChanged(row.takenAt, row.takenAt);
         }
         trials.add(row);
         return after;
@@ -155,7 +155,7 @@ class MeasurementEdits implements Undoing {
         }
     }
 
-    private Measurement required(long id) {
+    private Measurement require(long id) {
         Measurement row = entities.find(Measurement.class, id);
         if (row == null) {
             throw new NotFoundException("no measurement has the number " + id);
@@ -171,7 +171,7 @@ class MeasurementEdits implements Undoing {
                 carriers.name(row.carrierId).orElse(""));
     }
 
-    private static String said(Map<String, String> before, Map<String, String> after) {
+    private static String changesText(Map<String, String> before, Map<String, String> after) {
         Set<String> fields = new TreeSet<>(before.keySet());
         fields.addAll(after.keySet());
         StringBuilder said = new StringBuilder();

@@ -80,7 +80,7 @@ class MeasurementForm {
         List<FieldProblem> problems = new ArrayList<>();
         for (Figure column : List.of(Figure.DOWN_MBPS, Figure.UP_MBPS)) {
             try {
-                rate(texts.get(column)).filter(DataRate::stated).ifPresent(rate -> texts.put(column, plain(rate)));
+                rate(texts.get(column)).filter(DataRate::stated).ifPresent(rate -> texts.put(column, rateText(rate)));
             } catch (IllegalArgumentException refused) {
                 problems.add(new FieldProblem(column.field(), refused.getMessage()));
                 texts.put(column, "");
@@ -89,24 +89,24 @@ class MeasurementForm {
         if (texts.get(Figure.BAND).isEmpty()) {
             channel(texts).flatMap(Channel::band).ifPresent(band -> texts.put(Figure.BAND, band.name()));
         }
-        texts.replaceAll(BareLevel::signed);
+        texts.replaceAll(BareLevel::withMinus);
         MeasurementReader reader = new MeasurementReader(true);
         Optional<NewMeasurement> measurement = reader.read(texts::get);
         for (FieldProblem problem : reader.problems()) {
-            String field = Figure.labelled(problem.field()).orElseThrow().field();
+            String field = Figure.fromLabel(problem.field()).orElseThrow().field();
             problems.add(new FieldProblem(field, problem.message()));
         }
         measurement
                 .map(NewMeasurement::takenAt)
                 .filter(at -> at.isAfter(OffsetDateTime.now(clock).plus(CLOCKS_DIFFER)))
                 .ifPresent(at -> problems.add(new FieldProblem(
-                        Figure.TAKEN_AT.field(), "takenAt is " + Moment.said(at) + ", which is still to come")));
+                        Figure.TAKEN_AT.field(), "takenAt is " + Moment.text(at) + ", which is still to come")));
         return new Result(problems.isEmpty() ? measurement : Optional.empty(), problems);
     }
 
     Check check(Request request) {
         Map<Figure, String> texts = texts(request);
-        texts.replaceAll(BareLevel::signed);
+        texts.replaceAll(BareLevel::withMinus);
         List<GradeOf> grades = new ArrayList<>();
         for (Figure column : isOfCell(texts) ? Figure.numbers() : List.<Figure>of()) {
             column.measure().radio().filter(RadioMetric::isGraded).ifPresent(metric -> number(texts.get(column))
@@ -141,10 +141,10 @@ class MeasurementForm {
     private static Optional<Channel> channel(Map<Figure, String> texts) {
         try {
             Optional<Rat> rat =
-                    Optional.of(texts.get(Figure.RAT)).filter(t -> !t.isEmpty()).map(Rat::labelled);
+                    Optional.of(texts.get(Figure.RAT)).filter(t -> !t.isEmpty()).map(Rat::fromLabel);
             Optional<Band> band = Optional.of(texts.get(Figure.BAND))
                     .filter(t -> !t.isEmpty())
-                    .map(Bands::named);
+                    .map(Bands::of);
             String number = texts.get(Figure.ARFCN);
             return number.isEmpty()
                     ? Optional.empty()
@@ -158,7 +158,7 @@ class MeasurementForm {
     private static boolean isOfCell(Map<Figure, String> texts) {
         try {
             return texts.get(Figure.RAT).isEmpty()
-                    || Rat.labelled(texts.get(Figure.RAT)).isCellular();
+                    || Rat.fromLabel(texts.get(Figure.RAT)).isCellular();
         } catch (IllegalArgumentException notYet) {
             return true;
         }
@@ -173,7 +173,7 @@ class MeasurementForm {
         return number ? Optional.empty() : Optional.of(DataRate.parse(text));
     }
 
-    private static String plain(DataRate rate) {
+    private static String rateText(DataRate rate) {
         return BigDecimal.valueOf(rate.mbps()).stripTrailingZeros().toPlainString();
     }
 
@@ -186,7 +186,7 @@ class MeasurementForm {
         }
         if (!typed.isEmpty()) {
             throw new InvalidInputException(typed.keySet().stream()
-                    .map(name -> new FieldProblem(Text.shortened(name), Text.quoted(name) + " is no field of this"))
+                    .map(name -> new FieldProblem(Text.shortened(name), Text.quote(name) + " is no field of this"))
                     .toList());
         }
         return texts;

@@ -65,9 +65,9 @@ class MeasurementLog {
      * @throws ConflictException when the same measurement is there already
      */
     public StoredEntry store(NewMeasurement m, @Nullable DeliveryKey sent) {
-        OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.stored(sent);
+        OptionalLong before = sent == null ? OptionalLong.empty() : deliveries.storedMeasurement(sent);
         if (before.isPresent()) {
-            return stored(before.getAsLong());
+            return storedEntry(before.getAsLong());
         }
         LogNames.Place place = names.place(m);
         Measurement row =
@@ -80,19 +80,19 @@ class MeasurementLog {
         if (sent != null) {
             deliveries.note(sent, row.id);
         }
-        events.publishEvent(names.stored(row));
-        return stored(row.id);
+        events.publishEvent(names.storedEvent(row));
+        return storedEntry(row.id);
     }
 
     /** What was stored under a number, and what else is logged for the same run of a trial. */
     @Transactional(readOnly = true)
-    public StoredEntry stored(long id) {
+    public StoredEntry storedEntry(long id) {
         Measurement row = entities.find(Measurement.class, id);
         if (row == null || row.trial == null || row.round == null) {
             return new StoredEntry(id, List.of());
         }
         List<SameRoundEntry> beside = trials.sameRun(row).stream()
-                .map(other -> new SameRoundEntry(other.id, names.said(other) + ": " + RowTexts.measured(other)))
+                .map(other -> new SameRoundEntry(other.id, names.describe(other) + ": " + RowTexts.resultText(other)))
                 .toList();
         return new StoredEntry(id, beside);
     }
@@ -100,8 +100,8 @@ class MeasurementLog {
     private void keep(Measurement row) {
         entities.persist(row);
         entities.flush();
-        meanwhile.logged(row.print(), row.id, row.takenAt);
-        stays.logged(row.taken());
+        meanwhile.noteLogged(row.print(), row.id, row.takenAt);
+        stays.onLogged(row.moment());
     }
 
     private boolean isThere(Fingerprint print, OffsetDateTime takenAt) {
@@ -144,8 +144,8 @@ class MeasurementLog {
         entities.persist(new DeletedMeasurement(gone, null));
         entities.remove(gone);
         entities.flush();
-        stays.removed(gone.taken());
-        return journal.write(Journal.Kind.DELETED, "Deleted " + names.said(gone), new Deletion(id));
+        stays.onRemoved(gone.moment());
+        return journal.write(Journal.Kind.DELETED, "Deleted " + names.describe(gone), new Deletion(id));
     }
 
     /**

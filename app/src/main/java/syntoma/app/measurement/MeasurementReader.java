@@ -46,18 +46,18 @@ public final class MeasurementReader {
         problems.clear();
         texts = source;
         OffsetDateTime takenAt = time();
-        String campsite = required(Figure.CAMPSITE);
-        String setup = required(Figure.SETUP);
-        Optional<Rat> rat = parsed(Figure.RAT, Rat::labelled);
+        String campsite = require(Figure.CAMPSITE);
+        String setup = require(Figure.SETUP);
+        Optional<Rat> rat = parse(Figure.RAT, Rat::fromLabel);
         Optional<Outcome> outcome = Optional.empty();
-        if (!required(Figure.OUTCOME).isEmpty()) {
-            outcome = parsed(Figure.OUTCOME, Outcome::labelled);
+        if (!require(Figure.OUTCOME).isEmpty()) {
+            outcome = parse(Figure.OUTCOME, Outcome::fromLabel);
         }
         boolean ok = outcome.orElse(Outcome.FAILED) == Outcome.OK;
         String lat = degrees(Figure.LAT, 90);
         String lon = degrees(Figure.LON, 180);
-        OptionalInt arfcn = whole(Figure.ARFCN, 0, 3279165);
-        OptionalInt round = whole(Figure.ROUND, 1, 99999);
+        OptionalInt arfcn = integer(Figure.ARFCN, 0, 3279165);
+        OptionalInt round = integer(Figure.ROUND, 1, 99999);
         String band = text(Figure.BAND);
         List<FieldProblem> placing = Placing.problems(rat, band, arfcn);
         problems.addAll(placing);
@@ -93,7 +93,7 @@ public final class MeasurementReader {
     }
 
     private OffsetDateTime time() {
-        String text = required(Figure.TAKEN_AT);
+        String text = require(Figure.TAKEN_AT);
         if (text.isEmpty()) {
             return null;
         }
@@ -106,7 +106,7 @@ public final class MeasurementReader {
         } catch (DateTimeException e) {
             problem(
                     Figure.TAKEN_AT,
-                    "taken_at is " + Text.quoted(text)
+                    "taken_at is " + Text.quote(text)
                             + "; write a time with its offset, such as 2026-08-14T18:05:00+03:00");
         }
         return null;
@@ -143,7 +143,7 @@ public final class MeasurementReader {
         }
     }
 
-    private OptionalInt whole(Figure column, int low, int high) {
+    private OptionalInt integer(Figure column, int low, int high) {
         String text = text(column);
         if (text.isEmpty()) {
             return OptionalInt.empty();
@@ -156,8 +156,7 @@ public final class MeasurementReader {
         }
         problem(
                 column,
-                column.label() + " is " + Text.quoted(text) + "; allowed is a whole number from " + low + " to "
-                        + high);
+                column.label() + " is " + Text.quote(text) + "; allowed is a whole number from " + low + " to " + high);
         return OptionalInt.empty();
     }
 
@@ -180,7 +179,7 @@ public final class MeasurementReader {
         String hint = text.indexOf(',') >= 0 && isDecimal(plain.replace(',', '.'))
                 ? "; in a file separated by commas write the decimal point: " + plain.replace(',', '.')
                 : "; allowed is a number such as −97.5";
-        problem(column, column.label() + " is " + Text.quoted(text) + hint);
+        problem(column, column.label() + " is " + Text.quote(text) + hint);
         return "";
     }
 
@@ -198,7 +197,7 @@ public final class MeasurementReader {
         return text.length() > start;
     }
 
-    private <T> Optional<T> parsed(Figure column, Function<String, T> parser) {
+    private <T> Optional<T> parse(Figure column, Function<String, T> parser) {
         String text = text(column);
         if (text.isEmpty()) {
             return Optional.empty();
@@ -211,7 +210,7 @@ public final class MeasurementReader {
         }
     }
 
-    private String required(Figure column) {
+    private String require(Figure column) {
         String text = text(column);
         if (text.isEmpty() && texts.apply(column).isEmpty()) {
             problem(column, column.label() + " is missing");
@@ -228,7 +227,7 @@ public final class MeasurementReader {
             return "";
         }
         try {
-            return column == Figure.NOTE ? Text.lines(column.label(), text) : Text.seen(column.label(), text);
+            return column == Figure.NOTE ? Text.lines(column.label(), text) : Text.visible(column.label(), text);
         } catch (IllegalArgumentException refused) {
             problem(column, refused.getMessage());
             return "";

@@ -137,7 +137,7 @@ abstract class MeasurementRow {
     }
 
     /** What stays need to know of it. */
-    Moments.MeasuredMoment taken() {
+    Moments.MeasuredMoment moment() {
         return new Moments.MeasuredMoment(campsiteId, takenAt, setupId, ok());
     }
 

@@ -79,7 +79,7 @@ public class Measurements {
         }
         // one table in the statement, so that its index serves the order
         TypedQuery<Measurement> query = entities.createQuery(
-                "from Measurement m" + criteria.where()
+                "from Measurement m" + criteria.condition()
                         + (latest ? " order by m.takenAt desc, m.id desc" : " order by m.takenAt, m.id"),
                 Measurement.class);
         criteria.bind(query);
@@ -112,7 +112,7 @@ public class Measurements {
     /** False when there is no such trial. */
     private boolean ofTrial(Criteria criteria, Selection selection) {
         String name = selection.trial().orElseThrow();
-        List<KnownTrial> known = trials.named(name).stream()
+        List<KnownTrial> known = trials.ofName(name).stream()
                 .filter(t -> selection.campsite().map(t.campsiteId::equals).orElse(true))
                 .toList();
         if (known.isEmpty()) {

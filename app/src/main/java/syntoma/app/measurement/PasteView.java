@@ -60,10 +60,10 @@ record PasteView(
 
     /** @param known the name that a carrier is known by here */
     static PasteView of(StatusText read, UnaryOperator<String> known) {
-        List<Doubtful> asked = asked(read.warnings(), known);
+        List<Doubtful> asked = questions(read.warnings(), known);
         Set<String> open = asked.stream().map(Doubtful::field).collect(Collectors.toSet());
         Map<String, String> typed = new LinkedHashMap<>();
-        said(read, known).forEach((figure, value) -> {
+        figureTexts(read, known).forEach((figure, value) -> {
             if (!open.contains(figure.field())) {
                 typed.put(figure.field(), value);
             }
@@ -89,10 +89,10 @@ record PasteView(
                         .skip(inUse(read).isPresent() ? 1 : 0)
                         .map(c -> c.role().label() + ": " + c.says())
                         .toList(),
-                shown(read, new HashSet<>(where.values())));
+                shownLines(read, new HashSet<>(where.values())));
     }
 
-    private static List<PastedLine> shown(StatusText read, Set<Integer> taken) {
+    private static List<PastedLine> shownLines(StatusText read, Set<Integer> taken) {
         Set<Integer> doubtful = read.warnings().stream().map(Warning::line).collect(Collectors.toSet());
         return read.lines().stream()
                 .limit(MOST_LINES)
@@ -102,7 +102,7 @@ record PasteView(
     }
 
     /** The figures of the cell in use and of the speed test. */
-    private static Map<Figure, String> said(StatusText read, UnaryOperator<String> known) {
+    private static Map<Figure, String> figureTexts(StatusText read, UnaryOperator<String> known) {
         Map<Figure, String> said = new LinkedHashMap<>();
         read.carrier().ifPresent(name -> said.put(Figure.CARRIER, known.apply(name)));
         Optional<Cell> cell = inUse(read);
@@ -151,7 +151,7 @@ record PasteView(
         return Arrays.stream(Rat.values()).anyMatch(rat -> rat.label().equals(mode));
     }
 
-    private static List<Doubtful> asked(List<Warning> warnings, UnaryOperator<String> known) {
+    private static List<Doubtful> questions(List<Warning> warnings, UnaryOperator<String> known) {
         Map<String, Doubtful> asked = new LinkedHashMap<>();
         for (Warning warning : warnings) {
             warning.doubt().ifPresent(doubt -> Figure.ofField(doubt.field()).ifPresent(figure -> {

@@ -90,7 +90,7 @@ public class Refiling {
     }
 
     /** Those of some measurements that there are, in the order of time. */
-    public List<Long> known(List<Long> ids) {
+    public List<Long> existing(List<Long> ids) {
         return entities.createQuery(
                         "select m.id from Measurement m where m.id in :ids order by m.takenAt, m.id", Long.class)
                 .setParameter("ids", ids)
@@ -152,7 +152,7 @@ public class Refiling {
 
         void settle() {
             if (from != null && until != null) {
-                stays.changed(from, until);
+                stays.onChanged(from, until);
             }
         }
     }
@@ -287,7 +287,7 @@ public class Refiling {
                 .getResultList();
         for (int i = 0; i < ids.size(); i += AT_ONCE) {
             for (Measurement row : rows(ids.subList(i, Math.min(ids.size(), i + AT_ONCE)))) {
-                back(
+                moveBack(
                         row,
                         entities.find(MovedMeasurement.class, new MovedMeasurement.Key(entry, row.id)),
                         what,
@@ -314,7 +314,7 @@ public class Refiling {
         stretch.settle();
     }
 
-    private void back(Measurement row, MovedMeasurement before, What what, long to, Fingerprint.Names first) {
+    private void moveBack(Measurement row, MovedMeasurement before, What what, long to, Fingerprint.Names first) {
         Long now =
                 switch (what) {
                     case CAMPSITE -> row.campsiteId;

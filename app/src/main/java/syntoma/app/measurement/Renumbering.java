@@ -17,8 +17,8 @@ class Renumbering {
 
     @EventListener(StoreRestoredEvent.class)
     @Transactional(readOnly = true)
-    public void restored() {
-        SequenceNumber.NumberGenerator.taken(Math.max(
+    public void onRestore() {
+        SequenceNumber.NumberGenerator.continueAfter(Math.max(
                 entities.createQuery("select coalesce(max(m.id), 0L) from Measurement m", Long.class)
                         .getSingleResult(),
                 entities.createQuery("select coalesce(max(d.id), 0L) from DeletedMeasurement d", Long.class)

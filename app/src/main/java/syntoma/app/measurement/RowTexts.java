@@ -36,7 +36,7 @@ final class RowTexts {
     }
 
     /** What it measured in words: each number with its unit, or how it ended when it is not ok. */
-    static String measured(MeasurementRow row) {
+    static String resultText(MeasurementRow row) {
         if (!row.ok()) {
             return row.outcome.replace('_', ' ');
         }

@@ -55,7 +55,7 @@ import org.hibernate.type.Type;
         }
 
         /** Leaves the lot at hand where the store was filled again with numbers up to one. */
-        static void taken(long last) {
+        static void continueAfter(long last) {
             TAKEN.set(last);
         }
 

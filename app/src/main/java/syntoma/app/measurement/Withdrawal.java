@@ -57,6 +57,6 @@ public class Withdrawal {
                 .executeUpdate();
         entities.flush();
         entities.clear();
-        stays.changed(from, until);
+        stays.onChanged(from, until);
     }
 }

@@ -36,6 +36,6 @@ enum NameKind {
                 .filter(kind -> kind.word().equals(word))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException(
-                        "no names of " + Text.quoted(word) + "; there are campsite, setup and carrier"));
+                        "no names of " + Text.quote(word) + "; there are campsite, setup and carrier"));
     }
 }

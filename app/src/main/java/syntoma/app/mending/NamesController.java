@@ -50,9 +50,9 @@ class NamesController {
 
     /** A name that is not known is another one of a thing that is. */
     @PutMapping("/also")
-    NamesService.ChangeNumber also(
+    NamesService.ChangeNumber addAlias(
             @PathVariable String kind, @RequestParam String known, @RequestBody NewName request) {
-        return names.also(NameKind.of(kind), known, request.name());
+        return names.addAlias(NameKind.of(kind), known, request.name());
     }
 
     @GetMapping("/close")

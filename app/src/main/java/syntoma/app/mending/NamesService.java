@@ -124,7 +124,7 @@ class NamesService implements Undoing {
 
     /** Lets a name that is not known lead to a thing of another; that one is made where it is new too. */
     @Transactional
-    public ChangeNumber also(NameKind kind, String known, String wanted) {
+    public ChangeNumber addAlias(NameKind kind, String known, String wanted) {
         Long id = register(kind).number(Register.name("known", known));
         String name = Register.name("name", wanted);
         if (register(kind).find(name).filter(id::equals).isPresent()) {
@@ -133,7 +133,7 @@ class NamesService implements Undoing {
         register(kind).alsoNamed(id, name);
         return new ChangeNumber(journal.write(
                 Journal.Kind.ALSO_NAMED,
-                Text.quoted(name) + " in a file means the " + kind.word() + " " + name(kind, id),
+                Text.quote(name) + " in a file means the " + kind.word() + " " + name(kind, id),
                 new Alias(kind.word(), name)));
     }
 
@@ -222,12 +222,12 @@ class NamesService implements Undoing {
         register(kind).part(made.from(), made.into());
         if (kind == NameKind.CAMPSITE) {
             stays.refile(made.stays(), made.from());
-            plans.move(made.into(), made.from(), reversed(made.plans()));
+            plans.move(made.into(), made.from(), reverse(made.plans()));
         }
         refiling.undo(entry, kind.what(), made.into());
     }
 
-    private static Map<String, String> reversed(Map<String, String> names) {
+    private static Map<String, String> reverse(Map<String, String> names) {
         return names.entrySet().stream()
                 .collect(java.util.stream.Collectors.toMap(Map.Entry::getValue, Map.Entry::getKey));
     }

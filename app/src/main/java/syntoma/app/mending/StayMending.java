@@ -89,11 +89,11 @@ class StayMending implements Undoing {
     public MendOutcome dates(
             long id, OffsetDateTime arrivedAt, @Nullable OffsetDateTime leftAt, @Nullable Integer seen) {
         Dates before = stays.of(id);
-        Dates wanted = checked(id, new Dates(before.campsite(), arrivedAt, leftAt, true));
+        Dates wanted = check(id, new Dates(before.campsite(), arrivedAt, leftAt, true));
         if (before.arrivedAt().isEqual(wanted.arrivedAt()) && before.end().isEqual(wanted.end())) {
             return new MendOutcome(0, null);
         }
-        edits.change(Edits.Kind.STAY, id, "This stay", seen, said(before), said(wanted));
+        edits.change(Edits.Kind.STAY, id, "This stay", seen, texts(before), texts(wanted));
         stays.set(id, wanted);
         return new MendOutcome(
                 0,
@@ -103,7 +103,7 @@ class StayMending implements Undoing {
                         new StayChange(Was.of(id, before), edits.version(Edits.Kind.STAY, id), null, null, false)));
     }
 
-    private Dates checked(long id, Dates wanted) {
+    private Dates check(long id, Dates wanted) {
         if (wanted.arrivedAt() == null) {
             throw new InvalidInputException("arrivedAt", "arrivedAt is missing; write a time with its offset");
         }
@@ -114,13 +114,13 @@ class StayMending implements Undoing {
         OffsetDateTime now = OffsetDateTime.now(clock);
         if (wanted.arrivedAt().isAfter(now)) {
             throw new InvalidInputException(
-                    "arrivedAt", "arrivedAt is " + Moment.said(wanted.arrivedAt()) + ", which is still to come");
+                    "arrivedAt", "arrivedAt is " + Moment.text(wanted.arrivedAt()) + ", which is still to come");
         }
         if (wanted.leftAt() != null && !wanted.leftAt().isAfter(wanted.arrivedAt())) {
             throw new InvalidInputException(
                     "leftAt",
-                    "leftAt is " + Moment.said(wanted.leftAt()) + "; it must be after the arrival, "
-                            + Moment.said(wanted.arrivedAt()));
+                    "leftAt is " + Moment.text(wanted.leftAt()) + "; it must be after the arrival, "
+                            + Moment.text(wanted.arrivedAt()));
         }
         stays.inTheWay(id, wanted).ifPresent(other -> {
             throw new ConflictException(
@@ -139,7 +139,7 @@ class StayMending implements Undoing {
         }
     }
 
-    private static Map<String, String> said(Dates dates) {
+    private static Map<String, String> texts(Dates dates) {
         Map<String, String> said = new TreeMap<>();
         said.put("arrivedAt", dates.arrivedAt().toString());
         if (dates.leftAt() != null) {
@@ -149,7 +149,7 @@ class StayMending implements Undoing {
     }
 
     private static String span(Dates dates) {
-        return Moment.said(dates.arrivedAt()) + " – " + (dates.leftAt() == null ? "now" : Moment.said(dates.leftAt()));
+        return Moment.text(dates.arrivedAt()) + " – " + (dates.leftAt() == null ? "now" : Moment.text(dates.leftAt()));
     }
 
     /** Makes two stays of one; what was measured from a moment on belongs to the later. */
@@ -159,21 +159,21 @@ class StayMending implements Undoing {
         if (at == null || !at.isAfter(before.arrivedAt()) || !at.isBefore(before.end())) {
             throw new InvalidInputException(
                     "at",
-                    "at is " + (at == null ? "missing" : Moment.said(at)) + "; it must lie within the stay, "
+                    "at is " + (at == null ? "missing" : Moment.text(at)) + "; it must lie within the stay, "
                             + span(before));
         }
         Long campsite = name.isEmpty() ? Long.valueOf(before.campsite()) : campsites.number(name);
         List<Long> later =
                 campsite == before.campsite() ? List.of() : refiling.during(before.campsite(), at, before.end());
         long entry = journal.write(Journal.Kind.STAY_CHANGED, "", "");
-        boolean stood = stays.standing().filter(s -> s == id).isPresent();
+        boolean stood = stays.standingStay().filter(s -> s == id).isPresent();
         edits.change(
                 Edits.Kind.STAY,
                 id,
                 "This stay",
                 null,
-                said(before),
-                said(part(before, before.arrivedAt(), at.minusSeconds(1))));
+                texts(before),
+                texts(part(before, before.arrivedAt(), at.minusSeconds(1))));
         stays.set(id, part(before, before.arrivedAt(), at.minusSeconds(1)));
         long added = stays.add(new Dates(campsite, at, before.leftAt(), true));
         if (stood) {
@@ -182,7 +182,7 @@ class StayMending implements Undoing {
         int moved = later.isEmpty() ? 0 : refiling.move(entry, later, campsite).moved();
         journal.complete(
                 entry,
-                "Split the stay at " + stays.place(before) + " at " + Moment.said(at)
+                "Split the stay at " + stays.place(before) + " at " + Moment.text(at)
                         + (campsite == before.campsite()
                                 ? ""
                                 : "; the later part was at "
@@ -209,7 +209,7 @@ class StayMending implements Undoing {
             throw new InvalidInputException(
                     "measurements", "measurements needs the numbers of 1 to " + MOST_MOVED + " of them");
         }
-        List<Long> ids = refiling.known(wanted);
+        List<Long> ids = refiling.existing(wanted);
         if (ids.size() < wanted.stream().distinct().count()) {
             throw new NotFoundException("some of the measurements are not there any more; look at the list again");
         }
@@ -226,9 +226,9 @@ class StayMending implements Undoing {
         // a stay that follows from the measurements may last long enough by now
         Dates follows = stays.of(stay);
         boolean holds = follows.covers(span.from(), span.to());
-        Dates after = holds ? follows : checked(stay, widened(follows, span));
+        Dates after = holds ? follows : check(stay, widened(follows, span));
         if (!holds) {
-            edits.change(Edits.Kind.STAY, stay, "This stay", null, said(before), said(after));
+            edits.change(Edits.Kind.STAY, stay, "This stay", null, texts(before), texts(after));
             stays.set(stay, after);
         }
         int count = outcome.moved() + outcome.same();
@@ -270,7 +270,7 @@ class StayMending implements Undoing {
         }
         Optional.ofNullable(made.was()).ifPresent(was -> {
             Dates stands = stays.of(was.id());
-            edits.change(Edits.Kind.STAY, was.id(), "This stay", null, said(stands), said(was.dates()));
+            edits.change(Edits.Kind.STAY, was.id(), "This stay", null, texts(stands), texts(was.dates()));
             stays.set(was.id(), was.dates());
         });
         if (made.movedTo() != null) {

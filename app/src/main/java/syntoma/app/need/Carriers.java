@@ -77,7 +77,7 @@ public class Carriers extends Register<Carrier> {
         }
         List<String> bands = IntStream.range(0, given.size())
                 .mapToObj(i -> InvalidInputException.naming(
-                        "bands[" + i + "]", () -> Bands.named(Objects.requireNonNullElse(given.get(i), ""))
+                        "bands[" + i + "]", () -> Bands.of(Objects.requireNonNullElse(given.get(i), ""))
                                 .name()))
                 .distinct()
                 .toList();
@@ -105,13 +105,13 @@ public class Carriers extends Register<Carrier> {
         List<RegionView> own =
                 regions().stream().filter(r -> r.carrier().equals(carrier)).toList();
         if (region != null && own.stream().noneMatch(r -> r.region().equals(region))) {
-            throw new NotFoundException(carrier + " has no region " + Text.quoted(region));
+            throw new NotFoundException(carrier + " has no region " + Text.quote(region));
         }
         return own.stream()
                 .filter(r -> region == null || r.region().equals(region))
                 .flatMap(r -> r.bands().stream())
                 .distinct()
-                .map(Bands::named)
+                .map(Bands::of)
                 .toList();
     }
 
@@ -122,7 +122,7 @@ public class Carriers extends Register<Carrier> {
      */
     @Transactional(readOnly = true)
     public void check(String name) {
-        required(name);
+        require(name);
     }
 
     /** Whether bands of a carrier are entered for a region. */

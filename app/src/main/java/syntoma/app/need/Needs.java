@@ -90,7 +90,7 @@ public class Needs {
                 rows().stream()
                         .map(n -> view(n, versions.getOrDefault(n.id, 0)))
                         .toList(),
-                requirement(),
+                requirementView(),
                 Arrays.stream(PartOfDay.values()).map(PartOfDay::label).toList());
     }
 
@@ -154,7 +154,7 @@ public class Needs {
                 optional(n.upMbps()),
                 optional(n.loadedMs()),
                 optional(n.lossPct()),
-                PartOfDay.labelled(Objects.requireNonNullElse(n.partOfDay(), "")),
+                PartOfDay.fromLabel(Objects.requireNonNullElse(n.partOfDay(), "")),
                 n.hoursADay());
     }
 
@@ -166,7 +166,7 @@ public class Needs {
     public void put(NeedRequest wanted, @Nullable Integer seen) {
         String name = InvalidInputException.naming("name", () -> Text.name("name", wanted.name(), LONGEST_NAME));
         InvalidInputException.naming(
-                "partOfDay", () -> PartOfDay.labelled(Objects.requireNonNullElse(wanted.partOfDay(), "")));
+                "partOfDay", () -> PartOfDay.fromLabel(Objects.requireNonNullElse(wanted.partOfDay(), "")));
         Need need = InvalidInputException.naming("need", () -> need(wanted));
         NeedRow row =
                 rows().stream().filter(n -> n.name.equals(name)).findFirst().orElseGet(() -> new NeedRow(name));
@@ -185,18 +185,18 @@ public class Needs {
 
     /** The needs that are chosen. */
     @Transactional(readOnly = true)
-    public List<Need> chosen() {
+    public List<Need> chosenNeeds() {
         return rows().stream().filter(n -> n.chosen).map(n -> need(request(n))).toList();
     }
 
     /** What the chosen needs ask for together. */
     @Transactional(readOnly = true)
-    public Requirement required() {
-        return Requirement.of(chosen());
+    public Requirement requirement() {
+        return Requirement.of(chosenNeeds());
     }
 
-    private RequirementView requirement() {
-        List<Need> chosen = chosen();
+    private RequirementView requirementView() {
+        List<Need> chosen = chosenNeeds();
         Requirement r = Requirement.of(chosen);
         Optional<Double> upload = vehicles.uploadGb();
         return new RequirementView(

@@ -130,7 +130,7 @@ public class Vehicles {
     public void put(VehicleRequest wanted, @Nullable Integer seen) {
         VehicleRequest before = request();
         Shell shell = InvalidInputException.naming(
-                "body", () -> Shell.labelled(Objects.requireNonNullElse(wanted.body(), "")));
+                "body", () -> Shell.fromLabel(Objects.requireNonNullElse(wanted.body(), "")));
         Vehicle vehicle = InvalidInputException.naming(
                 "vehicle",
                 () -> new Vehicle(
@@ -149,7 +149,7 @@ public class Vehicles {
                         "uploadGb", () -> Values.within("usual upload", v, 0.001, 10_000, "GB")));
         List<String> features = Objects.requireNonNullElse(wanted.features(), List.<String>of()).stream()
                 .map(f -> InvalidInputException.naming(
-                        "features", () -> Feature.labelled(Objects.requireNonNullElse(f, ""))
+                        "features", () -> Feature.fromLabel(Objects.requireNonNullElse(f, ""))
                                 .label()))
                 .distinct()
                 .toList();
@@ -186,7 +186,7 @@ public class Vehicles {
         if (!CURRENCY.matcher(sign).matches()) {
             throw new InvalidInputException(
                     "currency",
-                    "currency is " + Text.quoted(text) + "; allowed are up to 8 letters and signs, such as € or kr");
+                    "currency is " + Text.quote(text) + "; allowed are up to 8 letters and signs, such as € or kr");
         }
         return sign;
     }
@@ -199,7 +199,8 @@ public class Vehicles {
     @Transactional(readOnly = true)
     public Vehicle vehicle() {
         Rig rig = rig();
-        return new Vehicle(rig.vehicle, Shell.labelled(rig.body), rig.heightM, rig.limitM, rig.batteryAh, rig.batteryV);
+        return new Vehicle(
+                rig.vehicle, Shell.fromLabel(rig.body), rig.heightM, rig.limitM, rig.batteryAh, rig.batteryV);
     }
 
     /** Hours a day that the chain runs. */
@@ -233,7 +234,7 @@ public class Vehicles {
         return features.isEmpty()
                 ? List.of()
                 : Arrays.stream(features.split(SEPARATOR))
-                        .map(Feature::labelled)
+                        .map(Feature::fromLabel)
                         .toList();
     }
 

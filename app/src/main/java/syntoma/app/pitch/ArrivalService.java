@@ -99,7 +99,7 @@ class ArrivalService {
                 at.map(Coordinates::lat).orElse(null),
                 at.map(Coordinates::lon).orElse(null),
                 problem,
-                at.map(here -> near(all, here)).orElse(List.of()),
+                at.map(here -> nearViews(all, here)).orElse(List.of()),
                 all.stream()
                         .filter(p -> p.name().equals(campsite))
                         .findFirst()
@@ -112,11 +112,11 @@ class ArrivalService {
 
     @Nullable
     private String askMast() {
-        List<String> up = states.raised();
+        List<String> up = states.raisedAntennas();
         return up.isEmpty() ? null : Leaving.question(up);
     }
 
-    private static List<ArrivalView.NearView> near(List<Place> all, Coordinates here) {
+    private static List<ArrivalView.NearView> nearViews(List<Place> all, Coordinates here) {
         return all.stream()
                 .filter(p -> p.lat() != null && p.lon() != null)
                 .map(p -> new ArrivalView.NearView(
@@ -172,7 +172,7 @@ class ArrivalService {
                 .map(text -> InvalidInputException.naming("coordinates", () -> Coordinates.read(text)));
         List<String> surroundings = Objects.requireNonNullElse(request.surroundings(), List.<String>of()).stream()
                 .map(word -> InvalidInputException.naming(
-                        "surroundings", () -> Surroundings.labelled(Objects.requireNonNullElse(word, ""))
+                        "surroundings", () -> Surroundings.fromLabel(Objects.requireNonNullElse(word, ""))
                                 .word()))
                 .distinct()
                 .toList();

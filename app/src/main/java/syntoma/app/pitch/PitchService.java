@@ -75,7 +75,7 @@ class PitchService {
                 headline(stay, tonight),
                 HOURS,
                 options(lately.isEmpty() ? stay : lately, named),
-                heard(stay, everHere, named),
+                latestReading(stay, everHere, named),
                 stay,
                 metrics(stay),
                 tonight.map(Results.LatestTrial::view).orElse(null));
@@ -83,7 +83,7 @@ class PitchService {
 
     private static List<String> metrics(List<LoggedMeasurement> runs) {
         Predicate<Figure> measured = figure -> runs.stream().anyMatch(m -> m.ok() && m.value(figure) != null);
-        return Figure.compared(measured).stream()
+        return Figure.comparedFigures(measured).stream()
                 .filter(measured)
                 .map(Figure::field)
                 .toList();
@@ -123,7 +123,7 @@ class PitchService {
         return option.up() == null ? 0 : option.up().median();
     }
 
-    private static PitchView.LatestReading heard(
+    private static PitchView.LatestReading latestReading(
             List<LoggedMeasurement> stay, List<LoggedMeasurement> everHere, Map<String, SetupName> setups) {
         List<LoggedMeasurement> readings =
                 stay.stream().filter(m -> m.value(Figure.RSRP_DBM) != null).toList();

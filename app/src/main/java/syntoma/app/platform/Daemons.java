@@ -11,20 +11,20 @@ public final class Daemons {
 
     /** One thread that works at times. */
     public static ScheduledExecutorService ticking(String name) {
-        return Executors.newSingleThreadScheduledExecutor(named(name));
+        return Executors.newSingleThreadScheduledExecutor(threadFactory(name));
     }
 
     /** One thread that works one thing after the other. */
     public static ExecutorService one(String name) {
-        return Executors.newSingleThreadExecutor(named(name));
+        return Executors.newSingleThreadExecutor(threadFactory(name));
     }
 
     /** As many threads as there is work at a time. */
-    public static ExecutorService many(String name) {
-        return Executors.newCachedThreadPool(named(name));
+    public static ExecutorService cachedPool(String name) {
+        return Executors.newCachedThreadPool(threadFactory(name));
     }
 
-    private static ThreadFactory named(String name) {
+    private static ThreadFactory threadFactory(String name) {
         return work -> {
             Thread thread = new Thread(work, name);
             thread.setDaemon(true);

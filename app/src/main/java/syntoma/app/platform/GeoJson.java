@@ -140,8 +140,7 @@ public final class GeoJson {
             if (!collection && !own.type.equals("Feature")) {
                 throw new InvalidInputException(
                         "geojson",
-                        "type is " + Text.quoted(own.type)
-                                + "; allowed is FeatureCollection with features, or Feature");
+                        "type is " + Text.quote(own.type) + "; allowed is FeatureCollection with features, or Feature");
             }
             return collection ? features : List.of(own.feature());
         }
@@ -233,7 +232,7 @@ public final class GeoJson {
                     null,
                     properties,
                     placed
-                            ? "geometry is " + Text.quoted(geometry) + (point ? " without two numbers" : "")
+                            ? "geometry is " + Text.quote(geometry) + (point ? " without two numbers" : "")
                                     + "; allowed is a Point with its longitude and latitude, or null"
                             : null);
         }

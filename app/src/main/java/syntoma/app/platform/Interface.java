@@ -120,7 +120,7 @@ class Interface implements WebMvcConfigurer {
 
         /** Addresses of before: bookmarks and printed pages go on working. */
         @GetMapping({"/pitch", "/rig", "/fit-out", "/bench"})
-        ResponseEntity<Void> moved(HttpServletRequest request) {
+        ResponseEntity<Void> redirect(HttpServletRequest request) {
             String query = request.getQueryString();
             String now = MOVED.get(request.getServletPath()) + (query == null ? "" : "?" + query);
             return ResponseEntity.status(HttpStatus.PERMANENT_REDIRECT)
@@ -130,7 +130,8 @@ class Interface implements WebMvcConfigurer {
 
         /** An address that is none: who looks at it sees the application's own page, which says so. */
         @GetMapping({"/{view:" + NO_PART + "}", "/{view:" + NO_PART + "}/**"})
-        ResponseEntity<String> lost(HttpServletRequest request, @RequestAttribute String nonce) throws IOException {
+        ResponseEntity<String> unknownAddress(HttpServletRequest request, @RequestAttribute String nonce)
+                throws IOException {
             String accepted = request.getHeader(HttpHeaders.ACCEPT);
             if (accepted == null || !accepted.contains(MediaType.TEXT_HTML_VALUE)) {
                 throw new NotFoundException("there is nothing at this address");

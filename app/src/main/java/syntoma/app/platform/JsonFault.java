@@ -69,7 +69,7 @@ final class JsonFault {
                             .collect(Collectors.joining(", "));
         }
         if (mapping instanceof InvalidFormatException format) {
-            return field + " is " + Text.quoted(String.valueOf(format.getValue())) + "; allowed is "
+            return field + " is " + Text.quote(String.valueOf(format.getValue())) + "; allowed is "
                     + kind(format.getTargetType());
         }
         if (mapping.getOriginalMessage().contains("`null`")) {

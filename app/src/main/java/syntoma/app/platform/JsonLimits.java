@@ -15,7 +15,7 @@ class JsonLimits {
     private static final int LONGEST_TEXT = 1_000_000;
 
     @Bean
-    Jackson2ObjectMapperBuilderCustomizer limited() {
+    Jackson2ObjectMapperBuilderCustomizer limits() {
         return builder -> builder.factory(JsonFactory.builder()
                 .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                 .streamReadConstraints(StreamReadConstraints.builder()

@@ -9,7 +9,7 @@ public final class LocalMachine {
     private LocalMachine() {}
 
     /** Whether a request comes from this machine. */
-    public static boolean sent(HttpServletRequest request) {
+    public static boolean isSender(HttpServletRequest request) {
         return is(request.getRemoteAddr());
     }
 

@@ -11,7 +11,7 @@ public final class Moment {
     private Moment() {}
 
     /** Such as 14 Aug 2026 18:05. */
-    public static String said(OffsetDateTime at) {
+    public static String text(OffsetDateTime at) {
         return SAID.format(at);
     }
 }

@@ -67,7 +67,7 @@ class Problems extends ResponseEntityExceptionHandler {
         String given = wrong.getValue() instanceof Object[] several
                 ? Arrays.stream(several).map(String::valueOf).collect(Collectors.joining(", "))
                 : String.valueOf(wrong.getValue());
-        String message = wrong.getName() + " is " + Text.quoted(given) + "; allowed is " + wanted;
+        String message = wrong.getName() + " is " + Text.quote(given) + "; allowed is " + wanted;
         return answer(HttpStatus.BAD_REQUEST, message, List.of(new FieldProblem(wrong.getName(), message)));
     }
 

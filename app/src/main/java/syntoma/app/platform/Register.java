@@ -38,8 +38,8 @@ public abstract class Register<E extends NamedThing> {
     public Map<String, Long> numbers() {
         Map<Long, E> all = everything();
         Map<String, Long> numbers = new HashMap<>();
-        former().forEach(f -> numbers.put(f.name, standing(f.thingId, all)));
-        all.values().forEach(thing -> numbers.put(thing.name(), standing(thing.id(), all)));
+        former().forEach(f -> numbers.put(f.name, current(f.thingId, all)));
+        all.values().forEach(thing -> numbers.put(thing.name(), current(thing.id(), all)));
         return numbers;
     }
 
@@ -47,7 +47,7 @@ public abstract class Register<E extends NamedThing> {
     @Transactional(readOnly = true)
     public Map<Long, String> names() {
         Map<Long, E> all = everything();
-        return all.keySet().stream().collect(Collectors.toMap(id -> id, id -> all.get(standing(id, all))
+        return all.keySet().stream().collect(Collectors.toMap(id -> id, id -> all.get(current(id, all))
                 .name()));
     }
 
@@ -59,10 +59,10 @@ public abstract class Register<E extends NamedThing> {
         Map<Long, String> first =
                 former.stream().filter(f -> f.first).collect(Collectors.toMap(f -> f.thingId, f -> f.name));
         Map<String, String> names = new HashMap<>();
-        former.forEach(f -> names.put(f.name, first(standing(f.thingId, all), all, first)));
+        former.forEach(f -> names.put(f.name, first(current(f.thingId, all), all, first)));
         all.values().stream()
                 .filter(thing -> thing.mergedInto() != null || first.containsKey(thing.id()))
-                .forEach(thing -> names.put(thing.name(), first(standing(thing.id(), all), all, first)));
+                .forEach(thing -> names.put(thing.name(), first(current(thing.id(), all), all, first)));
         return names;
     }
 
@@ -70,7 +70,7 @@ public abstract class Register<E extends NamedThing> {
         return first.getOrDefault(id, all.get(id).name());
     }
 
-    private Long standing(Long id, Map<Long, E> all) {
+    private Long current(Long id, Map<Long, E> all) {
         Long standing = id;
         while (all.get(standing).mergedInto() != null) {
             standing = all.get(standing).mergedInto();
@@ -97,17 +97,17 @@ public abstract class Register<E extends NamedThing> {
                 .getResultList();
     }
 
-    protected Optional<E> named(String name) {
+    protected Optional<E> findByName(String name) {
         return entities.createQuery("from " + kind.getSimpleName() + " e where e.name = :name", kind)
                 .setParameter("name", name)
                 .getResultStream()
                 .findFirst()
                 .or(() -> Optional.ofNullable(entities.find(FormerName.class, new FormerName.Key(what, name)))
                         .map(former -> entities.find(kind, former.thingId)))
-                .map(this::standing);
+                .map(this::current);
     }
 
-    private E standing(E thing) {
+    private E current(E thing) {
         E standing = thing;
         while (standing.mergedInto() != null) {
             standing = entities.find(kind, standing.mergedInto());
@@ -118,7 +118,7 @@ public abstract class Register<E extends NamedThing> {
     /** The thing of a number, or the one that it was merged into. */
     protected Optional<E> numbered(@Nullable Long number) {
         return Optional.ofNullable(number == null ? null : entities.find(kind, number))
-                .map(this::standing);
+                .map(this::current);
     }
 
     /**
@@ -126,8 +126,9 @@ public abstract class Register<E extends NamedThing> {
      *
      * @throws NotFoundException when there is none
      */
-    protected E required(String name) {
-        return named(name).orElseThrow(() -> new NotFoundException("no " + what + " is named " + Text.quoted(name)));
+    protected E require(String name) {
+        return findByName(name)
+                .orElseThrow(() -> new NotFoundException("no " + what + " is named " + Text.quote(name)));
     }
 
     /**
@@ -135,14 +136,14 @@ public abstract class Register<E extends NamedThing> {
      *
      * @throws NotFoundException when there is none
      */
-    protected E required(long number) {
+    protected E require(long number) {
         return numbered(number).orElseThrow(() -> new NotFoundException("no " + what + " has the number " + number));
     }
 
     /** The number of a name, where there is one. */
     @Transactional(readOnly = true)
     public Optional<Long> find(String name) {
-        return named(name).map(NamedThing::id);
+        return findByName(name).map(NamedThing::id);
     }
 
     /** The name of a number; empty for null. */
@@ -157,8 +158,8 @@ public abstract class Register<E extends NamedThing> {
      * @throws NotFoundException when there is none
      */
     @Transactional(readOnly = true)
-    public Long standing(long number) {
-        return required(number).id();
+    public Long current(long number) {
+        return require(number).id();
     }
 
     /** The name that a number has by itself, also where another stands for it. */
@@ -195,7 +196,7 @@ public abstract class Register<E extends NamedThing> {
      */
     public void rename(long id, String wanted) {
         String name = name("name", wanted);
-        E thing = required(id);
+        E thing = require(id);
         String before = thing.name();
         if (before.equals(name)) {
             return;
@@ -219,9 +220,9 @@ public abstract class Register<E extends NamedThing> {
      */
     public void alsoNamed(long id, String wanted) {
         String name = name("name", wanted);
-        E thing = required(id);
+        E thing = require(id);
         checkFree(thing, name);
-        if (named(name).isEmpty()) {
+        if (findByName(name).isEmpty()) {
             entities.persist(new FormerName(new FormerName.Key(what, name), thing.id(), false));
             entities.flush();
         }
@@ -237,10 +238,10 @@ public abstract class Register<E extends NamedThing> {
     }
 
     private void checkFree(E thing, String name) {
-        named(name).filter(other -> !other.id().equals(thing.id())).ifPresent(other -> {
+        findByName(name).filter(other -> !other.id().equals(thing.id())).ifPresent(other -> {
             String whose =
                     other.name().equals(name) ? "which another " + what + " has" : "which leads to " + other.name();
-            throw new ConflictException("name", "name is " + Text.quoted(name) + ", " + whose);
+            throw new ConflictException("name", "name is " + Text.quote(name) + ", " + whose);
         });
     }
 
@@ -260,7 +261,7 @@ public abstract class Register<E extends NamedThing> {
 
     /** Lets another thing stand for one. */
     public void merge(long from, long into) {
-        required(from).merge(required(into).id());
+        require(from).merge(require(into).id());
         entities.flush();
     }
 

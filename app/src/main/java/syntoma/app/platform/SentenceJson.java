@@ -28,14 +28,14 @@ public class SentenceJson extends StdSerializer<Sentence> {
 
     @Override
     public void serialize(Sentence sentence, JsonGenerator json, SerializerProvider provider) throws IOException {
-        json.writeString(sentence.in(wanted()));
+        json.writeString(sentence.in(requestedUnits()));
     }
 
-    private static UnitSystem wanted() {
+    private static UnitSystem requestedUnits() {
         return Optional.ofNullable(RequestContextHolder.getRequestAttributes())
                 .filter(ServletRequestAttributes.class::isInstance)
                 .map(call -> ((ServletRequestAttributes) call).getRequest().getHeader(HEADER))
-                .map(UnitSystem::labelled)
+                .map(UnitSystem::fromLabel)
                 .orElse(UnitSystem.METRIC);
     }
 }

@@ -95,7 +95,7 @@ class WellFormedRequests extends OncePerRequestFilter {
     private static Optional<String> problemOfUnits(@Nullable String units) {
         try {
             if (units != null) {
-                UnitSystem.labelled(units);
+                UnitSystem.fromLabel(units);
             }
             return Optional.empty();
         } catch (IllegalArgumentException unknown) {

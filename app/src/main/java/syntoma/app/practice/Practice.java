@@ -132,19 +132,19 @@ class Practice {
 
     @Transactional(readOnly = true)
     PracticeView view(long id) {
-        return view(found(id));
+        return view(find(id));
     }
 
     /** What a trial would take; keeps nothing. */
     @Transactional(readOnly = true)
     PracticeEffort effort(long id, PracticePlan plan) {
-        Effort effort = PracticeGame.of(found(id).seed).effort(rounds(plan), runs(plan));
+        Effort effort = PracticeGame.of(find(id).seed).effort(rounds(plan), runs(plan));
         return new PracticeEffort(effort.minutes(), effort.gb());
     }
 
     /** Sends the hands out; once. */
     PracticeView make(long id, PracticePlan plan) {
-        StoredGame practised = found(id);
+        StoredGame practised = find(id);
         if (practised.rounds != null) {
             throw new ConflictException("the trial is made already; give your verdict");
         }
@@ -154,14 +154,14 @@ class Practice {
     }
 
     private static int rounds(PracticePlan plan) {
-        return whole("rounds", plan.rounds(), InterimLooks.FEWEST, InterimLooks.MOST);
+        return integer("rounds", plan.rounds(), InterimLooks.FEWEST, InterimLooks.MOST);
     }
 
     private static int runs(PracticePlan plan) {
-        return whole("runs", plan.runs(), 1, Noise.MOST_RUNS);
+        return integer("runs", plan.runs(), 1, Noise.MOST_RUNS);
     }
 
-    private static int whole(String field, @Nullable Integer value, int low, int high) {
+    private static int integer(String field, @Nullable Integer value, int low, int high) {
         if (value == null) {
             throw new InvalidInputException(field, field + " are missing; allowed are " + low + " to " + high);
         }
@@ -171,7 +171,7 @@ class Practice {
 
     /** Takes the verdict, and tells the truth. */
     PracticeView judge(long id, PracticeVerdict verdict) {
-        StoredGame practised = found(id);
+        StoredGame practised = find(id);
         if (practised.rounds == null) {
             throw new ConflictException("nothing was measured yet; send the hands out first");
         }
@@ -179,14 +179,14 @@ class Practice {
             throw new ConflictException("the verdict was given already");
         }
         Claim said = InvalidInputException.naming(
-                "said", () -> Claim.labelled(verdict.said() == null ? "" : verdict.said()));
+                "said", () -> Claim.fromLabel(verdict.said() == null ? "" : verdict.said()));
         PracticeGame game = PracticeGame.of(practised.seed);
         double truth = game.truth(game.asksForUpload());
         double margin = margin(game);
         practised.said = said.label();
         practised.isRight = said.isRight(truth, margin);
         practised.claimedTooMuch =
-                said.isTooMuch(truth, margin, compared(game, practised).verdict());
+                said.isTooMuch(truth, margin, compare(game, practised).verdict());
         return view(practised);
     }
 
@@ -198,7 +198,7 @@ class Practice {
         return figure(game).scale().off(figure(game).scale().margin());
     }
 
-    private static Comparison compared(PracticeGame game, StoredGame practised) {
+    private static Comparison compare(PracticeGame game, StoredGame practised) {
         Figure figure = figure(game);
         List<Run> runs = game.trial(practised.rounds, practised.runs);
         return new Comparer(
@@ -216,11 +216,11 @@ class Practice {
                 game.lesson().campsite(),
                 game.lesson().fromHour(),
                 game.asksForUpload() ? "upload" : "download",
-                practised.rounds == null ? null : made(game, practised),
+                practised.rounds == null ? null : madeView(game, practised),
                 practised.said == null ? null : truth(game, practised));
     }
 
-    private static PracticeMade made(PracticeGame game, StoredGame practised) {
+    private static PracticeMade madeView(PracticeGame game, StoredGame practised) {
         List<Run> runs = game.trial(practised.rounds, practised.runs);
         Effort effort = game.effort(practised.rounds, practised.runs);
         List<PracticeRound> byRound = new ArrayList<>();
@@ -241,7 +241,7 @@ class Practice {
     }
 
     private static PracticeTruth truth(PracticeGame game, StoredGame practised) {
-        Comparison compared = compared(game, practised);
+        Comparison compared = compare(game, practised);
         return new PracticeTruth(
                 game.lesson().title(),
                 game.lesson().says(),
@@ -260,7 +260,7 @@ class Practice {
                         .toList());
     }
 
-    private StoredGame found(long id) {
+    private StoredGame find(long id) {
         return Optional.ofNullable(entities.find(StoredGame.class, id))
                 .orElseThrow(() -> new NotFoundException("no practice trial has the number " + id));
     }

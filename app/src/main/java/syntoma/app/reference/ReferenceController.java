@@ -91,7 +91,7 @@ class ReferenceController {
     @GetMapping("/bands/{name}")
     BandDto band(@PathVariable String name) {
         try {
-            return BandDto.of(Bands.named(name));
+            return BandDto.of(Bands.of(name));
         } catch (IllegalArgumentException unknown) {
             throw new NotFoundException(unknown.getMessage());
         }
@@ -114,7 +114,7 @@ class ReferenceController {
         } else if (band == null) {
             channel = InvalidInputException.naming("nrarfcn", () -> Channels.nrarfcn(nrarfcn));
         } else {
-            Band named = InvalidInputException.naming("band", () -> Bands.named(band));
+            Band named = InvalidInputException.naming("band", () -> Bands.of(band));
             channel = InvalidInputException.naming("nrarfcn", () -> Channels.nrarfcn(nrarfcn, named));
         }
         return new ChannelDto(

@@ -68,7 +68,7 @@ public record ChainPlan(
         }
 
         /** On the roof, with nothing between. */
-        static Run plain(long antenna) {
+        static Run onRoof(long antenna) {
             return new Run(antenna, List.of(), Map.of(), null, Placement.ROOF.label(), 0, null);
         }
 
@@ -76,7 +76,7 @@ public record ChainPlan(
             return new Run(otherAntenna, cables, Map.of(), mount, placement, mastM, plateCm2);
         }
 
-        Run raised(double metres) {
+        Run atHeight(double metres) {
             return new Run(antenna, cables, leadCables, mount, placement, metres, plateCm2);
         }
 
@@ -120,17 +120,17 @@ public record ChainPlan(
      * @throws InvalidInputException naming the list that is too long
      */
     void checkLengths() {
-        few("runs", runs.size(), MOST_PARTS);
-        few("adapters", adapters.size(), MOST_PARTS);
-        few("sims", sims.size(), MOST_PARTS);
-        few("wiring", wiring.size(), MOST_PARTS);
-        few("lockedBands", lockedBands.size(), MOST_BANDS);
+        checkSize("runs", runs.size(), MOST_PARTS);
+        checkSize("adapters", adapters.size(), MOST_PARTS);
+        checkSize("sims", sims.size(), MOST_PARTS);
+        checkSize("wiring", wiring.size(), MOST_PARTS);
+        checkSize("lockedBands", lockedBands.size(), MOST_BANDS);
         for (int i = 0; i < runs.size(); i++) {
             Run run = runs.get(i);
-            few("runs[" + i + "].cables", run.cables().size(), MOST_PARTS);
-            few("runs[" + i + "].leadCables", run.leadCables().size(), MOST_PARTS);
+            checkSize("runs[" + i + "].cables", run.cables().size(), MOST_PARTS);
+            checkSize("runs[" + i + "].leadCables", run.leadCables().size(), MOST_PARTS);
             String path = "runs[" + i + "].leadCables.";
-            run.leadCables().forEach((lead, cables) -> few(path + lead, cables.size(), MOST_PARTS));
+            run.leadCables().forEach((lead, cables) -> checkSize(path + lead, cables.size(), MOST_PARTS));
         }
     }
 
@@ -140,15 +140,15 @@ public record ChainPlan(
      * @throws InvalidInputException naming the setting, its value and what is allowed
      */
     void checkSettings() {
-        InvalidInputException.naming("mode", () -> RadioMode.labelled(mode));
-        InvalidInputException.naming("source", () -> Source.labelled(source));
+        InvalidInputException.naming("mode", () -> RadioMode.fromLabel(mode));
+        InvalidInputException.naming("source", () -> Source.fromLabel(source));
         for (int i = 0; i < lockedBands.size(); i++) {
             String band = lockedBands.get(i);
-            InvalidInputException.naming("lockedBands[" + i + "]", () -> Bands.named(band));
+            InvalidInputException.naming("lockedBands[" + i + "]", () -> Bands.of(band));
         }
     }
 
-    private static void few(String field, int size, int most) {
+    private static void checkSize(String field, int size, int most) {
         if (size > most) {
             throw new InvalidInputException(field, field + " has " + size + " items; allowed are up to " + most);
         }
@@ -185,7 +185,7 @@ public record ChainPlan(
     }
 
     Settings settings() {
-        return new Settings(RadioMode.labelled(mode), lockedBands, Source.labelled(source));
+        return new Settings(RadioMode.fromLabel(mode), lockedBands, Source.fromLabel(source));
     }
 
     /** Whether it is the device of another plan with its own antenna, inside. */
@@ -228,7 +228,7 @@ public record ChainPlan(
 
     /** With another antenna alone, where and as the first one is. */
     public ChainPlan withAntenna(long other) {
-        Run run = runs.isEmpty() ? Run.plain(other) : runs.get(0).with(other);
+        Run run = runs.isEmpty() ? Run.onRoof(other) : runs.get(0).with(other);
         return new ChainPlan(
                 device, devicePlacement, booster, List.of(run), adapters, sims, Map.of(), mode, lockedBands, source);
     }
@@ -260,7 +260,7 @@ public record ChainPlan(
             case BOOSTER, ANTENNAS ->
                 new ChainPlan(
                         device, devicePlacement, null, List.of(), List.of(), sims, Map.of(), mode, lockedBands, source);
-            case HEIGHT -> withRuns(run -> run.raised(variation.metres()));
+            case HEIGHT -> withRuns(run -> run.atHeight(variation.metres()));
             case PLATE -> withRuns(run -> run.onPlate(variation.value().equals("with")));
             case PLACE, SPACING -> this;
         };

@@ -58,10 +58,10 @@ final class Chains {
             ChainPlan.Run run = plan.runs().get(i);
             AntennaRun built = InvalidInputException.naming("runs[" + i + "]", () -> run(run));
             boolean first = i == 0 && whatIf.isPresent();
-            runs.add(first ? changed(built, whatIf.get()) : built);
+            runs.add(first ? applyWhatIf(built, whatIf.get()) : built);
         }
         Placement devicePlacement =
-                InvalidInputException.naming("devicePlacement", () -> Placement.labelled(plan.devicePlacement()));
+                InvalidInputException.naming("devicePlacement", () -> Placement.fromLabel(plan.devicePlacement()));
         return InvalidInputException.naming(
                 "chain",
                 () -> new Chain(
@@ -85,7 +85,7 @@ final class Chains {
         Map<String, List<Cable>> own = new HashMap<>();
         run.leadCables().forEach((label, cables) -> {
             if (antenna.leads().stream().noneMatch(l -> l.label().equals(label))) {
-                throw new IllegalArgumentException("lead is " + Text.quoted(label) + "; allowed is "
+                throw new IllegalArgumentException("lead is " + Text.quote(label) + "; allowed is "
                         + antenna.leads().stream().map(Lead::label).collect(Collectors.joining(", ")));
             }
             own.put(label, cables(cables));
@@ -96,7 +96,7 @@ final class Chains {
                 antenna,
                 cables(run.cables()),
                 own,
-                Placement.labelled(run.placement()),
+                Placement.fromLabel(run.placement()),
                 run.mastM() == 0 ? raised : run.mastM(),
                 run.plateCm2() == null ? OptionalDouble.empty() : OptionalDouble.of(run.plateCm2()));
     }
@@ -106,7 +106,7 @@ final class Chains {
     }
 
     /** The run with one length of cable in place of its extension, and another mast. */
-    private static AntennaRun changed(AntennaRun run, WhatIfRequest whatIf) {
+    private static AntennaRun applyWhatIf(AntennaRun run, WhatIfRequest whatIf) {
         double old = run.extension().stream().mapToDouble(Cable::lengthM).sum();
         double length = whatIf.cableM() == null ? old : whatIf.cableM();
         String cableClass = whatIf.cableClass() != null
@@ -121,7 +121,7 @@ final class Chains {
                 : run.antenna().leads().get(0).connector();
         InvalidInputException.naming(
                 "whatIf.cableM", () -> Values.within("cable length", length, 0, LONGEST_CABLE_M, "m"));
-        CableClass known = InvalidInputException.naming("whatIf.cableClass", () -> CableClass.named(cableClass));
+        CableClass known = InvalidInputException.naming("whatIf.cableClass", () -> CableClass.of(cableClass));
         List<Cable> extension = length == 0
                 ? List.of()
                 : List.of(new Cable(length + " m of " + cableClass, known, length, end.counterpart(), end));

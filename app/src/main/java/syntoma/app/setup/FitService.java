@@ -75,7 +75,7 @@ public class FitService {
                 carrier,
                 region,
                 carriers.bands(carrier, region),
-                Demand.of(needs.required(), vehicles.features()));
+                Demand.of(needs.requirement(), vehicles.features()));
     }
 
     /** A chain as the core sees it. */
@@ -98,10 +98,10 @@ public class FitService {
      *
      * @throws InvalidInputException naming the lead or the port that the chain has not
      */
-    static ChainPlan plugged(ChainPlan plan, String lead, Optional<String> port, Ground ground) {
+    static ChainPlan withLeadAt(ChainPlan plan, String lead, Optional<String> port, Ground ground) {
         FitCase fit = fit(plan, Optional.empty(), ground);
         Plugging moved = InvalidInputException.naming("plug", () -> {
-            Plugging wanted = fit.wiring().plugging().moved(lead, port);
+            Plugging wanted = fit.wiring().plugging().withLeadAt(lead, port);
             wanted.check(fit.chain());
             return wanted;
         });

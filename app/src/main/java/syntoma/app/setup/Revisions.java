@@ -30,14 +30,14 @@ class Revisions implements GearUse {
 
     private final EntityManager entities;
     private final Setups setups;
-    private final SetupMeasurements measured;
+    private final SetupMeasurements measurements;
     private final Json json;
     private final Clock clock;
 
-    Revisions(EntityManager entities, Setups setups, SetupMeasurements measured, Json json, Clock clock) {
+    Revisions(EntityManager entities, Setups setups, SetupMeasurements measurements, Json json, Clock clock) {
         this.entities = entities;
         this.setups = setups;
-        this.measured = measured;
+        this.measurements = measurements;
         this.json = json;
         this.clock = clock;
     }
@@ -68,13 +68,13 @@ class Revisions implements GearUse {
 
     /** How many measurements were made with one of a setup's revisions. */
     @Transactional(readOnly = true)
-    public long measured(SetupRevision revision, List<SetupRevision> all) {
+    public long countMeasured(SetupRevision revision, List<SetupRevision> all) {
         OffsetDateTime before = all.stream()
                 .filter(r -> r.revision > revision.revision)
                 .map(r -> r.since)
                 .min(OffsetDateTime.timeLineOrder())
                 .orElse(null);
-        return measured.during(revision.setupId, revision.since, before);
+        return measurements.during(revision.setupId, revision.since, before);
     }
 
     /** Stores a setup's chain: in the latest revision where nothing was measured with that yet, else as the next. */
@@ -85,7 +85,7 @@ class Revisions implements GearUse {
             return;
         }
         SetupRevision latest = all.get(all.size() - 1);
-        if (measured(latest, all) == 0) {
+        if (countMeasured(latest, all) == 0) {
             latest.chain = chain;
         } else {
             entities.persist(latest.next(OffsetDateTime.now(clock), chain));
@@ -133,7 +133,9 @@ class Revisions implements GearUse {
         perSetup.forEach((setup, all) -> {
             List<SetupRevision> holding = new ArrayList<>();
             for (SetupRevision revision : all) {
-                if (plan(revision).gear().contains(gear) && !isFrozen(revision, gear) && measured(revision, all) > 0) {
+                if (plan(revision).gear().contains(gear)
+                        && !isFrozen(revision, gear)
+                        && countMeasured(revision, all) > 0) {
                     holding.add(revision);
                 }
             }
@@ -150,13 +152,13 @@ class Revisions implements GearUse {
 
     @Override
     @Transactional(readOnly = true)
-    public List<String> measured(long gear) {
+    public List<String> setupsMeasuredWith(long gear) {
         Map<Long, String> names = setups.names();
         return measuredWith(gear).keySet().stream().map(names::get).toList();
     }
 
     @Override
-    public void replaced(GearItem before) {
+    public void onReplace(GearItem before) {
         Map<Long, SetupRevision> latest = latest();
         measuredWith(before.id()).forEach((setup, revisions) -> {
             for (SetupRevision revision : revisions) {

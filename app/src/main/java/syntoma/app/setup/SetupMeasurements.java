@@ -10,7 +10,7 @@ public interface SetupMeasurements {
     Map<Long, Long> perSetup();
 
     /** Whether a setup has measurements, or has some that were deleted and can be put back. */
-    boolean ever(long setup);
+    boolean hasEver(long setup);
 
     /**
      * How many measurements a setup has in a stretch of time.

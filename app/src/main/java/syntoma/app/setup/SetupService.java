@@ -125,7 +125,7 @@ public class SetupService {
                 .orElse(all.isEmpty() ? null : all.get(all.size() - 1));
         List<SetupView.RevisionView> views = all.stream()
                 .map(r -> new SetupView.RevisionView(
-                        r.revision, r.since.isEqual(Revisions.EVER) ? null : r.since, revisions.measured(r, all)))
+                        r.revision, r.since.isEqual(Revisions.EVER) ? null : r.since, revisions.countMeasured(r, all)))
                 .toList();
         Ground ground = fits.ground(carrier, region);
         if (shown != null) {
@@ -153,7 +153,7 @@ public class SetupService {
             Optional<String> region) {
         Ground ground = fits.ground(carrier, region);
         FitService.check(plan, ground);
-        ChainPlan plugged = plug.map(p -> FitService.plugged(
+        ChainPlan plugged = plug.map(p -> FitService.withLeadAt(
                         plan,
                         Optional.ofNullable(p.lead())
                                 .orElseThrow(() -> new InvalidInputException("plug.lead", "plug.lead is missing")),
@@ -193,7 +193,7 @@ public class SetupService {
      */
     public void delete(long id) {
         SetupName setup = setups.of(id);
-        if (measured.ever(id)) {
+        if (measured.hasEver(id)) {
             throw new ConflictException(
                     setup.name() + " was measured with, so it stays; retire it, and it is offered no more");
         }

@@ -51,7 +51,7 @@ final class SetupViews {
                 plan,
                 ground.carrier(),
                 ground.region(),
-                whole(fit.streams().most()),
+                orNull(fit.streams().mostStreams()),
                 findings.all().stream().map(SetupViews::finding).toList(),
                 toBuy.stream()
                         .map(b -> new SetupView.BuyView(b.what(), b.pieces(), boxed(b.price()), b.estimated()))
@@ -80,7 +80,7 @@ final class SetupViews {
     }
 
     @Nullable
-    private static Integer whole(OptionalInt number) {
+    private static Integer orNull(OptionalInt number) {
         return number.isPresent() ? number.getAsInt() : null;
     }
 
@@ -101,7 +101,7 @@ final class SetupViews {
         String adapter = at.mates()
                 ? null
                 : at.lacksAdapter()
-                        ? at.wanted() + ", to buy"
+                        ? at.neededAdapter() + ", to buy"
                         : at.adapters().stream().map(Adapter::name).collect(Collectors.joining(" + "));
         return new SetupView.WireView(
                 c.lead().key(),
@@ -142,7 +142,7 @@ final class SetupViews {
                         .toList(),
                 c.limitedBy().orElse(null),
                 c.sentence(),
-                whole(fit.streams(c.band())));
+                orNull(fit.streams(c.band())));
     }
 
     private static SetupView.StaircaseView staircase(FitCase fit, Band band, Staircase s) {

@@ -40,7 +40,7 @@ public class Setups extends Register<Setup> {
      */
     @Transactional(readOnly = true)
     public SetupName of(String name) {
-        return required(name).view();
+        return require(name).view();
     }
 
     /**
@@ -50,7 +50,7 @@ public class Setups extends Register<Setup> {
      */
     @Transactional(readOnly = true)
     public SetupName of(long id) {
-        return required(id).view();
+        return require(id).view();
     }
 
     /** The setup of a number; null for null. */
@@ -68,14 +68,14 @@ public class Setups extends Register<Setup> {
     public SetupName add(String wanted) {
         String name = name("name", wanted);
         if (find(name).isPresent()) {
-            throw new ConflictException("name", "name is " + Text.quoted(name) + ", which another setup has");
+            throw new ConflictException("name", "name is " + Text.quote(name) + ", which another setup has");
         }
         return of(store(unstored(name)));
     }
 
     /** Retires a setup, or restores it. */
     public SetupName retire(long id, boolean retired) {
-        Setup setup = required(id);
+        Setup setup = require(id);
         setup.retired = retired;
         entities.flush();
         return setup.view();

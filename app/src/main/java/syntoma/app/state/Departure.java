@@ -30,7 +30,7 @@ class Departure {
     LeaveView view() {
         StandingLine line = standing.line();
         Leaving leaving = Leaving.from(states.beforeLeaving());
-        Set<String> open = Leaving.from(states.now()).steps().stream()
+        Set<String> open = Leaving.from(states.currentState()).steps().stream()
                 .map(Leaving.Step::key)
                 .collect(Collectors.toSet());
         List<LeaveView.LeaveStep> steps = new ArrayList<>();
@@ -44,7 +44,7 @@ class Departure {
                 line.over(),
                 Leaving.headline(left, line.over()),
                 steps,
-                Leaving.stillUp(states.now()).orElse(null));
+                Leaving.stillUp(states.currentState()).orElse(null));
     }
 
     /**
@@ -57,7 +57,7 @@ class Departure {
         if (leaving.steps().stream().noneMatch(step -> step.key().equals(key))) {
             throw new InvalidInputException(
                     "step",
-                    "step is " + Text.quoted(String.valueOf(key)) + "; allowed are "
+                    "step is " + Text.quote(String.valueOf(key)) + "; allowed are "
                             + leaving.steps().stream().map(Leaving.Step::key).collect(Collectors.joining(", ")));
         }
         Set<String> wanted = view().steps().stream()
@@ -70,7 +70,7 @@ class Departure {
             wanted.remove(key);
         }
         RigState after = leaving.after(wanted);
-        if (!after.equals(states.now())) {
+        if (!after.equals(states.currentState())) {
             states.becomes(StateChange.Cause.LEAVING, after);
         }
         return view();
@@ -82,7 +82,7 @@ class Departure {
      * @throws InvalidInputException while a mast is up
      */
     LeaveView drive() {
-        Leaving.stillUp(states.now()).ifPresent(why -> {
+        Leaving.stillUp(states.currentState()).ifPresent(why -> {
             throw new InvalidInputException("steps", why);
         });
         standing.leave();

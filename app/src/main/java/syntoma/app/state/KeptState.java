@@ -58,10 +58,10 @@ record KeptState(
                 mapped(sims, sim -> new RigState.SimPlace(sim.carrier(), sim.device())),
                 new TreeMap<>(active),
                 new TreeMap<>(leads),
-                mapped(spots, spot -> new Spot(Placement.labelled(spot.placement()), spot.raisedM())),
+                mapped(spots, spot -> new Spot(Placement.fromLabel(spot.placement()), spot.raisedM())),
                 Optional.ofNullable(booster),
                 new TreeMap<>(bands),
-                mapped(sources, Source::labelled),
+                mapped(sources, Source::fromLabel),
                 new TreeMap<>(places),
                 Optional.ofNullable(arranged)
                         .map(how -> new ExtraStep(how.work(), how.phrase(), Sentence.of(how.says()))));

@@ -58,7 +58,7 @@ public class RigStates {
      * How it is now. After a drive of which nobody has said what was taken down, nothing counts as up that cannot be driven with.
      */
     @Transactional(readOnly = true)
-    public RigState now() {
+    public RigState currentState() {
         StandingLine line = standing.line();
         RigState last = lastSaid(line);
         return droveSince(line) ? last.driven() : last;
@@ -68,19 +68,19 @@ public class RigStates {
     @Transactional(readOnly = true)
     public List<String> upBeforeTheDrive() {
         StandingLine line = standing.line();
-        return droveSince(line) ? lastSaid(line).raised() : List.of();
+        return droveSince(line) ? lastSaid(line).raisedAntennas() : List.of();
     }
 
     /** The antennas that are up as far as anybody has said, whatever was driven since. */
     @Transactional(readOnly = true)
-    public List<String> raised() {
-        return lastSaid(standing.line()).raised();
+    public List<String> raisedAntennas() {
+        return lastSaid(standing.line()).raisedAntennas();
     }
 
     /** Answers whether what was up before the last drive was lowered for it; nothing happens where that is not asked. */
     public void answer(boolean down) {
         if (!upBeforeTheDrive().isEmpty()) {
-            becomes(StateChange.Cause.CORRECTED, down ? now() : lastSaid(standing.line()));
+            becomes(StateChange.Cause.CORRECTED, down ? currentState() : lastSaid(standing.line()));
         }
     }
 
@@ -90,7 +90,7 @@ public class RigStates {
         StandingLine line = standing.line();
         if (latest().filter(last -> last.cause == StateChange.Cause.LEAVING && isOf(line, last))
                 .isEmpty()) {
-            return now();
+            return currentState();
         }
         return newest(MOST_STEPS).stream()
                 .filter(change -> change.cause != StateChange.Cause.LEAVING)
@@ -130,8 +130,8 @@ public class RigStates {
     }
 
     /** How it is now, as text to be kept. */
-    public String written() {
-        return text(now());
+    public String currentText() {
+        return text(currentState());
     }
 
     private String text(RigState state) {
@@ -157,7 +157,7 @@ public class RigStates {
 
     /** A step of a run sheet was done: a setup is up. */
     public void isUp(Arrangement arrangement) {
-        becomes(StateChange.Cause.RUN_SHEET, now().after(arrangement));
+        becomes(StateChange.Cause.RUN_SHEET, currentState().after(arrangement));
     }
 
     /** A step of a run sheet is not done after all: it is as it was before it. */
@@ -180,7 +180,7 @@ public class RigStates {
     }
 
     @EventListener
-    void measured(MeasurementStoredEvent measurement) {
+    void onMeasurement(MeasurementStoredEvent measurement) {
         boolean isLatest = latest().map(last -> !measurement.takenAt().isBefore(last.changedAt))
                 .orElse(true);
         StandingLine line = standing.line();
@@ -215,7 +215,7 @@ public class RigStates {
     }
 
     private void uses(SetupName setup, @Nullable String carrier) {
-        RigState now = now();
+        RigState now = currentState();
         Arrangement wanted = arrangements.of(setup, carrier);
         // what was arranged for it by hand stays as it is
         boolean isUp = now.movesTo(wanted.with(now.arranged())).isEmpty();

@@ -32,7 +32,7 @@ class StateService {
     StateView view() {
         List<String> up = states.upBeforeTheDrive();
         return StateView.of(
-                states.now(),
+                states.currentState(),
                 gear.read(),
                 up.isEmpty() ? Optional.empty() : Optional.of(new StateView.MastQuestion(up, Leaving.question(up))));
     }
@@ -50,7 +50,7 @@ class StateService {
      */
     StateView correct(StateController.StateCorrection asked) {
         GearOnBoard board = gear.read();
-        RigState before = states.now();
+        RigState before = states.currentState();
         TreeMap<String, String> leads = new TreeMap<>(before.leads());
         TreeMap<String, Spot> spots = new TreeMap<>(before.spots());
         List<StateController.AntennaPlace> antennas = Objects.requireNonNullElse(asked.antennas(), List.of());
@@ -101,7 +101,7 @@ class StateService {
         if (asked.raisedM() != (before == null ? 0 : before.raisedM())) {
             InvalidInputException.naming(
                     field + ".raisedM",
-                    () -> spots.put(name, asked.raisedM() == 0 ? Spot.ROOF : Spot.raised(asked.raisedM())));
+                    () -> spots.put(name, asked.raisedM() == 0 ? Spot.ROOF : Spot.onMast(asked.raisedM())));
         }
     }
 
@@ -150,7 +150,7 @@ class StateService {
         if (name == null || !allowed.contains(name)) {
             throw new InvalidInputException(
                     field,
-                    field + " is " + Text.quoted(String.valueOf(name)) + "; allowed "
+                    field + " is " + Text.quote(String.valueOf(name)) + "; allowed "
                             + (allowed.isEmpty() ? "is none: Gear has none" : "are " + String.join(", ", allowed)));
         }
         return name;

@@ -8,7 +8,7 @@ public final class CannotSaveException extends RuntimeException {
         super(message);
     }
 
-    static CannotSaveException gone(Path dir) {
+    static CannotSaveException directoryGone(Path dir) {
         return new CannotSaveException("the data directory " + dir
                 + " was deleted or moved while Syntoma runs, so nothing of this was saved. Put it back where it was; or export"
                 + " everything now under Logbook, In and out, which still works until Syntoma stops");

@@ -46,33 +46,33 @@ public final class DemoDirectory {
                     "the directory " + files.dir() + " holds data that are not the demo's; choose another"
                             + " with --data, so that nothing of yours is lost");
         }
-        OptionalLong made = made();
-        if (made.isPresent() && made.equals(created())) {
+        OptionalLong made = storedCreation();
+        if (made.isPresent() && made.equals(creationOfStore())) {
             files.deleteStore();
             return Optional.empty();
         }
-        Path aside = files.moveAside(files.store(), files.noted(), files.photos());
+        Path aside = files.moveAside(files.store(), files.lastMark(), files.photos());
         return Optional.of(
                 "The log in " + files.dir() + " is not the one that the last demo made; it was moved to " + aside);
     }
 
     /** Notes that the store that is there now is the demo's. */
     public void claim() throws IOException {
-        OptionalLong created = created();
+        OptionalLong created = creationOfStore();
         Files.writeString(
                 mark(),
                 "Emptied at each ./syntoma demo.\n"
                         + (created.isPresent() ? "store " + created.getAsLong() + "\n" : ""));
     }
 
-    private OptionalLong made() throws IOException {
+    private OptionalLong storedCreation() throws IOException {
         Matcher store = STORE.matcher(Files.readString(mark()));
         return store.find() ? OptionalLong.of(Long.parseLong(store.group(1))) : OptionalLong.empty();
     }
 
-    private OptionalLong created() {
+    private OptionalLong creationOfStore() {
         try {
-            return OptionalLong.of(StoreCheck.created(files.store()));
+            return OptionalLong.of(StoreCheck.creationTime(files.store()));
         } catch (MVStoreException unreadable) {
             return OptionalLong.empty();
         }

@@ -39,7 +39,7 @@ final class EarlierLeftovers {
         Path mark = files.dir().resolve("syntoma.new");
         if (Files.exists(mark)) {
             if (Files.exists(files.store()) && isUnused()) {
-                Path aside = files.moveAside(files.store(), files.noted());
+                Path aside = files.moveAside(files.store(), files.lastMark());
                 notices.add(
                         "The first start in " + files.dir() + " was broken off; the empty log it left is in " + aside);
             } else if (Files.exists(files.store())) {
@@ -98,7 +98,7 @@ final class EarlierLeftovers {
             throw new StartRefusedException(
                     "the copy " + copy + " holds no log; move it away, and put back a copy of your own");
         }
-        Path aside = files.moveAside(files.store(), files.noted());
+        Path aside = files.moveAside(files.store(), files.lastMark());
         Files.move(whole, files.store(), StandardCopyOption.ATOMIC_MOVE);
         files.moveInto(aside, copy);
         return "A change of the log's layout was broken off. The log from before it is used; what was begun is in "

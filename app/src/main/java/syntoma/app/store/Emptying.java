@@ -57,7 +57,7 @@ public class Emptying {
         });
         events.publishEvent(new StoreEmptiedEvent());
         force.force();
-        revision.changed();
+        revision.increment();
     }
 
     private static List<String> tables(Statement sql) throws SQLException {

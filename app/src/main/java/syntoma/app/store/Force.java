@@ -100,7 +100,7 @@ public final class Force implements AutoCloseable {
             return;
         }
         if (!opened.equals(keyOf(files.store()))) {
-            throw CannotSaveException.gone(files.dir());
+            throw CannotSaveException.directoryGone(files.dir());
         }
         try {
             FileStore disk = Files.getFileStore(files.store());
@@ -130,8 +130,8 @@ public final class Force implements AutoCloseable {
                 .getStore()
                 .getMvStore();
         if (store.isPersistent()) {
-            turn = StoreMark.read(files.noted()).map(StoreMark::turn).orElse(0L);
-            notes = StoreMark.channel(files.noted());
+            turn = StoreMark.read(files.lastMark()).map(StoreMark::turn).orElse(0L);
+            notes = StoreMark.channel(files.lastMark());
             StoreFiles.restrictFile(files.store());
             fileKey = keyOf(files.store());
         }
@@ -142,7 +142,7 @@ public final class Force implements AutoCloseable {
         long version = store.getCurrentVersion();
         LastChunk chunk = address.lastChunk();
         store.sync();
-        new StoreMark(++turn, StoreCheck.created(store), version, chunk, StoreMark.OPEN, 0).write(notes);
+        new StoreMark(++turn, StoreCheck.creationTime(store), version, chunk, StoreMark.OPEN, 0).write(notes);
         if (turn % TIDY_AFTER == 0) {
             store.compact(TIDY_FILL_PERCENT, TIDY_BYTES);
         }

@@ -65,7 +65,7 @@ public final class ForcedTransactions extends JpaTransactionManager {
         if (!status.isReadOnly()) {
             give();
             force.force();
-            revision.changed();
+            revision.increment();
         }
     }
 

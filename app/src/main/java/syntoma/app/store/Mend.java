@@ -51,7 +51,7 @@ public final class Mend {
                     files.store(),
                     StandardCopyOption.REPLACE_EXISTING,
                     StandardCopyOption.ATOMIC_MOVE);
-            Files.deleteIfExists(files.noted());
+            Files.deleteIfExists(files.lastMark());
             return saved + " The damaged file is kept as " + kept + ".";
         } catch (SQLException unreadable) {
             throw new StartRefusedException("the log cannot be mended ("
@@ -77,13 +77,13 @@ public final class Mend {
         Path script;
         try {
             script = files.dir().resolve(WORK + ".sql");
-            run(address.jdbc(WORK), "script to '" + quoted(script) + "'");
+            run(address.jdbc(WORK), "script to '" + quote(script) + "'");
         } catch (SQLException unreadable) {
             Recover.execute(files.dir().toString(), WORK);
             script = files.dir().resolve(WORK + ".h2.sql");
         }
         String mended = address.jdbc(MENDED);
-        run(mended, "runscript from '" + quoted(script) + "'");
+        run(mended, "runscript from '" + quote(script) + "'");
         try (Connection connection = DriverManager.getConnection(mended, "sa", "");
                 Statement sql = connection.createStatement();
                 ResultSet found = sql.executeQuery("select count(*), max(taken_at) from measurement")) {
@@ -93,7 +93,7 @@ public final class Mend {
         }
     }
 
-    private static String quoted(Path path) {
+    private static String quote(Path path) {
         return path.toString().replace("'", "''");
     }
 

@@ -7,7 +7,7 @@ public final class Revision {
     /** Another number at each start, so that pages of before look again. */
     private final AtomicLong number = new AtomicLong(System.currentTimeMillis());
 
-    void changed() {
+    void increment() {
         number.incrementAndGet();
     }
 

@@ -29,12 +29,12 @@ final class StoreCheck {
      * @throws StartRefusedException when it is damaged; says what is lost and the way back
      */
     void beforeOpening() throws IOException {
-        Optional<StoreMark> noted = StoreMark.read(files.noted());
+        Optional<StoreMark> noted = StoreMark.read(files.lastMark());
         if (!Files.exists(files.store())) {
             if (noted.isPresent()) {
                 throw new StartRefusedException(
                         "the log " + files.store() + " is gone, though there was one; put it back, or" + " delete "
-                                + files.noted().getFileName() + " beside it to begin with an empty log");
+                                + files.lastMark().getFileName() + " beside it to begin with an empty log");
             }
             return;
         }
@@ -45,37 +45,37 @@ final class StoreCheck {
                         + " you go on with all that can be read. If you put an older copy there yourself, --mend takes it"
                         + " as it is");
             });
-            noted.get().opened().write(files.noted());
+            noted.get().reopen().write(files.lastMark());
         }
     }
 
     /** Notes the store as it is after it was closed in order. */
-    static void closed(StoreFiles files) throws IOException {
-        Optional<StoreMark> last = StoreMark.read(files.noted());
+    static void noteClosing(StoreFiles files) throws IOException {
+        Optional<StoreMark> last = StoreMark.read(files.lastMark());
         if (last.isEmpty() || !Files.exists(files.store())) {
             return;
         }
         try (MVStore store = open(files.store())) {
             new StoreMark(
                             last.get().turn() + 1,
-                            created(store),
+                            creationTime(store),
                             store.getCurrentVersion(),
                             LastChunk.NONE,
                             Files.size(files.store()),
                             endCrc(files.store()))
-                    .write(files.noted());
+                    .write(files.lastMark());
         }
     }
 
-    static long created(MVStore store) {
+    static long creationTime(MVStore store) {
         Object created = store.getStoreHeader().get("created");
         return created instanceof Number number ? number.longValue() : Long.parseUnsignedLong(created.toString(), 16);
     }
 
     /** When the store of a file was made, in H2's own words; a copy has that of what it was copied from. */
-    static long created(Path file) {
+    static long creationTime(Path file) {
         try (MVStore store = open(file)) {
-            return created(store);
+            return creationTime(store);
         }
     }
 
@@ -90,7 +90,7 @@ final class StoreCheck {
     private Optional<String> damage(StoreMark noted) throws IOException {
         long size = Files.size(files.store());
         try (MVStore store = open(files.store())) {
-            if (created(store) != noted.created()) {
+            if (creationTime(store) != noted.created()) {
                 return Optional.empty();
             }
             if (store.getCurrentVersion() < noted.version()) {

@@ -32,7 +32,7 @@ public class StoreConfig {
         public void close() {
             super.close();
             try {
-                StoreCheck.closed(files);
+                StoreCheck.noteClosing(files);
             } catch (IOException unnoted) {
                 throw new java.io.UncheckedIOException(unnoted);
             }

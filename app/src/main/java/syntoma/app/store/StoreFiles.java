@@ -46,7 +46,7 @@ public record StoreFiles(Path dir) {
     }
 
     /** What the store was when it was last forced. */
-    Path noted() {
+    Path lastMark() {
         return dir.resolve(PREFIX + "last");
     }
 

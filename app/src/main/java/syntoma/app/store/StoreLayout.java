@@ -80,7 +80,7 @@ final class StoreLayout {
                             + full.getReason() + "). The log is as it was");
         }
         // the note describes the store from before, and would call the new one damaged
-        Files.deleteIfExists(files.noted());
+        Files.deleteIfExists(files.lastMark());
         replaceStore();
         prune();
         return "The log has the layout " + known + " now. As it was before, in layout " + found + ", it is kept as "

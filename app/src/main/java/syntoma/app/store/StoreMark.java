@@ -30,7 +30,7 @@ record StoreMark(long turn, long created, long version, LastChunk chunk, long cl
         return closedSize != OPEN;
     }
 
-    StoreMark opened() {
+    StoreMark reopen() {
         return new StoreMark(turn + 1, created, version, chunk, OPEN, 0);
     }
 

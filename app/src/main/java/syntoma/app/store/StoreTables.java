@@ -78,16 +78,14 @@ public class StoreTables {
     public record Table(String name, List<Column> columns, List<String> order, String numbering) {
         String read() {
             return "select "
-                    + String.join(
-                            ", ", columns.stream().map(c -> quoted(c.name)).toList()) + " from "
-                    + quoted(name) + " order by "
-                    + String.join(", ", order.stream().map(StoreTables::quoted).toList());
+                    + String.join(", ", columns.stream().map(c -> quote(c.name)).toList()) + " from "
+                    + quote(name) + " order by "
+                    + String.join(", ", order.stream().map(StoreTables::quote).toList());
         }
 
         String insert() {
-            return "insert into " + quoted(name) + " ("
-                    + String.join(
-                            ", ", columns.stream().map(c -> quoted(c.name)).toList()) + ") values ("
+            return "insert into " + quote(name) + " ("
+                    + String.join(", ", columns.stream().map(c -> quote(c.name)).toList()) + ") values ("
                     + String.join(", ", columns.stream().map(c -> "?").toList()) + ")";
         }
     }
@@ -142,7 +140,7 @@ public class StoreTables {
         }
     }
 
-    private static String quoted(String name) {
+    private static String quote(String name) {
         return '"' + name.toUpperCase(Locale.ROOT) + '"';
     }
 
@@ -184,7 +182,7 @@ public class StoreTables {
 
     private static boolean isEmpty(Connection connection, Table table) {
         try (Statement sql = connection.createStatement();
-                ResultSet row = sql.executeQuery("select 1 from " + quoted(table.name) + " limit 1")) {
+                ResultSet row = sql.executeQuery("select 1 from " + quote(table.name) + " limit 1")) {
             return !row.next();
         } catch (SQLException e) {
             throw new IllegalStateException(e);
@@ -239,7 +237,7 @@ public class StoreTables {
                                 column,
                                 kind,
                                 never && given == null,
-                                never && given != null ? otherwise(kind, given) : null));
+                                never && given != null ? defaultValue(kind, given) : null));
                 if (rows.getString(6).equals("YES")) {
                     numbering.put(table, column);
                 }
@@ -276,7 +274,7 @@ public class StoreTables {
 
     /** The value of a default as it stands in the store: 0, FALSE, 'text'. */
     @Nullable
-    private static Object otherwise(Kind kind, String given) {
+    private static Object defaultValue(Kind kind, String given) {
         return switch (kind) {
             case NUMBER -> given.matches("-?\\d+") ? Long.valueOf(given) : null;
             case DECIMAL -> given.matches("-?[\\d.]+(E-?\\d+)?") ? Double.valueOf(given) : null;
@@ -332,7 +330,7 @@ public class StoreTables {
                 try {
                     connection.setAutoCommit(false);
                     for (Table table : tables) {
-                        sql.execute("delete from " + quoted(table.name));
+                        sql.execute("delete from " + quote(table.name));
                     }
                     for (Table table : tables) {
                         force.requireSavable();
@@ -351,14 +349,14 @@ public class StoreTables {
         });
         events.publishEvent(new StoreRestoredEvent());
         force.force();
-        revision.changed();
+        revision.increment();
     }
 
     private static void number(Statement sql, Table table, long next) throws SQLException {
         if (table.numbering.equals("id")) {
-            sql.execute("alter table " + quoted(table.name) + " alter column \"ID\" restart with " + next);
+            sql.execute("alter table " + quote(table.name) + " alter column \"ID\" restart with " + next);
         } else if (!table.numbering.isEmpty()) {
-            sql.execute("alter sequence " + quoted(table.numbering) + " restart with " + next);
+            sql.execute("alter sequence " + quote(table.numbering) + " restart with " + next);
         }
     }
 

@@ -37,7 +37,7 @@ class Caps {
      */
     record Curves(Set<Long> down, Set<Long> up) {
         /** The setups that are held on a metric; none where several SIMs were used, or where it is no rate. */
-        CappedSetups held(List<LoggedMeasurement> made, Figure metric) {
+        CappedSetups cappedSetups(List<LoggedMeasurement> made, Figure metric) {
             Optional<Direction> direction =
                     switch (metric) {
                         case DOWN_MBPS -> Optional.of(Direction.DOWN);

@@ -53,9 +53,9 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
                     false);
         }
         List<LoggedMeasurement> called =
-                made.stream().map(m -> m.called(name(m))).toList();
+                made.stream().map(m -> m.withSetupName(name(m))).toList();
         Map<String, SetupName> of = made.stream()
-                .collect(Collectors.toMap(Cast::name, m -> named(names.get(m.setup()), name(m)), (one, same) -> one));
+                .collect(Collectors.toMap(Cast::name, m -> rename(names.get(m.setup()), name(m)), (one, same) -> one));
         return new Cast(
                 called,
                 called.stream()
@@ -75,7 +75,7 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
         return setup + " on " + Objects.requireNonNullElse(carrier, "no carrier");
     }
 
-    private static SetupName named(SetupName setup, String name) {
+    private static SetupName rename(SetupName setup, String name) {
         return new SetupName(setup.id(), name, setup.pennant(), setup.retired());
     }
 
@@ -91,7 +91,7 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
     }
 
     /** How often each setup met all that is asked. */
-    NeedComparison met(List<Need> needs) {
+    NeedComparison compareNeeds(List<Need> needs) {
         Map<String, NeedRecord> records = setups.stream()
                 .collect(Collectors.toMap(
                         SetupName::name,

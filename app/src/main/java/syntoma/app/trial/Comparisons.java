@@ -49,21 +49,21 @@ class Comparisons {
         Optional<PastTrials.Key> judgedBy;
         if (trial.isPresent()) {
             PastTrials.Key key = new PastTrials.Key(place, trial.get());
-            made = trials.made(key);
+            made = trials.measurements(key);
             if (made.isEmpty()) {
-                throw new NotFoundException("no trial is named " + Text.quoted(trial.get()) + " there");
+                throw new NotFoundException("no trial is named " + Text.quote(trial.get()) + " there");
             }
             judgedBy = Optional.of(key);
         } else {
             made = measurements.list(Selection.at(place));
             judgedBy = trials.plannedAmong(made, place, List.of(baseline, candidate));
-            made = judgedBy.map(trials::made).orElse(made);
+            made = judgedBy.map(trials::measurements).orElse(made);
         }
         return new Comparer(
                         metric,
                         Measurements.samples(made, metric),
                         judgedBy.flatMap(key -> trials.plan(key, metric)),
-                        trials.held(made, metric))
+                        trials.capped(made, metric))
                 .pair(baseline, candidate);
     }
 
@@ -71,7 +71,7 @@ class Comparisons {
     static void refuseOne(String baseline, String candidate) {
         if (baseline.equals(candidate)) {
             throw new InvalidInputException(
-                    "candidate", "baseline and candidate are both " + Text.quoted(baseline) + "; name two setups");
+                    "candidate", "baseline and candidate are both " + Text.quote(baseline) + "; name two setups");
         }
     }
 
@@ -91,12 +91,12 @@ class Comparisons {
                 .filter(t -> t.name().equals(trial))
                 .toList();
         if (found.isEmpty()) {
-            throw new NotFoundException("no trial is named " + Text.quoted(trial));
+            throw new NotFoundException("no trial is named " + Text.quote(trial));
         }
         if (found.size() > 1) {
             throw new InvalidInputException(
                     "trial",
-                    "trial " + Text.quoted(trial) + " was held at "
+                    "trial " + Text.quote(trial) + " was held at "
                             + found.stream().map(TrialSpan::campsite).collect(Collectors.joining(", "))
                             + "; name the campsite too");
         }

@@ -81,7 +81,7 @@ class Designs {
      * @throws InvalidInputException naming what is wrong with what was asked
      */
     DesignView design(DesignRequest asked) {
-        DesignBasis question = asked(asked);
+        DesignBasis question = basis(asked);
         Planner.Design design = Planner.design(question.question);
         return view(question, design);
     }
@@ -128,22 +128,22 @@ class Designs {
     }
 
     /** A designed trial once more: its order is that of its seed. */
-    DesignedTrial again(TrialPlan kept) {
+    DesignedTrial redesign(TrialPlan kept) {
         StandingLine line = standing.line();
-        RigState start = kept.startState == null ? states.now() : states.read(kept.startState);
-        DesignBasis question = asked(kept.request(), entrants.of(kept, line), line, Optional.of(UNASKED), start);
+        RigState start = kept.startState == null ? states.currentState() : states.read(kept.startState);
+        DesignBasis question = basis(kept.request(), entrants.of(kept, line), line, Optional.of(UNASKED), start);
         return new DesignedTrial(
                 contenders(question),
                 question.question,
                 Planner.effort(question.question, kept.plannedRounds, kept.runs).visits());
     }
 
-    private DesignBasis asked(DesignRequest asked) {
+    private DesignBasis basis(DesignRequest asked) {
         StandingLine line = standing.line();
-        return asked(asked, entrants.of(asked, line), line, Optional.empty(), states.now());
+        return basis(asked, entrants.of(asked, line), line, Optional.empty(), states.currentState());
     }
 
-    private DesignBasis asked(
+    private DesignBasis basis(
             DesignRequest asked,
             List<Entrant> named,
             StandingLine line,
@@ -167,7 +167,7 @@ class Designs {
 
     /** The speed that the need asks for first. */
     private Figure metric() {
-        return Threshold.askedFirst(List.of(Figure.UP_MBPS, Figure.DOWN_MBPS), needs.chosen())
+        return Threshold.askedFirst(List.of(Figure.UP_MBPS, Figure.DOWN_MBPS), needs.chosenNeeds())
                 .get(0);
     }
 
@@ -180,10 +180,10 @@ class Designs {
             int seed) {
         RunKind kind = asked.kind() == null
                 ? RunKind.LIGHT
-                : InvalidInputException.naming("kind", () -> RunKind.labelled(asked.kind()));
+                : InvalidInputException.naming("kind", () -> RunKind.fromLabel(asked.kind()));
         Order order = asked.order() == null
                 ? Order.TURNING
-                : InvalidInputException.naming("order", () -> Order.labelled(asked.order()));
+                : InvalidInputException.naming("order", () -> Order.fromLabel(asked.order()));
         Question.Saving saving = asked.saving() == null
                 ? Question.Saving.TIME
                 : InvalidInputException.naming(
@@ -220,7 +220,7 @@ class Designs {
             return LocalTime.parse(String.valueOf(text));
         } catch (DateTimeParseException e) {
             throw new InvalidInputException(
-                    field, field + " is " + Text.quoted(String.valueOf(text)) + "; allowed is a time such as 08:00");
+                    field, field + " is " + Text.quote(String.valueOf(text)) + "; allowed is a time such as 08:00");
         }
     }
 
@@ -308,8 +308,8 @@ class Designs {
      * @return the names of the contenders, in their order
      */
     @Transactional
-    public List<SetupName> settled(DesignRequest asked) {
-        return entrants.settled(entrants.of(asked, standing.line()));
+    public List<SetupName> settle(DesignRequest asked) {
+        return entrants.settle(entrants.of(asked, standing.line()));
     }
 
     private static List<DesignView.ContenderView> contenders(DesignBasis asked) {

@@ -70,13 +70,13 @@ class Entrants {
                     "contenders",
                     "contenders are " + contenders.size() + "; allowed are 2 to " + Question.MOST_SCREENED);
         }
-        KnownSetups known = known(line);
+        KnownSetups known = knownSetups(line);
         return IntStream.range(0, contenders.size())
                 .mapToObj(i -> entrant("contenders[" + i + "]", contenders.get(i), known))
                 .toList();
     }
 
-    private KnownSetups known(StandingLine line) {
+    private KnownSetups knownSetups(StandingLine line) {
         return new KnownSetups(chains.plans(), fits.ground(), line.carrier());
     }
 
@@ -98,7 +98,7 @@ class Entrants {
             if (asked.kind() == null || asked.value() == null) {
                 throw new IllegalArgumentException("change needs a kind and a value");
             }
-            return new Variation(Variation.Kind.labelled(asked.kind()), asked.value());
+            return new Variation(Variation.Kind.fromLabel(asked.kind()), asked.value());
         });
     }
 
@@ -121,7 +121,7 @@ class Entrants {
             FitService.Ground ground) {
         String on = carrier == null ? "" : carrier;
         if (plan.device() == null) {
-            Contender contender = varied(Contender.named(setup.name(), on), variation);
+            Contender contender = varied(Contender.ofName(setup.name(), on), variation);
             return new Entrant(setup, base, carrier, contender, List.of(), variation.orElse(null), plan);
         }
         FitCase fit = FitService.fit(plan, ground);
@@ -164,7 +164,7 @@ class Entrants {
 
     @Nullable
     private static String carrier(SetupName setup, SetupComparison compared) {
-        return compared.made().stream()
+        return compared.measurements().stream()
                 .filter(m -> m.setup().equals(setup.name()))
                 .map(LoggedMeasurement::carrier)
                 .filter(Objects::nonNull)
@@ -174,7 +174,7 @@ class Entrants {
 
     /** Those of a trial that was designed: a change stands in the chain of its setup by now, or is arranged. */
     List<Entrant> of(TrialPlan kept, StandingLine line) {
-        KnownSetups known = known(line);
+        KnownSetups known = knownSetups(line);
         return kept.contenders.stream()
                 .map(c -> {
                     SetupName setup = setups.of(c.setup);
@@ -191,13 +191,13 @@ class Entrants {
     }
 
     /** Sees to it that each has a setup to be logged under: a change makes one of its own, with its chain. */
-    List<SetupName> settled(List<Entrant> entrants) {
+    List<SetupName> settle(List<Entrant> entrants) {
         return entrants.stream()
-                .map(e -> e.variation == null ? e.setup : settled(e))
+                .map(e -> e.variation == null ? e.setup : settle(e))
                 .toList();
     }
 
-    private SetupName settled(Entrant entrant) {
+    private SetupName settle(Entrant entrant) {
         long id = setups.number(entrant.setup.name());
         if (entrant.plan.device() != null) {
             chains.put(id, entrant.plan, null);

@@ -154,7 +154,7 @@ public class Gains {
                             .toList();
                     return new MeasuredGain(
                             band.name(),
-                            predicted(stairs, from),
+                            predictedDifference(stairs, from),
                             halfWidth(stairs, from, bare),
                             Comparer.unplanned(Figure.RSRP_DBM, here).pair(against.name(), setup.name()));
                 })
@@ -171,7 +171,7 @@ public class Gains {
                 .toList();
     }
 
-    private static OptionalDouble predicted(Optional<Staircase> own, Optional<Staircase> base) {
+    private static OptionalDouble predictedDifference(Optional<Staircase> own, Optional<Staircase> base) {
         OptionalDouble a = own.map(Staircase::deltaDb).orElse(OptionalDouble.empty());
         OptionalDouble b = base.map(Staircase::deltaDb).orElse(OptionalDouble.empty());
         return a.isPresent() && b.isPresent()

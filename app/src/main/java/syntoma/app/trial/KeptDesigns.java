@@ -25,8 +25,8 @@ class KeptDesigns {
     /** Keeps a trial as it is designed; what it changes about setups becomes setups of their own. */
     SheetView keep(String campsite, String name, DesignRequest asked) {
         DesignView design = designs.design(asked);
-        List<SetupName> names = designs.settled(asked);
-        plans.plan(campsite, name, design, asked, names, states.written());
+        List<SetupName> names = designs.settle(asked);
+        plans.plan(campsite, name, design, asked, names, states.currentText());
         return sheets.of(campsite, name);
     }
 }

@@ -22,8 +22,8 @@ public interface KnownFaults {
         private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
 
         /** What that means for a comparison, in a sentence. */
-        public String said() {
-            return setup + " has heard " + Values.rounded(lostDb, 1) + " dB less since about " + DAY.format(since)
+        public String sentence() {
+            return setup + " has heard " + Values.round(lostDb, 1) + " dB less since about " + DAY.format(since)
                     + ": look at its leads and connectors, then compare again.";
         }
     }

@@ -37,6 +37,6 @@ public class Pace {
 
     /** Keeps what a change-over took. */
     void keep(List<Move> moves, double minutes, OffsetDateTime at) {
-        LearnedMinutes.shared(moves, minutes).forEach((work, took) -> entities.persist(new ChangeOver(at, work, took)));
+        LearnedMinutes.share(moves, minutes).forEach((work, took) -> entities.persist(new ChangeOver(at, work, took)));
     }
 }

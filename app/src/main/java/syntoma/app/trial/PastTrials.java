@@ -42,7 +42,7 @@ class PastTrials {
 
     /** A reading of all trials, in which each is read at most once. */
     Reading read() {
-        return new Reading(plans.measured(), caps.read());
+        return new Reading(plans.measuredTrials(), caps.read());
     }
 
     record Key(long campsite, String name) {
@@ -55,7 +55,7 @@ class PastTrials {
     final class Reading {
         private final Map<Key, Plans.TrialRow> trials;
         private final Caps.Curves curves;
-        private final Map<Key, List<LoggedMeasurement>> made = new HashMap<>();
+        private final Map<Key, List<LoggedMeasurement>> byTrial = new HashMap<>();
         private final Map<Key, Map<Figure, Optional<ModeratedVariance.PastSpread>>> spreads = new HashMap<>();
 
         private Reading(List<Plans.TrialRow> rows, Caps.Curves curves) {
@@ -64,8 +64,8 @@ class PastTrials {
         }
 
         /** The measurements of a trial; none where there is no such trial. */
-        List<LoggedMeasurement> made(Key trial) {
-            return made.computeIfAbsent(
+        List<LoggedMeasurement> measurements(Key trial) {
+            return byTrial.computeIfAbsent(
                     trial, key -> measurements.list(Selection.at(key.campsite()).ofTrial(key.name())));
         }
 
@@ -79,8 +79,8 @@ class PastTrials {
                     .filter(Objects::nonNull)
                     .distinct()
                     .map(name -> new Key(campsite, name))
-                    .filter(key -> planned(key).isPresent())
-                    .filter(key -> made(key).stream()
+                    .filter(key -> plannedRounds(key).isPresent())
+                    .filter(key -> measurements(key).stream()
                             .map(LoggedMeasurement::setup)
                             .collect(toSet())
                             .containsAll(setups))
@@ -88,18 +88,18 @@ class PastTrials {
         }
 
         /** The setups that a plan or the network held on a metric. */
-        CappedSetups held(List<LoggedMeasurement> made, Figure metric) {
-            return curves.held(made, metric);
+        CappedSetups capped(List<LoggedMeasurement> made, Figure metric) {
+            return curves.cappedSetups(made, metric);
         }
 
         /** How many rounds a trial was planned for. */
-        Optional<Integer> planned(Key trial) {
+        Optional<Integer> plannedRounds(Key trial) {
             return Optional.ofNullable(trials.get(trial)).map(Plans.TrialRow::plannedRounds);
         }
 
         /** How a trial is judged on a metric; empty where it was not planned. */
         Optional<Plan> plan(Key trial, Figure metric) {
-            return planned(trial)
+            return plannedRounds(trial)
                     .map(rounds -> new Plan(
                             rounds,
                             ModeratedVariance.from(before(trials.get(trial).trial()).stream()
@@ -120,8 +120,8 @@ class PastTrials {
         private Optional<ModeratedVariance.PastSpread> spread(TrialSpan trial, Figure metric) {
             Key key = Key.of(trial);
             return spreads.computeIfAbsent(key, k -> new EnumMap<>(Figure.class))
-                    .computeIfAbsent(metric, m -> Comparer.unplanned(m, Measurements.samples(made(key), m))
-                            .spread(made(key).stream()
+                    .computeIfAbsent(metric, m -> Comparer.unplanned(m, Measurements.samples(measurements(key), m))
+                            .spread(measurements(key).stream()
                                     .map(LoggedMeasurement::setup)
                                     .distinct()
                                     .toList()));

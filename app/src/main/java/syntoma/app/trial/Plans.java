@@ -62,7 +62,7 @@ public class Plans implements PlannedTrials {
     @Transactional(readOnly = true)
     public List<TrialRow> all() {
         List<TrialPlan> plans = plans();
-        List<TrialRow> all = new ArrayList<>(measured(plans));
+        List<TrialRow> all = new ArrayList<>(measuredTrials(plans));
         Set<Key> begun = all.stream()
                 .map(row -> new Key(row.trial.campsiteId(), row.trial.name()))
                 .collect(Collectors.toSet());
@@ -85,11 +85,11 @@ public class Plans implements PlannedTrials {
 
     /** The trials that have measurements, the latest first. */
     @Transactional(readOnly = true)
-    public List<TrialRow> measured() {
-        return measured(plans());
+    public List<TrialRow> measuredTrials() {
+        return measuredTrials(plans());
     }
 
-    private List<TrialRow> measured(List<TrialPlan> all) {
+    private List<TrialRow> measuredTrials(List<TrialPlan> all) {
         Map<Key, TrialPlan> plans = new HashMap<>();
         all.forEach(p -> plans.put(new Key(p.campsiteId, p.name), p));
         return measurements.trials().stream()
@@ -124,11 +124,11 @@ public class Plans implements PlannedTrials {
                 .anyMatch(t -> t.campsiteId() == place && t.name().equals(name));
         if (begun) {
             throw new InvalidInputException(
-                    "name", "trial " + Text.quoted(name) + " has measurements; a plan is made before the first");
+                    "name", "trial " + Text.quote(name) + " has measurements; a plan is made before the first");
         }
         if (rounds(place, name).isPresent()) {
             throw new ConflictException(
-                    "name", "trial " + Text.quoted(name) + " is planned already; choose another name");
+                    "name", "trial " + Text.quote(name) + " is planned already; choose another name");
         }
         TrialPlan plan = new TrialPlan(place, name, rounds, OffsetDateTime.now(clock));
         entities.persist(plan);
@@ -197,16 +197,16 @@ public class Plans implements PlannedTrials {
      * @throws NotFoundException when no such trial is planned there
      */
     @Transactional(readOnly = true)
-    public PlannedTrial planned(String campsite, String name) {
+    public PlannedTrial plannedTrials(String campsite, String name) {
         return plan(campsites.of(campsite).id(), name)
                 .map(p -> new PlannedTrial(p.id, campsite, p.name))
                 .orElseThrow(
-                        () -> new NotFoundException("no trial " + Text.quoted(name) + " is planned at " + campsite));
+                        () -> new NotFoundException("no trial " + Text.quote(name) + " is planned at " + campsite));
     }
 
     /** The planned trials of some numbers. */
     @Transactional(readOnly = true)
-    public List<PlannedTrial> planned(Collection<Long> numbers) {
+    public List<PlannedTrial> plannedTrials(Collection<Long> numbers) {
         Map<Long, String> names = campsites.names();
         return entities.createQuery("from TrialPlan p where p.id in :numbers", TrialPlan.class)
                 .setParameter("numbers", numbers)
@@ -218,10 +218,10 @@ public class Plans implements PlannedTrials {
     @Override
     @Transactional(readOnly = true)
     public Set<String> at(long campsite) {
-        return planned(campsite).stream().map(p -> p.name).collect(Collectors.toSet());
+        return plannedTrials(campsite).stream().map(p -> p.name).collect(Collectors.toSet());
     }
 
-    private List<TrialPlan> planned(long campsite) {
+    private List<TrialPlan> plannedTrials(long campsite) {
         return entities.createQuery("from TrialPlan p where p.campsiteId = :campsite", TrialPlan.class)
                 .setParameter("campsite", campsite)
                 .getResultList();
@@ -229,7 +229,7 @@ public class Plans implements PlannedTrials {
 
     @Override
     public void move(long from, long to, Map<String, String> names) {
-        planned(from).stream().filter(p -> names.containsKey(p.name)).forEach(p -> {
+        plannedTrials(from).stream().filter(p -> names.containsKey(p.name)).forEach(p -> {
             p.name = names.get(p.name);
             p.campsiteId = to;
         });

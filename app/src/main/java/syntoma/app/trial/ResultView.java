@@ -118,7 +118,7 @@ public record ResultView(
             return new Effect(
                     metric.comparing().key(),
                     Text.capital(metric.measure().phrase()),
-                    overall.asked(c).isPresent(),
+                    overall.threshold(c).isPresent(),
                     metric.measure().unit(),
                     metric.comparing().higherIsBetter(),
                     metric.scale().off(metric.scale().margin()),

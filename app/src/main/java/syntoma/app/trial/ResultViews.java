@@ -68,12 +68,12 @@ class ResultViews {
     }
 
     ResultView of(String campsite, SetupComparison compared, Optional<Integer> planned, Setting setting) {
-        List<LoggedMeasurement> made = compared.made();
+        List<LoggedMeasurement> made = compared.measurements();
         ZoneOffset offset = made.get(0).takenAt().getOffset();
         Circumstances under = circumstances(made, compared.cast().acrossCarriers());
         boolean inFamily = setting.judgedBy.isPresent();
         int setups = inFamily
-                ? stated(made, LoggedMeasurement::setup).size()
+                ? statedValues(made, LoggedMeasurement::setup).size()
                 : compared.setups().size();
         JudgingRules judged = new JudgingRules(
                 planned.isPresent(),
@@ -91,8 +91,8 @@ class ResultViews {
                 made.get(made.size() - 1).takenAt(),
                 Blocks.forOutcomes(compared.samples(Figure.UP_MBPS)).size(),
                 planned.orElse(null),
-                stated(made, LoggedMeasurement::carrier),
-                stated(made, LoggedMeasurement::server),
+                statedValues(made, LoggedMeasurement::carrier),
+                statedValues(made, LoggedMeasurement::server),
                 setting.there,
                 compared.baseline(),
                 setting.judgedBy.orElse(null),
@@ -138,10 +138,11 @@ class ResultViews {
                 compared.setup(first.baseline()),
                 compared.setup(first.candidate()),
                 Headline.of(all, overall),
-                CellsApart.said(first, served(compared.made())).orElse(null),
+                CellsApart.sentence(first, servingCells(compared.measurements()))
+                        .orElse(null),
                 all.stream().map(c -> ResultView.Effect.of(c, overall, offset)).toList(),
-                cautions(all, under, judged, compared.made()),
-                judged.said(first),
+                cautions(all, under, judged, compared.measurements()),
+                judged.sentences(first),
                 action(first, overall.choice(), contenders),
                 bands.stream().map(Gains::view).toList(),
                 bands.stream().anyMatch(MeasuredGain::fallsShort) ? MeasuredGain.USUAL_CAUSES : "");
@@ -155,12 +156,12 @@ class ResultViews {
                 List.of(first.baseline(), first.candidate()),
                 made.get(made.size() - 1).takenAt());
         List<String> said =
-                new ArrayList<>(known.stream().map(KnownFaults.Fault::said).toList());
+                new ArrayList<>(known.stream().map(KnownFaults.Fault::sentence).toList());
         said.addAll(Cautions.of(all, under, judged));
         return said;
     }
 
-    private static List<CellsApart.CellOfRound> served(List<LoggedMeasurement> made) {
+    private static List<CellsApart.CellOfRound> servingCells(List<LoggedMeasurement> made) {
         return made.stream()
                 .map(m -> new CellsApart.CellOfRound(
                         m.setup(),
@@ -180,7 +181,7 @@ class ResultViews {
                 .toList());
     }
 
-    private static List<String> stated(List<LoggedMeasurement> made, Function<LoggedMeasurement, String> part) {
+    private static List<String> statedValues(List<LoggedMeasurement> made, Function<LoggedMeasurement, String> part) {
         return made.stream().map(part).filter(v -> v != null).distinct().toList();
     }
 
@@ -219,7 +220,8 @@ class ResultViews {
         Optional<Plan> plan = planned.map(rounds -> new Plan(rounds, Optional.empty()));
         List<GridView.Figure> figures = new ArrayList<>();
         Threshold.askedFirst(
-                        Figure.compared(f -> compared.made().stream().anyMatch(m -> m.value(f) != null)),
+                        Figure.comparedFigures(
+                                f -> compared.measurements().stream().anyMatch(m -> m.value(f) != null)),
                         compared.needs())
                 .stream()
                 .limit(OF_GRID)

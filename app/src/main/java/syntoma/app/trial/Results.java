@@ -73,14 +73,15 @@ public class Results {
     ResultView ofTrial(String campsite, String trial, Optional<String> baseline) {
         PastTrials.Key key = new PastTrials.Key(campsites.of(campsite).id(), trial);
         PastTrials.Reading trials = pastTrials.read();
-        if (trials.made(key).isEmpty()) {
+        if (trials.measurements(key).isEmpty()) {
             throw new NotFoundException(
                     plans.rounds(key.campsite(), trial).isPresent()
-                            ? "nothing was measured in the trial " + Text.quoted(trial) + " at " + campsite + " yet"
-                            : "no trial is named " + Text.quoted(trial) + " at " + campsite);
+                            ? "nothing was measured in the trial " + Text.quote(trial) + " at " + campsite + " yet"
+                            : "no trial is named " + Text.quote(trial) + " at " + campsite);
         }
-        SetupComparison compared = compared(key, trials, needs.chosen(), ALL, baseline);
-        return views.of(campsite, compared, trials.planned(key), ResultViews.Setting.own(Optional.of(key), compared));
+        SetupComparison compared = compare(key, trials, needs.chosenNeeds(), ALL, baseline);
+        return views.of(
+                campsite, compared, trials.plannedRounds(key), ResultViews.Setting.own(Optional.of(key), compared));
     }
 
     /**
@@ -88,14 +89,14 @@ public class Results {
      *
      * @param metrics so many of them at most
      */
-    SetupComparison compared(PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics) {
-        return compared(trial, trials, asked, metrics, Optional.empty());
+    SetupComparison compare(PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics) {
+        return compare(trial, trials, asked, metrics, Optional.empty());
     }
 
-    private SetupComparison compared(
+    private SetupComparison compare(
             PastTrials.Key trial, PastTrials.Reading trials, List<Need> asked, int metrics, Optional<String> baseline) {
-        Cast cast = Cast.of(trials.made(trial), plans.designed(trial.campsite(), trial.name()), named());
-        return compared(cast, baseline, asked, metrics, metric -> trials.plan(trial, metric), trials);
+        Cast cast = Cast.of(trials.measurements(trial), plans.designed(trial.campsite(), trial.name()), setupsByName());
+        return compare(cast, baseline, asked, metrics, metric -> trials.plan(trial, metric), trials);
     }
 
     /**
@@ -113,23 +114,26 @@ public class Results {
         }
         List<SetupName> pair = pair(there, made, baseline, candidate);
         List<String> names = pair.stream().map(SetupName::name).toList();
-        List<Need> asked = needs.chosen();
+        List<Need> asked = needs.chosenNeeds();
         PastTrials.Reading trials = pastTrials.read();
         Optional<PastTrials.Key> judgedBy =
                 pair.size() < 2 ? Optional.empty() : trials.plannedAmong(made, visit.campsiteId(), names);
-        SetupComparison compared = judgedBy.map(trial -> compared(trial, trials, asked, ALL, Optional.of(names.get(0)))
+        SetupComparison compared = judgedBy.map(trial -> compare(trial, trials, asked, ALL, Optional.of(names.get(0)))
                         .ofPair(pair.get(0), pair.get(1)))
-                .orElseGet(() -> compared(
+                .orElseGet(() -> compare(
                         Cast.of(made, pair), Optional.of(names.get(0)), asked, ALL, m -> Optional.empty(), trials));
         return views.of(
                 visit.campsite(),
                 compared,
-                judgedBy.flatMap(trials::planned),
+                judgedBy.flatMap(trials::plannedRounds),
                 new ResultViews.Setting(
-                        Optional.empty(), judgedBy.map(PastTrials.Key::name), there, aside(made, compared.made())));
+                        Optional.empty(),
+                        judgedBy.map(PastTrials.Key::name),
+                        there,
+                        countLeftOut(made, compared.measurements())));
     }
 
-    private static int aside(List<LoggedMeasurement> made, List<LoggedMeasurement> judged) {
+    private static int countLeftOut(List<LoggedMeasurement> made, List<LoggedMeasurement> judged) {
         Set<Long> numbers = judged.stream().map(LoggedMeasurement::id).collect(Collectors.toSet());
         return (int) made.stream().filter(m -> !numbers.contains(m.id())).count();
     }
@@ -177,7 +181,7 @@ public class Results {
     public record DecidedPair(String use, String instead, Set<String> carriers) {}
 
     /** What was decided by some measurements at a campsite, as {@link #lately} compares them. */
-    public List<DecidedPair> decided(String campsite, List<LoggedMeasurement> made) {
+    public List<DecidedPair> decidedPairs(String campsite, List<LoggedMeasurement> made) {
         if (made.isEmpty()) {
             return List.of();
         }
@@ -209,11 +213,11 @@ public class Results {
         PastTrials.Reading trials = pastTrials.read();
         Optional<PastTrials.Key> trial = latest(place, made);
         SetupComparison compared = comparedLately(place, made);
-        ResultView view =
-                views.of(campsite, compared, trial.flatMap(trials::planned), ResultViews.Setting.own(trial, compared));
+        ResultView view = views.of(
+                campsite, compared, trial.flatMap(trials::plannedRounds), ResultViews.Setting.own(trial, compared));
         String headline = compared.contrasts().isEmpty()
                 ? Tonight.ofOne(compared.baseline(), compared.need())
-                : Tonight.said(compared.leading(), inUse, compared.overall(compared.leading()));
+                : Tonight.sentence(compared.leading(), inUse, compared.overall(compared.leading()));
         return Optional.of(new LatestTrial(headline, view));
     }
 
@@ -226,15 +230,15 @@ public class Results {
     }
 
     private SetupComparison comparedLately(long place, List<LoggedMeasurement> made) {
-        List<Need> asked = needs.chosen();
+        List<Need> asked = needs.chosenNeeds();
         PastTrials.Reading trials = pastTrials.read();
         return latest(place, made)
-                .map(key -> compared(key, trials, asked, ALL))
-                .orElseGet(() -> compared(
+                .map(key -> compare(key, trials, asked, ALL))
+                .orElseGet(() -> compare(
                         Cast.of(made, setupsIn(made)), Optional.empty(), asked, ALL, m -> Optional.empty(), trials));
     }
 
-    private static SetupComparison compared(
+    private static SetupComparison compare(
             Cast cast,
             Optional<String> wantedBaseline,
             List<Need> asked,
@@ -244,16 +248,16 @@ public class Results {
         String baseline = wantedBaseline.orElseGet(cast::baseline);
         if (cast.setups().stream().noneMatch(s -> s.name().equals(baseline))) {
             throw new InvalidInputException(
-                    "baseline", "baseline is " + Text.quoted(baseline) + ", which was not measured here");
+                    "baseline", "baseline is " + Text.quote(baseline) + ", which was not measured here");
         }
-        return SetupComparison.of(baseline, cast, asked, metrics, plan, metric -> trials.held(cast.made(), metric));
+        return SetupComparison.of(baseline, cast, asked, metrics, plan, metric -> trials.capped(cast.made(), metric));
     }
 
     private List<SetupName> setupsIn(List<LoggedMeasurement> made) {
-        return Cast.of(made, Optional.empty(), named()).setups();
+        return Cast.of(made, Optional.empty(), setupsByName()).setups();
     }
 
-    private Map<String, SetupName> named() {
+    private Map<String, SetupName> setupsByName() {
         return setups.all().stream().collect(Collectors.toMap(SetupName::name, s -> s));
     }
 }

@@ -53,7 +53,7 @@ record SetupComparison(
         List<LoggedMeasurement> made = cast.made();
         List<String> names = cast.setups().stream().map(SetupName::name).toList();
         Map<Comparer.Contrast, List<Comparison>> contrasts = new LinkedHashMap<>();
-        List<Figure> metrics = Figure.compared(f -> made.stream().anyMatch(m -> m.value(f) != null));
+        List<Figure> metrics = Figure.comparedFigures(f -> made.stream().anyMatch(m -> m.value(f) != null));
         List<Figure> ordered = Threshold.askedFirst(metrics, needs);
         // all that the need asks decides what to use, so that a list and a page say the same
         long asked =
@@ -70,13 +70,13 @@ record SetupComparison(
                     .computeIfAbsent(new Comparer.Contrast(c.baseline(), c.candidate()), k -> new ArrayList<>())
                     .add(c));
         }
-        return new SetupComparison(baseline, cast, needs, cast.met(needs), contrasts);
+        return new SetupComparison(baseline, cast, needs, cast.compareNeeds(needs), contrasts);
     }
 
     /** The same, which is about one pair of several. */
     SetupComparison ofPair(SetupName one, SetupName other) {
         Comparer.Contrast pair = new Comparer.Contrast(one.name(), other.name());
-        Cast two = new Cast(made(), List.of(one, other), cast.plan(), cast.acrossCarriers());
+        Cast two = new Cast(measurements(), List.of(one, other), cast.plan(), cast.acrossCarriers());
         return new SetupComparison(one.name(), two, needs, need, Map.of(pair, contrasts.get(pair)));
     }
 
@@ -84,7 +84,7 @@ record SetupComparison(
         return cast.setups();
     }
 
-    List<LoggedMeasurement> made() {
+    List<LoggedMeasurement> measurements() {
         return cast.made();
     }
 

@@ -39,7 +39,7 @@ class SheetEntries {
         }
 
         /** The visits that are left out. */
-        Set<Integer> skipped() {
+        Set<Integer> skippedVisits() {
             Set<Integer> skipped = new TreeSet<>();
             for (SheetEntry entry : all) {
                 if (entry.kind == SheetEntry.Kind.SKIP) {
@@ -63,7 +63,7 @@ class SheetEntries {
         }
 
         /** The measurements that were in doubt and are kept. */
-        Set<Long> kept() {
+        Set<Long> keptMeasurements() {
             return all.stream()
                     .filter(e -> e.kind == SheetEntry.Kind.KEEP)
                     .map(e -> e.measurement)
@@ -93,11 +93,11 @@ class SheetEntries {
             return switch (kind) {
                 case STANDS -> stoodAt(visit).isPresent();
                 case BACK -> stoodAt(visit).isEmpty();
-                case SKIP -> skipped().contains(visit);
-                case UNSKIP -> !skipped().contains(visit);
+                case SKIP -> skippedVisits().contains(visit);
+                case UNSKIP -> !skippedVisits().contains(visit);
                 case PAUSE -> pausedAt().isPresent();
                 case RESUME -> pausedAt().isEmpty();
-                case KEEP -> kept().contains(measurement);
+                case KEEP -> keptMeasurements().contains(measurement);
                 case NOTE -> false;
             };
         }

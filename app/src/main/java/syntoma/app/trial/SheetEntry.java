@@ -34,7 +34,7 @@ class SheetEntry {
             return name().toLowerCase(Locale.ROOT);
         }
 
-        static Kind labelled(String text) {
+        static Kind fromLabel(String text) {
             return Labels.find("kind", text, values(), Kind::label);
         }
     }

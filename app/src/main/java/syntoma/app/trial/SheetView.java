@@ -63,7 +63,7 @@ record SheetView(
     }
 
     /** How many of its visits are made or left out. */
-    int done() {
+    int countDone() {
         return (int) IntStream.range(0, visits.size())
                 .filter(i -> made.get(i) >= runs || skipped.contains(i))
                 .count();

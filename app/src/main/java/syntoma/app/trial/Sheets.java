@@ -112,7 +112,7 @@ class Sheets {
                             .filter(m -> m.round() != null)
                             .map(m -> new Remaining.LoggedRun(m.round(), contender(m)))
                             .toList(),
-                    done.skipped());
+                    done.skippedVisits());
         }
 
         @Nullable
@@ -151,7 +151,7 @@ class Sheets {
                 .map(sheet -> new SheetRow(
                         sheet.campsite(),
                         sheet.trial(),
-                        sheet.done(),
+                        sheet.countDone(),
                         sheet.visits().size()))
                 .toList();
     }
@@ -165,8 +165,8 @@ class Sheets {
         OpenSheet open = open(campsite, trial);
         Remaining remaining = open.remaining();
         Integer next = remaining.next().orElse(null);
-        double minutes = left(remaining, open.made::minutes);
-        double gb = left(remaining, open.made::gb);
+        double minutes = remainingMinutes(remaining, open.made::minutes);
+        double gb = remainingMinutes(remaining, open.made::gb);
         TrialPlan plan = open.plan;
         return new SheetView(
                 campsite,
@@ -194,18 +194,18 @@ class Sheets {
 
     private OpenSheet open(String campsite, String trial) {
         TrialPlan plan = plan(campsite, trial);
-        OpenSheet planned = new OpenSheet(plan, designs.again(plan), logged(plan), entries.of(plan.id));
+        OpenSheet planned = new OpenSheet(plan, designs.redesign(plan), loggedRuns(plan), entries.of(plan.id));
         return new OpenSheet(
-                plan, planned.made.onFrom(states.now(), planned.remaining()), planned.logged, planned.done);
+                plan, planned.made.onFrom(states.currentState(), planned.remaining()), planned.logged, planned.done);
     }
 
     private TrialPlan plan(String campsite, String trial) {
         return plans.designed(campsites.of(campsite).id(), trial)
                 .orElseThrow(() -> new NotFoundException(
-                        "no trial that was designed is named " + Text.quoted(trial) + " at " + campsite));
+                        "no trial that was designed is named " + Text.quote(trial) + " at " + campsite));
     }
 
-    private List<LoggedMeasurement> logged(TrialPlan plan) {
+    private List<LoggedMeasurement> loggedRuns(TrialPlan plan) {
         return measurements.list(Selection.at(plan.campsiteId).ofTrial(plan.name));
     }
 
@@ -215,7 +215,7 @@ class Sheets {
         List<SheetView.DoubtView> doubts = new ArrayList<>();
         for (LoggedMeasurement m : open.logged) {
             int place = open.contender(m);
-            if (place < 0 || m.round() == null || open.done.kept().contains(m.id())) {
+            if (place < 0 || m.round() == null || open.done.keptMeasurements().contains(m.id())) {
                 continue;
             }
             // what was said of the carrier is how it was logged; which cell it was is asked before it is measured
@@ -243,7 +243,7 @@ class Sheets {
     /** Holds what the router says now against what is to be measured next. */
     SheetCheck check(String campsite, String trial) {
         OpenSheet open = open(campsite, trial);
-        Optional<Watch.ServingNetwork> heard = watch.heard();
+        Optional<Watch.ServingNetwork> heard = watch.servingNetwork();
         Optional<Integer> next = open.remaining().next();
         if (heard.isEmpty() || next.isEmpty()) {
             return new SheetCheck(heard.isPresent(), List.of());
@@ -272,15 +272,15 @@ class Sheets {
     private String goingOn(OpenSheet open, double minutes, double gb) {
         PastTrials.Key key = new PastTrials.Key(open.plan.campsiteId, open.plan.name);
         PastTrials.Reading trials = pastTrials.read();
-        if (trials.made(key).isEmpty()) {
+        if (trials.measurements(key).isEmpty()) {
             return null;
         }
-        SetupComparison compared = results.compared(key, trials, needs.chosen(), SAID);
+        SetupComparison compared = results.compare(key, trials, needs.chosenNeeds(), SAID);
         if (compared.contrasts().isEmpty()) {
             return null;
         }
         Comparison leading = compared.leading().get(0);
-        return leading.rounds().size() < InterimLooks.FEWEST ? null : GoingOn.said(leading, minutes, gb);
+        return leading.rounds().size() < InterimLooks.FEWEST ? null : GoingOn.sentence(leading, minutes, gb);
     }
 
     /**
@@ -290,10 +290,10 @@ class Sheets {
      */
     @Transactional
     SheetView enter(EntryRequest asked) {
-        String campsite = required("campsite", asked.campsite());
-        String trial = required("trial", asked.trial());
+        String campsite = require("campsite", asked.campsite());
+        String trial = require("trial", asked.trial());
         SheetEntry.Kind kind =
-                InvalidInputException.naming("kind", () -> SheetEntry.Kind.labelled(required("kind", asked.kind())));
+                InvalidInputException.naming("kind", () -> SheetEntry.Kind.fromLabel(require("kind", asked.kind())));
         OpenSheet open = open(campsite, trial);
         switch (kind) {
             case STANDS, BACK, SKIP, UNSKIP ->
@@ -318,7 +318,7 @@ class Sheets {
         return of(campsite, trial);
     }
 
-    private static String required(String field, @Nullable String text) {
+    private static String require(String field, @Nullable String text) {
         if (text == null) {
             throw new InvalidInputException(field, field + " is missing");
         }
@@ -347,7 +347,7 @@ class Sheets {
     }
 
     /** What the visits that lack runs take, by visit and the number of runs that it lacks. */
-    private static double left(Remaining remaining, ToDoubleBiFunction<Integer, Integer> takes) {
+    private static double remainingMinutes(Remaining remaining, ToDoubleBiFunction<Integer, Integer> takes) {
         List<Visit> visits = remaining.visits();
         return IntStream.range(0, visits.size())
                 .filter(remaining::lacks)

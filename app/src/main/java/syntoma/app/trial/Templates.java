@@ -65,7 +65,7 @@ class Templates {
 
     static List<ChangeKind> changes() {
         return Arrays.stream(Variation.Kind.values())
-                .map(kind -> new ChangeKind(kind.label(), kind.says(), kind.allowed()))
+                .map(kind -> new ChangeKind(kind.label(), kind.says(), kind.allowedValues()))
                 .toList();
     }
 
@@ -105,7 +105,7 @@ class Templates {
 
     private static Contender contender(String setup, String carrier, Map<String, FitCase> cases) {
         FitCase fit = cases.get(setup);
-        return fit == null ? Contender.named(setup, carrier) : Contender.of(setup, carrier, fit.chain());
+        return fit == null ? Contender.ofName(setup, carrier) : Contender.of(setup, carrier, fit.chain());
     }
 
     private static List<String> bands(@Nullable FitCase fit) {

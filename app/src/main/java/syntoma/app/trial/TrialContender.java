@@ -43,6 +43,6 @@ class TrialContender {
     Optional<Variation> variation() {
         return arrangedKind == null
                 ? Optional.empty()
-                : Optional.of(new Variation(Variation.Kind.labelled(arrangedKind), arrangedValue));
+                : Optional.of(new Variation(Variation.Kind.fromLabel(arrangedKind), arrangedValue));
     }
 }

@@ -52,12 +52,14 @@ class TrialResults {
 
     List<TrialResult> all() {
         PastTrials.Reading trials = pastTrials.read();
-        List<Need> asked = needs.chosen();
-        return plans.measured().stream().map(row -> result(row, trials, asked)).toList();
+        List<Need> asked = needs.chosenNeeds();
+        return plans.measuredTrials().stream()
+                .map(row -> result(row, trials, asked))
+                .toList();
     }
 
     private TrialResult result(Plans.TrialRow row, PastTrials.Reading trials, List<Need> asked) {
-        SetupComparison compared = results.compared(PastTrials.Key.of(row.trial()), trials, asked, SAID);
+        SetupComparison compared = results.compare(PastTrials.Key.of(row.trial()), trials, asked, SAID);
         List<ResultView.NeedMet> met = compared.needMet();
         String need = compared.needName();
         if (compared.contrasts().isEmpty()) {

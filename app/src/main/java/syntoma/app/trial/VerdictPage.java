@@ -39,7 +39,7 @@ final class VerdictPage {
                 + "content=\"width=device-width\"><title>");
         html.append(escaped(title)).append("</title><style>").append(STYLE).append("</style></head><body>");
         html.append("<p class=\"small\">")
-                .append(escaped(title + " · " + String.join(", ", view.carriers()) + " · " + when(view)))
+                .append(escaped(title + " · " + String.join(", ", view.carriers()) + " · " + period(view)))
                 .append("</p>");
         if (view.grid() != null) {
             view.grid().figures().forEach(figure -> element("p", "do", figure.label() + ": " + figure.sentence()));
@@ -59,7 +59,7 @@ final class VerdictPage {
         html.append("</body></html>\n");
     }
 
-    private static String when(ResultView view) {
+    private static String period(ResultView view) {
         OffsetDateTime from = view.from();
         return WHEN.format(from) + " to " + WHEN.format(view.to()) + " · " + view.rounds()
                 + (view.plannedRounds() == null ? " rounds" : " of " + view.plannedRounds() + " rounds planned");

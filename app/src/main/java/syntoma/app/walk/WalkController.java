@@ -31,12 +31,12 @@ class WalkController {
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
     WalkView begin(@RequestParam(defaultValue = "rsrp") String metric) {
-        return walks.begin(WalkMetric.named(metric));
+        return walks.begin(WalkMetric.ofKey(metric));
     }
 
     @GetMapping("/{id}")
     WalkView walk(@PathVariable long id, @RequestParam(defaultValue = "rsrp") String metric) {
-        return walks.view(id, WalkMetric.named(metric));
+        return walks.view(id, WalkMetric.ofKey(metric));
     }
 
     /** Marks the level of now, or of when it was held, under a word for the place. */
@@ -46,26 +46,26 @@ class WalkController {
             @PathVariable long id,
             @RequestBody Walks.MarkRequest asked,
             @RequestParam(defaultValue = "rsrp") String metric) {
-        return walks.mark(id, asked, WalkMetric.named(metric));
+        return walks.mark(id, asked, WalkMetric.ofKey(metric));
     }
 
     /** Takes a mark back. */
     @DeleteMapping("/{id}/marks/{mark}")
     WalkView remove(
             @PathVariable long id, @PathVariable long mark, @RequestParam(defaultValue = "rsrp") String metric) {
-        return walks.remove(id, mark, true, WalkMetric.named(metric));
+        return walks.remove(id, mark, true, WalkMetric.ofKey(metric));
     }
 
     /** Puts a mark back that was taken back. */
     @PostMapping("/{id}/marks/{mark}/restore")
     WalkView restore(
             @PathVariable long id, @PathVariable long mark, @RequestParam(defaultValue = "rsrp") String metric) {
-        return walks.remove(id, mark, false, WalkMetric.named(metric));
+        return walks.remove(id, mark, false, WalkMetric.ofKey(metric));
     }
 
     /** Ends it, and says which places differ. */
     @PostMapping("/{id}/end")
     WalkView end(@PathVariable long id, @RequestParam(defaultValue = "rsrp") String metric) {
-        return walks.end(id, WalkMetric.named(metric));
+        return walks.end(id, WalkMetric.ofKey(metric));
     }
 }

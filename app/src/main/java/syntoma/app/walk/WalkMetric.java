@@ -39,7 +39,7 @@ enum WalkMetric {
         return this == RSRP ? mark.rsrpDbm : mark.sinrDb;
     }
 
-    static WalkMetric named(String key) {
+    static WalkMetric ofKey(String key) {
         return InvalidInputException.naming("metric", () -> Labels.find("metric", key, values(), WalkMetric::key));
     }
 }

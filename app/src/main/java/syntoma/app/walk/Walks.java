@@ -88,7 +88,7 @@ class Walks {
 
     @Transactional(readOnly = true)
     WalkView view(long id, WalkMetric on) {
-        return WalkView.of(found(id), marks(id), on);
+        return WalkView.of(find(id), marks(id), on);
     }
 
     /** Marks what the router says now, or said when the number was held. */
@@ -139,7 +139,7 @@ class Walks {
             throw new NotFoundException("no mark " + mark + " on walk " + id);
         }
         marked.removed = removed;
-        return WalkView.of(found(id), marks(id), on);
+        return WalkView.of(find(id), marks(id), on);
     }
 
     /** Ends it; only then it is said which places differ. */
@@ -150,14 +150,14 @@ class Walks {
     }
 
     private StoredWalk going(long id) {
-        StoredWalk walked = found(id);
+        StoredWalk walked = find(id);
         if (walked.endedAt != null) {
             throw new ConflictException("the walk is over; begin another one");
         }
         return walked;
     }
 
-    private StoredWalk found(long id) {
+    private StoredWalk find(long id) {
         StoredWalk walked = entities.find(StoredWalk.class, id);
         if (walked == null) {
             throw new NotFoundException("no walk " + id);

@@ -34,9 +34,9 @@ class HostileFilesTest {
 
     private static final Map<String, Consumer<String>> READERS = Map.of(
             "rate", text -> quietly(() -> DataRate.parse(text)),
-            "band", text -> quietly(() -> Bands.named(text)),
+            "band", text -> quietly(() -> Bands.of(text)),
             "connector", text -> quietly(() -> Connector.of(text)),
-            "outcome", text -> quietly(() -> Outcome.labelled(text)),
+            "outcome", text -> quietly(() -> Outcome.fromLabel(text)),
             "name", text -> quietly(() -> Text.name("name", text, 120)),
             "note", text -> quietly(() -> Text.lines("note", text)),
             "guard", text -> SpreadsheetGuard.off(SpreadsheetGuard.on(text)),

@@ -73,8 +73,8 @@ class LiveCountTest {
     void what_stays_in_the_vehicle_is_no_use_of_a_plan() {
         timeIs(EVENING);
         standsOn("Tarnwave");
-        count.moved("192.168.8.1", 900);
-        count.moved("127.0.0.1", 100);
+        count.addMoved("192.168.8.1", 900);
+        count.addMoved("127.0.0.1", 100);
         count.keep();
         assertEquals(1000, count.withinBytes());
         verify(uses, never()).add(any(), anyString(), anyLong());
@@ -85,10 +85,10 @@ class LiveCountTest {
         standsOn("Tarnwave");
         for (int second = 0; second <= 60; second++) {
             timeIs(EVENING.plusSeconds(second));
-            count.moved("203.0.113.9", 1000);
+            count.addMoved("203.0.113.9", 1000);
         }
         verify(uses).add(EVENING.plusSeconds(60), "Tarnwave", 61_000);
-        count.moved("203.0.113.9", 500);
+        count.addMoved("203.0.113.9", 500);
         count.keep();
         verify(uses).add(EVENING.plusSeconds(60), "Tarnwave", 500);
     }
@@ -97,7 +97,7 @@ class LiveCountTest {
     void without_a_carrier_nobody_pays() {
         timeIs(OffsetDateTime.ofInstant(Instant.EPOCH, EVENING.getOffset()));
         standsOn(null);
-        count.moved("203.0.113.9", 1000);
+        count.addMoved("203.0.113.9", 1000);
         count.keep();
         verify(uses, never()).add(any(), anyString(), anyLong());
     }

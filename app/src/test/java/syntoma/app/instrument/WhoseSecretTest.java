@@ -124,7 +124,7 @@ class WhoseSecretTest {
                 "127.0.0.1");
         String stored = stored("password", "router");
         assertTrue(stored.startsWith("sealed:1:") && !stored.contains("S3cret"), stored);
-        assertEquals("S3cret!77", routers.reached().orElseThrow().password());
+        assertEquals("S3cret!77", routers.connection().orElseThrow().password());
         assertEquals(
                 "rw-------",
                 PosixFilePermissions.toString(
@@ -136,7 +136,7 @@ class WhoseSecretTest {
         }
         routers.sealSecrets();
         assertTrue(stored("password", "router").startsWith("sealed:1:"));
-        assertEquals("from before", routers.reached().orElseThrow().password());
+        assertEquals("from before", routers.connection().orElseThrow().password());
     }
 
     @ParameterizedTest

@@ -48,11 +48,11 @@ class DamagedStoreTest {
                 sql.execute("insert into measurement values (" + i + ", '2026-08-14', '" + "n".repeat(800) + "')");
                 store.force().force();
             }
-            for (Path file : new Path[] {files.store(), files.noted()}) {
+            for (Path file : new Path[] {files.store(), files.lastMark()}) {
                 Files.copy(file, killed.resolve(file.getFileName()));
             }
         }
-        StoreCheck.closed(files);
+        StoreCheck.noteClosing(files);
     }
 
     private void spoil(StoreFiles store, String how) throws Exception {

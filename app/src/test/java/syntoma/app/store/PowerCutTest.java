@@ -58,7 +58,7 @@ class PowerCutTest {
         Path after = Files.createDirectory(dir.resolve("cut" + cut));
         StoreFiles files = new StoreFiles(after);
         Files.copy(dir.resolve("syntoma.mv.db.durable"), files.store());
-        Files.copy(new StoreFiles(dir).noted(), files.noted());
+        Files.copy(new StoreFiles(dir).lastMark(), files.lastMark());
         try (FileChannel copy = FileChannel.open(files.store(), StandardOpenOption.WRITE)) {
             CutDisk.cut(copy, random);
         }

@@ -129,7 +129,7 @@ final class Season {
         scatter = Optional.of(experience.scatter());
         Outlook.RunRequirement asked = Outlook.RunRequirement.of(need);
         List<Outlook> outlooks = experience.outlooks(options, new StayContext(campsite, stay, part()));
-        Option first = AdvisedOption.ranked(IntStream.range(0, options.size())
+        Option first = AdvisedOption.rank(IntStream.range(0, options.size())
                         .mapToObj(i -> AdvisedOption.of(
                                 options.get(i), outlooks.get(i), asked, experience.runs(options.get(i))))
                         .toList())

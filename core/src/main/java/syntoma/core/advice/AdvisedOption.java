@@ -68,31 +68,31 @@ public record AdvisedOption(
                 .min(Comparator.comparingDouble(h -> outlooks.apply(h.part()).chance(h.asked())))
                 .orElseThrow();
         Outlook outlook = outlooks.apply(hardest.part());
-        double up = outlook.tested(ONE_SD, MANY_RUNS).chance(hardest.asked());
-        double down = outlook.tested(-ONE_SD, MANY_RUNS).chance(hardest.asked());
+        double up = outlook.afterRuns(ONE_SD, MANY_RUNS).chance(hardest.asked());
+        double down = outlook.afterRuns(-ONE_SD, MANY_RUNS).chance(hardest.asked());
         List<ChanceAt> times = new ArrayList<>();
         if (!needed.stream().allMatch(NeededHours::isNow)) {
             NeededHours present =
                     needed.stream().filter(NeededHours::isNow).findFirst().orElse(hardest);
             times.add(new ChanceAt(
                     present.needs() + " " + NeededHours.NOW,
-                    promised(outlooks.apply(now).chance(present.asked()), runs)));
+                    promisedChance(outlooks.apply(now).chance(present.asked()), runs)));
             needed.stream()
                     .filter(h -> !h.isNow())
                     .forEach(h -> times.add(new ChanceAt(
                             h.needs() + " " + h.when(),
-                            promised(outlooks.apply(h.part()).chance(h.asked()), runs))));
+                            promisedChance(outlooks.apply(h.part()).chance(h.asked()), runs))));
         }
         return new AdvisedOption(
                 option,
                 outlook,
                 hardest,
-                promised(outlook.chance(hardest.asked()), runs),
+                promisedChance(outlook.chance(hardest.asked()), runs),
                 Math.abs(up - down) / 2,
                 times);
     }
 
-    private static double promised(double chance, int runs) {
+    private static double promisedChance(double chance, int runs) {
         return runs > 1 ? chance : Math.min(chance, MOST_AFTER_ONE_RUN);
     }
 
@@ -100,7 +100,7 @@ public record AdvisedOption(
      * In the order in which to offer them: by the chance to meet the need; of those that are about as likely as the best that is left,
      * the one that is the least work, then the one whose data costs least.
      */
-    public static List<AdvisedOption> ranked(List<AdvisedOption> options) {
+    public static List<AdvisedOption> rank(List<AdvisedOption> options) {
         List<AdvisedOption> left = new ArrayList<>(options);
         left.sort(BY_CHANCE);
         List<AdvisedOption> ranked = new ArrayList<>();
@@ -117,8 +117,8 @@ public record AdvisedOption(
     }
 
     /** The same, but what was proven here goes before what is predicted. */
-    public static List<AdvisedOption> ranked(List<AdvisedOption> options, List<StayVerdict> proven) {
-        List<AdvisedOption> ranked = new ArrayList<>(ranked(options));
+    public static List<AdvisedOption> rank(List<AdvisedOption> options, List<StayVerdict> proven) {
+        List<AdvisedOption> ranked = new ArrayList<>(rank(options));
         // as often as there are options at most: verdicts that go round in a circle end too
         for (int round = 0; round < ranked.size(); round++) {
             boolean moved = false;

@@ -67,7 +67,7 @@ public final class Experience {
         all.forEach(t -> failing.merge(t.key.setup(), new Failing(t.tried, t.failed), Failing::and));
         options.forEach(o -> promised.put(o.setup(), o.promisedDb()));
         Optional<Scatter> known = before.filter(s -> s.isOf(all.size()));
-        levels = fitted(
+        levels = fit(
                 cells(all, t -> t.level, t -> layout.level(t.key.setup(), t.key.carrier())),
                 layout.ofLevels(promised),
                 Spreads.OF_LEVELS,
@@ -75,7 +75,7 @@ public final class Experience {
         Map<Cell.Place, Local> locals = new HashMap<>();
         Map<Tally, Radio> radios = new HashMap<>();
         all.forEach(t -> radios.put(t, level(t.key, local(t.key, locals).in(levels))));
-        qualities = fitted(
+        qualities = fit(
                 cells(all, t -> t.quality, t -> row(t.key, radios.get(t).value, OptionalDouble.empty())),
                 layout.ofQuality(),
                 Spreads.OF_QUALITY,
@@ -87,9 +87,9 @@ public final class Experience {
             Radio quality = quality(t.key, level, local(t.key, locals).in(qualities));
             rows.put(t, row(t.key, level, OptionalDouble.of(quality.value)));
         }
-        down = fitted(cells(all, t -> t.down, rows::get), layout.ofDown(), Spreads.OF_SPEEDS, known.map(Scatter::down));
-        up = fitted(cells(all, t -> t.up, rows::get), layout.ofUp(), Spreads.OF_SPEEDS, known.map(Scatter::up));
-        loaded = fitted(
+        down = fit(cells(all, t -> t.down, rows::get), layout.ofDown(), Spreads.OF_SPEEDS, known.map(Scatter::down));
+        up = fit(cells(all, t -> t.up, rows::get), layout.ofUp(), Spreads.OF_SPEEDS, known.map(Scatter::up));
+        loaded = fit(
                 cells(all, t -> t.loaded, rows::get),
                 layout.ofLoaded(),
                 Spreads.OF_LATENCIES,
@@ -114,8 +114,8 @@ public final class Experience {
         return scatter;
     }
 
-    private static MixedModel fitted(List<Cell> cells, MixedModel.Prior prior, Spreads usual, Optional<Spreads> known) {
-        return MixedModel.fit(cells, prior, known.orElseGet(() -> MixedModel.learned(cells, prior, usual)));
+    private static MixedModel fit(List<Cell> cells, MixedModel.Prior prior, Spreads usual, Optional<Spreads> known) {
+        return MixedModel.fit(cells, prior, known.orElseGet(() -> MixedModel.learnSpreads(cells, prior, usual)));
     }
 
     private List<Cell> cells(List<Tally> all, Function<Tally, Tally.Sum> figure, Function<Tally, Layout.Row> row) {
@@ -161,7 +161,7 @@ public final class Experience {
     private Radio level(Tally.Key key, MixedModel.PlaceEffects local) {
         return read(key, t -> t.level, levels).orElseGet(() -> {
             MixedModel.Prediction expected =
-                    local.expected(cell(key, 0, 1, layout.level(key.setup(), key.carrier()), 0));
+                    local.predict(cell(key, 0, 1, layout.level(key.setup(), key.carrier()), 0));
             return new Radio(expected.mean(), expected.variance());
         });
     }
@@ -169,7 +169,7 @@ public final class Experience {
     /** How clean it is there: read at this stay, or expected at the level. */
     private Radio quality(Tally.Key key, double dbm, MixedModel.PlaceEffects local) {
         return read(key, t -> t.quality, qualities).orElseGet(() -> {
-            MixedModel.Prediction expected = local.expected(cell(key, 0, 1, row(key, dbm, OptionalDouble.empty()), 0));
+            MixedModel.Prediction expected = local.predict(cell(key, 0, 1, row(key, dbm, OptionalDouble.empty()), 0));
             return new Radio(expected.mean(), expected.variance());
         });
     }
@@ -177,7 +177,7 @@ public final class Experience {
     private Optional<Radio> read(Tally.Key key, Function<Tally, Tally.Sum> figure, MixedModel model) {
         double runs = 0;
         double sum = 0;
-        for (Tally t : there(key)) {
+        for (Tally t : tallies(key)) {
             Tally.Sum own = figure.apply(t);
             if (own.count() > 0 && t.key.stay() == key.stay() && t.key.setup().equals(key.setup())) {
                 runs += own.count();
@@ -189,7 +189,7 @@ public final class Experience {
                 : Optional.of(new Radio(sum / runs, model.spreads().visit() / 2));
     }
 
-    private List<Tally> there(Tally.Key key) {
+    private List<Tally> tallies(Tally.Key key) {
         return places.getOrDefault(place(key), List.of());
     }
 
@@ -223,7 +223,7 @@ public final class Experience {
     public record Met(int runs, int met, String when) {}
 
     /** How an option did at the campsite so far, in the hours in which it is needed. */
-    public Met met(Option option, StayContext here, NeededHours hours) {
+    public Met record(Option option, StayContext here, NeededHours hours) {
         List<PastMeasurement> there = inHours(own(option), hours).stream()
                 .filter(p -> p.campsite() == here.campsite() && hours.asked().isToldBy(p))
                 .toList();
@@ -310,7 +310,7 @@ public final class Experience {
 
         private Outlook.Rate rate(MixedModel model, Tally.Key key, Radio level, Radio quality, double cap) {
             Layout.Row row = row(key, level.value, OptionalDouble.of(quality.value));
-            MixedModel.Prediction expected = in(model).expected(cell(key, 0, 1, row, 0));
+            MixedModel.Prediction expected = in(model).predict(cell(key, 0, 1, row, 0));
             double ofLevel = slope(model, dbm -> row(key, dbm, OptionalDouble.of(quality.value)), level.value);
             double ofQuality = slope(model, db -> row(key, level.value, OptionalDouble.of(db)), quality.value);
             return new Outlook.Rate(
@@ -325,7 +325,7 @@ public final class Experience {
     private static double slope(MixedModel model, DoubleFunction<Layout.Row> row, double at) {
         Layout.Row lower = row.apply(at - SLOPE_DB);
         Layout.Row higher = row.apply(at + SLOPE_DB);
-        return (model.fixed(higher.columns(), higher.values()) - model.fixed(lower.columns(), lower.values()))
+        return (model.fixedPart(higher.columns(), higher.values()) - model.fixedPart(lower.columns(), lower.values()))
                 / (2 * SLOPE_DB);
     }
 
@@ -335,7 +335,7 @@ public final class Experience {
         double tried = FAILURES_WEIGH;
         double failed = FAILURES_WEIGH * anywhere.share(USUAL_FAILURES, FAILURES_WEIGH);
         boolean worked = false;
-        for (Tally t : there(key)) {
+        for (Tally t : tallies(key)) {
             if (!Option.isPhone(t.key.setup())) {
                 boolean own = t.key.setup().equals(key.setup());
                 tried += t.tried * (own ? 1 : OTHERS_WEIGH);
@@ -367,7 +367,7 @@ public final class Experience {
     private double lossPct(Tally.Key key) {
         double weight = LOSS_WEIGHS;
         double sum = LOSS_WEIGHS * USUAL_LOSS_PCT;
-        for (Tally t : there(key)) {
+        for (Tally t : tallies(key)) {
             if (t.loss.count() > 0) {
                 weight += t.loss.count();
                 sum += t.loss.count() * t.loss.mean().orElseThrow();

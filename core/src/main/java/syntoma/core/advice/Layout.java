@@ -88,7 +88,7 @@ final class Layout {
         return both.size() <= MOST_PAIRS;
     }
 
-    private int further() {
+    private int furtherColumn() {
         return 1 + carriers.size() + setups.size() + (tellsPairs() ? both.size() : 0);
     }
 
@@ -107,8 +107,8 @@ final class Layout {
 
     /** What is held of levels: carriers differ by 8 dB, a setup's gain is what its sheets promise about 5 dB. */
     MixedModel.Prior ofLevels(Map<String, OptionalDouble> promised) {
-        double[] means = new double[further()];
-        double[] variances = new double[further()];
+        double[] means = new double[furtherColumn()];
+        double[] variances = new double[furtherColumn()];
         set(means, variances, 0, -97, 12);
         carriers.keySet().forEach(c -> set(means, variances, ofCarrier(c), 0, 8));
         setups.keySet().forEach(s -> {
@@ -149,7 +149,7 @@ final class Layout {
     }
 
     private MixedModel.Prior of(double usual, double perStep, double perQuality) {
-        int columns = further() + 4 + 2 * carriers.size();
+        int columns = furtherColumn() + 4 + 2 * carriers.size();
         double[] means = new double[columns];
         double[] variances = new double[columns];
         set(means, variances, 0, usual, 1);
@@ -157,13 +157,13 @@ final class Layout {
         setups.keySet().forEach(s -> set(means, variances, ofSetup(s), 0, 0.4));
         setPairs(means, variances, 0.15);
         double sure = Math.abs(perStep) * 0.8;
-        set(means, variances, further(), perStep, sure);
-        set(means, variances, further() + 1, perStep, sure);
-        set(means, variances, further() + 2, -perStep / 2, sure);
-        set(means, variances, further() + 3, perQuality, Math.abs(perQuality));
+        set(means, variances, furtherColumn(), perStep, sure);
+        set(means, variances, furtherColumn() + 1, perStep, sure);
+        set(means, variances, furtherColumn() + 2, -perStep / 2, sure);
+        set(means, variances, furtherColumn() + 3, perQuality, Math.abs(perQuality));
         for (int c = 0; c < carriers.size(); c++) {
-            set(means, variances, further() + 4 + 2 * c, 0, 0.3);
-            set(means, variances, further() + 5 + 2 * c, 0, 0.3);
+            set(means, variances, furtherColumn() + 4 + 2 * c, 0, 0.3);
+            set(means, variances, furtherColumn() + 5 + 2 * c, 0, 0.3);
         }
         return new MixedModel.Prior(means, variances);
     }
@@ -191,16 +191,16 @@ final class Layout {
             put(columns, values, column, 1);
         }
         double level = Math.max(LEAST_DBM, Math.min(MOST_DBM, levelDbm));
-        put(columns, values, further(), (level - MIDDLE_DBM) / STEP_DB);
-        put(columns, values, further() + 1, Math.min(0, level - WEAK_DBM) / STEP_DB);
-        put(columns, values, further() + 2, Math.max(0, level - STRONG_DBM) / STEP_DB);
+        put(columns, values, furtherColumn(), (level - MIDDLE_DBM) / STEP_DB);
+        put(columns, values, furtherColumn() + 1, Math.min(0, level - WEAK_DBM) / STEP_DB);
+        put(columns, values, furtherColumn() + 2, Math.max(0, level - STRONG_DBM) / STEP_DB);
         sinrDb.ifPresent(sinr -> put(
                 columns,
                 values,
-                further() + 3,
+                furtherColumn() + 3,
                 (Math.max(LEAST_SINR_DB, Math.min(MOST_SINR_DB, sinr)) - MIDDLE_SINR_DB) / STEP_DB));
         if (part != DayPart.DAY) {
-            put(columns, values, further() + (part == DayPart.EVENING ? 4 : 5) + 2 * carriers.get(carrier), 1);
+            put(columns, values, furtherColumn() + (part == DayPart.EVENING ? 4 : 5) + 2 * carriers.get(carrier), 1);
         }
         return new Row(
                 columns.stream().mapToInt(Integer::intValue).toArray(),

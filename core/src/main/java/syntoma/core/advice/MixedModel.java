@@ -74,7 +74,7 @@ final class MixedModel {
     }
 
     /** Learns from the cells how much things scatter, beginning with what is usual, which counts as much as a few places. */
-    static Spreads learned(List<Cell> cells, Prior prior, Spreads usual) {
+    static Spreads learnSpreads(List<Cell> cells, Prior prior, Spreads usual) {
         Map<Cell.Place, List<Cell>> places = byPlace(cells.stream()
                 .sorted(Comparator.comparingLong(Cell::order).reversed())
                 .limit(MOST_TO_LEARN_FROM)
@@ -117,7 +117,7 @@ final class MixedModel {
     }
 
     /** What the columns alone say. */
-    double fixed(int[] columns, double[] values) {
+    double fixedPart(int[] columns, double[] values) {
         double sum = 0;
         for (int i = 0; i < columns.length; i++) {
             sum += values[i] * estimate.getEntry(columns[i]);
@@ -146,20 +146,20 @@ final class MixedModel {
                     : Optional.of(new CholeskyDecomposition(covariances(cells), EXACT, LEAST_PIVOT).getSolver());
             residuals = new ArrayRealVector(
                     cells.stream()
-                            .mapToDouble(c -> c.mean() - fixed(c.columns(), c.values()))
+                            .mapToDouble(c -> c.mean() - fixedPart(c.columns(), c.values()))
                             .toArray(),
                     false);
         }
 
         /** What may be expected of a cell whose mean is not known yet, or not for sure. */
-        Prediction expected(Cell asked) {
-            double mean = fixed(asked.columns(), asked.values());
+        Prediction predict(Cell asked) {
+            double mean = fixedPart(asked.columns(), asked.values());
             double own = spreads.site() + spreads.stay() + spreads.setupHere() + spreads.partOfDay() + spreads.visit();
             double[] off = new double[estimate.getDimension()];
             add(off, asked, 1);
             if (shared.isPresent()) {
                 RealVector alike = new ArrayRealVector(
-                        cells.stream().mapToDouble(c -> alike(c, asked)).toArray(), false);
+                        cells.stream().mapToDouble(c -> covariance(c, asked)).toArray(), false);
                 RealVector weights = shared.get().solve(alike);
                 mean += weights.dotProduct(residuals);
                 own -= weights.dotProduct(alike);
@@ -193,7 +193,7 @@ final class MixedModel {
         RealMatrix shared = new Array2DRowRealMatrix(n, n);
         for (int i = 0; i < n; i++) {
             for (int j = 0; j <= i; j++) {
-                double value = alike(here.get(i), here.get(j));
+                double value = covariance(here.get(i), here.get(j));
                 if (i == j) {
                     value += spreads.visit() + spreads.run() / here.get(i).runs();
                 }
@@ -205,7 +205,7 @@ final class MixedModel {
     }
 
     /** What two cells of one place have in common. */
-    private double alike(Cell one, Cell other) {
+    private double covariance(Cell one, Cell other) {
         return spreads.site()
                 + (one.stay() == other.stay() ? spreads.stay() : 0)
                 + (one.setup() == other.setup() ? spreads.setupHere() : 0)

@@ -70,13 +70,13 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
          *
          * @param at in standard deviations of what is not known of the mean
          */
-        Rate tested(double at, int runs) {
+        Rate afterRuns(double at, int runs) {
             double left = 1 / (1 / known + runs / scatter);
             return new Rate(mean + at * Math.sqrt(known - left), left, scatter, cap);
         }
 
         /** How far a limit lies above the mean, in standard deviations; a cap under it is out of reach. */
-        private double above(double limit) {
+        private double distanceTo(double limit) {
             return cap < limit ? Double.POSITIVE_INFINITY : (Math.log(limit) - mean) / deviation();
         }
     }
@@ -97,9 +97,14 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
     }
 
     /** The same after a few runs that came out better or worse than expected on all figures together. */
-    Outlook tested(double at, int runs) {
+    Outlook afterRuns(double at, int runs) {
         return new Outlook(
-                levelDbm, works, down.tested(at, runs), up.tested(at, runs), loaded.tested(-at, runs), lossPct);
+                levelDbm,
+                works,
+                down.afterRuns(at, runs),
+                up.afterRuns(at, runs),
+                loaded.afterRuns(-at, runs),
+                lossPct);
     }
 
     /** The chance that a figure is at least at a limit, given the cause; 1 for no limit, of a latency 0. */
@@ -107,7 +112,7 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
         if (limit.isEmpty()) {
             return together > 0 ? 1 : 0;
         }
-        double above = rate.above(limit.getAsDouble());
+        double above = rate.distanceTo(limit.getAsDouble());
         return 1 - STANDARD.cumulativeProbability((above - together * cause) / Math.sqrt(1 - together * together));
     }
 

@@ -45,7 +45,9 @@ public record QuickTest(AdvisedOption of, AdvisedOption against, double gain) {
                     double after = DoubleStream.of(OUTCOME)
                             .map(z -> Math.max(
                                     other.chance(),
-                                    a.outlook().tested(z, RUNS).chance(a.hours().asked())))
+                                    a.outlook()
+                                            .afterRuns(z, RUNS)
+                                            .chance(a.hours().asked())))
                             .average()
                             .orElseThrow();
                     return new QuickTest(a, other, after - Math.max(a.chance(), other.chance()));

@@ -32,7 +32,7 @@ public sealed interface Reason {
     record Earlier(int stays, int runs, int met) implements Reason {
         @Override
         public String says() {
-            return "because at " + Text.counted(stays, "earlier stay") + " here " + share(met, runs, "");
+            return "because at " + Text.count(stays, "earlier stay") + " here " + share(met, runs, "");
         }
 
         @Override
@@ -47,8 +47,8 @@ public sealed interface Reason {
      * @param isRead whether a level of its carrier was read at this stay; else it is expected
      */
     record Level(double dbm, boolean isRead) {
-        private String said() {
-            return "about " + Values.rounded(dbm, 0) + " dBm";
+        private String text() {
+            return "about " + Values.round(dbm, 0) + " dBm";
         }
     }
 
@@ -57,10 +57,10 @@ public sealed interface Reason {
         @Override
         public String says() {
             return level.isRead
-                    ? "because at " + Text.counted(stays, "stay") + " with " + level.said() + ", as here, "
+                    ? "because at " + Text.count(stays, "stay") + " with " + level.text() + ", as here, "
                             + share(met, runs, "")
-                    : "not measured on this carrier here yet; at " + Text.counted(stays, "stay") + " with "
-                            + level.said() + ", as expected here, " + share(met, runs, "");
+                    : "not measured on this carrier here yet; at " + Text.count(stays, "stay") + " with " + level.text()
+                            + ", as expected here, " + share(met, runs, "");
         }
 
         @Override
@@ -73,8 +73,8 @@ public sealed interface Reason {
     record Elsewhere(int stays, int runs, int met, Level level) implements Reason {
         @Override
         public String says() {
-            return "because of what it did at " + Text.counted(stays, "other stay") + " (" + share(met, runs, "")
-                    + "), with " + level.said() + " expected here";
+            return "because of what it did at " + Text.count(stays, "other stay") + " (" + share(met, runs, "")
+                    + "), with " + level.text() + " expected here";
         }
 
         @Override
@@ -88,7 +88,7 @@ public sealed interface Reason {
         @Override
         public String says() {
             return promisedDb.isPresent()
-                    ? "never measured yet; its data sheets promise " + level.said() + " here"
+                    ? "never measured yet; its data sheets promise " + level.text() + " here"
                     : "never measured yet, and its data sheets do not say what it gains";
         }
     }
@@ -129,7 +129,7 @@ public sealed interface Reason {
         static Reason of(Reason reason, double chance, List<PastMeasurement> beside, Outlook.RunRequirement asked) {
             return Double.isNaN(reason.metShare()) || Math.abs(chance - reason.metShare()) <= APART
                     ? reason
-                    : new WeighedReason(reason, chance, beside.size(), met(beside, asked));
+                    : new WeighedReason(reason, chance, beside.size(), countMet(beside, asked));
         }
     }
 
@@ -161,29 +161,29 @@ public sealed interface Reason {
         List<PastMeasurement> now =
                 own.stream().filter(p -> p.stay() == here.stay()).toList();
         if (!now.isEmpty()) {
-            return new RunsAtStay(now.size(), met(now, asked));
+            return new RunsAtStay(now.size(), countMet(now, asked));
         }
         List<PastMeasurement> earlier =
                 own.stream().filter(p -> p.campsite() == here.campsite()).toList();
         if (!earlier.isEmpty()) {
-            return new Earlier(stays(earlier), earlier.size(), met(earlier, asked));
+            return new Earlier(stays(earlier), earlier.size(), countMet(earlier, asked));
         }
         List<PastMeasurement> alike = own.stream()
                 .filter(p -> p.rsrpDbm().isPresent() && Math.abs(p.rsrpDbm().getAsDouble() - level.dbm) <= Likeness.DB)
                 .toList();
         if (stays(alike) >= Likeness.FEWEST_STAYS) {
-            return new SimilarCampsites(stays(alike), alike.size(), met(alike, asked), level);
+            return new SimilarCampsites(stays(alike), alike.size(), countMet(alike, asked), level);
         }
         return own.isEmpty()
                 ? new SheetReason(option.promisedDb(), level)
-                : new Elsewhere(stays(own), own.size(), met(own, asked), level);
+                : new Elsewhere(stays(own), own.size(), countMet(own, asked), level);
     }
 
     private static int stays(List<PastMeasurement> runs) {
         return (int) runs.stream().mapToLong(PastMeasurement::stay).distinct().count();
     }
 
-    private static int met(List<PastMeasurement> runs, Outlook.RunRequirement asked) {
+    private static int countMet(List<PastMeasurement> runs, Outlook.RunRequirement asked) {
         return (int) runs.stream().filter(asked::isMetBy).count();
     }
 

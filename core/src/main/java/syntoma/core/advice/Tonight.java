@@ -67,20 +67,20 @@ public record Tonight(
         }
         if (movesOn()) {
             return "Move on if you can: " + name + " is the best bet here, and should meet " + needed + " "
-                    + often(first.chance()) + when(first) + ".";
+                    + chanceText(first.chance()) + hoursText(first) + ".";
         }
         boolean stays = asItIs.filter(first::equals).isPresent();
         return (stays ? "Leave it as it is: " + name + " " : "Use " + name + ": it ")
                 + (first.chance() < LIKELY ? "is the best bet, and " : "") + "should meet " + needed + " "
-                + often(first.chance()) + when(first) + ".";
+                + chanceText(first.chance()) + hoursText(first) + ".";
     }
 
-    private static String when(AdvisedOption advised) {
+    private static String hoursText(AdvisedOption advised) {
         return advised.hours().isNow() ? "" : " " + advised.hours().when();
     }
 
     /** A chance as a person would say it. */
-    private static String often(double chance) {
+    private static String chanceText(double chance) {
         long tenths = Math.round(10 * chance);
         if (tenths == 0) {
             return "hardly ever";
@@ -144,7 +144,7 @@ public record Tonight(
             double more = own.option().minutes() - ranked.get(0).option().minutes();
             return more < 1
                     ? Optional.of("About as likely as the first.")
-                    : Optional.of("About as likely as the first, and " + Text.counted((int) Math.round(more), "minute")
+                    : Optional.of("About as likely as the first, and " + Text.count((int) Math.round(more), "minute")
                             + " more work.");
         }
         return Optional.empty();
@@ -156,7 +156,7 @@ public record Tonight(
         String against = test.against().option().setup() + " on "
                 + test.against().option().carrier();
         long whole = Math.max(1, Math.round(minutes));
-        return "A test of " + Text.counted((int) whole, "minute") + " would likely settle it: " + of + " against "
+        return "A test of " + Text.count((int) whole, "minute") + " would likely settle it: " + of + " against "
                 + against + ".";
     }
 }

@@ -49,15 +49,14 @@ public record TrackRecord(int followed, OptionalDouble said, OptionalDouble came
         if (followed == 0) {
             return "You have not followed any advice yet. When you do, this shows how often it was right.";
         }
-        String count = Text.counted(followed, "time") + " it was followed: it said " + percent(said.orElseThrow())
+        String count = Text.count(followed, "time") + " it was followed: it said " + percent(said.orElseThrow())
                 + " on average, and " + percent(came.orElseThrow()) + " came true";
-        String off = offBy.isPresent()
-                ? "; speeds were off by ×" + Values.rounded(offBy.getAsDouble(), 1) + " typically"
-                : "";
+        String off =
+                offBy.isPresent() ? "; speeds were off by ×" + Values.round(offBy.getAsDouble(), 1) + " typically" : "";
         return count + off + (followed < FEWEST ? ". Too few to judge it by." : ".");
     }
 
     private static String percent(double share) {
-        return Values.rounded(100 * share, 0) + " %";
+        return Values.round(100 * share, 0) + " %";
     }
 }

@@ -47,15 +47,15 @@ public record Bearing(double trueDeg, double km) {
 
     /** What a compass shows for a true heading. */
     public static double magnetic(double trueDeg, double declinationDeg) {
-        return positive(trueDeg - checked(declinationDeg));
+        return positive(trueDeg - checkDeclination(declinationDeg));
     }
 
     /** The true heading of what a compass shows. */
     public static double ofMagnetic(double magneticDeg, double declinationDeg) {
-        return positive(magneticDeg + checked(declinationDeg));
+        return positive(magneticDeg + checkDeclination(declinationDeg));
     }
 
-    private static double checked(double declinationDeg) {
+    private static double checkDeclination(double declinationDeg) {
         return Values.within("declination", declinationDeg, -MOST_DECLINATION, MOST_DECLINATION, "degrees");
     }
 
@@ -66,7 +66,7 @@ public record Bearing(double trueDeg, double km) {
     }
 
     /** By how much one heading lies beside another, −180 to 180. */
-    static double apart(double deg, double from) {
+    static double difference(double deg, double from) {
         return Math.IEEEremainder(deg - from, 360);
     }
 }

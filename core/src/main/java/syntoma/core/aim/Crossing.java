@@ -60,7 +60,7 @@ public record Crossing(Spot at, double longM, double shortM, double longDeg, dou
         double widest = 0;
         for (Line a : lines) {
             for (Line b : lines) {
-                double apart = Math.abs(Bearing.apart(a.trueDeg, b.trueDeg));
+                double apart = Math.abs(Bearing.difference(a.trueDeg, b.trueDeg));
                 widest = Math.max(widest, Math.min(apart, 180 - apart));
             }
         }
@@ -72,9 +72,9 @@ public record Crossing(Spot at, double longM, double shortM, double longDeg, dou
         for (int step = 0; step < MOST_STEPS; step++) {
             RealVector move = new LUDecomposition(normal(lines, at)).getSolver().solve(gradient(lines, at));
             double length = move.getNorm();
-            at = moved(at, move.getEntry(0), move.getEntry(1));
+            at = move(at, move.getEntry(0), move.getEntry(1));
             if (length < NEAR_M) {
-                return told(lines, at);
+                return judge(lines, at);
             }
             if (Bearing.between(lines.get(0).from, at).km() * 1_000 > FURTHEST_M) {
                 break;
@@ -104,9 +104,9 @@ public record Crossing(Spot at, double longM, double shortM, double longDeg, dou
         return best;
     }
 
-    private static Crossing told(List<Line> lines, Spot at) {
+    private static Crossing judge(List<Line> lines, Spot at) {
         boolean behind = lines.stream()
-                .anyMatch(l -> Math.abs(Bearing.apart(
+                .anyMatch(l -> Math.abs(Bearing.difference(
                                 l.trueDeg, Bearing.between(l.from, at).trueDeg()))
                         > 90);
         if (behind) {
@@ -122,7 +122,9 @@ public record Crossing(Spot at, double longM, double shortM, double longDeg, dou
         RealVector longer = axes.getEigenvector(0);
         double square = lines.stream()
                 .mapToDouble(l -> Math.pow(
-                        Bearing.apart(l.trueDeg, Bearing.between(l.from, at).trueDeg()), 2))
+                        Bearing.difference(
+                                l.trueDeg, Bearing.between(l.from, at).trueDeg()),
+                        2))
                 .average()
                 .orElseThrow();
         return new Crossing(
@@ -135,14 +137,14 @@ public record Crossing(Spot at, double longM, double shortM, double longDeg, dou
 
     /** By how many of its standard deviations a bearing misses a place. */
     private static double off(Line line, Spot at) {
-        return Bearing.apart(line.trueDeg, Bearing.between(line.from, at).trueDeg()) / line.sureDeg;
+        return Bearing.difference(line.trueDeg, Bearing.between(line.from, at).trueDeg()) / line.sureDeg;
     }
 
     /** How the miss of a bearing changes per metre to the east and to the north. */
     private static double[] slope(Line line, Spot at) {
         return new double[] {
-            (off(line, moved(at, SLOPE_M, 0)) - off(line, at)) / SLOPE_M,
-            (off(line, moved(at, 0, SLOPE_M)) - off(line, at)) / SLOPE_M
+            (off(line, move(at, SLOPE_M, 0)) - off(line, at)) / SLOPE_M,
+            (off(line, move(at, 0, SLOPE_M)) - off(line, at)) / SLOPE_M
         };
     }
 
@@ -170,7 +172,7 @@ public record Crossing(Spot at, double longM, double shortM, double longDeg, dou
         return new ArrayRealVector(gradient);
     }
 
-    private static Spot moved(Spot from, double eastM, double northM) {
+    private static Spot move(Spot from, double eastM, double northM) {
         return along(from, Math.toDegrees(Math.atan2(eastM, northM)), Math.hypot(eastM, northM));
     }
 

@@ -23,14 +23,14 @@ public record Pointing(String one, String other, double onMarkDb, double offMark
 
     /** Both in a sentence. */
     public String sentence() {
-        return "On the mark " + one + " " + beside(onMarkDb) + " " + other + "; " + Math.round(OFF_DEG) + "° off it "
-                + beside(offMarkDb) + ".";
+        return "On the mark " + one + " " + differenceText(onMarkDb) + " " + other + "; " + Math.round(OFF_DEG)
+                + "° off it " + differenceText(offMarkDb) + ".";
     }
 
-    private static String beside(double db) {
+    private static String differenceText(double db) {
         if (Math.abs(db) < MATTERS_DB) {
             return "does as well as";
         }
-        return "is " + Values.rounded(Math.abs(db), 1) + " dB " + (db > 0 ? "ahead of" : "behind");
+        return "is " + Values.round(Math.abs(db), 1) + " dB " + (db > 0 ? "ahead of" : "behind");
     }
 }

@@ -87,7 +87,7 @@ public final class Sweep {
             double scatterDb) {
         /** The level at a heading, by the curve. */
         public double db(double headingDeg) {
-            return topDb - lost(Bearing.apart(headingDeg, bestDeg), widthDeg, backDb);
+            return topDb - offTargetLossDb(Bearing.difference(headingDeg, bestDeg), widthDeg, backDb);
         }
     }
 
@@ -102,9 +102,9 @@ public final class Sweep {
         public String sentence() {
             return fit.map(f -> "Best at " + Math.round(f.bestDeg) % 360 + "° (± " + Math.round(f.surenessDeg)
                             + "°). Within " + Math.round(f.toleranceDeg) + "° of it next to nothing is lost; "
-                            + Math.round(OFF_DEG) + "° off it loses " + Values.rounded(f.lossDb, 1) + " dB.")
+                            + Math.round(OFF_DEG) + "° off it loses " + Values.round(f.lossDb, 1) + " dB.")
                     .orElse("No direction matters here: the signal comes by reflections, and all headings lie within "
-                            + Values.rounded(rangeDb, 1) + " dB. An omnidirectional antenna loses little.");
+                            + Values.round(rangeDb, 1) + " dB. An omnidirectional antenna loses little.");
         }
 
         /** The level so far off its best heading; of an antenna for which no direction matters, its mean. */
@@ -134,7 +134,7 @@ public final class Sweep {
         double high = points.stream().mapToDouble(Point::db).max().orElseThrow();
         double low = points.stream().mapToDouble(Point::db).min().orElseThrow();
         double range = high - low;
-        Curve best = fitted();
+        Curve best = fit();
         int free = points.size() - PARAMETERS;
         double f = (squares - best.squares) / (PARAMETERS - 1) / Math.max(best.squares / Math.max(1, free), 1e-9);
         boolean chance =
@@ -145,7 +145,7 @@ public final class Sweep {
 
     private Fit fit(Curve best, int free) {
         double tolerance = 0;
-        while (tolerance < WIDEST_DEG && lost(tolerance, best.widthDeg, best.backDb) < TOLERABLE_DB) {
+        while (tolerance < WIDEST_DEG && offTargetLossDb(tolerance, best.widthDeg, best.backDb) < TOLERABLE_DB) {
             tolerance += FINE_DEG;
         }
         return new Fit(
@@ -155,7 +155,7 @@ public final class Sweep {
                 best.widthDeg,
                 best.backDb,
                 tolerance,
-                lost(OFF_DEG, best.widthDeg, best.backDb),
+                offTargetLossDb(OFF_DEG, best.widthDeg, best.backDb),
                 Math.sqrt(best.squares / free));
     }
 
@@ -174,7 +174,7 @@ public final class Sweep {
     /** A curve with the sum of squares about it. */
     private record Curve(double deg, double widthDeg, double backDb, double topDb, double squares) {}
 
-    private Curve fitted() {
+    private Curve fit() {
         Curve best = null;
         for (double back : BACKS_DB) {
             for (double width = NARROWEST_DEG; width <= WIDEST_DEG; width += COARSE_DEG) {
@@ -206,21 +206,21 @@ public final class Sweep {
     private Curve at(double deg, double width, double back) {
         double top = 0;
         for (Point p : points) {
-            top += p.db + lost(Bearing.apart(p.headingDeg, deg), width, back);
+            top += p.db + offTargetLossDb(Bearing.difference(p.headingDeg, deg), width, back);
         }
         top /= points.size();
         double sum = 0;
         for (Point p : points) {
-            double off = p.db + lost(Bearing.apart(p.headingDeg, deg), width, back) - top;
+            double off = p.db + offTargetLossDb(Bearing.difference(p.headingDeg, deg), width, back) - top;
             sum += off * off;
         }
         return new Curve(deg, width, back, top, sum);
     }
 
     /** What an antenna of a half-power width loses off its heading, at most what it loses behind. */
-    public static double lost(double offDeg, double widthDeg, double backDb) {
+    public static double offTargetLossDb(double offDeg, double widthDeg, double backDb) {
         double n = -3 / (20 * Math.log10(Math.cos(Math.toRadians(widthDeg) / 4)));
-        double cos = Math.max(1e-9, Math.cos(Math.toRadians(Bearing.apart(offDeg, 0)) / 2));
+        double cos = Math.max(1e-9, Math.cos(Math.toRadians(Bearing.difference(offDeg, 0)) / 2));
         return Math.min(backDb, -20 * n * Math.log10(cos));
     }
 }

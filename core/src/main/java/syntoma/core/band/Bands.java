@@ -64,7 +64,7 @@ public final class Bands {
      *
      * @throws IllegalArgumentException when there is none, saying so
      */
-    public static Band named(String name) {
+    public static Band of(String name) {
         String wanted = canonical(name);
         Band band = BY_NAME.get(wanted);
         if (band != null) {
@@ -74,7 +74,7 @@ public final class Bands {
                 UPLINK_ONLY.contains(wanted)
                         ? "band " + wanted
                                 + " is a supplementary uplink without a downlink; name the band it accompanies"
-                        : "no band is named " + Text.quoted(name) + "; write B1 to B111 for LTE or n1 to n512 for NR");
+                        : "no band is named " + Text.quote(name) + "; write B1 to B111 for LTE or n1 to n512 for NR");
     }
 
     static List<Eutra> eutra() {

@@ -54,11 +54,11 @@ public final class Channels {
         double mhz = nrMhz(number);
         List<Band> candidates = candidates(mhz);
         if (candidates.isEmpty()) {
-            throw new IllegalArgumentException("NR channel number " + number + " is " + Values.rounded(mhz, 3)
+            throw new IllegalArgumentException("NR channel number " + number + " is " + Values.round(mhz, 3)
                     + " MHz, which lies in the downlink of no NR band");
         }
         return candidates.size() == 1
-                ? settled(candidates.get(0), candidates, mhz)
+                ? settle(candidates.get(0), candidates, mhz)
                 : new Channel(Optional.empty(), candidates, mhz, Optional.empty());
     }
 
@@ -70,10 +70,10 @@ public final class Channels {
     public static Channel nrarfcn(int number, Band band) {
         double mhz = nrMhz(number);
         if (band.rat() != Technology.NR || !band.downlink().contains(mhz)) {
-            throw new IllegalArgumentException("NR channel number " + number + " is " + Values.rounded(mhz, 3)
+            throw new IllegalArgumentException("NR channel number " + number + " is " + Values.round(mhz, 3)
                     + " MHz, which is not in the downlink of band " + band.name());
         }
-        return settled(band, candidates(mhz), mhz);
+        return settle(band, candidates(mhz), mhz);
     }
 
     private static double nrMhz(int n) {
@@ -93,7 +93,7 @@ public final class Channels {
                 .toList();
     }
 
-    private static Channel settled(Band band, List<Band> candidates, double mhz) {
+    private static Channel settle(Band band, List<Band> candidates, double mhz) {
         Optional<Double> uplink = band.uplink().flatMap(span -> {
             if (band.duplex() == Duplex.TDD) {
                 return Optional.of(mhz);

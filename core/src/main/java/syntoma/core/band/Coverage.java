@@ -99,7 +99,7 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
     }
 
     /** Of what the carrier has nothing that works both ways, a band without an uplink carries nothing. */
-    Coverage alone(boolean othersOpen) {
+    Coverage besideOthers(boolean othersOpen) {
         return othersOpen
                 ? new Coverage(
                         band,
@@ -159,7 +159,7 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
         double percent = 100 * share.orElse(0);
         return percent == 0
                 ? link + " has no " + direction + " here"
-                : link + " passes " + Values.rounded(percent, 0) + " % of the " + direction;
+                : link + " passes " + Values.round(percent, 0) + " % of the " + direction;
     }
 
     /** Whether the band works in both directions. */

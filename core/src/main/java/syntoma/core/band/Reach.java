@@ -10,11 +10,11 @@ import java.util.Optional;
  */
 public record Reach(String carrier, List<Coverage> bands) {
     public Reach {
-        bands = judged(bands);
+        bands = judge(bands);
     }
 
     /** A band without an uplink counts beside one that works both ways alone. */
-    private static List<Coverage> judged(List<Coverage> bands) {
+    private static List<Coverage> judge(List<Coverage> bands) {
         List<Coverage> both =
                 bands.stream().filter(c -> !c.band().downlinkOnly()).toList();
         if (both.stream().anyMatch(Coverage::works)) {
@@ -22,7 +22,7 @@ public record Reach(String carrier, List<Coverage> bands) {
         }
         boolean open = both.stream().anyMatch(Coverage::isUnknown);
         return bands.stream()
-                .map(c -> c.band().downlinkOnly() && c.works() ? c.alone(open) : c)
+                .map(c -> c.band().downlinkOnly() && c.works() ? c.besideOthers(open) : c)
                 .toList();
     }
 
@@ -51,7 +51,7 @@ public record Reach(String carrier, List<Coverage> bands) {
     }
 
     /** The bands that stop at some link for certain. */
-    public List<Coverage> stopped() {
+    public List<Coverage> stoppedBands() {
         return bands.stream()
                 .filter(c -> !c.works() && !c.isUnknown() && c.limitedBy().isPresent())
                 .toList();

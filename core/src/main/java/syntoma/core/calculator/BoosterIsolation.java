@@ -75,15 +75,15 @@ final class BoosterIsolation implements Calculator {
         double metres = given.number("apart") * Math.pow(10, Math.max(0, missing) / 20);
         return Answer.of(
                 usable >= rated
-                        ? "All of its " + Values.rounded(rated, 0) + " dB can be used: about "
-                                + Values.rounded(isolation, 0) + " dB of isolation."
+                        ? "All of its " + Values.round(rated, 0) + " dB can be used: about "
+                                + Values.round(isolation, 0) + " dB of isolation."
                         : Sentence.of(
-                                "About " + Values.rounded(usable, 0) + " of its " + Values.rounded(rated, 0)
+                                "About " + Values.round(usable, 0) + " of its " + Values.round(rated, 0)
                                         + " dB can be used. For all of it, move the antennas about ",
                                 Quantity.metres(metres, 0),
-                                " apart, or put " + Values.rounded(missing, 0) + " dB more between them."),
-                Answer.about("Isolation", Values.rounded(isolation, 1) + " dB"),
-                Answer.about("Usable gain", Values.rounded(usable, 1) + " dB"),
+                                " apart, or put " + Values.round(missing, 0) + " dB more between them."),
+                Answer.about("Isolation", Values.round(isolation, 1) + " dB"),
+                Answer.about("Usable gain", Values.round(usable, 1) + " dB"),
                 Answer.about("Distance for full gain", Quantity.metres(metres, 1)));
     }
 }

@@ -50,7 +50,7 @@ final class CableLoss implements Calculator {
 
     @Override
     public Answer of(GivenValues given) {
-        CableClass cable = CableClass.named(given.choice("class"));
+        CableClass cable = CableClass.of(given.choice("class"));
         double mhz = given.number("mhz");
         double metres = given.number("length");
         double cableDb = cable.lossDb(mhz, metres);
@@ -58,12 +58,12 @@ final class CableLoss implements Calculator {
         double all = cableDb + plugs;
         double left = 100 * Math.pow(10, -all / 10);
         return Answer.of(
-                        "It loses about " + Values.rounded(all, 1) + " dB: " + Values.rounded(left, 0)
+                        "It loses about " + Values.round(all, 1) + " dB: " + Values.round(left, 0)
                                 + " % of the antenna’s power reaches the device.",
-                        Answer.about("Cable", Values.rounded(cableDb, 1) + " dB"),
-                        Answer.about("Connectors", Values.rounded(plugs, 1) + " dB"),
-                        Answer.about("Total", Values.rounded(all, 1) + " dB"),
-                        Answer.about("Power left", Values.rounded(left, 0) + " %"))
-                .keeping("cable", Map.of("cableClass", cable.name(), "lengthM", Values.plain(metres)));
+                        Answer.about("Cable", Values.round(cableDb, 1) + " dB"),
+                        Answer.about("Connectors", Values.round(plugs, 1) + " dB"),
+                        Answer.about("Total", Values.round(all, 1) + " dB"),
+                        Answer.about("Power left", Values.round(left, 0) + " %"))
+                .keeping("cable", Map.of("cableClass", cable.name(), "lengthM", Values.format(metres)));
     }
 }

@@ -32,7 +32,7 @@ public final class Calculators {
         return ALL.stream()
                 .filter(c -> c.key().equals(key))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("no calculator is named " + Text.quoted(key)
+                .orElseThrow(() -> new IllegalArgumentException("no calculator is named " + Text.quote(key)
                         + "; allowed is "
                         + String.join(", ", ALL.stream().map(Calculator::key).toList())));
     }

@@ -60,16 +60,16 @@ final class ChannelFinder implements Calculator {
                 channel(
                         given,
                         () -> given.text("band").isEmpty()
-                                ? Channels.nrarfcn(whole(number))
-                                : Channels.nrarfcn(whole(number), Bands.named(given.text("band"))));
-            default -> channel(given, () -> Channels.earfcn(whole(number)));
+                                ? Channels.nrarfcn(integer(number))
+                                : Channels.nrarfcn(integer(number), Bands.of(given.text("band"))));
+            default -> channel(given, () -> Channels.earfcn(integer(number)));
         };
     }
 
-    private static int whole(double number) {
+    private static int integer(double number) {
         if (number != Math.rint(number)) {
-            throw GivenValues.refused(
-                    "number", "Channel number is " + Values.plain(number) + "; allowed is a whole number");
+            throw GivenValues.refuse(
+                    "number", "Channel number is " + Values.format(number) + "; allowed is a whole number");
         }
         return (int) number;
     }
@@ -79,10 +79,10 @@ final class ChannelFinder implements Calculator {
         try {
             channel = found.get();
         } catch (IllegalArgumentException none) {
-            throw GivenValues.refused("number", none.getMessage());
+            throw GivenValues.refuse("number", none.getMessage());
         }
-        String down = Values.plain(channel.downlinkMhz()) + " MHz";
-        String up = channel.uplinkMhz().map(mhz -> Values.plain(mhz) + " MHz").orElse("none");
+        String down = Values.format(channel.downlinkMhz()) + " MHz";
+        String up = channel.uplinkMhz().map(mhz -> Values.format(mhz) + " MHz").orElse("none");
         String band = channel.band()
                 .map(Band::name)
                 .orElseGet(() -> channel.candidates().stream().map(Band::name).collect(Collectors.joining(" or ")));
@@ -108,14 +108,14 @@ final class ChannelFinder implements Calculator {
                 .toList();
         return Answer.of(
                 down.isEmpty() && up.isEmpty()
-                        ? Values.plain(mhz) + " MHz is in no operating band."
-                        : Values.plain(mhz) + " MHz is in the downlink of " + said(down) + " and in the uplink of "
-                                + said(up) + ".",
-                Answer.line("Downlink of", said(down)),
-                Answer.line("Uplink of", said(up)));
+                        ? Values.format(mhz) + " MHz is in no operating band."
+                        : Values.format(mhz) + " MHz is in the downlink of " + bandText(down) + " and in the uplink of "
+                                + bandText(up) + ".",
+                Answer.line("Downlink of", bandText(down)),
+                Answer.line("Uplink of", bandText(up)));
     }
 
-    private static String said(List<String> bands) {
+    private static String bandText(List<String> bands) {
         return bands.isEmpty() ? "none" : String.join(", ", bands);
     }
 }

@@ -67,8 +67,8 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
         double value = Values.typed(text)
                 .orElseThrow(() -> new InvalidValueException(
                         name,
-                        input.label() + " is " + Text.quoted(text) + "; allowed is a number from "
-                                + Values.plain(input.low()) + " to " + Values.plain(input.high())));
+                        input.label() + " is " + Text.quote(text) + "; allowed is a number from "
+                                + Values.format(input.low()) + " to " + Values.format(input.high())));
         try {
             return OptionalDouble.of(Values.within(input.label(), value, input.low(), input.high(), input.unit()));
         } catch (IllegalArgumentException outside) {
@@ -89,7 +89,7 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
     }
 
     /** Refuses a field for a reason of the rule itself. */
-    static InvalidValueException refused(String name, String message) {
+    static InvalidValueException refuse(String name, String message) {
         return new InvalidValueException(name, message);
     }
 }

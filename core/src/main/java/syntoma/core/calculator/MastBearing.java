@@ -55,12 +55,12 @@ final class MastBearing implements Calculator {
         String name = given.text("name").isEmpty() ? "The tower" : given.text("name");
         Answer answer = Answer.of(
                 Sentence.of(
-                        name + " is at " + Values.rounded(magnetic, 0) + "° by the compass ("
-                                + Values.rounded(bearing.trueDeg(), 0) + "° true), ",
+                        name + " is at " + Values.round(magnetic, 0) + "° by the compass ("
+                                + Values.round(bearing.trueDeg(), 0) + "° true), ",
                         Quantity.kilometres(bearing.km(), bearing.km() < 10 ? 2 : 1),
                         " away."),
-                Answer.line("True", Values.rounded(bearing.trueDeg(), 1) + "°"),
-                Answer.line("By the compass", Values.rounded(magnetic, 1) + "°"),
+                Answer.line("True", Values.round(bearing.trueDeg(), 1) + "°"),
+                Answer.line("By the compass", Values.round(magnetic, 1) + "°"),
                 Answer.line("Distance", Quantity.kilometres(bearing.km(), 2)));
         return answer.keeping(
                 "mast",
@@ -77,7 +77,7 @@ final class MastBearing implements Calculator {
         } catch (GivenValues.InvalidValueException missing) {
             throw missing;
         } catch (IllegalArgumentException unread) {
-            throw GivenValues.refused(name, unread.getMessage());
+            throw GivenValues.refuse(name, unread.getMessage());
         }
     }
 }

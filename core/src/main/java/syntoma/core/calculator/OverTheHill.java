@@ -100,15 +100,15 @@ final class OverTheHill implements Calculator {
         CharSequence how = edge == 0
                 ? "The path is clear: nothing reaches into the inner part of the first Fresnel zone."
                 : Sentence.of(
-                        "The ground costs about " + Values.rounded(edge, 1) + " dB more than free space, at ",
+                        "The ground costs about " + Values.round(edge, 1) + " dB more than free space, at ",
                         Quantity.kilometres(at, 1),
                         ", where it reaches ",
                         reach);
         Answer answer = Answer.of(
                 how,
-                Answer.about("Free space", Values.rounded(free, 1) + " dB"),
-                Answer.about("The ground", Values.rounded(edge, 1) + " dB"),
-                Answer.about("Total", Values.rounded(free + edge, 1) + " dB"),
+                Answer.about("Free space", Values.round(free, 1) + " dB"),
+                Answer.about("The ground", Values.round(edge, 1) + " dB"),
+                Answer.about("Total", Values.round(free + edge, 1) + " dB"),
                 Answer.line("First Fresnel zone there", Quantity.metres(radius, 1)),
                 Answer.line(
                         "Raise it for a clear path by",

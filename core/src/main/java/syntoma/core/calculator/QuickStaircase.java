@@ -55,19 +55,19 @@ final class QuickStaircase implements Calculator {
     @Override
     public Answer of(GivenValues given) {
         double mhz = given.number("mhz");
-        double cable = CableClass.named(given.choice("class")).lossDb(mhz, given.number("length"));
+        double cable = CableClass.of(given.choice("class")).lossDb(mhz, given.number("length"));
         double joints = Staircase.CONNECTOR_DB + given.number("adapters") * Staircase.ADAPTER_DB;
         double height = HeightGain.db(given.number("fromHeight"), given.number("height"));
         double net = given.number("gain") - cable - joints + height;
         double over = net + given.number("shell");
         return Answer.of(
-                "Net about " + Values.rounded(net, 1) + " dB; about " + Values.rounded(over, 1)
+                "Net about " + Values.round(net, 1) + " dB; about " + Values.round(over, 1)
                         + " dB more than the device’s own antenna inside.",
-                Answer.about("Antenna", "+" + Values.rounded(given.number("gain"), 1) + " dB"),
-                Answer.about("Cable", "−" + Values.rounded(cable, 1) + " dB"),
-                Answer.about("Connectors and adapters", "−" + Values.rounded(joints, 1) + " dB"),
-                Answer.about("Height", Values.rounded(height, 1) + " dB"),
-                Answer.about("Net", Values.rounded(net, 1) + " dB"),
-                Answer.about("Compared with the own antenna inside", Values.rounded(over, 1) + " dB"));
+                Answer.about("Antenna", "+" + Values.round(given.number("gain"), 1) + " dB"),
+                Answer.about("Cable", "−" + Values.round(cable, 1) + " dB"),
+                Answer.about("Connectors and adapters", "−" + Values.round(joints, 1) + " dB"),
+                Answer.about("Height", Values.round(height, 1) + " dB"),
+                Answer.about("Net", Values.round(net, 1) + " dB"),
+                Answer.about("Compared with the own antenna inside", Values.round(over, 1) + " dB"));
     }
 }

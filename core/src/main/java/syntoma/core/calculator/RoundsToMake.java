@@ -49,20 +49,22 @@ final class RoundsToMake implements Calculator {
         double sd = given.number("spread");
         int setups = (int) Math.round(given.number("setups"));
         int family = setups * (setups - 1) / 2;
-        OptionalInt rounds = RoundsNeeded.planned(Math.log(times), sd, family);
-        String of = "×" + Values.plain(times);
+        OptionalInt rounds = RoundsNeeded.roundsToPlan(Math.log(times), sd, family);
+        String of = "×" + Values.format(times);
         Answer answer = Answer.of(
                 rounds.isPresent()
                         ? "To show " + of + " it takes " + rounds.getAsInt() + " rounds."
                         : "To show " + of
                                 + " would take more than 20 rounds, which is not worth the work. 20 rounds show ×"
-                                + Values.rounded(Math.exp(RoundsNeeded.seen(sd, 1, 20, family)), 2) + " or more.",
+                                + Values.round(Math.exp(RoundsNeeded.smallestEffect(sd, 1, 20, family)), 2)
+                                + " or more.",
                 Answer.line("Rounds", rounds.isPresent() ? Integer.toString(rounds.getAsInt()) : "more than 20"),
                 Answer.about(
-                        "Seen with 5 rounds", "×" + Values.rounded(Math.exp(RoundsNeeded.seen(sd, 1, 5, family)), 2)),
+                        "Seen with 5 rounds",
+                        "×" + Values.round(Math.exp(RoundsNeeded.smallestEffect(sd, 1, 5, family)), 2)),
                 Answer.about(
                         "Seen with 10 rounds",
-                        "×" + Values.rounded(Math.exp(RoundsNeeded.seen(sd, 1, 10, family)), 2)));
-        return answer.keeping("trial", Map.of("difference", Values.plain(times)));
+                        "×" + Values.round(Math.exp(RoundsNeeded.smallestEffect(sd, 1, 10, family)), 2)));
+        return answer.keeping("trial", Map.of("difference", Values.format(times)));
     }
 }

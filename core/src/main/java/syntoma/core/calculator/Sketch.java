@@ -30,21 +30,21 @@ final class Sketch {
                 place[0] = Values.typed(parts[0]).orElseThrow();
                 place[1] = Values.typed(parts[1]).orElseThrow();
             } catch (NoSuchElementException unread) {
-                throw GivenValues.refused(
+                throw GivenValues.refuse(
                         "profile",
-                        "line " + number + " of the ground is " + Text.quoted(line)
+                        "line " + number + " of the ground is " + Text.quote(line)
                                 + "; allowed are the distance in km and the height in m, such as 2.5 70");
             }
             if (place[0] < 0 || place[0] > km || Math.abs(place[1]) > HIGHEST) {
-                throw GivenValues.refused(
+                throw GivenValues.refuse(
                         "profile",
-                        "line " + number + " of the ground is " + Text.quoted(line) + "; allowed are 0 to " + km
+                        "line " + number + " of the ground is " + Text.quote(line) + "; allowed are 0 to " + km
                                 + " km and heights up to 9000 m");
             }
             places.add(place);
         }
         if (places.size() > MOST) {
-            throw GivenValues.refused(
+            throw GivenValues.refuse(
                     "profile", "the ground has " + places.size() + " lines; allowed are up to " + MOST);
         }
         places.sort(Comparator.comparingDouble(p -> p[0]));

@@ -63,31 +63,32 @@ final class Units implements Calculator {
         String unit = given.choice("unit");
         double[] range = RANGES.getOrDefault(unit, AMOUNT);
         if (v < range[0] || v > range[1]) {
-            throw GivenValues.refused(
+            throw GivenValues.refuse(
                     "value",
-                    "Value is " + Values.plain(v) + " " + unit + "; allowed is " + Values.plain(range[0]) + " to "
-                            + Values.plain(range[1]) + " " + unit);
+                    "Value is " + Values.format(v) + " " + unit + "; allowed is " + Values.format(range[0]) + " to "
+                            + Values.format(range[1]) + " " + unit);
         }
         return switch (unit) {
-            case "dBm" -> said(v, "dBm", power(Math.pow(10, v / 10)));
-            case "mW" -> said(v, "mW", Values.rounded(log(v), 1) + " dBm");
+            case "dBm" -> answer(v, "dBm", power(Math.pow(10, v / 10)));
+            case "mW" -> answer(v, "mW", Values.round(log(v), 1) + " dBm");
             case "dB" ->
-                said(
+                answer(
                         v,
                         "dB",
-                        Values.plain(significant(Math.pow(10, v / 10))) + " times in power, "
-                                + Values.plain(significant(Math.pow(10, v / 20))) + " times in voltage");
-            case "times in power" -> said(v, "times in power", Values.rounded(log(v), 2) + " dB");
-            case "Mb/s" -> said(v, "Mb/s", Values.plain(significant(v / 8)) + " MB/s");
-            case "MB/s" -> said(v, "MB/s", Values.plain(significant(v * 8)) + " Mb/s");
-            case "m" -> said(v, "m", Values.plain(significant(v / FOOT)) + " ft");
-            case "ft" -> said(v, "ft", Values.plain(significant(v * FOOT)) + " m");
-            case "mm²" -> said(v, "mm²", "between AWG " + (int) Math.floor(awg(v)) + " and " + (int) Math.ceil(awg(v)));
-            case "AWG" -> said(v, "AWG", Values.plain(significant(mm2(v))) + " mm²");
-            case "°C" -> said(v, "°C", Values.plain(significant(v * 1.8 + 32)) + " °F");
-            case "°F" -> said(v, "°F", Values.plain(significant((v - 32) / 1.8)) + " °C");
-            case "GB" -> said(v, "GB", Values.plain(significant(v * 1e9 / GIB)) + " GiB");
-            default -> said(v, "GiB", Values.plain(significant(v * GIB / 1e9)) + " GB");
+                        Values.format(significant(Math.pow(10, v / 10))) + " times in power, "
+                                + Values.format(significant(Math.pow(10, v / 20))) + " times in voltage");
+            case "times in power" -> answer(v, "times in power", Values.round(log(v), 2) + " dB");
+            case "Mb/s" -> answer(v, "Mb/s", Values.format(significant(v / 8)) + " MB/s");
+            case "MB/s" -> answer(v, "MB/s", Values.format(significant(v * 8)) + " Mb/s");
+            case "m" -> answer(v, "m", Values.format(significant(v / FOOT)) + " ft");
+            case "ft" -> answer(v, "ft", Values.format(significant(v * FOOT)) + " m");
+            case "mm²" ->
+                answer(v, "mm²", "between AWG " + (int) Math.floor(awg(v)) + " and " + (int) Math.ceil(awg(v)));
+            case "AWG" -> answer(v, "AWG", Values.format(significant(mm2(v))) + " mm²");
+            case "°C" -> answer(v, "°C", Values.format(significant(v * 1.8 + 32)) + " °F");
+            case "°F" -> answer(v, "°F", Values.format(significant((v - 32) / 1.8)) + " °C");
+            case "GB" -> answer(v, "GB", Values.format(significant(v * 1e9 / GIB)) + " GiB");
+            default -> answer(v, "GiB", Values.format(significant(v * GIB / 1e9)) + " GB");
         };
     }
 
@@ -106,23 +107,23 @@ final class Units implements Calculator {
 
     private static final double GIB = 1_073_741_824;
 
-    private static Answer said(double value, String unit, String other) {
+    private static Answer answer(double value, String unit, String other) {
         return Answer.of(
-                Values.plain(value) + " " + unit + " is " + other + ".",
-                Answer.line(Values.plain(value) + " " + unit, other));
+                Values.format(value) + " " + unit + " is " + other + ".",
+                Answer.line(Values.format(value) + " " + unit, other));
     }
 
     private static double log(double value) {
         if (value <= 0) {
-            throw GivenValues.refused("value", "Value is " + Values.plain(value) + "; allowed is more than 0 here");
+            throw GivenValues.refuse("value", "Value is " + Values.format(value) + "; allowed is more than 0 here");
         }
         return 10 * Math.log10(value);
     }
 
     private static String power(double milliwatts) {
         return milliwatts >= 0.001
-                ? Values.plain(significant(milliwatts)) + " mW"
-                : Values.plain(significant(milliwatts * 1e12)) + " fW";
+                ? Values.format(significant(milliwatts)) + " mW"
+                : Values.format(significant(milliwatts * 1e12)) + " fW";
     }
 
     /** To four digits. */
@@ -136,7 +137,7 @@ final class Units implements Calculator {
 
     private static double awg(double mm2) {
         if (mm2 <= 0) {
-            throw GivenValues.refused("value", "Value is " + Values.plain(mm2) + "; allowed is more than 0 here");
+            throw GivenValues.refuse("value", "Value is " + Values.format(mm2) + "; allowed is more than 0 here");
         }
         double d = 2 * Math.sqrt(mm2 / Math.PI);
         return 36 - 39 * Math.log(d / 0.127) / Math.log(92);

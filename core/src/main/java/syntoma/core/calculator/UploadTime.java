@@ -49,14 +49,14 @@ final class UploadTime implements Calculator {
         Duration time = Transfer.time(gb, mbps);
         double wanted = Transfer.mbps(gb, given.number("hours"));
         return Answer.of(
-                Values.plain(gb) + " GB at " + Values.plain(mbps) + " Mb/s takes " + said(time) + ". In "
-                        + Values.plain(given.number("hours")) + " h it needs " + Values.rounded(wanted, 2) + " Mb/s.",
-                Answer.line("Time", said(time)),
-                Answer.line("Rate needed", Values.rounded(wanted, 2) + " Mb/s"),
-                Answer.line("A run of 10 s at that rate", Values.rounded(Transfer.gb(mbps, 10) * 1000, 0) + " MB"));
+                Values.format(gb) + " GB at " + Values.format(mbps) + " Mb/s takes " + durationText(time) + ". In "
+                        + Values.format(given.number("hours")) + " h it needs " + Values.round(wanted, 2) + " Mb/s.",
+                Answer.line("Time", durationText(time)),
+                Answer.line("Rate needed", Values.round(wanted, 2) + " Mb/s"),
+                Answer.line("A run of 10 s at that rate", Values.round(Transfer.gb(mbps, 10) * 1000, 0) + " MB"));
     }
 
-    private static String said(Duration time) {
+    private static String durationText(Duration time) {
         long minutes = Math.round(time.toSeconds() / 60.0);
         return minutes < 1
                 ? time.toSeconds() + " s"

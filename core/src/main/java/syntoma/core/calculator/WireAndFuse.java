@@ -72,9 +72,9 @@ final class WireAndFuse implements Calculator {
         double wh = Supply.whPerDay(given.number("usual"), given.number("hours"));
         Wire wire = Wire.thinnest(way, amps, celsius, mostDrop)
                 .filter(w -> w.fuseA(amps).isPresent())
-                .orElseThrow(() -> GivenValues.refused(
+                .orElseThrow(() -> GivenValues.refuse(
                         "watts",
-                        "Maximum draw is " + Values.plain(given.number("watts")) + " W over " + Values.plain(way)
+                        "Maximum draw is " + Values.format(given.number("watts")) + " W over " + Values.format(way)
                                 + " m: no wire in the list carries that with a drop under 3 %. Shorten the wire or raise the"
                                 + " voltage"));
         double drop = wire.dropV(way, amps, celsius);
@@ -83,15 +83,15 @@ final class WireAndFuse implements Calculator {
                 Sentence.of(
                         "Take ",
                         wire,
-                        " and a fuse of " + Values.plain(wire.fuseA(amps).getAsDouble()) + " A at the battery; "
-                                + Values.rounded(drop, 2) + " V voltage drop."),
-                Answer.line("Current at " + Values.plain(system.lowV()) + " V", Values.rounded(amps, 2) + " A"),
+                        " and a fuse of " + Values.format(wire.fuseA(amps).getAsDouble()) + " A at the battery; "
+                                + Values.round(drop, 2) + " V voltage drop."),
+                Answer.line("Current at " + Values.format(system.lowV()) + " V", Values.round(amps, 2) + " A"),
                 Answer.line("Wire", wire),
-                Answer.line("Fuse", Values.plain(wire.fuseA(amps).getAsDouble()) + " A"),
+                Answer.line("Fuse", Values.format(wire.fuseA(amps).getAsDouble()) + " A"),
                 Answer.line(
                         "Voltage drop",
-                        Values.rounded(drop, 2) + " V, " + Values.rounded(100 * drop / system.nominalV(), 1) + " %"),
-                Answer.about("A day", Values.rounded(wh, 0) + " Wh"));
+                        Values.round(drop, 2) + " V, " + Values.round(100 * drop / system.nominalV(), 1) + " %"),
+                Answer.about("A day", Values.round(wh, 0) + " Wh"));
     }
 
     /** What a device bears to lose on the way, of the nominal voltage. */

@@ -31,7 +31,7 @@ public record CableClass(String name, double a, double b, double diameterMm, dou
         for (String[] f : Table.rows(CableClass.class, "cables.csv")) {
             CLASSES.put(
                     f[0],
-                    fitted(
+                    fit(
                             f[0],
                             Double.parseDouble(f[1]) / 100,
                             Double.parseDouble(f[2]) / 100,
@@ -41,7 +41,7 @@ public record CableClass(String name, double a, double b, double diameterMm, dou
         }
     }
 
-    private static CableClass fitted(
+    private static CableClass fit(
             String name, double first, double second, double diameterMm, double pricePerM, int ohms) {
         double root1 = Math.sqrt(FIRST_MHZ);
         double root2 = Math.sqrt(SECOND_MHZ);
@@ -60,11 +60,11 @@ public record CableClass(String name, double a, double b, double diameterMm, dou
      *
      * @throws IllegalArgumentException naming the text and the classes there are
      */
-    public static CableClass named(String name) {
+    public static CableClass of(String name) {
         CableClass found = CLASSES.get(name.strip());
         if (found == null) {
             throw new IllegalArgumentException(
-                    "cable class is " + Text.quoted(name) + "; allowed is " + String.join(", ", CLASSES.keySet()));
+                    "cable class is " + Text.quote(name) + "; allowed is " + String.join(", ", CLASSES.keySet()));
         }
         return found;
     }

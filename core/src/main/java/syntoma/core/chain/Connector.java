@@ -30,7 +30,7 @@ public record Connector(String kind, boolean male) {
 
     public Connector {
         if (!KINDS.containsKey(kind)) {
-            throw new IllegalArgumentException("connector is " + Text.quoted(kind) + "; allowed is "
+            throw new IllegalArgumentException("connector is " + Text.quote(kind) + "; allowed is "
                     + String.join(", ", KINDS.keySet()) + ", with -male or" + " -female after it");
         }
     }
@@ -49,7 +49,7 @@ public record Connector(String kind, boolean male) {
         int cut = text.lastIndexOf('-');
         String gender = text.substring(cut + 1).strip().toLowerCase(Locale.ROOT);
         if (cut < 1 || !gender.equals("male") && !gender.equals("female")) {
-            throw new IllegalArgumentException("connector is " + Text.quoted(text)
+            throw new IllegalArgumentException("connector is " + Text.quote(text)
                     + "; write the kind and the gender, such as SMA-male or TS9-female");
         }
         String kind = text.substring(0, cut).strip();

@@ -59,7 +59,7 @@ public record Device(
         }
         return bands.get().stream()
                 .sorted()
-                .filter(listed -> Bands.named(listed).encloses(band))
+                .filter(listed -> Bands.of(listed).encloses(band))
                 .findFirst()
                 .map(listed -> LinkShare.unknown(
                         name,
@@ -69,7 +69,7 @@ public record Device(
 
     /** Whether it has a band of a technology; empty when its bands are not stated. */
     public Optional<Boolean> speaks(Band.Technology technology) {
-        return bands.map(b -> b.stream().anyMatch(name -> Bands.named(name).rat() == technology));
+        return bands.map(b -> b.stream().anyMatch(name -> Bands.of(name).rat() == technology));
     }
 
     /** Whether it can do something beside carrying data; empty when its sheet does not say. */

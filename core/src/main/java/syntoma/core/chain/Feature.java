@@ -26,7 +26,7 @@ public enum Feature {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static Feature labelled(String text) {
+    public static Feature fromLabel(String text) {
         return Labels.find("feature", text, values(), Feature::label);
     }
 }

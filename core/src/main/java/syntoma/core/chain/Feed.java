@@ -27,7 +27,7 @@ public enum Feed {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static Feed labelled(String text) {
+    public static Feed fromLabel(String text) {
         return Labels.find("supply", text, values(), Feed::label);
     }
 }

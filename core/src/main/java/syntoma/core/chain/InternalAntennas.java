@@ -26,7 +26,7 @@ public enum InternalAntennas {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static InternalAntennas labelled(String text) {
+    public static InternalAntennas fromLabel(String text) {
         return Labels.find("own antennas", text, values(), InternalAntennas::label);
     }
 }

@@ -32,7 +32,7 @@ public record IpRating(OptionalInt solids, OptionalInt water) {
         Matcher code = CODE.matcher(text.strip());
         if (!code.matches()) {
             throw new IllegalArgumentException(
-                    "weather rating is " + Text.quoted(text) + "; allowed is a code such as IP67");
+                    "weather rating is " + Text.quote(text) + "; allowed is a code such as IP67");
         }
         return new IpRating(numeral(code.group(1)), numeral(code.group(2)));
     }

@@ -68,7 +68,7 @@ public record Joint(Connector outer, Connector inner, List<Adapter> adapters) {
     }
 
     /** The adapter that would go between them, such as SMA-female to TS9-male. */
-    public String wanted() {
+    public String neededAdapter() {
         return outer.counterpart() + " to " + inner.counterpart();
     }
 }

@@ -29,7 +29,7 @@ public enum Placement {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static Placement labelled(String text) {
+    public static Placement fromLabel(String text) {
         return Labels.find("placement", text, values(), Placement::label);
     }
 }

@@ -28,7 +28,7 @@ public record Plugging(Map<String, String> portOfLead) {
         for (String port : portOfLead.values()) {
             if (!taken.add(port)) {
                 throw new IllegalArgumentException(
-                        "port " + Text.quoted(port) + " has two leads; allowed is one lead in a port");
+                        "port " + Text.quote(port) + " has two leads; allowed is one lead in a port");
             }
         }
     }
@@ -47,7 +47,7 @@ public record Plugging(Map<String, String> portOfLead) {
      *
      * @param port empty to let the lead hang loose
      */
-    public Plugging moved(String lead, Optional<String> port) {
+    public Plugging withLeadAt(String lead, Optional<String> port) {
         Map<String, String> moved = new HashMap<>(portOfLead);
         String left = moved.remove(lead);
         port.ifPresent(wanted -> {
@@ -87,7 +87,7 @@ public record Plugging(Map<String, String> portOfLead) {
 
     private static void refuseUnless(boolean known, String what, String label, List<String> labels) {
         if (!known) {
-            throw new IllegalArgumentException(what + " is " + Text.quoted(label) + "; allowed is "
+            throw new IllegalArgumentException(what + " is " + Text.quote(label) + "; allowed is "
                     + (labels.isEmpty() ? "none, because this chain has none" : String.join(", ", labels)));
         }
     }

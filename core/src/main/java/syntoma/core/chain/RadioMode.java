@@ -22,7 +22,7 @@ public enum RadioMode {
     }
 
     /** The technology that it is held to; empty where it may choose. */
-    public Optional<Band.Technology> only() {
+    public Optional<Band.Technology> onlyTechnology() {
         return switch (this) {
             case LTE_ONLY -> Optional.of(Band.Technology.LTE);
             case NR_ONLY -> Optional.of(Band.Technology.NR);
@@ -35,7 +35,7 @@ public enum RadioMode {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static RadioMode labelled(String text) {
+    public static RadioMode fromLabel(String text) {
         return Labels.find("mode", text, values(), RadioMode::label);
     }
 }

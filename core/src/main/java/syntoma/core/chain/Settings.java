@@ -19,6 +19,6 @@ public record Settings(RadioMode mode, List<String> lockedBands, Source source) 
 
     /** The bands that the device is held to. */
     public List<Band> locked() {
-        return lockedBands.stream().map(Bands::named).toList();
+        return lockedBands.stream().map(Bands::of).toList();
     }
 }

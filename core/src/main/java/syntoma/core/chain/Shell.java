@@ -58,7 +58,7 @@ public enum Shell {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static Shell labelled(String text) {
+    public static Shell fromLabel(String text) {
         return Labels.find("body", text, values(), Shell::label);
     }
 }

@@ -24,7 +24,7 @@ public enum SimSize {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static SimSize labelled(String text) {
+    public static SimSize fromLabel(String text) {
         return Labels.find("card size", text, values(), SimSize::label);
     }
 }

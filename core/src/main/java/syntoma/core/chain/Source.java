@@ -23,7 +23,7 @@ public enum Source {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static Source labelled(String text) {
+    public static Source fromLabel(String text) {
         return Labels.find("source", text, values(), Source::label);
     }
 }

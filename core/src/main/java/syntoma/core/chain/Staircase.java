@@ -68,7 +68,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
     /** The staircase of a chain at a frequency in MHz along one lead; without one by the device's own antenna. */
     public static Staircase of(Chain chain, Optional<Wiring.Connection> along, double mhz) {
         Shell shell = chain.vehicle().shell();
-        Step baseline = estimated(
+        Step baseline = estimatedStep(
                 "Out of the shell",
                 shell.label() + ", from the device’s own antenna inside",
                 shell.lossDb(mhz, Placement.INSIDE),
@@ -76,7 +76,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
         List<Step> steps = new ArrayList<>();
         if (along.isEmpty()) {
             addShell(steps, shell, mhz, chain.devicePlacement());
-            steps.add(estimated(OWN, "0 dBi", 0, OWN_HALF_WIDTH_DB));
+            steps.add(estimatedStep(OWN, "0 dBi", 0, OWN_HALF_WIDTH_DB));
             return new Staircase(mhz, List.copyOf(steps), baseline, chain.devicePlacement() == Placement.INSIDE, true);
         }
         WiredLead lead = along.get().lead();
@@ -85,7 +85,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
         if (run.mastM() > 0) {
             double roof = chain.vehicle().heightM();
             double gain = HeightGain.db(roof, roof + run.mastM());
-            steps.add(estimated(
+            steps.add(estimatedStep(
                     "Height",
                     Sentence.of(
                             Quantity.metres(roof + run.mastM(), 1), " over ground, roof ", Quantity.metres(roof, 1)),
@@ -109,7 +109,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
 
     private static void addShell(List<Step> steps, Shell shell, double mhz, Placement placement) {
         if (placement.behindShell()) {
-            steps.add(estimated(
+            steps.add(estimatedStep(
                     SHELL,
                     shell.label() + (placement == Placement.WINDOW ? ", at a window" : ""),
                     -shell.lossDb(mhz, placement),
@@ -122,7 +122,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
         if (lead.lengthM().isPresent() && lead.lengthM().getAsDouble() == 0) {
             // the connector sits on the antenna itself
         } else if (lead.lengthM().isEmpty() || lead.cableClass().isEmpty()) {
-            steps.add(unknown("Lead", "length or class not stated"));
+            steps.add(unknownStep("Lead", "length or class not stated"));
         } else {
             steps.add(cable("Lead", lead.cableClass().get(), lead.lengthM().getAsDouble(), mhz));
         }
@@ -142,21 +142,21 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
     /** A pair of connectors where two ends meet, and one step for each adapter between. */
     private static void addJoints(List<Step> steps, List<Joint> joints) {
         int pairs = joints.size();
-        steps.add(estimated(
+        steps.add(estimatedStep(
                 pairs == 1 ? "1 connector" : pairs + " connectors",
                 "estimated",
                 -CONNECTOR_DB * pairs,
                 CONNECTOR_DB * pairs / 2));
         for (Joint joint : joints) {
             if (joint.lacksAdapter()) {
-                steps.add(estimated("Adapter", "estimated", -ADAPTER_DB, ADAPTER_DB / 2));
+                steps.add(estimatedStep("Adapter", "estimated", -ADAPTER_DB, ADAPTER_DB / 2));
             }
             for (Adapter adapter : joint.adapters()) {
                 double loss = adapter.lossDb().orElse(ADAPTER_DB);
                 steps.add(
                         adapter.lossDb().isPresent()
                                 ? new Step("Adapter", Sentence.of("stated"), OptionalDouble.of(-loss), 0, false)
-                                : estimated("Adapter", "estimated", -loss, loss / 2));
+                                : estimatedStep("Adapter", "estimated", -loss, loss / 2));
             }
         }
     }
@@ -164,17 +164,17 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
     private static void addBooster(
             List<Step> steps, Chain chain, Booster booster, OptionalDouble donorDbi, double mhz) {
         if (booster.gainDb().isEmpty() || donorDbi.isEmpty()) {
-            steps.add(unknown(booster.name(), "gain not stated"));
+            steps.add(unknownStep(booster.name(), "gain not stated"));
             return;
         }
         double usable = usableGain(chain, donorDbi.getAsDouble(), mhz)
                 .db(booster.gainDb().getAsDouble(), mhz);
-        steps.add(estimated(
+        steps.add(estimatedStep(
                 booster.name(),
                 Sentence.of("stable gain, ", Quantity.metres(BOOSTER_APART_M), " apart"),
                 usable,
                 BOOSTER_HALF_WIDTH_DB));
-        steps.add(estimated(
+        steps.add(estimatedStep(
                 "Air to the device",
                 Sentence.of(Quantity.metres(DEVICE_FROM_BOOSTER_M)),
                 INDOOR_DBI - FreeSpace.lossDb(DEVICE_FROM_BOOSTER_M / 1000, mhz),
@@ -190,11 +190,11 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
                 INDOOR_DBI - UsableGain.BACK_DB);
     }
 
-    private static Step unknown(String part, String why) {
+    private static Step unknownStep(String part, String why) {
         return new Step(part, Sentence.of(why), OptionalDouble.empty(), 0, false);
     }
 
-    private static Step estimated(String part, CharSequence says, double db, double halfWidthDb) {
+    private static Step estimatedStep(String part, CharSequence says, double db, double halfWidthDb) {
         return new Step(part, Sentence.of(says), OptionalDouble.of(db), halfWidthDb, true);
     }
 

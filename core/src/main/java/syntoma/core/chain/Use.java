@@ -23,7 +23,7 @@ public enum Use {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static Use labelled(String text) {
+    public static Use fromLabel(String text) {
         return Labels.find("use", text, values(), Use::label);
     }
 }

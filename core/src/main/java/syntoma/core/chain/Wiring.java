@@ -45,7 +45,8 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
     public static Wiring of(Chain chain) {
         List<WiredLead> leads = chain.leads();
         List<Port> ports = chain.ports();
-        int[] portOf = chain.plugging().isEmpty() ? proposed(leads, ports) : stated(chain.plugging(), leads, ports);
+        int[] portOf =
+                chain.plugging().isEmpty() ? proposedPorts(leads, ports) : statedPorts(chain.plugging(), leads, ports);
         List<Adapter> adapters = new ArrayList<>(chain.adapters());
         List<Connection> connections = new ArrayList<>();
         List<WiredLead> leadsOver = new ArrayList<>();
@@ -73,7 +74,7 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
         return List.copyOf(joints);
     }
 
-    private static int[] proposed(List<WiredLead> leads, List<Port> ports) {
+    private static int[] proposedPorts(List<WiredLead> leads, List<Port> ports) {
         // one more column per lead: to stay unconnected
         double[][] cost = new double[leads.size()][ports.size() + leads.size()];
         for (int i = 0; i < leads.size(); i++) {
@@ -98,7 +99,7 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
         return connector - (port.main() ? ADAPTER / 2 : 0);
     }
 
-    private static int[] stated(Plugging plugging, List<WiredLead> leads, List<Port> ports) {
+    private static int[] statedPorts(Plugging plugging, List<WiredLead> leads, List<Port> ports) {
         int[] portOf = new int[leads.size()];
         for (int i = 0; i < portOf.length; i++) {
             String wanted = plugging.port(leads.get(i)).orElse("");

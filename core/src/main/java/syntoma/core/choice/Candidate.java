@@ -54,7 +54,7 @@ public record Candidate(Option option, FitCase fit, List<BandGain> gains, List<P
                 name,
                 wanted.essentials(fit, findings, price),
                 fit.reach().works(),
-                fit.streams().most(),
+                fit.streams().mostStreams(),
                 gains.stream()
                         .filter(BandGain::isKnown)
                         .mapToDouble(g -> g.deltaDb().orElse(0))

@@ -26,29 +26,29 @@ public record ChoiceLimits(OptionalDouble budget, double hoursADay) {
     List<Essential> essentials(FitCase fit, Findings findings, Price price) {
         Demand demand = fit.demand();
         List<Essential> essentials = new ArrayList<>();
-        essentials.add(new Essential("a fit without a blocker", Met.known(!findings.blocked())));
+        essentials.add(new Essential("a fit without a blocker", Met.of(!findings.blocked())));
         Reach reach = fit.reach();
         if (!reach.isEmpty()) {
             boolean works = reach.works() > 0;
             essentials.add(new Essential(
                     "a band of " + reach.carrier() + " that works",
-                    !works && reach.unknown() > 0 ? Met.UNKNOWN : Met.known(works)));
+                    !works && reach.unknown() > 0 ? Met.UNKNOWN : Met.of(works)));
         }
         Optional<Device> device = fit.chain().device();
         demand.downMbps().ifPresent(down -> {
             OptionalDouble most = device.map(Device::downMaxMbps).orElse(OptionalDouble.empty());
             essentials.add(new Essential(
                     "a modem for " + amount(down) + " Mb/s down",
-                    most.isEmpty() ? Met.UNKNOWN : Met.known(most.getAsDouble() >= down)));
+                    most.isEmpty() ? Met.UNKNOWN : Met.of(most.getAsDouble() >= down)));
         });
         plan(essentials, fit.chain().sims(), demand);
         for (Feature feature : demand.features()) {
             essentials.add(new Essential(
                     feature.label(),
-                    device.flatMap(d -> d.can(feature)).map(Met::known).orElse(Met.UNKNOWN)));
+                    device.flatMap(d -> d.can(feature)).map(Met::of).orElse(Met.UNKNOWN)));
         }
         budget.ifPresent(most -> essentials.add(new Essential(
-                "a price within " + Values.plain(most),
+                "a price within " + Values.format(most),
                 price.known() > most ? Met.NO : price.open() ? Met.UNKNOWN : Met.YES)));
         return essentials;
     }
@@ -59,7 +59,7 @@ public record ChoiceLimits(OptionalDouble budget, double hoursADay) {
                 .filter(s -> s.capMbps().isPresent())
                 .forEach(s -> essentials.add(new Essential(
                         "a plan of " + s.name() + " for " + amount(rate) + " Mb/s",
-                        Met.known(s.capMbps().getAsDouble() >= rate)))));
+                        Met.of(s.capMbps().getAsDouble() >= rate)))));
         boolean stated =
                 !sims.isEmpty() && sims.stream().allMatch(s -> s.allowanceGb().isPresent());
         if (stated && demand.gbAMonth() > 0) {
@@ -67,12 +67,12 @@ public record ChoiceLimits(OptionalDouble budget, double hoursADay) {
                     .mapToDouble(s -> s.allowanceGb().getAsDouble())
                     .sum();
             essentials.add(new Essential(
-                    "a plan for " + Values.rounded(demand.gbAMonth(), 0) + " GB a month",
-                    Met.known(given >= demand.gbAMonth())));
+                    "a plan for " + Values.round(demand.gbAMonth(), 0) + " GB a month",
+                    Met.of(given >= demand.gbAMonth())));
         }
     }
 
     private static String amount(double mbps) {
-        return Values.plain(Math.round(mbps * 10) / 10.0);
+        return Values.format(Math.round(mbps * 10) / 10.0);
     }
 }

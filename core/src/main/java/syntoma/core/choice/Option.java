@@ -51,7 +51,7 @@ public record Option(
             return label;
         }
 
-        static Met known(boolean met) {
+        static Met of(boolean met) {
             return met ? YES : NO;
         }
     }

@@ -22,6 +22,6 @@ public record Price(double known, boolean open, boolean about) {
 
     /** Such as 330, about 345, or at least 330. */
     public String words() {
-        return (open ? "at least " : about ? "about " : "") + Values.rounded(known, 0);
+        return (open ? "at least " : about ? "about " : "") + Values.round(known, 0);
     }
 }

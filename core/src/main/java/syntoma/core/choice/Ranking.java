@@ -159,7 +159,7 @@ public record Ranking(
                 if (Double.isFinite(wanted) && wanted >= 0 && wanted <= Weights.MOST && change < nearest) {
                     nearest = change;
                     says = options.get(j).name() + " would come first with the weight of " + side.key() + " at "
-                            + Values.rounded(wanted, 1) + " instead of " + Values.plain(weights.of(side)) + ".";
+                            + Values.round(wanted, 1) + " instead of " + Values.format(weights.of(side)) + ".";
                 }
             }
         }
@@ -226,9 +226,9 @@ public record Ranking(
                 .filter(o -> !o.price().open() && o.price().known() <= limit && o.meetsNeed())
                 .filter(o -> o.meanGainDb().isPresent() && o.meanGainDb().getAsDouble() > gain)
                 .max(Comparator.comparingDouble(o -> o.meanGainDb().getAsDouble()))
-                .map(o -> Values.rounded(o.price().known() - from.get().price().known(), 0)
+                .map(o -> Values.round(o.price().known() - from.get().price().known(), 0)
                         + " more buys about "
-                        + Values.rounded(o.meanGainDb().getAsDouble() - gain, 1) + " dB, with " + o.name() + ".")
-                .orElse("The next " + Values.plain(NEXT_UNITS) + " would buy no more gain among these.");
+                        + Values.round(o.meanGainDb().getAsDouble() - gain, 1) + " dB, with " + o.name() + ".")
+                .orElse("The next " + Values.format(NEXT_UNITS) + " would buy no more gain among these.");
     }
 }

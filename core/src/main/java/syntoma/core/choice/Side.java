@@ -24,7 +24,7 @@ public enum Side {
             double more = o.meanGainDb().getAsDouble() - other.meanGainDb().getAsDouble();
             return Math.abs(more) < 0.5
                     ? Optional.empty()
-                    : Optional.of("about " + Values.rounded(Math.abs(more), 0) + " dB " + (more > 0 ? "more" : "less"));
+                    : Optional.of("about " + Values.round(Math.abs(more), 0) + " dB " + (more > 0 ? "more" : "less"));
         }
     },
     BANDS("bands", "Bands that work") {
@@ -81,7 +81,7 @@ public enum Side {
             double more = o.price().known() - other.price().known();
             return Math.abs(more) < 1
                     ? Optional.empty()
-                    : Optional.of(Values.rounded(Math.abs(more), 0) + (more > 0 ? " dearer" : " cheaper"));
+                    : Optional.of(Values.round(Math.abs(more), 0) + (more > 0 ? " dearer" : " cheaper"));
         }
     },
     ENERGY("energy", "Energy") {
@@ -96,7 +96,7 @@ public enum Side {
                     - other.batteryShare().orElse(UNKNOWN_SHARE);
             return Math.abs(more) < 0.005
                     ? Optional.empty()
-                    : Optional.of(Values.rounded(Math.abs(more) * 100, 0) + " % of the battery a day "
+                    : Optional.of(Values.round(Math.abs(more) * 100, 0) + " % of the battery a day "
                             + (more > 0 ? "more" : "less"));
         }
     };

@@ -42,7 +42,7 @@ public final class Advice {
             String used = use == SetupChoice.Side.CANDIDATE ? other : one;
             double costs = use == SetupChoice.Side.CANDIDATE ? more : -more;
             return known && costs > 0
-                    ? "Use " + used + " here: it is worth the extra " + said(costs) + " at each stay."
+                    ? "Use " + used + " here: it is worth the extra " + minutesText(costs) + " at each stay."
                     : "Use " + used + " here.";
         }
         return switch (verdict) {
@@ -50,30 +50,30 @@ public final class Advice {
                 known ? meanwhile(one, other, more) : "Until that is known, use whichever is already up.";
             default ->
                 known
-                        ? less(one, other, more, "gains nothing that matters here")
+                        ? lessText(one, other, more, "gains nothing that matters here")
                         : "Use whichever is already up: neither gains anything that matters here.";
         };
     }
 
-    private static String less(String one, String other, double more, String why) {
+    private static String lessText(String one, String other, double more, String why) {
         if (more == 0) {
             return "Use whichever is already up: both are the same work, and neither gains anything that matters here.";
         }
         String dear = more > 0 ? other : one;
         String easy = more > 0 ? one : other;
-        return "Use " + easy + " and leave " + dear + ": it costs " + said(Math.abs(more)) + " more a stay and " + why
-                + ".";
+        return "Use " + easy + " and leave " + dear + ": it costs " + minutesText(Math.abs(more)) + " more a stay and "
+                + why + ".";
     }
 
     private static String meanwhile(String one, String other, double more) {
         if (more == 0) {
             return "Until that is known, use whichever is already up: both are the same work.";
         }
-        return "Until that is known, use " + (more > 0 ? one : other) + ": it is " + said(Math.abs(more))
+        return "Until that is known, use " + (more > 0 ? one : other) + ": it is " + minutesText(Math.abs(more))
                 + " less work a stay.";
     }
 
-    private static String said(double minutes) {
+    private static String minutesText(double minutes) {
         return Math.max(1, Math.round(minutes)) + " min";
     }
 

@@ -60,21 +60,21 @@ public final class BandStage {
     private static FollowingTrial of(TriedSetup automatic, List<Alone> best) {
         List<Template.Choice> choices = new ArrayList<>();
         choices.add(new Template.Choice(automatic.name(), automatic.carrier(), Optional.empty()));
-        IntStream.rangeClosed(1, together(best))
+        IntStream.rangeClosed(1, countToCombine(best))
                 .mapToObj(n -> String.join(
                         " + ", best.stream().limit(n).map(Alone::band).toList()))
                 .map(bands -> new Variation(Variation.Kind.BANDS, bands))
                 .map(held -> new Template.Choice(automatic.name(), automatic.carrier(), Optional.of(held)))
                 .forEach(choices::add);
         return new FollowingTrial(
-                "Alone, " + said(best.get(0)) + " and " + said(best.get(1))
+                "Alone, " + describe(best.get(0)) + " and " + describe(best.get(1))
                         + " did best compared with automatic. Locked together, the device may combine them.",
                 "Plan a trial of the best bands together",
                 choices);
     }
 
     /** Two; a third where it is no worse than the second by what matters. */
-    private static int together(List<Alone> best) {
+    private static int countToCombine(List<Alone> best) {
         if (best.size() < MOST_TOGETHER) {
             return 2;
         }
@@ -86,8 +86,8 @@ public final class BandStage {
         return alone.against.advantage().orElseThrow();
     }
 
-    private static String said(Alone alone) {
+    private static String describe(Alone alone) {
         return alone.band + " ("
-                + alone.against.metric().scale().said(alone.against.estimate().orElseThrow()) + ")";
+                + alone.against.metric().scale().format(alone.against.estimate().orElseThrow()) + ")";
     }
 }

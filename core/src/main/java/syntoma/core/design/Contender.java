@@ -14,7 +14,7 @@ import syntoma.core.state.Spot;
  */
 public record Contender(String setup, Arrangement arrangement) {
     /** A setup of which nothing is known but its name. */
-    public static Contender named(String setup, String carrier) {
+    public static Contender ofName(String setup, String carrier) {
         return new Contender(setup, Arrangement.unknown(setup, carrier));
     }
 

@@ -28,7 +28,7 @@ public record FollowingTrial(String says, String label, List<Template.Choice> ch
         }
 
         /** The same choice once more: the setup that was changed, and the change. */
-        Template.Choice again() {
+        Template.Choice toChoice() {
             String base = variation
                     .map(v -> ", " + v.phrase())
                     .filter(name::endsWith)

@@ -54,7 +54,7 @@ public record Grid(Factor across, List<String> columns, Factor down, List<String
         contender
                 .antennas()
                 .forEach((name, spot) ->
-                        names.add(spot.isRaised() ? name + " at " + Values.plain(spot.raisedM()) + " m" : name));
+                        names.add(spot.isRaised() ? name + " at " + Values.format(spot.raisedM()) + " m" : name));
         return String.join(" and ", names);
     }
 

@@ -44,7 +44,7 @@ public final class LearnedMinutes {
      * @param minutes from the end of what was measured before until it stood
      * @return the minutes of each kind of work, none where it took longer than anybody works at it
      */
-    public static Map<Work, Double> shared(List<Move> moves, double minutes) {
+    public static Map<Work, Double> share(List<Move> moves, double minutes) {
         Map<Work, Double> usual = Work.usual();
         double all = moves.stream().mapToDouble(m -> usual.get(m.work())).sum();
         Map<Work, Double> shared = new EnumMap<>(Work.class);

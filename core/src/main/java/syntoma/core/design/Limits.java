@@ -40,10 +40,10 @@ final class Limits {
         Contender first = all.get(0);
         Set<String> together = new TreeSet<>();
         for (Contender other : all.subList(1, all.size())) {
-            List<String> changed = changed(first, other);
+            List<String> changed = changedParts(first, other);
             boolean alone = all.stream()
-                    .anyMatch(c -> changed(first, c).size() == 1
-                            && changed.contains(changed(first, c).get(0)));
+                    .anyMatch(c -> changedParts(first, c).size() == 1
+                            && changed.contains(changedParts(first, c).get(0)));
             if (changed.size() > 1 && !alone) {
                 together.add(String.join(" and ", changed));
             }
@@ -54,7 +54,7 @@ final class Limits {
                         + together.stream().collect(Collectors.joining("; ")) + ".");
     }
 
-    private static List<String> changed(Contender one, Contender other) {
+    private static List<String> changedParts(Contender one, Contender other) {
         List<String> changed = new ArrayList<>();
         note(changed, "the carrier", one, other, Contender::carrier);
         note(changed, "the device", one, other, Contender::device);

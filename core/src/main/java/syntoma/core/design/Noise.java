@@ -75,12 +75,12 @@ public record Noise(double run, double visit) {
     public record Scatter(Noise noise, int visits) {
         /** What it rests on, in a sentence. @param figure the phrase of the figure that scatters */
         public String says(String figure) {
-            String share = Values.rounded(100 * (Math.exp(noise.ofRound(1)) - 1), 0);
+            String share = Values.round(100 * (Math.exp(noise.ofRound(1)) - 1), 0);
             String by = visits == 0
                     ? "From typical values (you have no visits of your own yet)"
                     : visits < MANY_VISITS
-                            ? "From typical values and your own " + Text.counted(visits, "visit")
-                            : "From your own " + Text.counted(visits, "visit");
+                            ? "From typical values and your own " + Text.count(visits, "visit")
+                            : "From your own " + Text.count(visits, "visit");
             return by + ", " + figure + " varies by about " + share + " % between two setups from round to round.";
         }
     }
@@ -103,7 +103,7 @@ public record Noise(double run, double visit) {
         for (List<Round> trial : rounds) {
             for (Round round : trial) {
                 for (List<Double> visit : round.values().values()) {
-                    ofRuns.addAll(apart(visit));
+                    ofRuns.addAll(differences(visit));
                     runsFree += Math.max(0, visit.size() - 1);
                 }
             }
@@ -118,7 +118,7 @@ public record Noise(double run, double visit) {
                     .toList();
             for (int i = 1; i < setups.size(); i++) {
                 List<Double> differences = differences(pairs, setups.get(0), setups.get(i));
-                ofRounds.addAll(apart(differences));
+                ofRounds.addAll(differences(differences));
                 roundsFree += Math.max(0, differences.size() - 1);
             }
             visits += pairs.stream().mapToInt(Map::size).sum();
@@ -149,7 +149,7 @@ public record Noise(double run, double visit) {
     }
 
     /** How far apart each two of some values are. */
-    private static List<Double> apart(List<Double> values) {
+    private static List<Double> differences(List<Double> values) {
         List<Double> apart = new ArrayList<>();
         for (int i = 1; i < values.size(); i++) {
             for (int j = 0; j < i; j++) {

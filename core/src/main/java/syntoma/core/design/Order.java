@@ -28,7 +28,7 @@ public enum Order {
      *
      * @throws IllegalArgumentException naming the text and the orders there are
      */
-    public static Order labelled(String text) {
+    public static Order fromLabel(String text) {
         return Labels.find("order", text, values(), Order::label);
     }
 

@@ -72,11 +72,11 @@ public final class Planner {
 
     /** A ratio as one says it: ×1.5, ×3. */
     static String times(double ratio) {
-        return "×" + Values.plain(Math.round(ratio * 100) / 100.0);
+        return "×" + Values.format(Math.round(ratio * 100) / 100.0);
     }
 
     private static String gigabytes(double gb) {
-        return Values.rounded(gb, gb < 1 ? 2 : 1) + " GB";
+        return Values.round(gb, gb < 1 ? 2 : 1) + " GB";
     }
 
     /** Designs a trial. */
@@ -113,7 +113,7 @@ public final class Planner {
     private Design design(Effort effort, boolean fits, boolean enough, List<String> advice) {
         double seen = question.isScreening()
                 ? question.difference()
-                : Math.exp(RoundsNeeded.seen(
+                : Math.exp(RoundsNeeded.smallestEffect(
                         sd(effort), question.usableRounds(effort.runs()), effort.rounds(), question.family()));
         return new Design(
                 effort, chance(effort), seen, fits, enough, advice, Limits.of(question, seen, chance(effort)));
@@ -152,7 +152,7 @@ public final class Planner {
                         effect,
                         question.noise().ofVisit(runs),
                         question.usableRounds(runs))
-                : RoundsNeeded.planned(
+                : RoundsNeeded.roundsToPlan(
                         effect, question.noise().ofRound(runs), question.usableRounds(runs), question.family());
     }
 

@@ -108,7 +108,7 @@ public record Question(
                 .collect(Collectors.groupingBy(name -> name, Collectors.counting()))
                 .forEach((name, times) -> {
                     if (times > 1) {
-                        throw new IllegalArgumentException("contenders have " + Text.quoted(name) + " " + times
+                        throw new IllegalArgumentException("contenders have " + Text.quote(name) + " " + times
                                 + " times; each can be in a trial once");
                     }
                 });
@@ -146,7 +146,7 @@ public record Question(
         List<String> failed = IntStream.range(0, rates.size())
                 .filter(i -> rates.get(i).failed > 0 && !isVariant(i))
                 .mapToObj(i -> contenders.get(i).name(hasSeveralCarriers()) + " failed in " + rates.get(i).failed
-                        + " of " + Text.counted(rates.get(i).tried, "run") + " so far")
+                        + " of " + Text.count(rates.get(i).tried, "run") + " so far")
                 .toList();
         return failed.isEmpty()
                 ? Optional.empty()

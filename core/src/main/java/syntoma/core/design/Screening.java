@@ -86,7 +86,7 @@ public final class Screening {
         ranked.forEach(c -> choice(tried, c.candidate()).ifPresent(choices::add));
         String best = ranked.stream()
                 .map(c -> c.candidate() + " ("
-                        + c.metric().scale().said(c.estimate().orElseThrow()) + ")")
+                        + c.metric().scale().format(c.estimate().orElseThrow()) + ")")
                 .collect(Collectors.joining(", "));
         return Optional.of(new FollowingTrial(
                 "This trial screens " + tried.size() + " setups. Compared with " + baseline + " these did best: " + best
@@ -102,6 +102,6 @@ public final class Screening {
     }
 
     private static Optional<Template.Choice> choice(List<TriedSetup> tried, String name) {
-        return tried.stream().filter(t -> t.isCalled(name)).findFirst().map(TriedSetup::again);
+        return tried.stream().filter(t -> t.isCalled(name)).findFirst().map(TriedSetup::toChoice);
     }
 }

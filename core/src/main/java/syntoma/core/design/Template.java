@@ -186,7 +186,7 @@ public enum Template {
         List<List<Contender>> grids = new ArrayList<>();
         for (int i = 0; i < devices.size(); i++) {
             for (int j = i + 1; j < devices.size(); j++) {
-                grids.add(shared(byDevice.get(devices.get(i)), byDevice.get(devices.get(j))));
+                grids.add(commonParts(byDevice.get(devices.get(i)), byDevice.get(devices.get(j))));
             }
         }
         return grids.stream()
@@ -197,7 +197,7 @@ public enum Template {
                         + "bands, places or carriers make a grid as well."));
     }
 
-    private static List<Contender> shared(Map<Object, Contender> one, Map<Object, Contender> other) {
+    private static List<Contender> commonParts(Map<Object, Contender> one, Map<Object, Contender> other) {
         Set<Object> both = new LinkedHashSet<>(one.keySet());
         both.retainAll(other.keySet());
         return both.stream()
@@ -226,7 +226,7 @@ public enum Template {
 
     private static Proposal bands(Board board) {
         Contender base = board.setups.get(0);
-        List<Band> works = board.bands.apply(base).stream().map(Bands::named).toList();
+        List<Band> works = board.bands.apply(base).stream().map(Bands::of).toList();
         // NR is beside an LTE band; held alone it may have nothing to stand on
         List<String> lte = works.stream()
                 .filter(band -> band.rat() == Band.Technology.LTE)

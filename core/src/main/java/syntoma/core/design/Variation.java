@@ -17,7 +17,7 @@ import syntoma.core.unit.Values;
 /**
  * What is different about a setup while it is tried: the same chain with one thing changed, under a name of its own.
  *
- * @param value of the kind that {@link Kind#allowed} says
+ * @param value of the kind that {@link Kind#allowedValues} says
  */
 public record Variation(Kind kind, String value) {
     private static final int LONGEST = 40;
@@ -35,12 +35,12 @@ public record Variation(Kind kind, String value) {
         PLATE("ground plane", "with or without", Work.PLACE);
 
         private final String says;
-        private final String allowed;
+        private final String allowedValues;
         private final Work work;
 
         Kind(String says, String allowed, Work work) {
             this.says = says;
-            this.allowed = allowed;
+            this.allowedValues = allowed;
             this.work = work;
         }
 
@@ -53,8 +53,8 @@ public record Variation(Kind kind, String value) {
             return says;
         }
 
-        public String allowed() {
-            return allowed;
+        public String allowedValues() {
+            return allowedValues;
         }
 
         /**
@@ -62,7 +62,7 @@ public record Variation(Kind kind, String value) {
          *
          * @throws IllegalArgumentException naming the text and the kinds there are
          */
-        public static Kind labelled(String text) {
+        public static Kind fromLabel(String text) {
             return Labels.find("kind", text, values(), Kind::label);
         }
     }
@@ -73,7 +73,7 @@ public record Variation(Kind kind, String value) {
     public Variation {
         value = Text.name("value", value, LONGEST);
         switch (kind) {
-            case BANDS -> held(value);
+            case BANDS -> restrictionText(value);
             case BOOSTER -> one(kind, value, "off");
             case ANTENNAS -> one(kind, value, "own");
             case PLATE -> one(kind, value, "with", "without");
@@ -90,7 +90,7 @@ public record Variation(Kind kind, String value) {
     private static double metres(Kind kind, String value) {
         return Values.typed(value)
                 .orElseThrow(() -> new IllegalArgumentException(
-                        kind.says + " is " + Text.quoted(value) + "; allowed are " + kind.allowed));
+                        kind.says + " is " + Text.quote(value) + "; allowed are " + kind.allowedValues));
     }
 
     private static final String ALL_BUT = "all but ";
@@ -98,32 +98,32 @@ public record Variation(Kind kind, String value) {
     private static final String NSA = "NSA";
 
     /** What the device is held to, as one says it: bands, all but some, or a mode. */
-    private static String held(String value) {
+    private static String restrictionText(String value) {
         for (String mode : List.of(RadioMode.LTE_ONLY.label(), SA_ONLY, NSA)) {
             if (mode.equalsIgnoreCase(value)) {
                 return mode;
             }
         }
         boolean butSome = value.regionMatches(true, 0, ALL_BUT, 0, ALL_BUT.length());
-        String bands = String.join(" + ", listed(butSome ? value.substring(ALL_BUT.length()) : value));
+        String bands = String.join(" + ", bandList(butSome ? value.substring(ALL_BUT.length()) : value));
         return butSome ? ALL_BUT + bands : bands;
     }
 
-    private static List<String> listed(String bands) {
+    private static List<String> bandList(String bands) {
         return Arrays.stream(bands.split("[+, ]+"))
-                .map(name -> Bands.named(name).name())
+                .map(name -> Bands.of(name).name())
                 .toList();
     }
 
     /** The bands that alone are held; of that kind alone, and none where it is held to something else. */
     public List<String> bands() {
-        String held = held(value);
-        return held.startsWith(ALL_BUT) || mode() != RadioMode.LOCKED || held.equals(NSA) ? List.of() : listed(held);
+        String held = restrictionText(value);
+        return held.startsWith(ALL_BUT) || mode() != RadioMode.LOCKED || held.equals(NSA) ? List.of() : bandList(held);
     }
 
     /** How the radio is set while bands are held; of that kind alone. */
     public RadioMode mode() {
-        String held = held(value);
+        String held = restrictionText(value);
         return held.equals(RadioMode.LTE_ONLY.label())
                 ? RadioMode.LTE_ONLY
                 : held.equals(SA_ONLY) ? RadioMode.NR_ONLY : RadioMode.LOCKED;
@@ -142,12 +142,12 @@ public record Variation(Kind kind, String value) {
     /** What it adds to the name of its setup. */
     public String phrase() {
         return switch (kind) {
-            case BANDS -> bands().isEmpty() ? held(value) : String.join(" + ", bands()) + " alone";
+            case BANDS -> bands().isEmpty() ? restrictionText(value) : String.join(" + ", bands()) + " alone";
             case BOOSTER -> "booster off";
             case ANTENNAS -> "own antennas";
             case PLACE -> value;
-            case HEIGHT -> metres() == 0 ? "on the roof" : Values.plain(metres()) + " m up";
-            case SPACING -> Values.plain(metres()) + " m from it";
+            case HEIGHT -> metres() == 0 ? "on the roof" : Values.format(metres()) + " m up";
+            case SPACING -> Values.format(metres()) + " m from it";
             case PLATE -> value + " a plate";
         };
     }

@@ -18,8 +18,8 @@ final class AllowanceUsedUp implements Rule {
                 Cause.ALLOWANCE_USED_UP,
                 Sure.LIKELY,
                 "This month’s data on " + s.carrier() + " is used up.",
-                List.of(Values.rounded(s.plan().usedGb(), 1) + " of "
-                        + Values.plain(s.plan().allowanceGb().getAsDouble()) + " GB were counted"),
+                List.of(Values.round(s.plan().usedGb(), 1) + " of "
+                        + Values.format(s.plan().allowanceGb().getAsDouble()) + " GB were counted"),
                 "Use another SIM until the month starts again, or buy more data."));
     }
 }

@@ -63,7 +63,7 @@ final class BusyCell implements Rule {
     /** What is to be said where evenings are slower than mornings with the setup in use here, at about the same level. */
     private static Optional<String> evenings(Situation s) {
         List<ObservedRun> own =
-                s.here(o -> s.isInUse(o) && o.ok() && o.downMbps().isPresent());
+                s.runsHere(o -> s.isInUse(o) && o.ok() && o.downMbps().isPresent());
         List<ObservedRun> evening =
                 own.stream().filter(o -> isEvening(o.at().getHour())).toList();
         List<ObservedRun> morning = own.stream()
@@ -82,7 +82,7 @@ final class BusyCell implements Rule {
         if (!alike || slower < SLOWER || new TTest().tTest(m, e) >= P) {
             return Optional.empty();
         }
-        return Optional.of("evenings here are slower than mornings by ×" + Values.rounded(slower, 1)
+        return Optional.of("evenings here are slower than mornings by ×" + Values.round(slower, 1)
                 + " at the same level (" + evening.size() + " and " + morning.size() + " runs with " + s.setup() + ")");
     }
 

@@ -77,7 +77,7 @@ public record CellDay(List<Hour> hours) {
         /** In a sentence. */
         public String says() {
             double end = fromHour + takes;
-            return Values.plain(gb) + " GB tonight: begin at " + clock(fromHour) + ", done by about " + clock(end)
+            return Values.format(gb) + " GB tonight: begin at " + clock(fromHour) + ", done by about " + clock(end)
                     + " at about " + EvidenceText.mbps(mbps) + ".";
         }
 

@@ -19,15 +19,15 @@ final class ChainFault implements Rule {
         List<String> evidence = new ArrayList<>();
         boolean sure = s.chain().shortDb() > 0;
         if (sure) {
-            evidence.add("measured at least " + Values.rounded(s.chain().shortDb(), 0)
+            evidence.add("measured at least " + Values.round(s.chain().shortDb(), 0)
                     + " dB beneath what its sheets promise, side by side with another setup");
         }
         s.heardLess()
                 .ifPresent(less ->
                         evidence.add("since about " + EvidenceText.day(less.since()) + " " + s.setup() + " hears "
-                                + Values.rounded(less.db(), 1)
+                                + Values.round(less.db(), 1)
                                 + " dB less than before, compared with your other setups at the same stays"));
-        HearsLess.of(s.setup(), s.seen()).ifPresent(less -> evidence.add(less.said(s.setup())));
+        HearsLess.of(s.setup(), s.seen()).ifPresent(less -> evidence.add(less.sentence(s.setup())));
         if (evidence.isEmpty()) {
             return Optional.empty();
         }

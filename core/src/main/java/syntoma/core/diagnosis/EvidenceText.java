@@ -15,19 +15,19 @@ final class EvidenceText {
     private EvidenceText() {}
 
     static String dbm(double value) {
-        return Values.rounded(value, 0) + " dBm";
+        return Values.round(value, 0) + " dBm";
     }
 
     static String db(double value) {
-        return Values.rounded(value, 1) + " dB";
+        return Values.round(value, 1) + " dB";
     }
 
     static String mbps(double value) {
-        return Values.rounded(value, value < 10 ? 1 : 0) + " Mb/s";
+        return Values.round(value, value < 10 ? 1 : 0) + " Mb/s";
     }
 
     static String ms(double value) {
-        return Values.rounded(value, 0) + " ms";
+        return Values.round(value, 0) + " ms";
     }
 
     static String day(TemporalAccessor at) {
@@ -37,7 +37,7 @@ final class EvidenceText {
     /** Over which measurements: “in the last 4 runs with Mast panel on Tarnwave, until Sat 19:55”. */
     static String over(List<ObservedRun> of, String what) {
         ObservedRun last = of.get(of.size() - 1);
-        String runs = of.size() == 1 ? "in the last " + what : "in the last " + Text.counted(of.size(), what);
+        String runs = of.size() == 1 ? "in the last " + what : "in the last " + Text.count(of.size(), what);
         return runs + " with " + last.setup() + " on " + last.carrier() + ", until " + WHEN.format(last.at());
     }
 }

@@ -174,9 +174,9 @@ record HearsLess(ObservedRun since, String other, double dropDb, int before, int
     }
 
     /** As it is given as evidence. */
-    String said(String setup) {
-        return "since about " + EvidenceText.day(since.at()) + " " + setup + " hears " + Values.rounded(dropDb, 0)
+    String sentence(String setup) {
+        return "since about " + EvidenceText.day(since.at()) + " " + setup + " hears " + Values.round(dropDb, 0)
                 + " dB less than before, compared with " + other + " at the same times ("
-                + Text.counted(before, "hour") + " before, " + after + " since)";
+                + Text.count(before, "hour") + " before, " + after + " since)";
     }
 }

@@ -25,7 +25,7 @@ final class LostInShell implements Rule {
         return Optional.of(new Claim(
                 Cause.LOST_IN_SHELL,
                 s.chain().inside().isPresent() ? Sure.SURELY : Sure.LIKELY,
-                "The walls of the vehicle take " + Values.rounded(outside - inside, 0) + " dB of the signal.",
+                "The walls of the vehicle take " + Values.round(outside - inside, 0) + " dB of the signal.",
                 List.of("a phone showed " + EvidenceText.dbm(outside) + " outside and " + EvidenceText.dbm(inside)
                         + " inside"),
                 "Use an antenna outside, or put the device at a window."));

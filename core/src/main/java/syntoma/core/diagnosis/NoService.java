@@ -31,7 +31,7 @@ final class NoService implements Rule {
         if (phone) {
             evidence.add("a phone outside showed no service");
         }
-        List<String> others = s.here(o -> o.ok() && o.stay() == s.stay() && !s.isInUse(o)).stream()
+        List<String> others = s.runsHere(o -> o.ok() && o.stay() == s.stay() && !s.isInUse(o)).stream()
                 .map(o -> o.setup() + " on " + o.carrier())
                 .distinct()
                 .limit(3)

@@ -102,7 +102,7 @@ public record Situation(
     }
 
     /** What was measured here, at this stay and earlier ones. */
-    List<ObservedRun> here(Predicate<ObservedRun> which) {
+    List<ObservedRun> runsHere(Predicate<ObservedRun> which) {
         return seen.stream()
                 .filter(s -> s.campsite() == campsite && which.test(s))
                 .toList();

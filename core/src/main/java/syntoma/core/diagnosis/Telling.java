@@ -83,12 +83,12 @@ public record Telling(Cause one, Cause other, How how, String says) {
                 .map(p -> new Telling(p.one, p.other, p.how, p.says));
         return pair.or(() -> claims.stream()
                 .filter(c -> c.sure() != Claim.Sure.SURELY)
-                .flatMap(c -> alone(c.cause()).stream())
+                .flatMap(c -> ofCause(c.cause()).stream())
                 .findFirst());
     }
 
     /** What settles a cause that is not sure yet. */
-    private static Optional<Telling> alone(Cause cause) {
+    private static Optional<Telling> ofCause(Cause cause) {
         return switch (cause) {
             case BUSY_CELL ->
                 telling(cause, How.MORNING, "Run once before seven: if it is much faster then, the cell is busy now.");

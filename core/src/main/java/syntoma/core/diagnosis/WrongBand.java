@@ -22,7 +22,7 @@ final class WrongBand implements Rule {
         }
         String held = lately.get(lately.size() - 1).band();
         Map<String, List<ObservedRun>> byBand = s
-                .here(o -> s.isInUse(o)
+                .runsHere(o -> s.isInUse(o)
                         && o.ok()
                         && !o.band().isEmpty()
                         && o.upMbps().isPresent()
@@ -50,9 +50,9 @@ final class WrongBand implements Rule {
                         Math.min(now.size(), e.getValue().size()) > 3 ? Sure.LIKELY : Sure.PERHAPS,
                         "Another band did better here: " + e.getKey() + ".",
                         List.of(
-                                held + ": " + said(down, up) + " over " + now.size() + " runs",
+                                held + ": " + speeds(down, up) + " over " + now.size() + " runs",
                                 e.getKey() + ": "
-                                        + said(
+                                        + speeds(
                                                 Situation.median(e.getValue(), ObservedRun::downMbps)
                                                         .getAsDouble(),
                                                 Situation.median(e.getValue(), ObservedRun::upMbps)
@@ -64,7 +64,7 @@ final class WrongBand implements Rule {
                         "Lock " + e.getKey() + " for now, and unlock the bands when you leave."));
     }
 
-    private static String said(double down, double up) {
+    private static String speeds(double down, double up) {
         return EvidenceText.mbps(down) + " down, " + EvidenceText.mbps(up) + " up";
     }
 }

@@ -200,11 +200,11 @@ final class Cells {
 
     /** Those of the blocks in which two units or more stand. */
     Cells informative() {
-        return where(b -> end(b) - start(b) > 1);
+        return filter(b -> end(b) - start(b) > 1);
     }
 
     /** Some of the blocks. */
-    Cells where(IntPredicate wanted) {
+    Cells filter(IntPredicate wanted) {
         int blocks = 0;
         int cells = 0;
         for (int b = 0; b < blocks(); b++) {

@@ -9,7 +9,7 @@ final class ContrastSentence {
 
     /** Of a unit that never ran. */
     static String neverRan(String unit, int failed) {
-        return unit + " never got through: 0 of " + Text.counted(failed, "run") + ".";
+        return unit + " never got through: 0 of " + Text.count(failed, "run") + ".";
     }
 
     static String of(Criterion criterion, String baseline, String unit, Contrast c) {
@@ -20,8 +20,8 @@ final class ContrastSentence {
         return switch (c.verdict()) {
             case TOO_FEW -> tooFew(baseline, unit, c);
             case CANNOT_TELL ->
-                "Can’t tell yet whether " + Amount.whose(unit) + " " + criterion.words() + " differs: "
-                        + interval(criterion, c) + wanted(baseline, unit, c);
+                "Can’t tell yet whether " + Amount.possessive(unit) + " " + criterion.words() + " differs: "
+                        + interval(criterion, c) + staysNeeded(baseline, unit, c);
             case NO_DIFFERENCE ->
                 Text.capital(criterion.words()) + ": no difference that matters between " + unit + " and " + baseline
                         + " (" + interval(criterion, c) + ").";
@@ -32,15 +32,15 @@ final class ContrastSentence {
                 unit + " is faster when it works, but it failed where " + baseline
                         + " ran, more often than chance explains.";
             default ->
-                Amount.whose(unit) + " " + criterion.words() + " is " + amount(criterion, baseline, c) + " ("
+                Amount.possessive(unit) + " " + criterion.words() + " is " + amount(criterion, baseline, c) + " ("
                         + interval(criterion, c) + ").";
         };
     }
 
     /** An estimate with its interval: ×1.83, ×1.57 to ×2.14 at 9 stays. */
     static String interval(Criterion criterion, Contrast c) {
-        return criterion.scale().said(c.low().orElseThrow(), c.high().orElseThrow()) + ", "
-                + Text.counted(c.stays(), "stay");
+        return criterion.scale().format(c.low().orElseThrow(), c.high().orElseThrow()) + ", "
+                + Text.count(c.stays(), "stay");
     }
 
     private static String amount(Criterion criterion, String baseline, Contrast c) {
@@ -49,16 +49,16 @@ final class ContrastSentence {
                 .metric()
                 .map(metric -> new Amount(metric, baseline).of(estimate))
                 .orElseGet(() -> Math.round(Math.abs(estimate)) + " points " + (estimate > 0 ? "higher" : "lower")
-                        + " than " + Amount.whose(baseline));
+                        + " than " + Amount.possessive(baseline));
     }
 
     private static String tooFew(String baseline, String unit, Contrast c) {
         int wanted = c.staysWanted().orElse(1);
-        return unit + " was measured beside another at " + Text.counted(c.stays(), "stay") + "; "
+        return unit + " was measured beside another at " + Text.count(c.stays(), "stay") + "; "
                 + Amount.count(wanted, "more stay") + " with it and " + baseline + " would allow a comparison.";
     }
 
-    private static String wanted(String baseline, String unit, Contrast c) {
+    private static String staysNeeded(String baseline, String unit, Contrast c) {
         if (c.staysWanted().isEmpty()) {
             return ". Telling them apart would take more than twenty further stays, which is not worth the work. Use the one"
                     + " that is less work.";

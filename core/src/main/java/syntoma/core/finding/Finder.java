@@ -213,7 +213,7 @@ public final class Finder {
         Map<Strength, List<Contrast>> strata = new EnumMap<>(Strength.class);
         for (Strength strength : Strength.values()) {
             JointModel model =
-                    new JointModel(informative.where(b -> classes[b] == strength.ordinal()), names.size(), baseline);
+                    new JointModel(informative.filter(b -> classes[b] == strength.ordinal()), names.size(), baseline);
             strata.put(
                     strength,
                     IntStream.range(0, names.size())

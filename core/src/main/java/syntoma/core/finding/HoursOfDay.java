@@ -119,9 +119,9 @@ public final class HoursOfDay {
 
     private static String amount(Criterion criterion, Finding.Unit unit) {
         Contrast c = unit.effect();
-        return "about " + criterion.scale().said(c.estimate().orElseThrow()) + " ("
-                + criterion.scale().said(c.low().orElseThrow(), c.high().orElseThrow()) + ", "
-                + Text.counted(c.stays(), "stay") + ")";
+        return "about " + criterion.scale().format(c.estimate().orElseThrow()) + " ("
+                + criterion.scale().format(c.low().orElseThrow(), c.high().orElseThrow()) + ", "
+                + Text.count(c.stays(), "stay") + ")";
     }
 
     private static boolean isWorse(Finding.Unit unit) {

@@ -37,8 +37,8 @@ final class JointModel {
     JointModel(Cells all, int units, int baseline) {
         this.baseline = baseline;
         Cells informative = all.informative();
-        boolean[] linked = linked(informative, units, baseline);
-        cells = informative.where(b -> linked[informative.unit(informative.start(b))]);
+        boolean[] linked = linkedToBaseline(informative, units, baseline);
+        cells = informative.filter(b -> linked[informative.unit(informative.start(b))]);
         columns = new int[units];
         Arrays.fill(columns, -1);
         int count = 0;
@@ -60,7 +60,7 @@ final class JointModel {
         }
     }
 
-    private static boolean[] linked(Cells cells, int units, int baseline) {
+    private static boolean[] linkedToBaseline(Cells cells, int units, int baseline) {
         int[] parent = new int[units];
         for (int unit = 0; unit < units; unit++) {
             parent[unit] = unit;

@@ -23,7 +23,7 @@ public record NeedByPlace(String campsite, int runs, int met) {
         return Wilson.of(runs, met).high();
     }
 
-    private String said() {
+    private String describe() {
         return campsite + " (" + met + " of " + runs + " runs)";
     }
 
@@ -46,6 +46,7 @@ public record NeedByPlace(String campsite, int runs, int met) {
         if (best.met == 0) {
             return "No campsite met " + need + " in a single run.";
         }
-        return "Best for " + need + " was " + best.said() + ", worst was " + worst.said() + ", whatever was used.";
+        return "Best for " + need + " was " + best.describe() + ", worst was " + worst.describe()
+                + ", whatever was used.";
     }
 }

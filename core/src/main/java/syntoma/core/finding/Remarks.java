@@ -117,6 +117,7 @@ final class Remarks {
         }
         return plain[unit] < adjusted[unit]
                 ? "others beside it were mostly used at weak sites"
-                : Amount.whose(names.get(unit)) + " average depends on a few runs, or on where the others were used";
+                : Amount.possessive(names.get(unit))
+                        + " average depends on a few runs, or on where the others were used";
     }
 }

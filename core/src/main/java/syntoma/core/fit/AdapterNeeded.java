@@ -18,7 +18,8 @@ final class AdapterNeeded implements FitRule {
         Map<String, List<Wiring.Connection>> missing = fit.wiring().connections().stream()
                 .filter(c -> c.atPort().lacksAdapter()
                         && c.lead().lead().use() == c.port().use())
-                .collect(Collectors.groupingBy(c -> c.atPort().wanted(), LinkedHashMap::new, Collectors.toList()));
+                .collect(Collectors.groupingBy(
+                        c -> c.atPort().neededAdapter(), LinkedHashMap::new, Collectors.toList()));
         return missing.entrySet().stream()
                 .map(e -> finding(fit, e.getKey(), e.getValue()))
                 .toList();

@@ -40,14 +40,15 @@ public final class AimingNeeded implements FitRule {
             return "It is directional; its data sheet does not state the beam width." + work;
         }
         double beam = antenna.beamDeg().getAsDouble();
-        return "Its beam is " + Values.plain(beam) + "° wide: " + OFF_DEG + "° off target it loses about "
-                + lost(OFF_DEG, beam) + " dB, " + 2 * OFF_DEG + "° off about " + lost(2 * OFF_DEG, beam) + " dB."
+        return "Its beam is " + Values.format(beam) + "° wide: " + OFF_DEG + "° off target it loses about "
+                + lossText(OFF_DEG, beam) + " dB, " + 2 * OFF_DEG + "° off about " + lossText(2 * OFF_DEG, beam)
+                + " dB."
                 + work;
     }
 
-    private static String lost(double offDeg, double beamDeg) {
+    private static String lossText(double offDeg, double beamDeg) {
         // at most what such antennas lose behind
-        return Values.rounded(Sweep.lost(offDeg, beamDeg, BEHIND_DB), 1);
+        return Values.round(Sweep.offTargetLossDb(offDeg, beamDeg, BEHIND_DB), 1);
     }
 
     private static final double BEHIND_DB = 20;

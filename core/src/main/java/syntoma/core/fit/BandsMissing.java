@@ -13,7 +13,7 @@ final class BandsMissing implements FitRule {
         if (fit.reach().works() == 0) {
             return List.of();
         }
-        Map<String, List<Coverage>> byLink = fit.reach().stopped().stream()
+        Map<String, List<Coverage>> byLink = fit.reach().stoppedBands().stream()
                 .collect(Collectors.groupingBy(c -> c.limitedBy().get(), LinkedHashMap::new, Collectors.toList()));
         return byLink.entrySet().stream()
                 .map(e -> FitFinding.caution(

@@ -49,8 +49,8 @@ final class BoosterCare implements FitRule {
                         "booster-rings",
                         booster.name(),
                         Sentence.of(
-                                "Rated " + Values.plain(rated.getAsDouble()) + " dB, stable up to about "
-                                        + Values.rounded(stable, 0) + " dB with the antennas ",
+                                "Rated " + Values.format(rated.getAsDouble()) + " dB, stable up to about "
+                                        + Values.round(stable, 0) + " dB with the antennas ",
                                 Quantity.metres(Staircase.BOOSTER_APART_M),
                                 " apart: above that it oscillates and shuts down."),
                         Sentence.of(

@@ -18,7 +18,7 @@ final class BoosterUplink implements FitRule {
                         "booster-uplink",
                         c.limitedBy().orElse("booster"),
                         "On " + c.band().name() + " the booster helps the download only: it passes "
-                                + Values.rounded(100 * c.links().get(0).uplink().orElse(0), 0) + " % of the uplink.",
+                                + Values.round(100 * c.links().get(0).uplink().orElse(0), 0) + " % of the uplink.",
                         "Lock another band, or bypass it there."))
                 .toList();
     }

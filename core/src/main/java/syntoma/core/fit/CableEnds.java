@@ -21,6 +21,7 @@ final class CableEnds implements FitRule {
                 "cable-ends",
                 antenna,
                 "The extension has " + joint.inner() + "; it does not go on " + joint.outer() + " of " + antenna + ".",
-                "Take a cable with " + joint.outer().counterpart() + ", or an adapter from " + joint.wanted() + ".");
+                "Take a cable with " + joint.outer().counterpart() + ", or an adapter from " + joint.neededAdapter()
+                        + ".");
     }
 }

@@ -58,8 +58,8 @@ final class CableTakesGain implements FitRule {
         }
         Sentence says = Sentence.of(
                 Quantity.metres(Math.round((lead.lengthM().orElse(0) + added) * 10) / 10.0),
-                " of cable costs " + Values.rounded(loss, 1) + " dB at " + Values.rounded(mhz, 0)
-                        + " MHz; the antenna gives " + Values.rounded(gain, 1) + " dBi.");
+                " of cable costs " + Values.round(loss, 1) + " dB at " + Values.round(mhz, 0)
+                        + " MHz; the antenna gives " + Values.round(gain, 1) + " dBi.");
         String name = run.antenna().name();
         String fix = fix(added, addedLoss, mhz);
         return Optional.of(
@@ -77,7 +77,7 @@ final class CableTakesGain implements FitRule {
                 .orElseThrow();
         double saves = addedLoss - best.lossDb();
         return saves > WORTH_DB
-                ? best.cableClass().name() + " for the extension saves " + Values.rounded(saves, 1) + " dB there."
+                ? best.cableClass().name() + " for the extension saves " + Values.round(saves, 1) + " dB there."
                 : "Shorten the run: put the device nearer to the antenna.";
     }
 }

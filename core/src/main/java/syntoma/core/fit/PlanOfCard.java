@@ -17,7 +17,7 @@ final class PlanOfCard implements FitRule {
                     findings.add(FitFinding.caution(
                             "plan-cap",
                             sim.name(),
-                            "The plan of " + sim.name() + " is capped at " + Values.plain(cap)
+                            "The plan of " + sim.name() + " is capped at " + Values.format(cap)
                                     + " Mb/s; your need asks for " + amount(asked) + " Mb/s.",
                             "Choose a plan without that cap: no antenna helps against it."));
                 }
@@ -34,7 +34,7 @@ final class PlanOfCard implements FitRule {
                     "plan-allowance",
                     cards.get(0).name(),
                     (cards.size() == 1 ? "The plan of " + cards.get(0).name() + " has " : "The plans together have ")
-                            + Values.plain(given) + " GB a month; your need takes about " + Values.rounded(wanted, 0)
+                            + Values.format(given) + " GB a month; your need takes about " + Values.round(wanted, 0)
                             + " GB.",
                     "Choose a larger plan, or move large transfers to another source."));
         }
@@ -42,6 +42,6 @@ final class PlanOfCard implements FitRule {
     }
 
     private static String amount(double mbps) {
-        return Values.plain(Math.round(mbps * 10) / 10.0);
+        return Values.format(Math.round(mbps * 10) / 10.0);
     }
 }

@@ -23,7 +23,7 @@ final class SettingsHold implements FitRule {
         Device device = fit.chain().device().get();
         RadioMode mode = fit.chain().settings().mode();
         List<Band> locked = fit.chain().settings().locked();
-        mode.only().flatMap(only -> mode(fit, device, only, locked)).ifPresent(findings::add);
+        mode.onlyTechnology().flatMap(only -> mode(fit, device, only, locked)).ifPresent(findings::add);
         if (mode == RadioMode.LOCKED && locked.isEmpty()) {
             findings.add(FitFinding.caution(
                     BANDS,

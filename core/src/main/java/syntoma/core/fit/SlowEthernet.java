@@ -21,12 +21,12 @@ final class SlowEthernet implements FitRule {
             findings.add(FitFinding.caution(
                     "slow-ethernet",
                     d.name(),
-                    "The " + Values.plain(d.ethernetMbps().getAsDouble())
+                    "The " + Values.format(d.ethernetMbps().getAsDouble())
                             + " Mb/s Ethernet port is slower than the modem ("
-                            + Values.plain(d.downMaxMbps().getAsDouble()) + " Mb/s).",
+                            + Values.format(d.downMaxMbps().getAsDouble()) + " Mb/s).",
                     slowWifi
                             ? "Its Wi-Fi of at most "
-                                    + Values.plain(d.wifiMbps().getAsDouble())
+                                    + Values.format(d.wifiMbps().getAsDouble())
                                     + " Mb/s is slower too: expect no more than that."
                             : "Use Wi-Fi where speed matters."));
         }
@@ -34,9 +34,9 @@ final class SlowEthernet implements FitRule {
             findings.add(FitFinding.note(
                     "slow-wifi",
                     d.name(),
-                    "Its Wi-Fi of at most " + Values.plain(d.wifiMbps().getAsDouble())
+                    "Its Wi-Fi of at most " + Values.format(d.wifiMbps().getAsDouble())
                             + " Mb/s is slower than the modem ("
-                            + Values.plain(d.downMaxMbps().getAsDouble())
+                            + Values.format(d.downMaxMbps().getAsDouble())
                             + " Mb/s), and in a room about half of it remains.",
                     "Use the Ethernet port where speed matters."));
         }

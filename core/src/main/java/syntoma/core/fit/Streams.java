@@ -21,7 +21,7 @@ public record Streams(List<On> on, boolean open) {
     public record On(Band.Technology rat, OptionalInt number) {}
 
     /** The most of any technology; empty when one of them is not known, or when nothing is. */
-    public OptionalInt most() {
+    public OptionalInt mostStreams() {
         if (on.stream().anyMatch(o -> o.number().isEmpty()) || on.isEmpty() && open) {
             return OptionalInt.empty();
         }

@@ -64,7 +64,7 @@ final class SupplyRange implements FitRule {
 
     private static FitFinding passive(PoweredPart part, VoltageSystem system) {
         String volts = part.power().passiveV().isPresent()
-                ? "passive PoE of " + Values.plain(part.power().passiveV().getAsDouble()) + " V"
+                ? "passive PoE of " + Values.format(part.power().passiveV().getAsDouble()) + " V"
                 : "passive PoE of a voltage that its sheet does not state";
         FitFinding found = FitFinding.caution(
                 CODE,
@@ -86,8 +86,8 @@ final class SupplyRange implements FitRule {
                 ? FitFinding.caution(
                         CODE,
                         part.name(),
-                        part.name() + " " + how + ", which gives it " + Values.plain(mostW) + " W; it draws up to "
-                                + Values.plain(draws) + " W.",
+                        part.name() + " " + how + ", which gives it " + Values.format(mostW) + " W; it draws up to "
+                                + Values.format(draws) + " W.",
                         "Feed it by another input.")
                 : FitFinding.note(CODE, part.name(), part.name() + " " + how + ".", "A " + what + ".");
         return draws > mostW ? found : found.with(ToBuy.about(what, price));
@@ -97,7 +97,7 @@ final class SupplyRange implements FitRule {
         FitFinding found = FitFinding.caution(
                 CODE, part.name(), part.name() + " " + takes(part) + ": " + gives(part, system) + ".", "");
         String volts = supply.outV().isPresent()
-                ? Values.plain(Math.round(supply.outV().getAsDouble() * 10) / 10.0) + " V"
+                ? Values.format(Math.round(supply.outV().getAsDouble() * 10) / 10.0) + " V"
                 : "";
         return switch (supply.way()) {
             case STABILISER -> remedy(found, volts + " stabiliser", "", ToBuy.STABILISER);
@@ -157,6 +157,6 @@ final class SupplyRange implements FitRule {
     }
 
     private static String number(double volts) {
-        return Values.rounded(volts, 1);
+        return Values.round(volts, 1);
     }
 }

@@ -172,7 +172,7 @@ public record Build(
         parts.add(
                 wanted.fuseA.isPresent() && wanted.wire.isPresent()
                         ? Sentence.of(
-                                "fuse of " + Values.plain(wanted.fuseA.getAsDouble()) + " A with its holder, ",
+                                "fuse of " + Values.format(wanted.fuseA.getAsDouble()) + " A with its holder, ",
                                 Quantity.metres(2 * wanted.wireM, 1),
                                 " of wire of ",
                                 wanted.wire.get(),

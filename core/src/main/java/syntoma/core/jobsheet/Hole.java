@@ -18,11 +18,11 @@ public record Hole(double neededMm, Optional<Marks> marks) {
 
     /** Where to measure: outside from the edges of the roof, inside from the walls. */
     public record Marks(HoleFinder.Outside outside, Spot inside) {
-        private Sentence said() {
+        private Sentence sentence() {
             return Sentence.of(
-                    Quantity.drawn(outside.spot().x()),
+                    Quantity.drawnLength(outside.spot().x()),
                     " from the front and ",
-                    Quantity.drawn(outside.spot().y()),
+                    Quantity.drawnLength(outside.spot().y()),
                     " from the left");
         }
     }
@@ -57,7 +57,7 @@ public record Hole(double neededMm, Optional<Marks> marks) {
 
     /** How it is marked. */
     Sentence marking() {
-        return marks.map(marks -> Sentence.of("Mark the hole ", marks.said()))
+        return marks.map(marks -> Sentence.of("Mark the hole ", marks.sentence()))
                 .orElse(Sentence.of("Choose the antenna’s place in the roof plan, then mark the hole"));
     }
 }

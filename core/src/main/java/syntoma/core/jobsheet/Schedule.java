@@ -21,14 +21,14 @@ public record Schedule(List<Slot> slots) {
 
     /** A task at its time, in minutes since the first morning. */
     public record Slot(Task task, int from) {
-        public int until() {
+        public int end() {
             return from + task.minutes();
         }
     }
 
     /** When the last task is done. */
-    public int until() {
-        return slots.stream().mapToInt(Slot::until).max().orElse(0);
+    public int end() {
+        return slots.stream().mapToInt(Slot::end).max().orElse(0);
     }
 
     /**
@@ -57,9 +57,9 @@ public record Schedule(List<Slot> slots) {
             Map<String, Double> rank = new HashMap<>();
             double most = Collections.max(tails.values());
             tails.forEach((key, tail) -> rank.put(key, (1 - chance) * tail / most + chance * random.nextDouble()));
-            Optional<Schedule> found = laid(tasks, hours, rank);
+            Optional<Schedule> found = layOut(tasks, hours, rank);
             if (found.isPresent()
-                    && (best.isEmpty() || found.get().until() < best.get().until())) {
+                    && (best.isEmpty() || found.get().end() < best.get().end())) {
                 best = found;
             }
         }
@@ -76,7 +76,7 @@ public record Schedule(List<Slot> slots) {
     }
 
     /** The tasks laid out by rank; empty where they do not fit into the hours. */
-    private static Optional<Schedule> laid(TaskList tasks, Hours hours, Map<String, Double> rank) {
+    private static Optional<Schedule> layOut(TaskList tasks, Hours hours, Map<String, Double> rank) {
         List<Task> left = new ArrayList<>(tasks.inOrder());
         left.sort(Comparator.comparing((Task t) -> -rank.get(t.key())));
         Map<String, Slot> done = new HashMap<>();
@@ -101,12 +101,12 @@ public record Schedule(List<Slot> slots) {
     private static Optional<Slot> earliest(Task task, Hours hours, Map<String, Slot> done, List<Slot> slots) {
         int ready = task.after().stream()
                 .map(done::get)
-                .mapToInt(s -> s.until() + s.task().waitMin())
+                .mapToInt(s -> s.end() + s.task().waitMin())
                 .max()
                 .orElse(0);
         List<Integer> starts = new ArrayList<>(List.of(ready));
         hours.spans().forEach(s -> starts.add(s.from()));
-        slots.forEach(s -> starts.add(s.until()));
+        slots.forEach(s -> starts.add(s.end()));
         return starts.stream()
                 .filter(start -> start >= ready)
                 .sorted()
@@ -116,18 +116,18 @@ public record Schedule(List<Slot> slots) {
     }
 
     private static boolean isWithin(Slot slot, Hours hours) {
-        return hours.spans().stream().anyMatch(s -> slot.from() >= s.from() && slot.until() <= s.until());
+        return hours.spans().stream().anyMatch(s -> slot.from() >= s.from() && slot.end() <= s.until());
     }
 
     /** Whether at no moment more people are at work than there are; that changes only where a task begins. */
     private static boolean hasHands(Slot slot, Hours hours, List<Slot> slots) {
         List<Slot> beside = slots.stream()
-                .filter(s -> s.from() < slot.until() && s.until() > slot.from())
+                .filter(s -> s.from() < slot.end() && s.end() > slot.from())
                 .toList();
         return beside.stream()
                 .map(s -> Math.max(s.from(), slot.from()))
                 .allMatch(moment -> beside.stream()
-                                .filter(s -> s.from() <= moment && s.until() > moment)
+                                .filter(s -> s.from() <= moment && s.end() > moment)
                                 .mapToInt(s -> s.task().people())
                                 .sum()
                         <= hours.people() - slot.task().people());

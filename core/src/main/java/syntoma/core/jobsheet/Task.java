@@ -70,7 +70,7 @@ public record Task(
     }
 
     /** A task that is nothing but its time. */
-    static Task plain(String key, int minutes, int people, int waitMin, List<String> after) {
+    static Task ofTime(String key, int minutes, int people, int waitMin, List<String> after) {
         return new Task(
                 key,
                 Sentence.of(key),

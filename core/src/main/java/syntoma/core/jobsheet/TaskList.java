@@ -74,7 +74,7 @@ public final class TaskList {
     }
 
     /** The task of a key; empty where there is none. */
-    public Optional<Task> named(String key) {
+    public Optional<Task> find(String key) {
         return Optional.ofNullable(byKey.get(key));
     }
 

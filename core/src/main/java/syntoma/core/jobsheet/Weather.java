@@ -33,7 +33,7 @@ public enum Weather {
      *
      * @throws IllegalArgumentException naming the text and those there are
      */
-    public static Weather labelled(String text) {
+    public static Weather fromLabel(String text) {
         return Labels.find("weather", text, values(), Weather::label);
     }
 }

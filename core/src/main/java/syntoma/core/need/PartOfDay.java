@@ -24,7 +24,7 @@ public enum PartOfDay {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static PartOfDay labelled(String text) {
+    public static PartOfDay fromLabel(String text) {
         return Labels.find("part of the day", text, values(), PartOfDay::label);
     }
 }

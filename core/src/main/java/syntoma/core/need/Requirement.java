@@ -43,8 +43,8 @@ public record Requirement(
         }
         List<PerPart> parts = used.stream().map(part -> part(part, needs)).toList();
         return new Requirement(
-                most(parts.stream().map(PerPart::downMbps)),
-                most(parts.stream().map(PerPart::upMbps)),
+                highest(parts.stream().map(PerPart::downMbps)),
+                highest(parts.stream().map(PerPart::upMbps)),
                 least(needs.stream().map(Need::loadedMs)),
                 least(needs.stream().map(Need::lossPct)),
                 needs.stream().mapToDouble(Need::gbAMonth).sum(),
@@ -60,9 +60,9 @@ public record Requirement(
         List<String> parts = new ArrayList<>();
         r.downMbps.ifPresent(v -> parts.add(amount(v) + " Mb/s down"));
         r.upMbps.ifPresent(v -> parts.add(amount(v) + " Mb/s up"));
-        r.loadedMs.ifPresent(v -> parts.add("at most " + Values.plain(v) + " ms under load"));
+        r.loadedMs.ifPresent(v -> parts.add("at most " + Values.format(v) + " ms under load"));
         return chosen.stream().map(Need::name).collect(Collectors.joining(" and ")) + ": " + String.join(", ", parts)
-                + ", about " + Values.rounded(r.gbAMonth, 0) + " GB a month.";
+                + ", about " + Values.round(r.gbAMonth, 0) + " GB a month.";
     }
 
     /** How long an upload takes at the rate that is asked for; empty where none is. */
@@ -72,12 +72,12 @@ public record Requirement(
         }
         double rate = upMbps.getAsDouble();
         long minutes = Math.round(Transfer.time(gb, rate).toSeconds() / 60.0);
-        return Optional.of(Values.plain(gb) + " GB at " + amount(rate) + " Mb/s takes " + minutes / 60 + " h "
+        return Optional.of(Values.format(gb) + " GB at " + amount(rate) + " Mb/s takes " + minutes / 60 + " h "
                 + minutes % 60 + " min");
     }
 
     private static String amount(double mbps) {
-        return Values.plain(Math.round(mbps * 10) / 10.0);
+        return Values.format(Math.round(mbps * 10) / 10.0);
     }
 
     private static PerPart part(PartOfDay part, List<Need> needs) {
@@ -104,7 +104,7 @@ public record Requirement(
                 : OptionalDouble.of(java.util.Arrays.stream(given).sum());
     }
 
-    private static OptionalDouble most(Stream<OptionalDouble> figures) {
+    private static OptionalDouble highest(Stream<OptionalDouble> figures) {
         return figures.filter(OptionalDouble::isPresent)
                 .mapToDouble(OptionalDouble::getAsDouble)
                 .max();

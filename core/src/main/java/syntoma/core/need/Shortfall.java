@@ -44,14 +44,14 @@ public record Shortfall(Optional<Threshold> threshold, double typical, int runs)
     }
 
     /** What fails, and by how much: “latency while uploading is what fails (259 ms, needed 250 ms)”. */
-    public String said() {
+    public String sentence() {
         if (threshold.isEmpty()) {
             return runs == 1 ? "one run failed altogether" : runs + " runs failed altogether";
         }
         Threshold limit = threshold.get();
         String unit = limit.figure().measure().unit();
         int decimals = typical < 99.5 && Math.round(typical) != typical ? 1 : 0;
-        return limit.figure().measure().phrase() + " is what fails (" + Values.rounded(typical, decimals) + " " + unit
-                + ", needed " + Values.plain(Math.round(limit.limit() * 10) / 10.0) + ")";
+        return limit.figure().measure().phrase() + " is what fails (" + Values.round(typical, decimals) + " " + unit
+                + ", needed " + Values.format(Math.round(limit.limit() * 10) / 10.0) + ")";
     }
 }

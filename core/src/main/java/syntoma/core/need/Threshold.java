@@ -19,7 +19,7 @@ public record Threshold(String need, Figure figure, double limit) {
     /** What needs ask together of a figure; empty where they do not ask anything of it. */
     public static Optional<Threshold> of(List<Need> needs, Figure figure) {
         List<Need> asking =
-                needs.stream().filter(n -> asked(n, figure).isPresent()).toList();
+                needs.stream().filter(n -> limit(n, figure).isPresent()).toList();
         if (asking.isEmpty()) {
             return Optional.empty();
         }
@@ -42,7 +42,7 @@ public record Threshold(String need, Figure figure, double limit) {
                 .toList();
     }
 
-    private static OptionalDouble asked(Need need, Figure figure) {
+    private static OptionalDouble limit(Need need, Figure figure) {
         return switch (figure) {
             case DOWN_MBPS -> need.downMbps();
             case UP_MBPS -> need.upMbps();
@@ -65,9 +65,9 @@ public record Threshold(String need, Figure figure, double limit) {
     }
 
     /** The limit with its unit: 3 Mb/s, at most 250 ms. */
-    public String said() {
+    public String text() {
         return (figure.comparing().higherIsBetter() ? "" : "at most ")
-                + Values.plain(Math.round(limit * 10) / 10.0) + " "
+                + Values.format(Math.round(limit * 10) / 10.0) + " "
                 + figure.measure().unit();
     }
 }

@@ -92,7 +92,7 @@ public record Coordinates(double lat, double lon) {
     }
 
     private static IllegalArgumentException unread(String text) {
-        return new IllegalArgumentException("coordinates are " + Text.quoted(text)
+        return new IllegalArgumentException("coordinates are " + Text.quote(text)
                 + "; allowed are latitude and longitude, such as 59.3293, 18.0686 or N 59° 19.758' E 18° 4.116'");
     }
 
@@ -125,7 +125,7 @@ public record Coordinates(double lat, double lon) {
     }
 
     /** With marks in place of the letters that some write for degrees, minutes and seconds. */
-    private static String marked(String upper) {
+    private static String withMarks(String upper) {
         if (!DEGREES.matcher(upper).find()) {
             return upper;
         }
@@ -134,7 +134,7 @@ public record Coordinates(double lat, double lon) {
     }
 
     private static Optional<Coordinates> parts(String text) {
-        String upper = marked(WORDS.matcher(text).replaceAll(" ").toUpperCase(Locale.ROOT));
+        String upper = withMarks(WORDS.matcher(text).replaceAll(" ").toUpperCase(Locale.ROOT));
         List<String> numbers = new ArrayList<>();
         List<String> letters = new ArrayList<>();
         Matcher m = TOKEN.matcher(upper);
@@ -160,8 +160,8 @@ public record Coordinates(double lat, double lon) {
         if (letters.isEmpty()) {
             return Optional.of(new Coordinates(one.get(), other.get()));
         }
-        double first = signed(one.get(), letters.get(0));
-        double second = signed(other.get(), letters.get(1));
+        double first = withSign(one.get(), letters.get(0));
+        double second = withSign(other.get(), letters.get(1));
         if (isLat(letters.get(0)) == isLat(letters.get(1))) {
             return Optional.empty();
         }
@@ -173,7 +173,7 @@ public record Coordinates(double lat, double lon) {
     }
 
     /** South and west are below nought; the letters of other languages are east’s (O, Ö) and west’s (V). */
-    private static double signed(double degrees, String letter) {
+    private static double withSign(double degrees, String letter) {
         return "SWV".contains(letter) ? -Math.abs(degrees) : degrees;
     }
 

@@ -27,7 +27,7 @@ public enum Surroundings {
      *
      * @throws IllegalArgumentException naming the text and the words there are
      */
-    public static Surroundings labelled(String text) {
+    public static Surroundings fromLabel(String text) {
         return Labels.find("surroundings", text, values(), Surroundings::word);
     }
 }

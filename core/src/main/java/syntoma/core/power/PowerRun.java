@@ -59,14 +59,14 @@ public record PowerRun(VoltageSystem system, double wayM, Supply supply, Optiona
     }
 
     /** The same with a wire that is there, compared with what is wanted; empty where the draw is not stated. */
-    public List<Sentence> held(double mm2) {
+    public List<Sentence> compare(double mm2) {
         Wire own = Wire.of(mm2);
         List<Sentence> said = new ArrayList<>();
         if (amps.isEmpty()) {
             return said;
         }
         double lost = drop(own).orElseThrow();
-        Sentence loses = Sentence.of(own, " loses " + Values.rounded(lost, 2) + " V on the way");
+        Sentence loses = Sentence.of(own, " loses " + Values.round(lost, 2) + " V on the way");
         said.add(
                 lost <= MOST_DROP * system.nominalV()
                         ? Sentence.of(loses, ".")
@@ -78,9 +78,9 @@ public record PowerRun(VoltageSystem system, double wayM, Supply supply, Optiona
         said.add(
                 own.fuseA(amps.getAsDouble()).isPresent()
                         ? Sentence.of("Fuse it at "
-                                + Values.plain(own.fuseA(amps.getAsDouble()).getAsDouble()) + " A, at the battery.")
+                                + Values.format(own.fuseA(amps.getAsDouble()).getAsDouble()) + " A, at the battery.")
                         : Sentence.of(
-                                "No fuse lets " + Values.rounded(amps.getAsDouble(), 1)
+                                "No fuse lets " + Values.round(amps.getAsDouble(), 1)
                                         + " A through and still protects ",
                                 own,
                                 "."));

@@ -54,27 +54,27 @@ public record Supply(Way way, OptionalDouble outV) {
     /** How a part is fed from a battery of a system. */
     public static Supply of(PowerInput input, VoltageSystem system) {
         if (input.mainsOnly() || input.feeds().equals(Set.of(Feed.MAINS))) {
-            return plain(Way.INVERTER);
+            return ofWay(Way.INVERTER);
         }
         OptionalDouble low = input.lowV();
         OptionalDouble high = input.highV();
         if (low.isEmpty() && high.isEmpty()) {
-            return plain(other(input));
+            return ofWay(other(input));
         }
         boolean tooLow = high.isPresent() && high.getAsDouble() < system.highV();
         boolean tooHigh = low.isPresent() && low.getAsDouble() > system.lowV();
         if (!tooLow && !tooHigh) {
-            return plain(low.isPresent() && high.isPresent() ? Way.DIRECT : Way.UNKNOWN);
+            return ofWay(low.isPresent() && high.isPresent() ? Way.DIRECT : Way.UNKNOWN);
         }
         Way feed = other(input);
         if (feed != Way.UNKNOWN) {
-            return plain(feed);
+            return ofWay(feed);
         }
         if (high.isPresent() && high.getAsDouble() <= USB_MOST_V) {
-            return plain(Way.USB);
+            return ofWay(Way.USB);
         }
         if (low.isEmpty() || high.isEmpty()) {
-            return plain(Way.CONVERTER);
+            return ofWay(Way.CONVERTER);
         }
         return converted(low.getAsDouble(), high.getAsDouble(), system);
     }
@@ -111,14 +111,14 @@ public record Supply(Way way, OptionalDouble outV) {
         return input.takes(Feed.USB_PD) ? Way.USB_PD : input.takes(Feed.USB) ? Way.USB : Way.UNKNOWN;
     }
 
-    private static Supply plain(Way way) {
+    private static Supply ofWay(Way way) {
         return new Supply(way, OptionalDouble.empty());
     }
 
     /** How it is fed, in words. */
     public String words(VoltageSystem system) {
         String volts =
-                outV.isPresent() ? Values.plain(Math.round(outV.getAsDouble() * 10) / 10.0) + " V" : "its own voltage";
+                outV.isPresent() ? Values.format(Math.round(outV.getAsDouble() * 10) / 10.0) + " V" : "its own voltage";
         return switch (way) {
             case DIRECT -> "from " + system.label() + " as it is";
             case STABILISER -> "through a stabiliser of " + volts;

@@ -39,7 +39,7 @@ public record Wire(double mm2, double ratingA, int awg) implements Part {
 
     @Override
     public String in(UnitSystem system) {
-        return system == UnitSystem.METRIC ? Values.plain(mm2) + " mm²" : "AWG " + awg;
+        return system == UnitSystem.METRIC ? Values.format(mm2) + " mm²" : "AWG " + awg;
     }
 
     /** All sizes, the thinnest first. */
@@ -56,8 +56,8 @@ public record Wire(double mm2, double ratingA, int awg) implements Part {
         return SIZES.stream()
                 .filter(w -> w.mm2 == mm2)
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("wire is " + Values.plain(mm2) + " mm²; allowed is "
-                        + SIZES.stream().map(w -> Values.plain(w.mm2)).collect(Collectors.joining(", "))
+                .orElseThrow(() -> new IllegalArgumentException("wire is " + Values.format(mm2) + " mm²; allowed is "
+                        + SIZES.stream().map(w -> Values.format(w.mm2)).collect(Collectors.joining(", "))
                         + " mm²"));
     }
 

@@ -17,7 +17,7 @@ public final class BareLevel {
     }
 
     /** The text of a figure with the minus that it lacks; any other text as it is. */
-    public static String signed(Figure figure, String text) {
+    public static String withMinus(Figure figure, String text) {
         if (text.isEmpty() || text.length() > LONGEST || !Character.isDigit(text.charAt(0))) {
             return text;
         }

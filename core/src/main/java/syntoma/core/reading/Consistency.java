@@ -44,7 +44,7 @@ public final class Consistency {
             double wide = rsrqDb(rsrp.getAsDouble(), rssi.getAsDouble(), WIDEST);
             if (rsrq.getAsDouble() < narrow - SLACK_DB || rsrq.getAsDouble() > wide + SLACK_DB) {
                 remarks.add("RSRQ does not follow from RSRP and RSSI on any bandwidth: it would lie between "
-                        + Values.rounded(narrow, 1) + " and " + Values.rounded(wide, 1) + " dB.");
+                        + Values.round(narrow, 1) + " and " + Values.round(wide, 1) + " dB.");
             }
         }
         if (rsrq.isPresent() && rsrq.getAsDouble() < LOADED_LIMIT_DB) {

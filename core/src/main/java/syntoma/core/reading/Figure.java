@@ -29,21 +29,22 @@ public enum Figure {
     ARFCN("arfcn", 10),
     CELL_ID("cellId", new TextFigure(40)),
     RSSI_DBM("rssiDbm", Measure.of(0, "RSSI", Measure.Kind.RADIO)),
-    RSRP_DBM("rsrpDbm", Measure.of(1, "RSRP", Measure.Kind.RADIO).compared("rsrp", Scales.LEVEL, true)),
-    RSRQ_DB("rsrqDb", Measure.of(2, "RSRQ", Measure.Kind.RADIO).compared("rsrq", Scales.LEVEL, true)),
-    SINR_DB("sinrDb", Measure.of(3, "SINR", Measure.Kind.RADIO).compared("sinr", Scales.LEVEL, true)),
-    DOWN_MBPS("downMbps", Measure.of(4, "download", Measure.Kind.RATE).compared("down", Scales.SPEED, true)),
-    UP_MBPS("upMbps", Measure.of(5, "upload", Measure.Kind.RATE).compared("up", Scales.SPEED, true)),
-    IDLE_MS("idleMs", Measure.of(6, "idle latency", Measure.Kind.LATENCY).compared("idle", Scales.LATENCY, false)),
+    RSRP_DBM("rsrpDbm", Measure.of(1, "RSRP", Measure.Kind.RADIO).comparedBy("rsrp", Scales.LEVEL, true)),
+    RSRQ_DB("rsrqDb", Measure.of(2, "RSRQ", Measure.Kind.RADIO).comparedBy("rsrq", Scales.LEVEL, true)),
+    SINR_DB("sinrDb", Measure.of(3, "SINR", Measure.Kind.RADIO).comparedBy("sinr", Scales.LEVEL, true)),
+    DOWN_MBPS("downMbps", Measure.of(4, "download", Measure.Kind.RATE).comparedBy("down", Scales.SPEED, true)),
+    UP_MBPS("upMbps", Measure.of(5, "upload", Measure.Kind.RATE).comparedBy("up", Scales.SPEED, true)),
+    IDLE_MS("idleMs", Measure.of(6, "idle latency", Measure.Kind.LATENCY).comparedBy("idle", Scales.LATENCY, false)),
     DOWN_LOADED_MS(
             "downLoadedMs",
             Measure.of(7, "latency while downloading", Measure.Kind.LATENCY)
-                    .compared("downLoaded", Scales.LATENCY, false)),
+                    .comparedBy("downLoaded", Scales.LATENCY, false)),
     UP_LOADED_MS(
             "upLoadedMs",
-            Measure.of(8, "latency while uploading", Measure.Kind.LATENCY).compared("upLoaded", Scales.LATENCY, false)),
-    JITTER_MS("jitterMs", Measure.of(9, "jitter", Measure.Kind.JITTER).compared("jitter", Scales.JITTER, false)),
-    LOSS_PCT("lossPct", Measure.of(10, "loss", Measure.Kind.SHARE).compared("loss", Scales.LOSS, false)),
+            Measure.of(8, "latency while uploading", Measure.Kind.LATENCY)
+                    .comparedBy("upLoaded", Scales.LATENCY, false)),
+    JITTER_MS("jitterMs", Measure.of(9, "jitter", Measure.Kind.JITTER).comparedBy("jitter", Scales.JITTER, false)),
+    LOSS_PCT("lossPct", Measure.of(10, "loss", Measure.Kind.SHARE).comparedBy("loss", Scales.LOSS, false)),
     SERVER("server", new TextFigure(200)),
     OUTCOME("outcome", 12),
     TRIAL("trial", 120),
@@ -121,7 +122,7 @@ public enum Figure {
      * The metrics to compare setups on: the usual ones in the order in which they matter to most, then those of the others
      * that were measured.
      */
-    public static List<Figure> compared(Predicate<Figure> measured) {
+    public static List<Figure> comparedFigures(Predicate<Figure> measured) {
         List<Figure> usual = List.of(UP_MBPS, DOWN_MBPS, UP_LOADED_MS, DOWN_LOADED_MS, RSRP_DBM, SINR_DB);
         List<Figure> compared = new ArrayList<>(usual);
         NUMBERS.stream()
@@ -179,7 +180,7 @@ public enum Figure {
     }
 
     /** The column of a name, in either case. */
-    public static Optional<Figure> labelled(String text) {
+    public static Optional<Figure> fromLabel(String text) {
         return Arrays.stream(values())
                 .filter(f -> f.label.equalsIgnoreCase(text.strip()))
                 .findFirst();
@@ -197,7 +198,7 @@ public enum Figure {
         return metrics.stream()
                 .filter(f -> f.comparing().key().equals(key))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("metric is " + Text.quoted(key) + "; allowed is "
+                .orElseThrow(() -> new IllegalArgumentException("metric is " + Text.quote(key) + "; allowed is "
                         + metrics.stream().map(f -> f.comparing().key()).collect(Collectors.joining(", "))));
     }
 }

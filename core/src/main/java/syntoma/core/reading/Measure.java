@@ -45,7 +45,7 @@ public record Measure(int slot, String phrase, Kind kind, Optional<Comparing> co
 
     static final double LEAST_MBPS = 0.001;
 
-    Measure compared(String key, Scale scale, boolean higherIsBetter) {
+    Measure comparedBy(String key, Scale scale, boolean higherIsBetter) {
         return new Measure(slot, phrase, kind, Optional.of(new Comparing(key, scale, higherIsBetter)));
     }
 

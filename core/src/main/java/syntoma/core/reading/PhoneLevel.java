@@ -40,7 +40,7 @@ public record PhoneLevel(OptionalDouble dbm, Optional<String> bars) {
         }
         Matcher m = LEVEL.matcher(plain);
         if (!m.matches()) {
-            throw new IllegalArgumentException("level is " + Text.quoted(text)
+            throw new IllegalArgumentException("level is " + Text.quote(text)
                     + "; allowed is −140 to −44 dBm, “no service”, or bars, which are only noted");
         }
         double dbm = -Double.parseDouble(m.group(1).replace(',', '.'));

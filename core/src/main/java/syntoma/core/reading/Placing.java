@@ -27,7 +27,7 @@ public final class Placing {
         Optional<Band> named = Optional.empty();
         if (!band.isEmpty()) {
             try {
-                named = Optional.of(Bands.named(band));
+                named = Optional.of(Bands.of(band));
             } catch (IllegalArgumentException unknown) {
                 return List.of(new FieldProblem("band", unknown.getMessage()));
             }
@@ -64,7 +64,7 @@ public final class Placing {
     public static String name(Optional<Rat> rat, String band) {
         return band.isEmpty() || (rat.isPresent() && !is3gppTable(rat.get()))
                 ? band
-                : Bands.named(band).name();
+                : Bands.of(band).name();
     }
 
     private static boolean is3gppTable(Rat rat) {

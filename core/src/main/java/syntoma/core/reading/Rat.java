@@ -40,11 +40,11 @@ public enum Rat {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static Rat labelled(String text) {
+    public static Rat fromLabel(String text) {
         return Arrays.stream(values())
                 .filter(rat -> rat.label.equalsIgnoreCase(text))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("rat is " + Text.quoted(text) + "; allowed is "
+                .orElseThrow(() -> new IllegalArgumentException("rat is " + Text.quote(text) + "; allowed is "
                         + Arrays.stream(values()).map(Rat::label).collect(Collectors.joining(", "))));
     }
 }

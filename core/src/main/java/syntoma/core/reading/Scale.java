@@ -34,10 +34,10 @@ public sealed interface Scale {
     double usualSpread();
 
     /** A difference as it is said, such as ×1.83 or −2.4 dB. */
-    String said(double difference);
+    String format(double difference);
 
     /** An interval of differences as it is said, its unit once where that reads well. */
-    String said(double low, double high);
+    String format(double low, double high);
 
     /**
      * Speeds and latencies: the natural logarithm, so that a difference is a factor and a doubling weighs as much as a
@@ -89,13 +89,13 @@ public sealed interface Scale {
         }
 
         @Override
-        public String said(double difference) {
-            return "×" + Values.rounded(difference, difference < LARGE ? 2 : 0);
+        public String format(double difference) {
+            return "×" + Values.round(difference, difference < LARGE ? 2 : 0);
         }
 
         @Override
-        public String said(double low, double high) {
-            return said(low) + " to " + said(high);
+        public String format(double low, double high) {
+            return format(low) + " to " + format(high);
         }
     }
 
@@ -134,13 +134,13 @@ public sealed interface Scale {
         }
 
         @Override
-        default String said(double difference) {
-            return Values.rounded(difference, 1) + " " + unit();
+        default String format(double difference) {
+            return Values.round(difference, 1) + " " + unit();
         }
 
         @Override
-        default String said(double low, double high) {
-            return Values.rounded(low, 1) + " to " + said(high);
+        default String format(double low, double high) {
+            return Values.round(low, 1) + " to " + format(high);
         }
     }
 

@@ -53,13 +53,13 @@ public record Cell(
             case RAT -> rat;
             case BAND -> band;
             case ARFCN -> arfcn.map(String::valueOf);
-            case BANDWIDTH_MHZ -> bandwidthMhz.map(Values::plain);
+            case BANDWIDTH_MHZ -> bandwidthMhz.map(Values::format);
             case PCI -> pci.map(String::valueOf);
             case CELL_ID -> cellId;
-            case RSSI_DBM -> rssiDbm.map(Values::plain);
-            case RSRP_DBM -> rsrpDbm.map(Values::plain);
-            case RSRQ_DB -> rsrqDb.map(Values::plain);
-            case SINR_DB -> sinrDb.map(Values::plain);
+            case RSSI_DBM -> rssiDbm.map(Values::format);
+            case RSRP_DBM -> rsrpDbm.map(Values::format);
+            case RSRQ_DB -> rsrqDb.map(Values::format);
+            case SINR_DB -> sinrDb.map(Values::format);
         };
     }
 

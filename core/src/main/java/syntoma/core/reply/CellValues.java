@@ -66,20 +66,20 @@ final class CellValues {
         String band = texts.getOrDefault(CellField.BAND, "");
         boolean isNr = rat.map(r -> r.equals("NR"))
                 .orElse(role == Role.NR || nr || band.toLowerCase(Locale.ROOT).matches(".*\\bn ?[0-9].*"));
-        Optional<Integer> arfcn = whole(CellField.ARFCN, 0, MOST_ARFCN);
+        Optional<Integer> arfcn = integer(CellField.ARFCN, 0, MOST_ARFCN);
         Optional<String> named = band(isNr);
         if (named.isEmpty() && !isNr && arfcn.isPresent()) {
             named = bandOf(arfcn.get());
         }
         Optional<String> technology =
-                rat.isPresent() ? rat : Optional.of(isNr ? "NR" : "LTE").filter(r -> isNr || named(texts));
+                rat.isPresent() ? rat : Optional.of(isNr ? "NR" : "LTE").filter(r -> isNr || isNamedLte(texts));
         return new Cell(
                 role,
                 technology,
                 named,
                 arfcn,
                 width(),
-                whole(CellField.PCI, 0, isNr ? MOST_NR_PCI : MOST_LTE_PCI),
+                integer(CellField.PCI, 0, isNr ? MOST_NR_PCI : MOST_LTE_PCI),
                 cellId(),
                 level(CellField.RSSI_DBM, RadioMetric.RSSI, isNr),
                 level(CellField.RSRP_DBM, RadioMetric.RSRP, isNr),
@@ -88,7 +88,7 @@ final class CellValues {
     }
 
     /** Whether something says that it is a cell of LTE: those of UMTS have neither an RSRP nor a PCI. */
-    private static boolean named(Map<CellField, String> texts) {
+    private static boolean isNamedLte(Map<CellField, String> texts) {
         return texts.containsKey(CellField.RSRP_DBM)
                 || texts.containsKey(CellField.PCI)
                 || texts.containsKey(CellField.RSRQ_DB);
@@ -104,7 +104,7 @@ final class CellValues {
                 .filter(CellField::isLevel)
                 .allMatch(f -> number(texts.get(f)).filter(v -> v == 0).isPresent());
         if (value.isEmpty() || STANDS_FOR_NONE.contains(value.get()) || allNought) {
-            return said(field, text, "means “not available”");
+            return problem(field, text, "means “not available”");
         }
         try {
             return Optional.of(metric.check(value.get(), Optional.of(nr ? Rat.NR_SA : Rat.LTE)));
@@ -124,10 +124,10 @@ final class CellValues {
         boolean khz = m.matches() && m.group(2).equalsIgnoreCase("kHz")
                 || value.filter(v -> v >= KHZ_FROM).isPresent();
         Optional<Double> mhz = value.map(v -> khz ? v / 1_000 : v).filter(WIDTHS::contains);
-        return mhz.isPresent() ? mhz : said(CellField.BANDWIDTH_MHZ, text, "is no width of a carrier in MHz");
+        return mhz.isPresent() ? mhz : problem(CellField.BANDWIDTH_MHZ, text, "is no width of a carrier in MHz");
     }
 
-    private Optional<Integer> whole(CellField field, int low, int high) {
+    private Optional<Integer> integer(CellField field, int low, int high) {
         String text = texts.get(field);
         if (text == null) {
             return Optional.empty();
@@ -135,7 +135,7 @@ final class CellValues {
         Optional<Integer> value = number(text)
                 .filter(v -> v == Math.rint(v) && v >= low && v <= high)
                 .map(Double::intValue);
-        return value.isPresent() ? value : said(field, text, "is not between " + low + " and " + high);
+        return value.isPresent() ? value : problem(field, text, "is not between " + low + " and " + high);
     }
 
     private Optional<String> cellId() {
@@ -154,7 +154,7 @@ final class CellValues {
         } else if (plain.matches("[0-9]{1,11}") && Long.parseLong(plain) <= MOST_CELL_ID) {
             return Optional.of(Long.toString(Long.parseLong(plain)));
         }
-        return said(CellField.CELL_ID, text, "is no cell identity");
+        return problem(CellField.CELL_ID, text, "is no cell identity");
     }
 
     private Optional<String> band(boolean nr) {
@@ -166,17 +166,17 @@ final class CellValues {
         if (m.find()) {
             boolean n = nr || "n".equalsIgnoreCase(m.group(1));
             int number = Integer.parseInt(m.group(2) == null ? m.group(3) : m.group(2));
-            Optional<String> name = known((n ? "n" : "B") + number);
+            Optional<String> name = knownBand((n ? "n" : "B") + number);
             if (name.isPresent()) {
                 return name;
             }
         }
-        return said(CellField.BAND, text, "is no operating band");
+        return problem(CellField.BAND, text, "is no operating band");
     }
 
-    private static Optional<String> known(String name) {
+    private static Optional<String> knownBand(String name) {
         try {
-            return Optional.of(Bands.named(name).name());
+            return Optional.of(Bands.of(name).name());
         } catch (IllegalArgumentException none) {
             return Optional.empty();
         }
@@ -190,8 +190,8 @@ final class CellValues {
         }
     }
 
-    private <T> Optional<T> said(CellField field, String text, String what) {
-        problems.add(name + ": " + field.field() + " " + Text.quoted(text) + " " + what);
+    private <T> Optional<T> problem(CellField field, String text, String what) {
+        problems.add(name + ": " + field.field() + " " + Text.quote(text) + " " + what);
         return Optional.empty();
     }
 

@@ -37,11 +37,11 @@ public record Mapping(Map<String, String> pointers) {
         }
         pointers.forEach((key, pointer) -> {
             if (!isKey(key)) {
-                throw new IllegalArgumentException("mapping has the key " + Text.quoted(key)
+                throw new IllegalArgumentException("mapping has the key " + Text.quote(key)
                         + "; allowed are mode, carrier, cells, cells[].role and <role>.<field>");
             }
             if (pointer.length() > LONGEST_POINTER || !POINTER.matcher(pointer).matches()) {
-                throw new IllegalArgumentException("mapping of " + key + " is " + Text.quoted(pointer)
+                throw new IllegalArgumentException("mapping of " + key + " is " + Text.quote(pointer)
                         + "; allowed is a JSON pointer such as /lte/rsrp");
             }
         });
@@ -96,7 +96,7 @@ public record Mapping(Map<String, String> pointers) {
         for (Node element :
                 series.parts().subList(0, Math.min(MOST_CELLS, series.parts().size()))) {
             boolean first = cells.stream().noneMatch(c -> c.role() == Role.PRIMARY);
-            Optional<Role> named = text(element, ELEMENT + "." + ROLE).flatMap(Role::named);
+            Optional<Role> named = text(element, ELEMENT + "." + ROLE).flatMap(Role::ofWord);
             Map<CellField, String> texts = texts(element, ELEMENT);
             Role role = named.orElse(first ? Role.PRIMARY : Role.SECONDARY);
             boolean nr = texts.getOrDefault(CellField.RAT, "").matches("(?i).*(nr|5g).*");

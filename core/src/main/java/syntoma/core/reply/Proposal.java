@@ -39,7 +39,7 @@ public final class Proposal {
     /** A value, where it stands, and the names on the way to it. */
     private record Leaf(String pointer, List<String> names, String text) {
         String name() {
-            return plain(names.get(names.size() - 1));
+            return lettersOnly(names.get(names.size() - 1));
         }
     }
 
@@ -76,7 +76,7 @@ public final class Proposal {
             own.walk(element, "", List.of());
             for (Leaf leaf : own.leaves) {
                 own.field(leaf).ifPresent(field -> inElement.putIfAbsent("cells[]." + field.field(), leaf.pointer()));
-                if (KIND.contains(leaf.name()) && Role.named(leaf.text()).isPresent()) {
+                if (KIND.contains(leaf.name()) && Role.ofWord(leaf.text()).isPresent()) {
                     inElement.putIfAbsent("cells[].role", leaf.pointer());
                 }
             }
@@ -84,7 +84,7 @@ public final class Proposal {
         boolean levels = inElement.keySet().stream().anyMatch(key -> CellField.of(key.substring("cells[].".length()))
                 .filter(CellField::isLevel)
                 .isPresent());
-        boolean neighbours = names.stream().anyMatch(name -> Role.named(name).equals(Optional.of(Role.NEIGHBOUR)));
+        boolean neighbours = names.stream().anyMatch(name -> Role.ofWord(name).equals(Optional.of(Role.NEIGHBOUR)));
         if (levels && !neighbours && !pointers.containsKey("cells")) {
             pointers.put("cells", pointer);
             pointers.putAll(inElement);
@@ -99,7 +99,7 @@ public final class Proposal {
         boolean nrOnly = said.contains(Role.NR) && !said.contains(Role.PRIMARY);
         for (Leaf leaf : leaves) {
             boolean top = leaf.names().size() <= 2
-                    || leaf.names().stream().noneMatch(name -> Role.named(name).isPresent());
+                    || leaf.names().stream().noneMatch(name -> Role.ofWord(name).isPresent());
             if (CARRIER.contains(leaf.name()) && isName(leaf.text())) {
                 pointers.putIfAbsent("carrier", leaf.pointer());
             } else if (top && MODE.contains(leaf.name()) && isMode(leaf.text())) {
@@ -129,12 +129,12 @@ public final class Proposal {
     private Role role(Leaf leaf) {
         for (int i = leaf.names().size() - 1; i >= 0; i--) {
             String name = leaf.names().get(i);
-            Optional<Role> whole = i < leaf.names().size() - 1 ? Role.named(name) : Optional.empty();
+            Optional<Role> whole = i < leaf.names().size() - 1 ? Role.ofWord(name) : Optional.empty();
             if (whole.isPresent()) {
                 return whole.get();
             }
             for (String word : name.split("[^A-Za-z0-9]+|(?<=[a-z])(?=[A-Z])")) {
-                Optional<Role> part = word.equalsIgnoreCase(name) ? Optional.empty() : Role.named(word);
+                Optional<Role> part = word.equalsIgnoreCase(name) ? Optional.empty() : Role.ofWord(word);
                 if (part.isPresent()) {
                     return part.get();
                 }
@@ -165,7 +165,7 @@ public final class Proposal {
         };
     }
 
-    private static String plain(String name) {
+    private static String lettersOnly(String name) {
         return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "");
     }
 

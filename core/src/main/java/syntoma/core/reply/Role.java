@@ -27,7 +27,7 @@ public enum Role {
     }
 
     /** The role that a word names, as routers write it; a digit at its end counts the cells of the role. */
-    public static Optional<Role> named(String text) {
+    public static Optional<Role> ofWord(String text) {
         String word = text.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "");
         String plain = word.replaceAll("(?<=[a-z])[0-9]+$", "");
         for (Role role : values()) {

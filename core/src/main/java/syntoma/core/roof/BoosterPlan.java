@@ -129,9 +129,9 @@ public record BoosterPlan(
     /** What to do, in a sentence, by the band on which the least of the gain is stable. */
     public Sentence sentence(List<Band> bands) {
         if (!hasSignal()) {
-            return Sentence.of("There is nothing to boost: with " + Values.plain(donorRsrpDbm) + " dBm"
+            return Sentence.of("There is nothing to boost: with " + Values.format(donorRsrpDbm) + " dBm"
                     + donorSinrDb.stream()
-                            .mapToObj(db -> " and " + Values.plain(db) + " dB SINR")
+                            .mapToObj(db -> " and " + Values.format(db) + " dB SINR")
                             .findFirst()
                             .orElse("")
                     + " at the antenna outside no booster helps.");
@@ -143,13 +143,13 @@ public record BoosterPlan(
     private Sentence sentence(OnBand worst) {
         BoosterPlacing placing = worst.placing;
         if (placing.shortM() == 0) {
-            return Sentence.of("The two antennas are far enough apart for all " + Values.plain(rated.gainDb) + " dB of "
-                    + rated.name + ".");
+            return Sentence.of("The two antennas are far enough apart for all " + Values.format(rated.gainDb)
+                    + " dB of " + rated.name + ".");
         }
         double stable = placing.stableGainDb();
         String now = stable <= 0
                 ? "No gain is stable on " + worst.band.name()
-                : "On " + worst.band.name() + " " + Values.rounded(stable, 0) + " of " + Values.plain(rated.gainDb)
+                : "On " + worst.band.name() + " " + Values.round(stable, 0) + " of " + Values.format(rated.gainDb)
                         + " dB are stable";
         Sentence all = move(placing.fullGainAtM())
                 .map(move ->
@@ -177,7 +177,7 @@ public record BoosterPlan(
     }
 
     /** Where what the booster itself reports does not agree, in sentences. */
-    public List<String> held(List<Band> bands, Map<String, Double> reportedDb, boolean warns) {
+    public List<String> compare(List<Band> bands, Map<String, Double> reportedDb, boolean warns) {
         List<String> said = new ArrayList<>();
         if (warns) {
             said.add(
@@ -188,8 +188,8 @@ public record BoosterPlan(
             if (reported != null) {
                 double off = reported - on.placing.usableGainDb();
                 if (Math.abs(off) > REPORTED_OFF_DB) {
-                    said.add("On " + on.band.name() + " it reports " + Values.plain(reported) + " dB, about "
-                            + Values.rounded(Math.abs(off), 0) + " dB " + (off > 0 ? "more" : "less")
+                    said.add("On " + on.band.name() + " it reports " + Values.format(reported) + " dB, about "
+                            + Values.round(Math.abs(off), 0) + " dB " + (off > 0 ? "more" : "less")
                             + " than calculated: "
                             + (off > 0
                                     ? "there is more between the antennas than in the drawing."

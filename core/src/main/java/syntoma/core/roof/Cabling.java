@@ -72,7 +72,7 @@ public record Cabling(
     }
 
     /** What they pass too close to under the roof, in sentences; none where the way is clear. */
-    public List<Sentence> near(List<Thing> hidden, Spot antenna) {
+    public List<Sentence> closePasses(List<Thing> hidden, Spot antenna) {
         List<Rect> legs = legs(antenna);
         List<Sentence> said = new ArrayList<>();
         for (Thing thing : hidden) {
@@ -85,7 +85,7 @@ public record Cabling(
                         "The leads ",
                         free == 0
                                 ? "cross " + thing.name()
-                                : Sentence.of("pass " + thing.name() + " at ", Quantity.drawn(free)),
+                                : Sentence.of("pass " + thing.name() + " at ", Quantity.drawnLength(free)),
                         ": ",
                         thing.kind().besideCable()));
             }

@@ -56,7 +56,7 @@ public record Foot(
          *
          * @throws IllegalArgumentException naming the text and those there are
          */
-        public static Fixing labelled(String text) {
+        public static Fixing fromLabel(String text) {
             return Labels.find("fixing", text, values(), Fixing::label);
         }
     }

@@ -40,11 +40,11 @@ public record HoleFinder(double frontWallMm, double leftWallMm, double roofLengt
      * @throws IllegalArgumentException when that is not under this roof
      */
     public Outside outside(double fromFrontM, double fromLeftM) {
-        return measured(new Spot(fromFrontM + frontWallMm / MM_PER_M, fromLeftM + leftWallMm / MM_PER_M));
+        return measure(new Spot(fromFrontM + frontWallMm / MM_PER_M, fromLeftM + leftWallMm / MM_PER_M));
     }
 
     /** What to measure on the roof for a spot of it. */
-    public Outside measured(Spot spot) {
+    public Outside measure(Spot spot) {
         Values.within("distance from the front", spot.x(), 0, roofLengthM, "m");
         Values.within("distance from the left", spot.y(), 0, roofWidthM, "m");
         return new Outside(spot, roofLengthM - spot.x(), roofWidthM - spot.y(), Spot.length(spot.x(), spot.y()));
@@ -52,7 +52,7 @@ public record HoleFinder(double frontWallMm, double leftWallMm, double roofLengt
 
     /** The same point from the walls inside. */
     public Spot inside(Spot outside) {
-        measured(outside);
+        measure(outside);
         return new Spot(outside.x() - frontWallMm / MM_PER_M, outside.y() - leftWallMm / MM_PER_M);
     }
 }

@@ -28,7 +28,7 @@ final class Judge {
         this.foot = foot;
         this.cabling = cabling;
         standing = roof.onRoof();
-        hidden = roof.hidden();
+        hidden = roof.hiddenThings();
     }
 
     /** A place with all that is to be said of it. */
@@ -83,7 +83,7 @@ final class Judge {
                                 ? Sentence.of(thing.name() + " is there.")
                                 : Sentence.of(
                                         thing.name() + " asks for ",
-                                        Quantity.drawn(thing.clearM()),
+                                        Quantity.drawnLength(thing.clearM()),
                                         " free around it."));
             }
         }
@@ -95,9 +95,9 @@ final class Judge {
                 Objection.Why.CLEARANCE,
                 Sentence.of(
                         nearest.orElseThrow().name() + " is ",
-                        Quantity.drawn(clearance),
+                        Quantity.drawnLength(clearance),
                         " away; " + foot.name() + " asks for ",
-                        Quantity.drawn(foot.clearanceM()),
+                        Quantity.drawnLength(foot.clearanceM()),
                         "."));
     }
 
@@ -114,9 +114,9 @@ final class Judge {
                                 ? Sentence.of("The hole would meet " + thing.name() + ".")
                                 : Sentence.of(
                                         "The hole would be ",
-                                        Quantity.drawn(free),
+                                        Quantity.drawnLength(free),
                                         " from " + thing.name() + "; keep ",
-                                        Quantity.drawn(thing.kind().fromHoleM()),
+                                        Quantity.drawnLength(thing.kind().fromHoleM()),
                                         "."));
             }
         }
@@ -175,9 +175,9 @@ final class Judge {
                 .filter(panel -> panel.rect().distanceM(taken) < shadowM(panel))
                 .map(panel -> Sentence.of(
                         foot.name() + " throws a shadow of ",
-                        Quantity.drawn(shadowM(panel)),
+                        Quantity.drawnLength(shadowM(panel)),
                         " while the sun stands 30° high, and " + panel.name() + " is ",
-                        Quantity.drawn(panel.rect().distanceM(taken)),
+                        Quantity.drawnLength(panel.rect().distanceM(taken)),
                         " away: a strip of shade costs a panel much of what it gives."))
                 .toList();
     }

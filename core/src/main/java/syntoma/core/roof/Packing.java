@@ -79,19 +79,19 @@ final class Packing {
         Random random = new Random(SEED);
         for (int start = 0; start < STARTS && best > least * (1 + FINEST); start++) {
             double[] at = random.doubles(2L * n, -1, 1).map(v -> v * least / 2).toArray();
-            best = Math.min(best, shrunk(at, least, best));
+            best = Math.min(best, shrink(at, least, best));
         }
         return best;
     }
 
     /** The smallest circle that is reached from a start, or the best so far where it does not even fit that. */
-    private double shrunk(double[] start, double least, double best) {
+    private double shrink(double[] start, double least, double best) {
         double[] at = start;
         double high = best * (1 - FINEST);
         if (!settle(at, high)) {
             return best;
         }
-        double found = held(at);
+        double found = radius(at);
         double low = least;
         high = Math.min(high, found);
         while (high - low > FINEST * least) {
@@ -99,7 +99,7 @@ final class Packing {
             double[] tried = at.clone();
             if (settle(tried, middle)) {
                 at = tried;
-                found = Math.min(found, held(tried));
+                found = Math.min(found, radius(tried));
                 high = middle;
             } else {
                 low = middle;
@@ -113,7 +113,7 @@ final class Packing {
         double damping = 1e-3;
         double before = depth(at, within);
         for (int step = 0; step < STEPS && before > FITS * within * within; step++) {
-            double[] moved = moved(at, within, damping);
+            double[] moved = move(at, within, damping);
             double after = depth(moved, within);
             if (after < before) {
                 boolean stalls = after > STALLS * before;
@@ -147,7 +147,7 @@ final class Packing {
         return sum;
     }
 
-    private double[] moved(double[] at, double within, double damping) {
+    private double[] move(double[] at, double within, double damping) {
         int n = at.length;
         RealMatrix hessian = new Array2DRowRealMatrix(n, n);
         RealVector gradient = new ArrayRealVector(n);
@@ -193,7 +193,7 @@ final class Packing {
     }
 
     /** The radius that holds them after they are moved apart from the middle until none overlap. */
-    private double held(double[] at) {
+    private double radius(double[] at) {
         double apart = 1;
         for (int i = 0; i < radii.length; i++) {
             for (int j = 0; j < i; j++) {

@@ -158,8 +158,8 @@ public record Passage(List<Lead> leads, double stemMm, OptionalDouble makersMm) 
         double fill = fill(ductMm);
         return fill <= FULLEST
                 ? Optional.empty()
-                : Optional.of(Sentence.of("They fill " + Values.rounded(100 * fill, 0) + " % of the duct; over "
-                        + Values.rounded(100 * FULLEST, 0) + " % they are hard to pull through bends."));
+                : Optional.of(Sentence.of("They fill " + Values.round(100 * fill, 0) + " % of the duct; over "
+                        + Values.round(100 * FULLEST, 0) + " % they are hard to pull through bends."));
     }
 
     /** The smallest common hole saw for a hole; empty where none is wide enough. */

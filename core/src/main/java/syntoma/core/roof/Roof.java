@@ -48,7 +48,7 @@ public record Roof(
         return things.stream().filter(t -> t.kind().isOnRoof()).toList();
     }
 
-    public List<Thing> hidden() {
+    public List<Thing> hiddenThings() {
         return things.stream().filter(t -> !t.kind().isOnRoof()).toList();
     }
 

@@ -69,7 +69,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         }
         boolean narrow = cells.stream().noneMatch(Place::isFree);
         List<Place> best = best(cells, narrow ? Place::isNarrow : Place::isFree);
-        return new SearchResult(ranked(best), strips, sentence(best, cells));
+        return new SearchResult(rank(best), strips, sentence(best, cells));
     }
 
     private static Strip widened(List<Strip> strips, Strip open, Place cell) {
@@ -126,7 +126,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         return Math.round(place.lossDb() / LOSS_STEP_DB);
     }
 
-    private List<RankedPlace> ranked(List<Place> best) {
+    private List<RankedPlace> rank(List<Place> best) {
         List<RankedPlace> ranked = new ArrayList<>();
         for (int i = 0; i < best.size(); i++) {
             ranked.add(new RankedPlace(best.get(i), i == 0 ? first(best.get(0)) : after(best.get(0), best.get(i))));
@@ -136,13 +136,13 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
 
     private Sentence first(Place place) {
         Sentence room = place.nearest()
-                .map(name -> Sentence.of(Quantity.drawn(place.clearanceM()), " to " + name))
+                .map(name -> Sentence.of(Quantity.drawnLength(place.clearanceM()), " to " + name))
                 .orElse(Sentence.of("nothing else on the roof"));
         return Sentence.of(
                 room,
                 ", ",
                 Cabling.reach(place.extensionM()),
-                ", " + Values.rounded(place.lossDb(), 1) + " dB in the cable, " + percent(place.shade())
+                ", " + Values.round(place.lossDb(), 1) + " dB in the cable, " + percent(place.shade())
                         + " of the horizon hidden.");
     }
 
@@ -151,13 +151,13 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         List<CharSequence> against = new ArrayList<>();
         if (clearanceSteps(place) < clearanceSteps(better)) {
             against.add(place.nearest()
-                    .map(name ->
-                            Sentence.of("less clearance (", Quantity.drawn(place.clearanceM()), " to " + name + ")"))
+                    .map(name -> Sentence.of(
+                            "less clearance (", Quantity.drawnLength(place.clearanceM()), " to " + name + ")"))
                     .orElseThrow());
         }
         double loss = place.lossDb() - better.lossDb();
         if (lossSteps(place) > lossSteps(better)) {
-            against.add(Values.rounded(loss, 1) + " dB more in the cable");
+            against.add(Values.round(loss, 1) + " dB more in the cable");
         }
         if (place.extensionM() > 0 && better.extensionM() == 0) {
             against.add(Cabling.reach(place.extensionM()));
@@ -169,7 +169,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     }
 
     private static String percent(double share) {
-        return Values.rounded(100 * share, 0) + " %";
+        return Values.round(100 * share, 0) + " %";
     }
 
     private Sentence sentence(List<Place> best, List<Place> cells) {
@@ -179,18 +179,18 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
         Place first = best.get(0);
         Sentence where = Sentence.of(
                 foot.name() + " is best placed ",
-                Quantity.drawn(first.spot().x()),
+                Quantity.drawnLength(first.spot().x()),
                 " from the front and ",
-                Quantity.drawn(first.spot().y()),
+                Quantity.drawnLength(first.spot().y()),
                 " from the left edge");
         return first.isFree()
                 ? Sentence.of(where, ".")
                 : Sentence.of(
                         where,
                         ", with ",
-                        Quantity.drawn(first.clearanceM()),
+                        Quantity.drawnLength(first.clearanceM()),
                         " to " + first.nearest().orElseThrow() + " instead of ",
-                        Quantity.drawn(foot.clearanceM()),
+                        Quantity.drawnLength(foot.clearanceM()),
                         ": no other place has more.");
     }
 

@@ -58,7 +58,7 @@ public enum Shape {
      *
      * @throws IllegalArgumentException naming the text and the shapes there are
      */
-    public static Shape labelled(String text) {
+    public static Shape fromLabel(String text) {
         return Labels.find("shape", text, values(), Shape::label);
     }
 }

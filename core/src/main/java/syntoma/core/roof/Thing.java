@@ -107,7 +107,7 @@ public record Thing(Kind kind, String name, Rect rect, double heightM, double cl
          *
          * @throws IllegalArgumentException naming the text and the kinds there are
          */
-        public static Kind labelled(String text) {
+        public static Kind fromLabel(String text) {
             return Labels.find("kind", text, values(), Kind::label);
         }
     }

@@ -44,7 +44,7 @@ public record CappedSetups(Map<String, Double> mbps) {
     }
 
     /** The rate at which both setups are held; empty where one of them is not. */
-    public OptionalDouble both(String one, String other) {
+    public OptionalDouble commonCap(String one, String other) {
         return mbps.containsKey(one) && mbps.containsKey(other)
                 ? OptionalDouble.of(mbps.get(one))
                 : OptionalDouble.empty();

@@ -54,13 +54,13 @@ public record Leg(double downMbps, double upMbps) {
             return Optional.empty();
         }
         String carries = down && up
-                ? said(downMbps) + " down and " + said(upMbps) + " up"
-                : down ? said(downMbps) + " down" : said(upMbps) + " up";
+                ? rateText(downMbps) + " down and " + rateText(upMbps) + " up"
+                : down ? rateText(downMbps) + " down" : rateText(upMbps) + " up";
         return Optional.of("The Wi-Fi between this device and Syntoma’s machine carries about " + carries
                 + " itself: that may be the limit, not the network.");
     }
 
-    private static String said(double mbps) {
-        return Values.rounded(mbps, mbps < 10 ? 1 : 0) + " Mb/s";
+    private static String rateText(double mbps) {
+        return Values.round(mbps, mbps < 10 ? 1 : 0) + " Mb/s";
     }
 }

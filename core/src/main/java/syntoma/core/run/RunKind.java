@@ -57,7 +57,7 @@ public enum RunKind {
      *
      * @throws IllegalArgumentException naming the text and the kinds there are
      */
-    public static RunKind labelled(String text) {
+    public static RunKind fromLabel(String text) {
         return Labels.find("kind", text, values(), RunKind::label);
     }
 

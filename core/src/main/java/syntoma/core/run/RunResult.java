@@ -91,7 +91,7 @@ public record RunResult(Map<Figure, Double> figures, Map<Direction, Boolean> fla
         latency().ifPresent(parts::add);
         String measured = parts.isEmpty() ? "Nothing could be measured" : String.join("; ", parts);
         return Text.capital(measured) + "."
-                + enough(needs).map(said -> " " + said).orElse("");
+                + sufficiency(needs).map(said -> " " + said).orElse("");
     }
 
     private Optional<String> latency() {
@@ -111,7 +111,7 @@ public record RunResult(Map<Figure, Double> figures, Map<Direction, Boolean> fla
     }
 
     /** Whether the needs are met by what was measured; empty where they ask nothing of it. */
-    private Optional<String> enough(List<Need> needs) {
+    private Optional<String> sufficiency(List<Need> needs) {
         List<Threshold> asked = figures.keySet().stream()
                 .sorted()
                 .flatMap(f -> Threshold.of(needs, f).stream())
@@ -127,12 +127,12 @@ public record RunResult(Map<Figure, Double> figures, Map<Direction, Boolean> fla
         }
         return Optional.of("Not enough for " + missed.get(0).need() + ": "
                 + missed.stream()
-                        .map(t -> t.figure().measure().phrase() + " has to be " + t.said())
+                        .map(t -> t.figure().measure().phrase() + " has to be " + t.text())
                         .collect(Collectors.joining(", "))
                 + ".");
     }
 
     private static String rate(double mbps) {
-        return Values.rounded(mbps, mbps < 10 ? 2 : mbps < 100 ? 1 : 0);
+        return Values.round(mbps, mbps < 10 ? 2 : mbps < 100 ? 1 : 0);
     }
 }

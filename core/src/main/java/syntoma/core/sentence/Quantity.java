@@ -28,7 +28,7 @@ public record Quantity(double value, Unit unit, OptionalInt decimals) implements
     }
 
     /** A distance on a drawing, to the centimetre. */
-    public static Quantity drawn(double metres) {
+    public static Quantity drawnLength(double metres) {
         return new Quantity(metres, Unit.DRAWN_METRES, OptionalInt.of(2));
     }
 

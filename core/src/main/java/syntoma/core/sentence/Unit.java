@@ -17,15 +17,15 @@ public enum Unit {
         String imperial(double metres, OptionalInt decimals) {
             double feet = metres / M_PER_FT;
             return Math.abs(feet) < 1 && metres != 0
-                    ? rounded(metres / M_PER_IN, 1) + " in"
-                    : rounded(feet, Math.min(1, decimals.orElse(1))) + " ft";
+                    ? round(metres / M_PER_IN, 1) + " in"
+                    : round(feet, Math.min(1, decimals.orElse(1))) + " ft";
         }
     },
     /** A place on a drawing, given to the centimetre: 0.50 m, 19.7 in. */
     DRAWN_METRES("m") {
         @Override
         String imperial(double metres, OptionalInt decimals) {
-            return Values.rounded(metres / M_PER_IN, 1) + " in";
+            return Values.round(metres / M_PER_IN, 1) + " in";
         }
     },
     /** A height over ground: 2.86 m, 9 ft 5 in. */
@@ -39,37 +39,37 @@ public enum Unit {
     KILOMETRES("km") {
         @Override
         String imperial(double km, OptionalInt decimals) {
-            return rounded(km / KM_PER_MI, decimals.orElse(1)) + " mi";
+            return round(km / KM_PER_MI, decimals.orElse(1)) + " mi";
         }
     },
     CENTIMETRES("cm") {
         @Override
         String imperial(double cm, OptionalInt decimals) {
-            return rounded(cm / CM_PER_IN, 1) + " in";
+            return round(cm / CM_PER_IN, 1) + " in";
         }
     },
     MILLIMETRES("mm") {
         @Override
         String imperial(double mm, OptionalInt decimals) {
-            return Values.rounded(mm / MM_PER_IN, 2) + " in";
+            return Values.round(mm / MM_PER_IN, 2) + " in";
         }
     },
     SQUARE_CENTIMETRES("cm²") {
         @Override
         String imperial(double cm2, OptionalInt decimals) {
-            return rounded(cm2 / (CM_PER_IN * CM_PER_IN), 1) + " in²";
+            return round(cm2 / (CM_PER_IN * CM_PER_IN), 1) + " in²";
         }
     },
     CELSIUS("°C") {
         @Override
         String imperial(double celsius, OptionalInt decimals) {
-            return Values.rounded(celsius * 9 / 5 + 32, 0) + " °F";
+            return Values.round(celsius * 9 / 5 + 32, 0) + " °F";
         }
     },
     KILOGRAMS("kg") {
         @Override
         String imperial(double kg, OptionalInt decimals) {
-            return rounded(kg / KG_PER_LB, 1) + " lb";
+            return round(kg / KG_PER_LB, 1) + " lb";
         }
     };
 
@@ -90,11 +90,11 @@ public enum Unit {
     abstract String imperial(double value, OptionalInt decimals);
 
     String metric(double value, OptionalInt decimals) {
-        return (decimals.isPresent() ? Values.rounded(value, decimals.getAsInt()) : Values.plain(value)) + " " + symbol;
+        return (decimals.isPresent() ? Values.round(value, decimals.getAsInt()) : Values.format(value)) + " " + symbol;
     }
 
     /** Rounded, without a needless fraction. */
-    private static String rounded(double value, int decimals) {
-        return Values.plain(Values.decimal(value, decimals).doubleValue());
+    private static String round(double value, int decimals) {
+        return Values.format(Values.decimal(value, decimals).doubleValue());
     }
 }

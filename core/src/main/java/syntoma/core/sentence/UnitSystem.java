@@ -18,7 +18,7 @@ public enum UnitSystem {
      *
      * @throws IllegalArgumentException naming the text and those there are
      */
-    public static UnitSystem labelled(String text) {
+    public static UnitSystem fromLabel(String text) {
         return Labels.find("units", text, values(), UnitSystem::label);
     }
 }

@@ -109,7 +109,7 @@ final class BoosterFigures {
                 listed);
         listed.stream().limit(1).forEach(list -> {
             List<Band> bands = ((List<?>) list.value())
-                    .stream().map(name -> Bands.named(name.toString())).toList();
+                    .stream().map(name -> Bands.of(name.toString())).toList();
             String asked = "It names bands. Does it boost the whole of each?";
             List<Span> up =
                     bands.stream().flatMap(band -> band.uplink().stream()).toList();

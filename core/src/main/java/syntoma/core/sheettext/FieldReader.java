@@ -66,7 +66,7 @@ public final class FieldReader {
             return OptionalDouble.of(line.at(0).value());
         }
         if (unit.isEmpty()) {
-            return Prices.typed(line);
+            return Prices.barePrice(line);
         }
         List<Unit> units = UNITS.get(unit);
         if (units == null || !line.at(0).isNumber()) {
@@ -95,7 +95,7 @@ public final class FieldReader {
                 if (generation) {
                     prefix = t.is("5") ? "n" : "B";
                 } else if (t.isNumber()) {
-                    bands.add(Bands.named(prefix + t.text()).name());
+                    bands.add(Bands.of(prefix + t.text()).name());
                 } else if (t.is("b", "n")) {
                     prefix = t.is("n") ? "n" : "B";
                 } else if (t.is("lte", "fdd", "tdd")) {
@@ -104,7 +104,7 @@ public final class FieldReader {
                     prefix = "n";
                 } else if (!isFiller(t)) {
                     throw new IllegalArgumentException("no band is named "
-                            + Text.quoted(line.text().substring(t.start(), t.end()))
+                            + Text.quote(line.text().substring(t.start(), t.end()))
                             + "; write them such as B3 B20 n78");
                 }
             }

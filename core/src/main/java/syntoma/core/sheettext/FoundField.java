@@ -36,7 +36,7 @@ public record FoundField(String field, Object value, String words, int line, Str
     }
 
     /** One of each field: where a text states two values, the first one is asked about, with the others. */
-    static List<FoundField> merged(List<FoundField> all) {
+    static List<FoundField> merge(List<FoundField> all) {
         Map<String, List<FoundField>> byField = new LinkedHashMap<>();
         all.forEach(f ->
                 byField.computeIfAbsent(f.field(), key -> new ArrayList<>()).add(f));

@@ -24,14 +24,14 @@ final class Leads {
         List<Some> all = new ArrayList<>();
         for (Line line : lines) {
             boolean ofLeads = line.says("cable", "lead", "coax", "kabel", "pigtail")
-                    || !Sockets.some(line).isEmpty();
+                    || !Sockets.allOfLine(line).isEmpty();
             if (ofLeads && length.isEmpty()) {
                 length = Sockets.metres(line);
                 cable = cable.or(() -> Sockets.cableClass(line));
             } else if (cable.isEmpty()) {
                 cable = Sockets.cableClass(line);
             }
-            for (Some some : Sockets.some(line)) {
+            for (Some some : Sockets.allOfLine(line)) {
                 first = first == null ? line : first;
                 words.append(words.isEmpty() ? "" : ", ").append(some.words());
                 open |= some.isOpen();

@@ -41,17 +41,17 @@ record Line(int number, String text, String lower, List<Token> tokens) {
         int number = 0;
         for (String line : text.split("[\n\r\u2028\u2029]", -1)) {
             number++;
-            String stripped = BULLET.matcher(Text.plain(line)).replaceFirst("");
+            String stripped = BULLET.matcher(Text.normalise(line)).replaceFirst("");
             String read = stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
             if (!read.isEmpty()) {
                 lines.add(new Line(number, read, read.toLowerCase(Locale.ROOT), Token.of(read)));
             }
         }
-        return joined(lines);
+        return join(lines);
     }
 
     /** A name in a line of its own with the value below it, as pages show them in boxes; the first line is the thing’s own name. */
-    private static List<Line> joined(List<Line> lines) {
+    private static List<Line> join(List<Line> lines) {
         List<Line> out = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             Line line = lines.get(i);

@@ -69,7 +69,7 @@ final class Prices {
     }
 
     /** A price alone, with its currency before or behind it: € 399,00, 399,- €. */
-    static OptionalDouble typed(Line line) {
+    static OptionalDouble barePrice(Line line) {
         List<Token> numbers = line.tokens().stream().filter(Token::isNumber).toList();
         boolean rest =
                 line.tokens().stream().allMatch(t -> t.isNumber() || t.is(CURRENCIES) || t.is(",", "-", "–", "."));

@@ -24,13 +24,13 @@ public final class SheetText {
          *
          * @throws IllegalArgumentException naming the text and the labels there are
          */
-        public static Kind labelled(String text) {
+        public static Kind fromLabel(String text) {
             for (Kind kind : values()) {
                 if (kind.name().equalsIgnoreCase(text.strip())) {
                     return kind;
                 }
             }
-            throw new IllegalArgumentException("kind is " + Text.quoted(text)
+            throw new IllegalArgumentException("kind is " + Text.quote(text)
                     + "; allowed is device, antenna, cable, adapter, booster, mount, SIM");
         }
     }
@@ -78,7 +78,7 @@ public final class SheetText {
             case MOUNT -> AntennaFigures.mount(lines, found);
             case SIM -> SimFigures.read(lines, found);
         }
-        return FoundField.merged(found);
+        return FoundField.merge(found);
     }
 
     /** The first line is the name where it is short enough for one and no row of a table. */

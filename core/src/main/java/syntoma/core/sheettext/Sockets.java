@@ -65,7 +65,7 @@ final class Sockets {
         Line first = null;
         StringBuilder words = new StringBuilder();
         for (Line line : lines) {
-            for (Some some : some(line)) {
+            for (Some some : allOfLine(line)) {
                 first = first == null ? line : first;
                 words.append(words.isEmpty() ? "" : ", ").append(some.words());
                 open |= some.isOpen();
@@ -129,21 +129,21 @@ final class Sockets {
     /** Both ends, of the first line that names their halves, else of the first that names them. */
     private static void ends(List<Line> lines, List<FoundField> found) {
         List<Line> naming =
-                lines.stream().filter(line -> both(line).size() >= 2).toList();
+                lines.stream().filter(line -> ofLine(line).size() >= 2).toList();
         naming.stream()
-                .filter(line -> both(line).stream().limit(2).noneMatch(some -> some.gender()
+                .filter(line -> ofLine(line).stream().limit(2).noneMatch(some -> some.gender()
                         .isEmpty()))
                 .findFirst()
                 .or(() -> naming.stream().findFirst())
                 .ifPresent(line -> {
-                    end("first", both(line).get(0), line, found);
-                    end("second", both(line).get(1), line, found);
+                    end("first", ofLine(line).get(0), line, found);
+                    end("second", ofLine(line).get(1), line, found);
                 });
     }
 
     /** The connectors of a line; two that are named at once are both ends. */
-    private static List<Some> both(Line line) {
-        List<Some> some = some(line);
+    private static List<Some> ofLine(Line line) {
+        List<Some> some = allOfLine(line);
         return some.size() == 1 && some.get(0).number() == 2 ? List.of(some.get(0), some.get(0)) : some;
     }
 
@@ -198,7 +198,7 @@ final class Sockets {
     }
 
     /** All connectors of a line. */
-    static List<Some> some(Line line) {
+    static List<Some> allOfLine(Line line) {
         List<Some> all = new ArrayList<>();
         int from = 0;
         for (int i = 0; i < line.tokens().size(); i++) {

@@ -111,7 +111,7 @@ final class ChangeOver {
             move(Move.of(
                     Work.SIM_SLOT,
                     to,
-                    "Switch " + device.name() + " to the " + called(sim, next.carrier()) + " in its menu."));
+                    "Switch " + device.name() + " to the " + simName(sim, next.carrier()) + " in its menu."));
         }
         next.sims().forEach((other, carrier) -> {
             if (!state.sims().containsKey(other) && hasRoom(device)) {
@@ -131,11 +131,11 @@ final class ChangeOver {
     private void put(String sim, Arrangement next, Optional<String> from) {
         Holder device = next.device();
         Optional<String> out = hasRoom(device) ? Optional.empty() : makesRoom(device);
-        String name = called(sim, next.carrier());
+        String name = simName(sim, next.carrier());
         String takes = from.map(f -> "Take the " + name + " out of " + f + " and put it into " + device.name())
                 .orElse("Put the " + name + " into " + device.name());
         String instead = out.map(o ->
-                        ", in place of the " + called(o, state.sims().get(o).carrier()))
+                        ", in place of the " + simName(o, state.sims().get(o).carrier()))
                 .orElse("");
         String off = from.map(f -> Text.list(List.of(f, device.name()))).orElse(device.name());
         move(Move.of(
@@ -188,7 +188,7 @@ final class ChangeOver {
     }
 
     /** A SIM as one calls it: by its carrier, or by its name where there are several of the carrier. */
-    private String called(String sim, String carrier) {
+    private String simName(String sim, String carrier) {
         long ofCarrier = state.sims().values().stream()
                 .filter(place -> place.carrier().equals(carrier))
                 .count();
@@ -243,7 +243,7 @@ final class ChangeOver {
             move(Move.of(
                     Work.LEADS,
                     new Action.Leads(at, off, on),
-                    plugged(
+                    plugText(
                             at,
                             off,
                             on,
@@ -252,7 +252,7 @@ final class ChangeOver {
         }
     }
 
-    private String plugged(String at, SortedSet<String> off, SortedMap<String, String> on, boolean screwOn) {
+    private String plugText(String at, SortedSet<String> off, SortedMap<String, String> on, boolean screwOn) {
         List<String> says = new ArrayList<>();
         if (screwOn && !state.leads().containsValue(at)) {
             says.add("unscrew the antennas that are on " + at);
@@ -315,11 +315,11 @@ final class ChangeOver {
     private void bands(Arrangement next) {
         String device = next.device().name();
         if (!next.bands().equals(state.bands().getOrDefault(device, RadioMode.AUTOMATIC.label()))) {
-            move(Move.of(Work.BANDS, new Action.Hold(device, next.bands()), held(device, next.bands())));
+            move(Move.of(Work.BANDS, new Action.Hold(device, next.bands()), bandText(device, next.bands())));
         }
     }
 
-    private static String held(String device, String bands) {
+    private static String bandText(String device, String bands) {
         return bands.equals(RadioMode.AUTOMATIC.label())
                 ? "Let " + device + " choose its bands again."
                 : "Set " + device + " to " + bands + (bands.startsWith("B") || bands.startsWith("n") ? " only." : ".");

@@ -34,7 +34,7 @@ public record Leaving(RigState from, List<Step> steps) {
         up.values().removeIf(Spot::staysOnTheRoad);
         up.forEach((antenna, spot) -> {
             if (spot.isRaised()) {
-                steps.add(new Step("mast " + antenna, lowered(antenna, spot)));
+                steps.add(new Step("mast " + antenna, lower(antenna, spot)));
             }
         });
         up.keySet().forEach(antenna -> Optional.ofNullable(state.leads().get(antenna))
@@ -49,13 +49,13 @@ public record Leaving(RigState from, List<Step> steps) {
                 steps.add(new Step("device " + device, broughtIn(device, place)));
             }
         });
-        state.bands().forEach((device, bands) -> steps.add(new Step("bands " + device, released(device, bands))));
+        state.bands().forEach((device, bands) -> steps.add(new Step("bands " + device, releaseBands(device, bands))));
         state.booster().ifPresent(on -> steps.add(new Step("booster " + on, switchedOff(on))));
         state.arranged().ifPresent(how -> steps.add(new Step("arranged", putAway(how))));
         return new Leaving(state, steps);
     }
 
-    private static Move lowered(String antenna, Spot spot) {
+    private static Move lower(String antenna, Spot spot) {
         return Move.of(
                 Work.MAST_DOWN,
                 new Action.Stow(antenna, spot),
@@ -85,7 +85,7 @@ public record Leaving(RigState from, List<Step> steps) {
                 "Bring " + device + " in from the " + place + ".");
     }
 
-    private static Move released(String device, String bands) {
+    private static Move releaseBands(String device, String bands) {
         return Move.of(
                 Work.BANDS,
                 new Action.Hold(device, RadioMode.AUTOMATIC.label()),
@@ -122,12 +122,12 @@ public record Leaving(RigState from, List<Step> steps) {
         }
         return left == 0
                 ? "Nothing is left to take down: you can drive."
-                : "Before you drive: " + Text.counted(left, "step") + " to do.";
+                : "Before you drive: " + Text.count(left, "step") + " to do.";
     }
 
     /** Why the vehicle must not be driven; empty where it may be. */
     public static Optional<String> stillUp(RigState state) {
-        List<String> raised = state.raised();
+        List<String> raised = state.raisedAntennas();
         return raised.isEmpty()
                 ? Optional.empty()
                 : Optional.of(Text.list(raised) + (raised.size() == 1 ? " is" : " are")

@@ -49,19 +49,19 @@ public record RigState(
             Optional.empty());
 
     public RigState {
-        sims = sorted(sims);
-        active = sorted(active);
-        leads = sorted(leads);
-        spots = sorted(spots);
-        bands = sorted(bands);
-        sources = sorted(sources);
-        places = sorted(places);
+        sims = sort(sims);
+        active = sort(active);
+        leads = sort(leads);
+        spots = sort(spots);
+        bands = sort(bands);
+        sources = sort(sources);
+        places = sort(places);
     }
 
     /** The device that a SIM is in; empty text where it is in none. */
     public record SimPlace(String carrier, String device) {}
 
-    private static <V> SortedMap<String, V> sorted(Map<String, V> map) {
+    private static <V> SortedMap<String, V> sort(Map<String, V> map) {
         return Collections.unmodifiableSortedMap(new TreeMap<>(map));
     }
 
@@ -90,7 +90,7 @@ public record RigState(
     }
 
     /** The antennas that are raised. */
-    public List<String> raised() {
+    public List<String> raisedAntennas() {
         return spots.entrySet().stream()
                 .filter(e -> e.getValue().isRaised())
                 .map(Map.Entry::getKey)
@@ -118,20 +118,20 @@ public record RigState(
             return put(put);
         }
         if (action instanceof Action.SwitchSim to) {
-            return withSims(sims, edited(active, a -> a.put(to.device(), to.sim())));
+            return withSims(sims, edit(active, a -> a.put(to.device(), to.sim())));
         }
         if (action instanceof Action.PutAntenna put) {
-            return withSpots(edited(spots, s -> s.put(put.antenna(), put.to())));
+            return withSpots(edit(spots, s -> s.put(put.antenna(), put.to())));
         }
         if (action instanceof Action.Stow stow) {
-            return withSpots(edited(spots, s -> s.remove(stow.antenna())));
+            return withSpots(edit(spots, s -> s.remove(stow.antenna())));
         }
         if (action instanceof Action.Leads plugged) {
             return new RigState(
                     inUse,
                     sims,
                     active,
-                    edited(leads, l -> {
+                    edit(leads, l -> {
                         plugged.off().forEach(l::remove);
                         plugged.on().keySet().forEach(antenna -> l.put(antenna, plugged.at()));
                     }),
@@ -147,19 +147,19 @@ public record RigState(
             return new RigState(inUse, sims, active, leads, spots, on, bands, sources, places, arranged);
         }
         if (action instanceof Action.PutDevice put) {
-            SortedMap<String, String> moved = edited(places, p -> p.put(put.device(), put.place()));
+            SortedMap<String, String> moved = edit(places, p -> p.put(put.device(), put.place()));
             return new RigState(inUse, sims, active, leads, spots, booster, bands, sources, moved, arranged);
         }
         if (action instanceof Action.Hold hold) {
             SortedMap<String, String> held = hold.bands().equals(RadioMode.AUTOMATIC.label())
-                    ? edited(bands, b -> b.remove(hold.device()))
-                    : edited(bands, b -> b.put(hold.device(), hold.bands()));
+                    ? edit(bands, b -> b.remove(hold.device()))
+                    : edit(bands, b -> b.put(hold.device(), hold.bands()));
             return new RigState(inUse, sims, active, leads, spots, booster, held, sources, places, arranged);
         }
         if (action instanceof Action.Draw draw) {
             SortedMap<String, Source> drawn = draw.source() == Source.CELLULAR
-                    ? edited(sources, s -> s.remove(draw.device()))
-                    : edited(sources, s -> s.put(draw.device(), draw.source()));
+                    ? edit(sources, s -> s.remove(draw.device()))
+                    : edit(sources, s -> s.put(draw.device(), draw.source()));
             return new RigState(inUse, sims, active, leads, spots, booster, bands, drawn, places, arranged);
         }
         Optional<ExtraStep> how = ((Action.Arrange) action).how();
@@ -190,11 +190,11 @@ public record RigState(
     }
 
     private RigState put(Action.PutSim put) {
-        SortedMap<String, SimPlace> moved = edited(sims, s -> {
+        SortedMap<String, SimPlace> moved = edit(sims, s -> {
             put.out().ifPresent(out -> s.computeIfPresent(out, (name, was) -> new SimPlace(was.carrier(), "")));
             s.put(put.sim(), new SimPlace(put.carrier(), put.to()));
         });
-        SortedMap<String, String> used = edited(active, a -> {
+        SortedMap<String, String> used = edit(active, a -> {
             put.from().ifPresent(from -> a.remove(from, put.sim()));
             a.put(put.to(), put.sim());
         });
@@ -213,7 +213,7 @@ public record RigState(
         void on(SortedMap<String, V> map);
     }
 
-    private static <V> SortedMap<String, V> edited(SortedMap<String, V> map, Edit<V> edit) {
+    private static <V> SortedMap<String, V> edit(SortedMap<String, V> map, Edit<V> edit) {
         SortedMap<String, V> copy = new TreeMap<>(map);
         edit.on(copy);
         return copy;

@@ -33,7 +33,7 @@ public record Spot(Placement placement, double raisedM) {
     }
 
     /** On a mast that is up. */
-    public static Spot raised(double metres) {
+    public static Spot onMast(double metres) {
         return new Spot(Placement.MAST, metres);
     }
 

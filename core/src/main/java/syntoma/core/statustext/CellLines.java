@@ -76,7 +76,7 @@ final class CellLines {
         if (FigureCollector.OF_IDENTITY.in(line.lower())) {
             cell(heading).identity(text);
         }
-        if (table(line) || joined(line)) {
+        if (table(line) || readJoined(line)) {
             return;
         }
         List<NamedField> names = told.in(line);
@@ -87,7 +87,7 @@ final class CellLines {
         open = Optional.empty();
         String before = text.substring(0, names.get(0).from());
         Optional<Heading> own = before.isBlank() ? Optional.empty() : Names.heading(before);
-        Heading of = own.map(this::counted).orElse(heading);
+        Heading of = own.map(this::number).orElse(heading);
         bare(line, before, of);
         if (of.role() == Role.NEIGHBOUR || of.role() == Role.SECONDARY) {
             of = another(of, text, names);
@@ -130,7 +130,7 @@ final class CellLines {
         if (!next) {
             return of;
         }
-        Heading begun = counted(new Heading(of.role(), 0));
+        Heading begun = number(new Heading(of.role(), 0));
         if (of.equals(heading)) {
             heading = begun;
         }
@@ -148,7 +148,7 @@ final class CellLines {
     }
 
     /** Carriers that are joined: the first is the primary one. */
-    private boolean joined(Lines.Line line) {
+    private boolean readJoined(Lines.Line line) {
         List<JoinedText> parts = JoinedText.in(line);
         for (JoinedText part : parts) {
             put(part.of(), CellField.BAND, part.band());
@@ -205,7 +205,7 @@ final class CellLines {
         }
         Optional<Heading> said = text.length() > LONGEST_HEADING ? Optional.empty() : Names.heading(text);
         if (said.isPresent() && Names.mode(text).isEmpty()) {
-            Heading of = counted(said.get());
+            Heading of = number(said.get());
             if (bare(line, text, of)) {
                 return;
             }
@@ -216,7 +216,7 @@ final class CellLines {
     }
 
     /** Cells of a role that has several are told apart by their number, or by coming one after another. */
-    private Heading counted(Heading said) {
+    private Heading number(Heading said) {
         return switch (said.role()) {
             case NEIGHBOUR -> new Heading(Role.NEIGHBOUR, ++neighbours);
             case SECONDARY -> new Heading(Role.SECONDARY, said.count() > 0 ? said.count() : 100 + ++seconds);
@@ -266,7 +266,7 @@ final class CellLines {
         boolean timed = !time.isEmpty();
         Heading of = timed
                 ? heading
-                : counted(said.orElseGet(
+                : number(said.orElseGet(
                         () -> rows == 0 || heading.role() != Role.PRIMARY ? heading : new Heading(Role.NEIGHBOUR, 0)));
         if (!timed && said.isEmpty() && rows == 1 && heading.role() == Role.PRIMARY) {
             warnings.add(new Warning(
@@ -303,12 +303,12 @@ final class CellLines {
                     field.label() + " appears twice, as " + there.text() + " and as " + value.text()
                             + "; the first is used",
                     value.line(),
-                    Optional.of(new Warning.Doubt(field.field(), List.of(plain(there), plain(value))))
+                    Optional.of(new Warning.Doubt(field.field(), List.of(valueText(there), valueText(value))))
                             .filter(doubt -> of.role() == Role.PRIMARY)));
         }
     }
 
-    private static String plain(Figures.FigureText value) {
+    private static String valueText(Figures.FigureText value) {
         String text = value.text();
         return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
     }

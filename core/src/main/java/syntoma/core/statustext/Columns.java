@@ -49,12 +49,12 @@ record Columns(List<Optional<CellField>> fields, OptionalInt role, OptionalInt n
     }
 
     private static String[] parted(String text) {
-        String[] parts = apart(text);
+        String[] parts = split(text);
         return parts.length >= FEWEST ? parts : COMMAS.split(text);
     }
 
     /** What stands apart by strokes, semicolons, tabs or gaps; the whole where nothing does. */
-    static String[] apart(String text) {
+    static String[] split(String text) {
         boolean any =
                 text.indexOf('|') >= 0 || text.indexOf(';') >= 0 || text.indexOf('\t') >= 0 || text.contains("  ");
         return any ? GAPS.split(EDGES.matcher(text).replaceAll("").strip()) : new String[] {text};

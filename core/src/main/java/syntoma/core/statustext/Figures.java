@@ -120,11 +120,11 @@ final class Figures {
     static Optional<FigureText> after(CellField field, String rest, int line, boolean inUse, List<Warning> warnings) {
         return switch (field) {
             case BAND ->
-                found(BAND.matcher(rest), "band")
-                        .or(() -> found(BAND_ASIDE.matcher(rest), "band"))
+                find(BAND.matcher(rest), "band")
+                        .or(() -> find(BAND_ASIDE.matcher(rest), "band"))
                         .map(t -> new FigureText(t, line));
-            case CELL_ID -> found(IDENTITY.matcher(rest), "word").map(t -> new FigureText(t, line));
-            case RAT -> found(WORD.matcher(rest), "word").map(t -> new FigureText(t, line));
+            case CELL_ID -> find(IDENTITY.matcher(rest), "word").map(t -> new FigureText(t, line));
+            case RAT -> find(WORD.matcher(rest), "word").map(t -> new FigureText(t, line));
             case RSSI_DBM, RSRP_DBM, RSRQ_DB, SINR_DB -> level(field, rest, line, inUse, warnings);
             default -> number(rest).map(t -> new FigureText(t, line));
         };
@@ -140,7 +140,7 @@ final class Figures {
         return band.map(b -> new FigureText(b, line));
     }
 
-    private static Optional<String> found(Matcher m, String group) {
+    private static Optional<String> find(Matcher m, String group) {
         return m.find() ? Optional.of(m.group(group).strip()) : Optional.empty();
     }
 
@@ -178,9 +178,9 @@ final class Figures {
         if (unsigned) {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
-                    field.label() + " is " + Values.plain(one.get()) + " without a minus sign; it is left out",
+                    field.label() + " is " + Values.format(one.get()) + " without a minus sign; it is left out",
                     line,
-                    Optional.of(new Warning.Doubt(field.field(), List.of("-" + Values.plain(one.get()))))
+                    Optional.of(new Warning.Doubt(field.field(), List.of("-" + Values.format(one.get()))))
                             .filter(doubt -> inUse)));
             return Optional.empty();
         }

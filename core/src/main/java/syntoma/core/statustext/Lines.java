@@ -115,10 +115,10 @@ final class Lines {
 
     /** A line of JSON is read brace by brace, since what stands before one says of what it is. */
     private static void add(List<Line> lines, int number, String line) {
-        String raw = written(line);
+        String raw = asWritten(line);
         boolean nested = raw.indexOf('{') >= 0 && raw.indexOf('{') != raw.lastIndexOf('{');
         for (String part : nested ? BRACES.split(raw) : new String[] {raw}) {
-            String text = plain(nested ? LEADING.matcher(part).replaceFirst("") : part);
+            String text = normalise(nested ? LEADING.matcher(part).replaceFirst("") : part);
             if (!text.isBlank()) {
                 lines.add(new Line(number, text, text.toLowerCase(Locale.ROOT)));
             }
@@ -126,7 +126,7 @@ final class Lines {
     }
 
     /** What programs write for each other, with its names and values as a person would write them. */
-    private static String written(String line) {
+    private static String asWritten(String line) {
         String text = line;
         if (line.indexOf('{') > 0) {
             text = METRIC.matcher(text).replaceFirst("${of}, ${name}: ${value}");
@@ -180,7 +180,7 @@ final class Lines {
                 : text;
     }
 
-    private static String plain(String line) {
+    private static String normalise(String line) {
         StringBuilder out = new StringBuilder();
         String text = line.indexOf('&') < 0
                 ? line

@@ -115,7 +115,7 @@ final class Names {
         private final Map<String, List<NamedField>> known = new HashMap<>();
 
         List<NamedField> in(Lines.Line line) {
-            return known.computeIfAbsent(shape(line), shape -> told(line.text()));
+            return known.computeIfAbsent(shape(line), shape -> ofCell(line.text()));
         }
 
         /** The line with all digits alike but those that a name can have: of 4G and 5G, and counts of secondary cells. */
@@ -139,7 +139,7 @@ final class Names {
     private static final Stems COUNTED = Stems.of("scc", "scell", "secondary");
 
     /** Those of a line that speaks of a cell. */
-    private static List<NamedField> told(String line) {
+    private static List<NamedField> ofCell(String line) {
         List<NamedField> names = in(line);
         boolean sure = names.stream().anyMatch(n -> !COMMON.contains(n.field))
                 || OF_RADIO.matcher(line).find();

@@ -112,7 +112,7 @@ final class SpeedLines {
 
     private final List<Warning> warnings;
     private final boolean isLoud;
-    private final Map<Figure, StatedFigure> said = new EnumMap<>(Figure.class);
+    private final Map<Figure, StatedFigure> stated = new EnumMap<>(Figure.class);
     private final Set<Figure> doubted = EnumSet.noneOf(Figure.class);
     private int at;
 
@@ -241,7 +241,8 @@ final class SpeedLines {
                     Warning.Code.AMBIGUOUS,
                     number + " " + unit + " may be bits or bytes, since all of the text is in capitals",
                     at,
-                    Optional.of(new Warning.Doubt(figure.field(), List.of(said(bits), said(bits * BITS_OF_A_BYTE))))));
+                    Optional.of(
+                            new Warning.Doubt(figure.field(), List.of(format(bits), format(bits * BITS_OF_A_BYTE))))));
         }
     }
 
@@ -262,21 +263,21 @@ final class SpeedLines {
 
     /** What is said first counts, since summaries repeat it; where another test says otherwise it is asked. */
     private void first(Figure figure, double value) {
-        StatedFigure before = said.putIfAbsent(figure, new StatedFigure(value, at));
+        StatedFigure before = stated.putIfAbsent(figure, new StatedFigure(value, at));
         if (before != null
                 && Math.abs(before.value - value) > SAME * before.value
                 && doubted.add(figure)
                 && warnings.size() < Warning.MOST) {
             warnings.add(new Warning(
                     Warning.Code.AMBIGUOUS,
-                    figure.measure().phrase() + " appears twice, as " + said(before.value) + " and as " + said(value)
-                            + "; the first is used",
+                    figure.measure().phrase() + " appears twice, as " + format(before.value) + " and as "
+                            + format(value) + "; the first is used",
                     at,
-                    Optional.of(new Warning.Doubt(figure.field(), List.of(said(before.value), said(value))))));
+                    Optional.of(new Warning.Doubt(figure.field(), List.of(format(before.value), format(value))))));
         }
     }
 
-    private static String said(double value) {
+    private static String format(double value) {
         return BigDecimal.valueOf(value)
                 .setScale(3, RoundingMode.HALF_EVEN)
                 .stripTrailingZeros()
@@ -284,7 +285,7 @@ final class SpeedLines {
     }
 
     private Optional<Double> value(Figure figure) {
-        return Optional.ofNullable(said.get(figure)).map(StatedFigure::value);
+        return Optional.ofNullable(stated.get(figure)).map(StatedFigure::value);
     }
 
     Speeds speeds() {
@@ -297,7 +298,7 @@ final class SpeedLines {
     }
 
     List<Source> sources() {
-        return said.entrySet().stream()
+        return stated.entrySet().stream()
                 .map(e -> new Source(e.getValue().line(), e.getKey().field(), Source.NO_CELL))
                 .toList();
     }

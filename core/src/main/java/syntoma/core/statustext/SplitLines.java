@@ -76,8 +76,8 @@ final class SplitLines {
     private record Part(Kind kind, Lines.Line line, String value) {}
 
     /** The lines, with those put together that belong together. */
-    static List<Lines.Line> joined(List<Lines.Line> lines) {
-        List<Part> parts = rates(named(lines));
+    static List<Lines.Line> join(List<Lines.Line> lines) {
+        List<Part> parts = rates(joinNames(lines));
         List<Lines.Line> out = new ArrayList<>();
         for (int i = 0; i < parts.size(); ) {
             int end = i;
@@ -94,7 +94,7 @@ final class SplitLines {
     }
 
     /** Names whose value can be any text, with the line below them. */
-    private static List<Lines.Line> named(List<Lines.Line> lines) {
+    private static List<Lines.Line> joinNames(List<Lines.Line> lines) {
         List<Lines.Line> out = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
             Lines.Line line = lines.get(i);
@@ -210,7 +210,7 @@ final class SplitLines {
             boolean even = mid - from == end - mid;
             for (int i = from; i < (even ? mid : end); i++) {
                 Part one = run.get(i);
-                out.add(even ? together(one, run.get(i + mid - from)) : one.line);
+                out.add(even ? joinParts(one, run.get(i + mid - from)) : one.line);
             }
             from = end;
         }
@@ -226,7 +226,7 @@ final class SplitLines {
         return true;
     }
 
-    private static Lines.Line together(Part one, Part other) {
+    private static Lines.Line joinParts(Part one, Part other) {
         Part name = one.kind == Kind.NAME ? one : other;
         Part value = one.kind == Kind.NAME ? other : one;
         return line(value.line.number(), name.value + ": " + value.value);

@@ -58,7 +58,7 @@ public record StatusText(
         List<Lines.Line> lines = Lines.of(text);
         SpeedLines speeds = new SpeedLines(warnings, text.chars().noneMatch(Character::isLowerCase));
         List<Source> sources = new ArrayList<>();
-        for (Lines.Line line : SplitLines.joined(Wording.of(lines))) {
+        for (Lines.Line line : SplitLines.join(Wording.of(lines))) {
             if (line.text().startsWith("+") && AT.matcher(line.text()).matches()) {
                 answers.add(line.text().replaceFirst("\\s?:", ":"));
                 SAID_BY.getOrDefault(
@@ -91,11 +91,11 @@ public record StatusText(
         Optional<String> carrier = read.carrier().or(terminal::carrier);
         judge(all, speed, mode, carrier, bars, warnings);
         return new StatusText(
-                mode, carrier, List.copyOf(all), speed, List.copyOf(warnings), shown(lines), List.copyOf(sources));
+                mode, carrier, List.copyOf(all), speed, List.copyOf(warnings), shownLines(lines), List.copyOf(sources));
     }
 
     /** Each line of the text once, also where it was read in parts. */
-    private static List<TextLine> shown(List<Lines.Line> lines) {
+    private static List<TextLine> shownLines(List<Lines.Line> lines) {
         Map<Integer, String> texts = new LinkedHashMap<>();
         lines.forEach(l -> texts.merge(l.number(), l.text(), (one, other) -> one + " " + other));
         return texts.entrySet().stream()

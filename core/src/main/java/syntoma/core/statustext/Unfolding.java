@@ -69,10 +69,10 @@ final class Unfolding {
     private int width;
 
     List<Lines.Line> of(Lines.Line line) {
-        return unfolded(plain(line));
+        return unfolded(normalise(line));
     }
 
-    private static Lines.Line plain(Lines.Line line) {
+    private static Lines.Line normalise(Lines.Line line) {
         String text = line.text();
         if (Character.isDigit(text.charAt(0))) {
             text = NUMBERED.matcher(text).replaceFirst("");
@@ -123,11 +123,11 @@ final class Unfolding {
         if (OF_WIFI.in(line.lower()) && WIFI.matcher(line.lower()).find()) {
             return List.of();
         }
-        if (OF_HEAD.in(line.lower()) && head(Columns.apart(line.text()))) {
+        if (OF_HEAD.in(line.lower()) && head(Columns.split(line.text()))) {
             return List.of();
         }
         if (legs.length == 0 && OF_ROLE.in(line.lower()) || OF_CELLS.in(line.lower())) {
-            String[] named = Columns.apart(line.text());
+            String[] named = Columns.split(line.text());
             String[] found = legs(named);
             if (found.length > 0) {
                 legs = found;
@@ -135,7 +135,7 @@ final class Unfolding {
             }
         }
         if (legs.length > 0) {
-            String[] columns = Columns.apart(line.text());
+            String[] columns = Columns.split(line.text());
             if (columns.length == legs.length + 1) {
                 return ofLegs(line, columns);
             }
@@ -143,12 +143,12 @@ final class Unfolding {
             legs = columns.length == 1 ? NONE : legs;
         }
         if (now > 0) {
-            String[] columns = Columns.apart(line.text());
+            String[] columns = Columns.split(line.text());
             if (columns.length == width) {
                 return List.of(with(line, columns[0] + ": " + columns[now]));
             }
         }
-        return beside(line);
+        return besideRole(line);
     }
 
     /** The cells that are beside each other, as the first line of a table names them; none where it names no two. */
@@ -187,7 +187,7 @@ final class Unfolding {
         return false;
     }
 
-    private static List<Lines.Line> beside(Lines.Line line) {
+    private static List<Lines.Line> besideRole(Lines.Line line) {
         if (line.text().indexOf(')') > 0 && OF_ROLE.in(line.lower())) {
             Matcher both = BOTH.matcher(line.text());
             if (both.matches()) {

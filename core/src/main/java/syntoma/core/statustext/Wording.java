@@ -47,7 +47,7 @@ final class Wording {
         List<Lines.Line> read = new ArrayList<>(lines.size());
         for (Lines.Line line : lines) {
             // the one letter that is two when it is small
-            read.add(plain(
+            read.add(normalise(
                     line.text().indexOf('İ') < 0
                             ? line
                             : line(line.number(), line.text().replace('İ', 'I'))));
@@ -55,7 +55,7 @@ final class Wording {
         return read;
     }
 
-    private static Lines.Line plain(Lines.Line line) {
+    private static Lines.Line normalise(Lines.Line line) {
         String lower = line.lower();
         StringBuilder out = null;
         int copied = 0;
@@ -66,7 +66,7 @@ final class Wording {
                 continue;
             }
             int end = endOfWord(lower, at);
-            boolean perhaps = end - at >= SHORTEST && PERHAPS[slot(lower, at, end)] && alone(lower, at, end);
+            boolean perhaps = end - at >= SHORTEST && PERHAPS[slot(lower, at, end)] && isWord(lower, at, end);
             int to = perhaps ? longest(lower, at) : at;
             if (to == at) {
                 at = end;
@@ -92,7 +92,7 @@ final class Wording {
     }
 
     /** Not within an address, a file's name or an identifier. */
-    private static boolean alone(String text, int from, int to) {
+    private static boolean isWord(String text, int from, int to) {
         boolean before = from == 0 || !Character.isDigit(text.charAt(from - 1));
         return before && (to == text.length() || !Character.isDigit(text.charAt(to)));
     }

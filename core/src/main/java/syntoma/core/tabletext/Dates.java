@@ -13,7 +13,7 @@ record Dates(DateOrder order, Optional<Integer> year) {
     private static final int LEAP = 2024;
 
     /** Those that name their year. */
-    static Dates whole(DateOrder order) {
+    static Dates withYear(DateOrder order) {
         return new Dates(order, Optional.empty());
     }
 

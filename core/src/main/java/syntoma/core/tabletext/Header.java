@@ -33,34 +33,35 @@ public record Header(int rows, List<String> headings) {
      */
     public static Header of(List<List<String>> first) {
         int at = 0;
-        while (at < first.size() - 1 && filled(first.get(at)) < LEAST_CELLS) {
+        while (at < first.size() - 1 && countFilled(first.get(at)) < LEAST_CELLS) {
             at++;
         }
-        if (filled(first.get(at)) < LEAST_CELLS || !isOfWords(first.get(at))) {
+        if (countFilled(first.get(at)) < LEAST_CELLS || !isOfWords(first.get(at))) {
             return new Header(1, first.get(0));
         }
-        List<String> headings = at > 0 && filled(first.get(at - 1)) > 1 && repeats(first.get(at))
+        List<String> headings = at > 0 && countFilled(first.get(at - 1)) > 1 && repeats(first.get(at))
                 ? joinedFrom(first.get(at - 1), first.get(at))
                 : first.get(at);
         if (at + 1 < first.size()) {
             List<String> next = first.get(at + 1);
             if (holdsUnits(next)) {
-                return new Header(at + 2, joined(headings, next));
+                return new Header(at + 2, join(headings, next));
             }
-            if (filled(next) > filled(headings) && next.stream().noneMatch(Header::hasDigit) || areKnown(next)) {
+            if (countFilled(next) > countFilled(headings) && next.stream().noneMatch(Header::hasDigit)
+                    || areKnown(next)) {
                 return new Header(at + 2, joinedFrom(headings, next));
             }
         }
         return new Header(at + 1, headings);
     }
 
-    private static long filled(List<String> cells) {
+    private static long countFilled(List<String> cells) {
         return cells.stream().filter(cell -> !cell.isBlank()).count();
     }
 
     /** Headings are words, some with a number behind them; a row of figures is none. */
     private static boolean isOfWords(List<String> cells) {
-        return 2 * cells.stream().filter(cell -> FIGURE.matcher(cell).find()).count() < filled(cells);
+        return 2 * cells.stream().filter(cell -> FIGURE.matcher(cell).find()).count() < countFilled(cells);
     }
 
     /** Names of figures under names of antennas or runs, which no row of a log holds. */
@@ -78,7 +79,7 @@ public record Header(int rows, List<String> headings) {
     }
 
     private static boolean holdsUnits(List<String> cells) {
-        return filled(cells) > 0
+        return countFilled(cells) > 0
                 && cells.stream()
                         .filter(cell -> !cell.isBlank())
                         .map(cell -> cell.strip().replaceAll("^[(\\[]|[)\\]]$", ""))
@@ -86,7 +87,7 @@ public record Header(int rows, List<String> headings) {
                                 || WAY_OF_WRITING.matcher(cell).matches());
     }
 
-    private static List<String> joined(List<String> headings, List<String> units) {
+    private static List<String> join(List<String> headings, List<String> units) {
         List<String> joined = new ArrayList<>();
         for (int i = 0; i < headings.size(); i++) {
             String unit = i < units.size() ? units.get(i).strip() : "";

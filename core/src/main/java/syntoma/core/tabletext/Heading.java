@@ -60,13 +60,13 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
     }
 
     /** A text as far as it is judged; what is longer than any heading, figure, time or place is prose. */
-    static String judged(String text) {
+    static String startToJudge(String text) {
         return text.length() <= LONGEST_JUDGED ? text : text.substring(0, LONGEST_JUDGED);
     }
 
     /** Reads a heading, such as “Download (MB/s)”, “Signal [dBm]” or “DL Mbit/s”. */
     static Heading of(String whole) {
-        String text = judged(whole);
+        String text = startToJudge(whole);
         List<String> words = List.of(words(text).split(" "));
         KnownWords found = KnownWords.in(words);
         if (found == null || found.isMeasured() && AMOUNT.matcher(text).find()) {
@@ -80,7 +80,7 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
         if (!found.number.isEmpty()) {
             others.add(found.number);
         }
-        return named(
+        return ofName(
                 found.meaning.equals("LAT") && unit(text) == Quantity.MILLISECOND
                         ? Figure.IDLE_MS.name()
                         : found.meaning,
@@ -146,7 +146,7 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
         return isLatency(figure) || figure.isNumber() && figure.measure().kind() == Kind.JITTER;
     }
 
-    private static Heading named(String name, Quantity unit, boolean inSeconds, String known, String rest) {
+    private static Heading ofName(String name, Quantity unit, boolean inSeconds, String known, String rest) {
         Column.Use use =
                 switch (name) {
                     case "DATE" -> Column.Use.DATE;

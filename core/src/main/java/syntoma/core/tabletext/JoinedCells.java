@@ -32,7 +32,7 @@ public final class JoinedCells {
             return List.of(heading);
         }
         List<String> inside = inside(heading);
-        return inside.isEmpty() ? beside(heading) : inside;
+        return inside.isEmpty() ? unitsBeside(heading) : inside;
     }
 
     /** Those that stand in brackets, the last with the unit of all: “Speed (down/up Mbps)”. */
@@ -46,11 +46,11 @@ public final class JoinedCells {
         boolean united = last > 0 && Quantity.of(said.substring(last + 1)).isPresent();
         String names = united ? said.substring(0, last) : said;
         List<String> parts =
-                beside(names + (united ? " (" + said.substring(last + 1).strip() + ")" : ""));
+                unitsBeside(names + (united ? " (" + said.substring(last + 1).strip() + ")" : ""));
         return parts.size() > 1 ? parts : List.of();
     }
 
-    private static List<String> beside(String heading) {
+    private static List<String> unitsBeside(String heading) {
         Matcher unit = UNIT.matcher(heading);
         String behind = unit.find() ? " " + unit.group(1) : "";
         String[] names = (behind.isEmpty() ? heading : heading.substring(0, unit.start())).split("/");

@@ -101,7 +101,7 @@ public record Mapping(
      *
      * @param over the row above, filled in the same way; empty for the first
      */
-    public List<String> filled(List<String> cells, List<String> over) {
+    public List<String> fill(List<String> cells, List<String> over) {
         if (!above || over.size() != cells.size()) {
             return cells;
         }
@@ -123,7 +123,7 @@ public record Mapping(
      * row once belong to its first.
      */
     public List<Map<Figure, String>> measurements(List<String> typed) {
-        List<String> cells = typed.stream().map(Text::plain).toList();
+        List<String> cells = typed.stream().map(Text::normalise).toList();
         List<Map<Figure, String>> measurements = new ArrayList<>();
         for (String label : labels(columns)) {
             if (hasFigureOfItsOwn(label, cells)) {
@@ -189,8 +189,8 @@ public record Mapping(
 
     private static void place(String cell, Map<Figure, String> texts) {
         Optional<Coordinates> place = place(cell);
-        texts.put(Figure.LAT, place.map(at -> plain(at.lat())).orElse(cell));
-        texts.put(Figure.LON, place.map(at -> plain(at.lon())).orElse(cell));
+        texts.put(Figure.LAT, place.map(at -> degreesText(at.lat())).orElse(cell));
+        texts.put(Figure.LON, place.map(at -> degreesText(at.lon())).orElse(cell));
     }
 
     /** The place that a cell names in full. */
@@ -202,7 +202,7 @@ public record Mapping(
         }
     }
 
-    private static String plain(double degrees) {
+    private static String degreesText(double degrees) {
         return BigDecimal.valueOf(degrees).stripTrailingZeros().toPlainString();
     }
 
@@ -232,18 +232,18 @@ public record Mapping(
                 continue;
             }
             if (isOfMoment(column)) {
-                Optional<OffsetDateTime> whole = MomentText.whole(cell);
+                Optional<OffsetDateTime> whole = MomentText.moment(cell);
                 if (whole.isPresent()) {
                     return Optional.of(WHOLE.format(whole.get().plusSeconds(later)));
                 }
                 Optional<MomentText.Both> both =
-                        column.use() == Column.Use.CLOCK ? Optional.empty() : MomentText.both(cell, dates);
+                        column.use() == Column.Use.CLOCK ? Optional.empty() : MomentText.dateAndTime(cell, dates);
                 if (both.isPresent()) {
                     date = Optional.of(both.get().date());
                     clock = Optional.of(both.get().clock());
                 } else if (column.use() == Column.Use.CLOCK) {
                     clock = MomentText.clock(cell)
-                            .or(() -> MomentText.both(cell, dates).map(MomentText.Both::clock));
+                            .or(() -> MomentText.dateAndTime(cell, dates).map(MomentText.Both::clock));
                 } else {
                     date = MomentText.date(cell, dates);
                 }
@@ -253,7 +253,7 @@ public record Mapping(
             clock = this.clock;
         }
         if (date.isEmpty() || clock.isEmpty()) {
-            return written(cells, label);
+            return writtenTime(cells, label);
         }
         return Optional.of(
                 WHOLE.format(date.get().atTime(clock.get()).atZone(zone).plusSeconds(later)));
@@ -272,7 +272,7 @@ public record Mapping(
     }
 
     /** What stands for the time where it cannot be read; empty where nothing stands. */
-    private Optional<String> written(List<String> cells, String label) {
+    private Optional<String> writtenTime(List<String> cells, String label) {
         String written = IntStream.range(0, columns.size())
                 .filter(i -> columns.get(i).belongsTo(label))
                 .filter(i -> isOfMoment(columns.get(i)))

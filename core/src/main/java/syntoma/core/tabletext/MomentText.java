@@ -230,7 +230,7 @@ final class MomentText {
     record Both(LocalDate date, LocalTime clock) {}
 
     /** A date with a time of day behind it; empty where the text is none of such dates. */
-    static Optional<Both> both(String text, Dates dates) {
+    static Optional<Both> dateAndTime(String text, Dates dates) {
         String plain = text.strip();
         for (int i = plain.length() - 1; i > 0 && plain.length() <= LONGEST; i--) {
             char c = plain.charAt(i);
@@ -246,7 +246,7 @@ final class MomentText {
     }
 
     /** A time that names its own offset, or counts seconds or milliseconds since 1970; empty where it does neither. */
-    static Optional<OffsetDateTime> whole(String text) {
+    static Optional<OffsetDateTime> moment(String text) {
         String plain = text.strip();
         if (SINCE_1970.matcher(plain).matches()) {
             long counted = Long.parseLong(plain);

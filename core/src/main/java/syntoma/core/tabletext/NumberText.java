@@ -35,7 +35,8 @@ final class NumberText {
         int end = end(text);
         String after = text.substring(end).strip();
         Optional<Quantity> named = after.isEmpty() ? Optional.of(unit) : Quantity.of(after);
-        return named.flatMap(own -> plain(text.substring(0, end), decimalComma).map(number -> in(number, figure, own)));
+        return named.flatMap(
+                own -> digits(text.substring(0, end), decimalComma).map(number -> in(number, figure, own)));
     }
 
     private static String in(BigDecimal number, Figure figure, Quantity unit) {
@@ -70,7 +71,7 @@ final class NumberText {
         return end;
     }
 
-    private static Optional<BigDecimal> plain(String written, boolean decimalComma) {
+    private static Optional<BigDecimal> digits(String written, boolean decimalComma) {
         StringBuilder digits = new StringBuilder(written.length());
         int lastComma = written.lastIndexOf(',');
         int lastPoint = written.lastIndexOf('.');

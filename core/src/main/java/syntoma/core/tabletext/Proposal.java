@@ -70,14 +70,14 @@ public record Proposal(
      */
     public static Proposal of(List<String> header, List<List<String>> rows) {
         return ofPlain(
-                header.stream().map(Proposal::judged).toList(),
+                header.stream().map(Proposal::startToJudge).toList(),
                 rows.stream()
-                        .map(row -> row.stream().map(Proposal::judged).toList())
+                        .map(row -> row.stream().map(Proposal::startToJudge).toList())
                         .toList());
     }
 
-    private static String judged(String cell) {
-        return Text.plain(Heading.judged(cell));
+    private static String startToJudge(String cell) {
+        return Text.normalise(Heading.startToJudge(cell));
     }
 
     private static Proposal ofPlain(List<String> header, List<List<String>> rows) {
@@ -104,7 +104,7 @@ public record Proposal(
                         Column.of(header.get(i), Column.Use.NOTE),
                         "kept in the note: the runs that it sums up are read themselves");
             } else {
-                proposed = proposed(header.get(i), heading, i, rows);
+                proposed = proposeColumn(header.get(i), heading, i, rows);
             }
             if (!isFree(proposed.column, labels.get(i), taken)) {
                 proposed = new ProposedColumn(
@@ -112,7 +112,7 @@ public record Proposal(
                         "kept in the note: another column holds this already");
             }
             columns.add(proposed.column.ofOne(labels.get(i)));
-            reasons.add(Stream.of(said(labels.get(i), runs), proposed.reason)
+            reasons.add(Stream.of(columnLabel(labels.get(i), runs), proposed.reason)
                     .filter(part -> !part.isEmpty())
                     .collect(Collectors.joining("; ")));
         }
@@ -123,14 +123,14 @@ public record Proposal(
         return new Proposal(read, List.copyOf(reasons), orders, each, questions(read, rows, orders, each));
     }
 
-    private static String said(String label, boolean runs) {
+    private static String columnLabel(String label, boolean runs) {
         return label.isEmpty() ? "" : runs ? "run " + label + " of its row" : "of “" + label + "” alone";
     }
 
     /** A column and why. */
     private record ProposedColumn(Column column, String reason) {}
 
-    private static ProposedColumn proposed(String name, Heading heading, int place, List<List<String>> rows) {
+    private static ProposedColumn proposeColumn(String name, Heading heading, int place, List<List<String>> rows) {
         if (heading.use() == Column.Use.COORDINATES && !holdsPlaces(place, rows)) {
             return new ProposedColumn(
                     Column.of(name, Column.Use.NOTE), "kept in the note: its cells are no coordinates");
@@ -243,8 +243,8 @@ public record Proposal(
         return days(columns).stream().anyMatch(i -> rows.stream()
                 .map(row -> row.get(i))
                 .anyMatch(cell -> !readings(cell).isEmpty()
-                        && MomentText.whole(cell).isEmpty()
-                        && readings(cell, Dates::whole).isEmpty()));
+                        && MomentText.moment(cell).isEmpty()
+                        && readings(cell, Dates::withYear).isEmpty()));
     }
 
     private static List<Integer> days(List<Column> columns) {
@@ -294,9 +294,10 @@ public record Proposal(
     }
 
     private static boolean holdsBoth(String cell) {
-        return MomentText.whole(cell).isPresent()
-                || Arrays.stream(DateOrder.values()).anyMatch(order -> MomentText.both(cell, Dates.ofAnyYear(order))
-                        .isPresent());
+        return MomentText.moment(cell).isPresent()
+                || Arrays.stream(DateOrder.values())
+                        .anyMatch(order -> MomentText.dateAndTime(cell, Dates.ofAnyYear(order))
+                                .isPresent());
     }
 
     private static Column column(String name, Heading heading) {
@@ -332,7 +333,7 @@ public record Proposal(
             }
             for (List<String> row : rows) {
                 String cell = row.get(i);
-                if (MomentText.whole(cell).isPresent()) {
+                if (MomentText.moment(cell).isPresent()) {
                     continue;
                 }
                 Map<DateOrder, LocalDate> readings = readings(cell);
@@ -357,7 +358,7 @@ public record Proposal(
         Map<DateOrder, LocalDate> readings = new EnumMap<>(DateOrder.class);
         for (DateOrder order : DateOrder.values()) {
             Dates dates = written.apply(order);
-            MomentText.both(cell, dates)
+            MomentText.dateAndTime(cell, dates)
                     .map(MomentText.Both::date)
                     .or(() -> MomentText.date(cell, dates))
                     .ifPresent(date -> readings.put(order, date));
@@ -377,7 +378,7 @@ public record Proposal(
             int place = i;
             if (columns.get(i).is(Figure.TAKEN_AT)) {
                 return rows.stream()
-                        .allMatch(row -> MomentText.whole(row.get(place)).isPresent());
+                        .allMatch(row -> MomentText.moment(row.get(place)).isPresent());
             }
         }
         return false;

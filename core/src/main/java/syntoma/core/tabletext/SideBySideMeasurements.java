@@ -54,8 +54,8 @@ final class SideBySideMeasurements {
     /** For each column the measurement that it belongs to, empty for all of a row; all empty where a row holds one. */
     static List<String> of(List<Heading> headings) {
         SideBySideMeasurements several = new SideBySideMeasurements(headings);
-        List<String> named = several.named();
-        return named.stream().allMatch(String::isEmpty) ? several.repeated() : named;
+        List<String> named = several.namesOfHeadings();
+        return named.stream().allMatch(String::isEmpty) ? several.repeatedHeadings() : named;
     }
 
     /** Whether measurements so called are runs. */
@@ -68,7 +68,7 @@ final class SideBySideMeasurements {
     }
 
     /** By what stands in the headings beside the figures. */
-    private List<String> named() {
+    private List<String> namesOfHeadings() {
         // as the first of them is written
         Map<String, String> written = new HashMap<>();
         List<String> labels = new ArrayList<>(headings.stream()
@@ -103,7 +103,7 @@ final class SideBySideMeasurements {
     }
 
     /** The same headings over and over: Download, Upload, Download, Upload. */
-    private List<String> repeated() {
+    private List<String> repeatedHeadings() {
         List<List<Integer>> alike = measured.values().stream()
                 .filter(places -> places.stream().map(headings::get).distinct().count() == 1)
                 .toList();

@@ -21,10 +21,10 @@ public final class TransposedTable {
         List<Heading> across = first.isEmpty()
                 ? List.of()
                 : first.get(0).stream().skip(1).map(Heading::of).toList();
-        return known(down) >= LEAST_HEADINGS && hasMoment(down) && known(across) == 0;
+        return countKnown(down) >= LEAST_HEADINGS && hasMoment(down) && countKnown(across) == 0;
     }
 
-    private static long known(List<Heading> headings) {
+    private static long countKnown(List<Heading> headings) {
         return headings.stream().filter(h -> !h.known().isEmpty()).count();
     }
 

@@ -26,7 +26,7 @@ public enum Outcome {
      *
      * @throws IllegalArgumentException naming the text and the labels there are
      */
-    public static Outcome labelled(String text) {
+    public static Outcome fromLabel(String text) {
         Outcome exact = BY_LABEL.get(text);
         if (exact != null) {
             return exact;
@@ -35,7 +35,7 @@ public enum Outcome {
                 text.strip().toLowerCase(Locale.ROOT).replace(' ', '_').replace('-', '_'));
         if (outcome == null) {
             throw new IllegalArgumentException(
-                    "outcome is " + Text.quoted(text) + "; allowed is ok, no_service, failed, timed_out");
+                    "outcome is " + Text.quote(text) + "; allowed is ok, no_service, failed, timed_out");
         }
         return outcome;
     }

@@ -31,7 +31,7 @@ public record Sample(
     }
 
     /** The same attempt with how it was judged as its value; what failed was judged too. */
-    public Sample judged(OptionalDouble as) {
+    public Sample withValue(OptionalDouble as) {
         return new Sample(takenAt, stay, sim, setup, trial, round, band, true, as);
     }
 

@@ -30,13 +30,13 @@ public final class CloseNames {
         String given = name.strip();
         return known.stream()
                 .filter(other -> !other.equals(given))
-                .filter(other -> distance(other, given) <= allowed(given, other))
+                .filter(other -> distance(other, given) <= allowedDistance(given, other))
                 .min(Comparator.comparingInt((String other) -> distance(other, given))
                         .thenComparing(Comparator.naturalOrder()));
     }
 
-    private static int allowed(String one, String other) {
-        int letters = Math.min(plain(one).length(), plain(other).length());
+    private static int allowedDistance(String one, String other) {
+        int letters = Math.min(lettersOnly(one).length(), lettersOnly(other).length());
         return letters >= TWO_WRONG_FROM ? 2 : letters >= ONE_WRONG_FROM ? 1 : 0;
     }
 
@@ -44,8 +44,8 @@ public final class CloseNames {
         if (!marks(one).equals(marks(other))) {
             return Integer.MAX_VALUE;
         }
-        String a = plain(one);
-        String b = plain(other);
+        String a = lettersOnly(one);
+        String b = lettersOnly(other);
         int distance = a.isEmpty() || b.isEmpty() ? -1 : DISTANCE.apply(a, b);
         return distance < 0 ? Integer.MAX_VALUE : distance;
     }
@@ -57,7 +57,7 @@ public final class CloseNames {
                 .toList();
     }
 
-    private static String plain(String name) {
+    private static String lettersOnly(String name) {
         return Normalizer.normalize(name, Normalizer.Form.NFD)
                 .toLowerCase(Locale.ROOT)
                 .replaceAll("[^\\p{L}\\p{N}]+", "");

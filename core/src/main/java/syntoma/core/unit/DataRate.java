@@ -79,6 +79,6 @@ public record DataRate(double mbps, boolean stated, boolean bytes) {
 
     private static IllegalArgumentException none(String rate) {
         return new IllegalArgumentException(
-                Text.quoted(rate) + " is no data rate; write a number, or one with Mb/s, MB/s, kb/s or Gb/s");
+                Text.quote(rate) + " is no data rate; write a number, or one with Mb/s, MB/s, kb/s or Gb/s");
     }
 }

@@ -17,7 +17,7 @@ public final class Labels {
         return Arrays.stream(things)
                 .filter(thing -> label.apply(thing).equalsIgnoreCase(text.strip()))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(field + " is " + Text.quoted(text) + "; allowed is "
+                .orElseThrow(() -> new IllegalArgumentException(field + " is " + Text.quote(text) + "; allowed is "
                         + Arrays.stream(things).map(label).collect(Collectors.joining(", "))));
     }
 }

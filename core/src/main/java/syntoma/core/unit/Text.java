@@ -10,7 +10,7 @@ public final class Text {
     private Text() {}
 
     /** A value between quotation marks, no longer than a message bears; says so where it is missing. */
-    public static String quoted(String text) {
+    public static String quote(String text) {
         return text == null ? "missing" : "“" + shortened(text.strip()) + "”";
     }
 
@@ -40,7 +40,7 @@ public final class Text {
             throw new IllegalArgumentException(
                     field + " has " + name.length() + " characters; allowed are 1 to " + longest);
         }
-        return seen(field, name);
+        return visible(field, name);
     }
 
     /**
@@ -48,8 +48,8 @@ public final class Text {
      *
      * @throws IllegalArgumentException when it holds a character that cannot be seen, naming it and its place
      */
-    public static String seen(String field, String text) {
-        return checked(field, text, false);
+    public static String visible(String field, String text) {
+        return check(field, text, false);
     }
 
     /**
@@ -58,10 +58,10 @@ public final class Text {
      * @throws IllegalArgumentException when it holds a character that cannot be seen, other than a tab or a line's end
      */
     public static String lines(String field, String text) {
-        return checked(field, text, true);
+        return check(field, text, true);
     }
 
-    private static String checked(String field, String text, boolean lines) {
+    private static String check(String field, String text, boolean lines) {
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);
             boolean lineEnd = c == '\n' || c == '\r' || c == '\t';
@@ -110,12 +110,12 @@ public final class Text {
     }
 
     /** A number of things: 1 run, 3 runs. */
-    public static String counted(int number, String thing) {
+    public static String count(int number, String thing) {
         return number + " " + thing + (number == 1 ? "" : "s");
     }
 
     /** A text as it was typed or copied, without blanks at its ends: blanks that do not break are blanks, marks that nobody sees are none. */
-    public static String plain(String text) {
+    public static String normalise(String text) {
         StringBuilder plain = new StringBuilder(text.length());
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);

@@ -22,7 +22,7 @@ public final class Values {
         }
         String after = unit.isEmpty() ? "" : " " + unit;
         throw new IllegalArgumentException(
-                field + " is " + plain(value) + after + "; allowed is " + plain(low) + " to " + plain(high) + after);
+                field + " is " + format(value) + after + "; allowed is " + format(low) + " to " + format(high) + after);
     }
 
     private static final Pattern TYPED = Pattern.compile("[+-]?(?:[0-9]+\\.?[0-9]*|\\.[0-9]+)(?:[eE][+-]?[0-9]{1,3})?");
@@ -38,7 +38,7 @@ public final class Values {
     }
 
     /** Returns the number without a needless fraction, with the typographic minus: −97, 12.5. */
-    public static String plain(double value) {
+    public static String format(double value) {
         double size = Math.abs(value);
         String text = value == Math.rint(value) && size < 1e15
                 ? Long.toString((long) value)
@@ -54,7 +54,7 @@ public final class Values {
     }
 
     /** Returns the number rounded to a number of decimals, with the typographic minus. */
-    public static String rounded(double value, int decimals) {
+    public static String round(double value, int decimals) {
         String text = Double.isFinite(value) ? decimal(value, decimals).toPlainString() : Double.toString(value);
         boolean zero = text.chars().noneMatch(c -> c >= '1' && c <= '9');
         return zero ? text.replace("-", "") : text.replace('-', '−');

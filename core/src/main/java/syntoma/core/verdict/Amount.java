@@ -41,7 +41,7 @@ public final class Amount {
     }
 
     /** A name as the owner of what follows: Mast panel’s, Window whips’. */
-    public static String whose(String name) {
+    public static String possessive(String name) {
         return name + (name.toLowerCase(Locale.ROOT).endsWith("s") ? "’" : "’s");
     }
 
@@ -58,23 +58,23 @@ public final class Amount {
     /** A difference: “a bit more than double that of Roof dome”, “6.2 dB stronger than Roof dome’s”. */
     public String of(double difference) {
         return metric.scale() instanceof Scale.Difference scale
-                ? Values.rounded(Math.abs(difference), 1) + " " + scale.unit() + " " + direction(difference) + " than "
-                        + whose(other)
+                ? Values.round(Math.abs(difference), 1) + " " + scale.unit() + " " + direction(difference) + " than "
+                        + possessive(other)
                 : ratio(difference);
     }
 
     /** Where an interval lies: “somewhere between half and 2.5 times Roof dome’s”. */
     public String between(double low, double high) {
         if (!(metric.scale() instanceof Scale.Difference)) {
-            return "somewhere between " + factor(low) + " and " + factor(high) + " " + whose(other);
+            return "somewhere between " + factor(low) + " and " + factor(high) + " " + possessive(other);
         }
-        String lower = signed(low);
-        String higher = signed(high);
-        return "somewhere between " + lower + " and " + higher + " than " + whose(other);
+        String lower = withSign(low);
+        String higher = withSign(high);
+        return "somewhere between " + lower + " and " + higher + " than " + possessive(other);
     }
 
-    private String signed(double difference) {
-        return Values.rounded(Math.abs(difference), 1) + " " + ((Scale.Difference) metric.scale()).unit() + " "
+    private String withSign(double difference) {
+        return Values.round(Math.abs(difference), 1) + " " + ((Scale.Difference) metric.scale()).unit() + " "
                 + direction(difference);
     }
 
@@ -88,7 +88,7 @@ public final class Amount {
 
     private static String factor(double factor) {
         if (factor >= 0.95) {
-            return (factor < 10 ? Values.plain(Math.round(factor * 10) / 10.0) : Values.rounded(factor, 0)) + " times";
+            return (factor < 10 ? Values.format(Math.round(factor * 10) / 10.0) : Values.round(factor, 0)) + " times";
         }
         int nearest = 0;
         for (int i = 1; i < PARTS.length; i++) {
@@ -100,10 +100,10 @@ public final class Amount {
     }
 
     private String ratio(double r) {
-        String than = " than " + whose(other);
+        String than = " than " + possessive(other);
         String that = " that of " + other;
         if (r < 1) {
-            return part(r, than, " of " + whose(other), that);
+            return part(r, than, " of " + possessive(other), that);
         }
         if (r < 1.08) {
             return "a little more" + than;
@@ -126,7 +126,7 @@ public final class Amount {
         if (r < 1.8) {
             return "more than one and a half times" + that;
         }
-        return r < WORDLESS ? times(r) + that : "about " + Values.rounded(r, 0) + " times" + that;
+        return r < WORDLESS ? times(r) + that : "about " + Values.round(r, 0) + " times" + that;
     }
 
     private static String part(double r, String than, String of, String that) {

@@ -27,7 +27,7 @@ public record BandsApart(int rounds, SortedSet<String> baseline, SortedSet<Strin
         return new BandsApart(rounds + 1, one, other);
     }
 
-    BandsApart turned() {
+    BandsApart swapped() {
         return new BandsApart(rounds, candidate, baseline);
     }
 

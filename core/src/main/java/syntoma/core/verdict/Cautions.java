@@ -18,7 +18,7 @@ public final class Cautions {
     public static List<String> of(List<Comparison> comparisons, Circumstances under, JudgingRules judged) {
         List<String> cautions = new ArrayList<>();
         Comparison first = comparisons.get(0);
-        comparisons.forEach(c -> c.wild().forEach(w -> cautions.add(wild(c, w))));
+        comparisons.forEach(c -> c.wild().forEach(w -> cautions.add(wildRunCaution(c, w))));
         comparisons.forEach(c -> c.restsOn().ifPresent(r -> cautions.add(rests(c, r))));
         if (under.carriers().size() > 1) {
             cautions.add("Several carriers were in use (" + String.join(", ", under.carriers())
@@ -56,11 +56,11 @@ public final class Cautions {
         return cautions;
     }
 
-    private static String wild(Comparison c, WildRun w) {
+    private static String wildRunCaution(Comparison c, WildRun w) {
         Figure metric = c.metric();
         return "Round " + w.round().key().round() + " is an outlier on "
-                + metric.measure().phrase() + " (" + metric.scale().said(w.ratio()) + ", from " + w.setup()
-                + "). Without it: " + metric.scale().said(w.estimate()) + ".";
+                + metric.measure().phrase() + " (" + metric.scale().format(w.ratio()) + ", from " + w.setup()
+                + "). Without it: " + metric.scale().format(w.estimate()) + ".";
     }
 
     private static String rests(Comparison c, RestsOn rests) {

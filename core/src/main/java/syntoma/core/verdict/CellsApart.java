@@ -29,19 +29,19 @@ public final class CellsApart {
 
     private record Round(PairedRound pair, CellOfRound baseline, CellOfRound candidate) {
         boolean isKnown() {
-            return both(CellOfRound::cell) || both(CellOfRound::band);
+            return isKnownOfBoth(CellOfRound::cell) || isKnownOfBoth(CellOfRound::band);
         }
 
-        private boolean both(Function<CellOfRound, String> part) {
+        private boolean isKnownOfBoth(Function<CellOfRound, String> part) {
             return !part.apply(baseline).isEmpty() && !part.apply(candidate).isEmpty();
         }
 
         boolean isOnOtherCells() {
-            return both(CellOfRound::cell) && !baseline.cell.equals(candidate.cell);
+            return isKnownOfBoth(CellOfRound::cell) && !baseline.cell.equals(candidate.cell);
         }
 
         boolean isOnOtherBands() {
-            return both(CellOfRound::band) && !baseline.band.equals(candidate.band);
+            return isKnownOfBoth(CellOfRound::band) && !baseline.band.equals(candidate.band);
         }
 
         boolean isApart() {
@@ -54,7 +54,7 @@ public final class CellsApart {
      *
      * @param served where the setups were served, by their measurements
      */
-    public static Optional<String> said(Comparison c, Collection<CellOfRound> served) {
+    public static Optional<String> sentence(Comparison c, Collection<CellOfRound> served) {
         Map<List<Object>, CellOfRound> at = served.stream()
                 .collect(Collectors.toMap(s -> List.of(s.setup, s.at), Function.identity(), (a, b) -> a));
         List<Round> rounds = c.rounds().stream()
@@ -91,7 +91,7 @@ public final class CellsApart {
         if (same.size() < FEWEST) {
             return same.isEmpty()
                     ? "No round had both on the same " + what + "."
-                    : "Only " + Text.counted(same.size(), "round") + " had both on the same " + what + ".";
+                    : "Only " + Text.count(same.size(), "round") + " had both on the same " + what + ".";
         }
         double mean =
                 same.stream().mapToDouble(r -> r.pair.difference()).average().orElseThrow();
@@ -102,7 +102,7 @@ public final class CellsApart {
                 .average()
                 .orElseThrow();
         boolean stays = sameWay.test(mean, whole) && Math.abs(mean) > scale.margin();
-        return "In the " + Text.counted(same.size(), "round") + " on the same " + what + " it is "
-                + scale.said(scale.off(mean)) + ": the difference " + (stays ? "remains." : "does not remain.");
+        return "In the " + Text.count(same.size(), "round") + " on the same " + what + " it is "
+                + scale.format(scale.off(mean)) + ": the difference " + (stays ? "remains." : "does not remain.");
     }
 }

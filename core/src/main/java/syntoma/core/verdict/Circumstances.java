@@ -34,13 +34,14 @@ public record Circumstances(Set<String> carriers, Set<String> servers, boolean e
 
     public static Circumstances of(Collection<MeasuredWhere> measurements) {
         return new Circumstances(
-                stated(measurements, MeasuredWhere::carrier),
-                stated(measurements, MeasuredWhere::server),
+                statedValues(measurements, MeasuredWhere::carrier),
+                statedValues(measurements, MeasuredWhere::server),
                 measurements.stream().anyMatch(MeasuredWhere::isInEvening),
                 measurements.stream().anyMatch(m -> !m.isInEvening()));
     }
 
-    private static Set<String> stated(Collection<MeasuredWhere> measurements, Function<MeasuredWhere, String> part) {
+    private static Set<String> statedValues(
+            Collection<MeasuredWhere> measurements, Function<MeasuredWhere, String> part) {
         return measurements.stream()
                 .map(part)
                 .filter(text -> !text.isEmpty())

@@ -20,7 +20,7 @@ public enum Claim {
      *
      * @throws IllegalArgumentException naming the text and the claims there are
      */
-    public static Claim labelled(String text) {
+    public static Claim fromLabel(String text) {
         return Labels.find("said", text, values(), Claim::label);
     }
 

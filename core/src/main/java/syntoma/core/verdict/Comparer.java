@@ -57,10 +57,11 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
     /** Comparisons over all rounds, each with the decision of the plan's last look where rounds were made past the plan. */
     private List<Comparison> withPlannedLook(Function<Comparer, List<Comparison>> compare) {
         List<Comparison> all = compare.apply(this);
-        if (plan.isEmpty() || !plan.get().isPast(made().size())) {
+        if (plan.isEmpty() || !plan.get().isPast(usableRounds().size())) {
             return all;
         }
-        Set<Integer> planned = made().stream().limit(plan.get().rounds()).collect(Collectors.toSet());
+        Set<Integer> planned =
+                usableRounds().stream().limit(plan.get().rounds()).collect(Collectors.toSet());
         List<Comparison> before = compare.apply(new Comparer(
                 metric,
                 samples.stream()
@@ -112,7 +113,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
             for (int j = i + 1; j < setups.size(); j++) {
                 Effect effect = own.effect(
                         Pairing.of(metric, setups.get(i), setups.get(j), blocks).differences());
-                if (effect.enough()) {
+                if (effect.hasEnoughRounds()) {
                     double sd = effect.sd().orElseThrow();
                     return Optional.of(new ModeratedVariance.PastSpread(
                             sd * sd, effect.rounds() - 1, effect.mean().orElseThrow()));
@@ -123,7 +124,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
     }
 
     /** The rounds that were made, in their order: those in which at least two setups were tried. */
-    private List<Integer> made() {
+    private List<Integer> usableRounds() {
         Map<Integer, Set<String>> tried = new HashMap<>();
         for (Sample sample : samples) {
             sample.round().ifPresent(round -> tried.computeIfAbsent(round, r -> new HashSet<>())
@@ -156,10 +157,10 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     pair(new Contrast(setups.get(i), setups.get(j)), blocks);
                 }
             }
-            int made = plan.isPresent() ? made().size() : 0;
+            int made = plan.isPresent() ? usableRounds().size() : 0;
             pastPlan = plan.filter(p -> p.isPast(made)).isPresent();
             look = plan.map(p -> p.level(made)).orElse(InterimLooks.SINGLE);
-            shown = look / Math.max(1, judged().size());
+            shown = look / Math.max(1, judgedPairs().size());
         }
 
         private void pair(Contrast contrast, List<Block> blocks) {
@@ -167,16 +168,19 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
             pairs.put(contrast, new PairedRound(contrast, pairing, spread.effect(pairing.differences())));
         }
 
-        private List<PairedRound> judged() {
-            return pairs.values().stream().filter(p -> p.effect.enough()).toList();
+        private List<PairedRound> judgedPairs() {
+            return pairs.values().stream()
+                    .filter(p -> p.effect.hasEnoughRounds())
+                    .toList();
         }
 
         String best(String baseline) {
             Map<String, Double> better = new HashMap<>();
             better.put(baseline, 0.0);
             for (String setup : setups) {
-                if (!setup.equals(baseline) && turned(baseline, setup).effect.enough()) {
-                    double mean = turned(baseline, setup).effect.mean().orElseThrow();
+                if (!setup.equals(baseline)
+                        && inDirection(baseline, setup).effect.hasEnoughRounds()) {
+                    double mean = inDirection(baseline, setup).effect.mean().orElseThrow();
                     better.put(setup, metric.comparing().higherIsBetter() ? mean : -mean);
                 }
             }
@@ -190,15 +194,15 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
         List<Comparison> against(String baseline) {
             return setups.stream()
                     .filter(setup -> !setup.equals(baseline))
-                    .map(setup -> result(turned(baseline, setup), new Contrast(baseline, setup)))
+                    .map(setup -> result(inDirection(baseline, setup), new Contrast(baseline, setup)))
                     .toList();
         }
 
-        private PairedRound turned(String baseline, String candidate) {
+        private PairedRound inDirection(String baseline, String candidate) {
             PairedRound paired = pairs.get(new Contrast(baseline, candidate));
             if (paired == null) {
                 PairedRound other = pairs.get(new Contrast(candidate, baseline));
-                Pairing turned = other.pairing.turned();
+                Pairing turned = other.pairing.swapped();
                 return new PairedRound(other.contrast, turned, spread.effect(turned.differences()));
             }
             return paired;
@@ -208,11 +212,11 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
             Effect effect = paired.effect;
             Pairing pairing = paired.pairing;
             Failures failures = Failures.of(attempts, contrast.baseline, contrast.candidate);
-            List<Double> others = judged().stream()
+            List<Double> others = judgedPairs().stream()
                     .filter(p -> !p.contrast.equals(paired.contrast))
                     .map(p -> p.effect.p())
                     .toList();
-            OptionalDouble cappedMbps = held.both(contrast.baseline, contrast.candidate);
+            OptionalDouble cappedMbps = held.commonCap(contrast.baseline, contrast.candidate);
             Judge judge = new Judge(
                     metric.scale(),
                     metric.comparing().higherIsBetter(),
@@ -233,8 +237,10 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     effect.mean().isPresent()
                             ? OptionalDouble.of(scale.off(effect.mean().getAsDouble()))
                             : OptionalDouble.empty(),
-                    effect.enough() ? OptionalDouble.of(scale.off(effect.low(shown))) : OptionalDouble.empty(),
-                    effect.enough() ? OptionalDouble.of(scale.off(effect.high(shown))) : OptionalDouble.empty(),
+                    effect.hasEnoughRounds() ? OptionalDouble.of(scale.off(effect.low(shown))) : OptionalDouble.empty(),
+                    effect.hasEnoughRounds()
+                            ? OptionalDouble.of(scale.off(effect.high(shown)))
+                            : OptionalDouble.empty(),
                     1 - shown,
                     pastPlan,
                     Optional.empty(),
@@ -250,7 +256,8 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
 
         private Outlook outlook(Effect effect) {
             Forecast forecast = Forecast.of(metric.scale(), effect, spread.borrowed());
-            int left = plan.map(p -> Math.max(0, p.rounds() - made().size())).orElse(0);
+            int left = plan.map(p -> Math.max(0, p.rounds() - usableRounds().size()))
+                    .orElse(0);
             return new Outlook(
                     left,
                     left > 0 ? OptionalDouble.of(forecast.chance(left, shown)) : OptionalDouble.empty(),

@@ -96,7 +96,7 @@ public record Comparison(
     }
 
     /** The plan's last look where its decision stands. */
-    Optional<Comparison> standing() {
+    Optional<Comparison> standingDecision() {
         return planned.filter(p -> p.verdict.isDecided() && p.verdict == verdict);
     }
 
@@ -121,12 +121,12 @@ public record Comparison(
 
     /** The whole verdict as a person would say it: what, how sure, and what to do. */
     public String sentence() {
-        return new Sentences(this, OverallVerdict.NOTHING_ASKED).whole();
+        return new Sentences(this, OverallVerdict.NOTHING_ASKED).fullSentence();
     }
 
     /** The same, within what the comparison of the two comes to as a whole. */
     public String sentence(OverallVerdict overall) {
-        return new Sentences(this, overall).whole();
+        return new Sentences(this, overall).fullSentence();
     }
 
     /** What and what to do, without what is beneath a headline: interval and rounds. */

@@ -13,7 +13,7 @@ import org.hipparchus.distribution.continuous.TDistribution;
  */
 record Effect(int rounds, OptionalDouble mean, OptionalDouble sd, double degrees) {
 
-    boolean enough() {
+    boolean hasEnoughRounds() {
         return rounds >= InterimLooks.FEWEST;
     }
 

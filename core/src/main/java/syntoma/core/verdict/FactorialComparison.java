@@ -85,14 +85,14 @@ public record FactorialComparison(
         List<Double> p = family.stream().map(Effect::p).toList();
         List<LevelEffect> main = new ArrayList<>();
         for (int i = 0; i < mains.size(); i++) {
-            main.add(told(mains.get(i), family.get(i), metric, shown, Holm.threshold(others(p, i), look)));
+            main.add(levelEffect(mains.get(i), family.get(i), metric, shown, Holm.threshold(withoutItem(p, i), look)));
         }
         boolean depends = false;
         for (int i = mains.size(); i < family.size(); i++) {
-            depends |= p.get(i) < Holm.threshold(others(p, i), look);
+            depends |= p.get(i) < Holm.threshold(withoutItem(p, i), look);
         }
         List<LevelEffect> within = within().stream()
-                .map(c -> told(c, effect(c, cells, spread), metric, shown, shown))
+                .map(c -> levelEffect(c, effect(c, cells, spread), metric, shown, shown))
                 .toList();
         return Optional.of(new FigureEffects(
                 metric,
@@ -101,10 +101,10 @@ public record FactorialComparison(
                 within,
                 depends,
                 1 - shown,
-                depends ? depending(metric, within) : plain(metric, main)));
+                depends ? depending(metric, within) : sentence(metric, main)));
     }
 
-    private static List<Double> others(List<Double> p, int without) {
+    private static List<Double> withoutItem(List<Double> p, int without) {
         List<Double> others = new ArrayList<>(p);
         others.remove(without);
         return others;
@@ -114,7 +114,7 @@ public record FactorialComparison(
         return spread.effect(cells.stream().mapToDouble(contrast.of).toArray());
     }
 
-    private static LevelEffect told(Contrast c, Effect effect, Figure metric, double shown, double decisive) {
+    private static LevelEffect levelEffect(Contrast c, Effect effect, Figure metric, double shown, double decisive) {
         Judge judge = new Judge(
                 metric.scale(), metric.comparing().higherIsBetter(), false, false, shown, Math.max(shown, decisive));
         return new LevelEffect(
@@ -232,7 +232,7 @@ public record FactorialComparison(
         return e.verdict() == Verdict.BETTER || e.verdict() == Verdict.SLIGHTLY_BETTER;
     }
 
-    private String plain(Figure metric, List<LevelEffect> main) {
+    private String sentence(Figure metric, List<LevelEffect> main) {
         List<String> each = main.stream()
                 .map(e -> Text.capital(e.level() + " " + brings(metric, e) + ", whichever "
                         + noun(e.factor().equals(down) ? across : down) + "."))
@@ -256,9 +256,9 @@ public record FactorialComparison(
     private static String size(Figure metric, LevelEffect e) {
         boolean ratio = metric.scale() instanceof Scale.Ratio;
         return ratio
-                ? "×" + Values.rounded(e.estimate(), 1) + " the "
+                ? "×" + Values.round(e.estimate(), 1) + " the "
                         + metric.measure().phrase()
-                : (e.estimate() < 0 ? "−" : "+") + Values.rounded(Math.abs(e.estimate()), 1) + " dB of the "
+                : (e.estimate() < 0 ? "−" : "+") + Values.round(Math.abs(e.estimate()), 1) + " dB of the "
                         + metric.measure().phrase();
     }
 }

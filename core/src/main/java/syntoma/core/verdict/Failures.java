@@ -95,17 +95,17 @@ public record Failures(
     }
 
     /** What to say first where one of the two fails more often than chance explains, and what to do; else empty. */
-    public Optional<String> said(String baselineName, String candidateName) {
+    public Optional<String> sentence(String baselineName, String candidateName) {
         if (!unequal()) {
             return Optional.empty();
         }
         return Optional.of(
                 againstCandidate()
-                        ? said(candidateName, candidateFailedRounds, baselineName, baselineFailedRounds)
-                        : said(baselineName, baselineFailedRounds, candidateName, candidateFailedRounds));
+                        ? sentence(candidateName, candidateFailedRounds, baselineName, baselineFailedRounds)
+                        : sentence(baselineName, baselineFailedRounds, candidateName, candidateFailedRounds));
     }
 
-    private String said(String unreliable, int failedRounds, String other, int otherFailed) {
+    private String sentence(String unreliable, int failedRounds, String other, int otherFailed) {
         return unreliable + " failed in " + failedRounds + " of the " + bothTried
                 + " rounds in which both were tried; " + other
                 + (otherFailed == 0 ? " ran in all of them" : " failed in " + otherFailed) + ". Use " + other + ".";

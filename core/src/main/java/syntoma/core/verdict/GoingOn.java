@@ -17,9 +17,9 @@ public final class GoingOn {
      * @param minutes that the rest takes
      * @param gb that it takes of the plan
      */
-    public static String said(Comparison leading, double minutes, double gb) {
+    public static String sentence(Comparison leading, double minutes, double gb) {
         String rest = "The remaining rounds take about " + Math.max(1, Math.round(minutes)) + " min and "
-                + Values.rounded(gb, gb < 1 ? 2 : 1) + " GB";
+                + Values.round(gb, gb < 1 ? 2 : 1) + " GB";
         if (leading.verdict() == Verdict.CAPPED) {
             return rest + "; the plan or the network limits both, so they cannot tell the two apart. Stop here.";
         }

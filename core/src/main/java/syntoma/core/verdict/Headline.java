@@ -59,7 +59,7 @@ public final class Headline {
     }
 
     private static String failures(Comparison first) {
-        return first.failures().said(first.baseline(), first.candidate()).orElseThrow()
+        return first.failures().sentence(first.baseline(), first.candidate()).orElseThrow()
                 + (first.low().isPresent() ? " " + whenBothRun(first) : "");
     }
 
@@ -78,8 +78,8 @@ public final class Headline {
     private static String whenBothRun(Comparison c) {
         return switch (c.verdict()) {
             case LESS_RELIABLE, BETTER, WORSE, SLIGHTLY_BETTER, SLIGHTLY_WORSE ->
-                "When both run, " + new Sentences(c, OverallVerdict.NOTHING_ASKED).effect(Amount.whose(c.candidate()))
-                        + ".";
+                "When both run, "
+                        + new Sentences(c, OverallVerdict.NOTHING_ASKED).effect(Amount.possessive(c.candidate())) + ".";
             default -> c.claim();
         };
     }

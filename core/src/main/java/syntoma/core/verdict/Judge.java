@@ -17,7 +17,7 @@ public record Judge(
         Scale scale, boolean higherIsBetter, boolean capped, boolean unreliable, double shown, double decisive) {
 
     Verdict of(Effect effect) {
-        if (!effect.enough()) {
+        if (!effect.hasEnoughRounds()) {
             return Verdict.TOO_FEW;
         }
         if (capped) {

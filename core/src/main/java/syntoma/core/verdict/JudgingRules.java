@@ -15,11 +15,11 @@ import syntoma.core.unit.Values;
 public record JudgingRules(boolean planned, int pairs, int aside, int others) {
 
     /** The rules in plain sentences. */
-    public List<String> said(Comparison c) {
+    public List<String> sentences(Comparison c) {
         List<String> said = new ArrayList<>();
         said.add(
                 "Setups are compared within each round: as ratios for speeds and latencies, as differences for dB and shares.");
-        said.add("The intervals are " + Values.plain(Math.round(c.level() * 1000) / 10.0) + " % intervals" + why(c)
+        said.add("The intervals are " + Values.format(Math.round(c.level() * 1000) / 10.0) + " % intervals" + reason(c)
                 + ".");
         if (pairs > 1) {
             said.add("Adjusted for " + Amount.count(pairs, "pair")
@@ -35,7 +35,7 @@ public record JudgingRules(boolean planned, int pairs, int aside, int others) {
         return said;
     }
 
-    private String why(Comparison c) {
+    private String reason(Comparison c) {
         if (c.pastPlan()) {
             return ": past the plan each look is judged more strictly";
         }

@@ -41,7 +41,7 @@ public record MeasuredGain(String band, OptionalDouble predictedDb, double halfW
         }
         if (fallsShort()) {
             return "something in this chain is faulty: at least "
-                    + Values.rounded(predictedDb.getAsDouble() - measured.high().getAsDouble(), 0)
+                    + Values.round(predictedDb.getAsDouble() - measured.high().getAsDouble(), 0)
                     + " dB less than predicted, measured side by side " + blocks;
         }
         boolean apart = measured.low().getAsDouble() > predictedDb.getAsDouble() + halfWidthDb

@@ -40,7 +40,7 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
         List<Sample> judged = new ArrayList<>();
         for (int i = 0; i < attempts.size(); i++) {
             Sample attempt = attempts.get(i);
-            isMet.get(i).ifPresent(met -> judged.add(attempt.judged(OptionalDouble.of(met ? 1 : 0))));
+            isMet.get(i).ifPresent(met -> judged.add(attempt.withValue(OptionalDouble.of(met ? 1 : 0))));
         }
         return new NeedComparison(
                 needs.stream().map(Need::name).collect(Collectors.joining(" and ")),
@@ -145,8 +145,8 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
 
     /** What fails with the first, or where nothing does with the second; after a semicolon, else nothing. */
     String failing(String first, String second) {
-        Optional<String> own = of(first).shortfall().map(s -> "; " + s.said());
-        return own.or(() -> of(second).shortfall().map(s -> "; with " + second + " " + s.said()))
+        Optional<String> own = of(first).shortfall().map(s -> "; " + s.sentence());
+        return own.or(() -> of(second).shortfall().map(s -> "; with " + second + " " + s.sentence()))
                 .orElse("");
     }
 

@@ -21,7 +21,7 @@ public record OverallVerdict(List<Need> needs, NeedComparison need, SetupChoice 
     }
 
     /** What the needs ask of a comparison's figure. */
-    public Optional<Threshold> asked(Comparison c) {
+    public Optional<Threshold> threshold(Comparison c) {
         return Threshold.of(needs, c.metric());
     }
 

@@ -17,7 +17,7 @@ public record PairedRound(
         Block.Key key, Instant baselineAt, Instant candidateAt, double baseline, double candidate, double difference) {
 
     /** The same with candidate and baseline in each other's place. */
-    PairedRound turned() {
+    PairedRound swapped() {
         return new PairedRound(key, candidateAt, baselineAt, candidate, baseline, -difference);
     }
 }

@@ -55,14 +55,14 @@ record Pairing(List<PairedRound> rounds, int leftOut, Optional<BandsApart> apart
     }
 
     /** The same with candidate and baseline in each other's place. */
-    Pairing turned() {
+    Pairing swapped() {
         return new Pairing(
                 rounds.stream()
-                        .map(PairedRound::turned)
+                        .map(PairedRound::swapped)
                         .sorted(Comparator.comparing(PairedRound::baselineAt))
                         .toList(),
                 leftOut,
-                apart.map(BandsApart::turned));
+                apart.map(BandsApart::swapped));
     }
 
     /** The mean of the differences; of one round or more. */

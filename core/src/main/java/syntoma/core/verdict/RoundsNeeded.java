@@ -55,8 +55,8 @@ public final class RoundsNeeded {
      * @param sd standard deviation of a round's difference on the same scale
      * @param family how many comparisons are judged together: k(k − 1)/2 for k setups
      */
-    public static OptionalInt planned(double effect, double sd, int family) {
-        return planned(effect, sd, 1, family);
+    public static OptionalInt roundsToPlan(double effect, double sd, int family) {
+        return roundsToPlan(effect, sd, 1, family);
     }
 
     /**
@@ -64,7 +64,7 @@ public final class RoundsNeeded {
      *
      * @param usable the share of rounds that do
      */
-    public static OptionalInt planned(double effect, double sd, double usable, int family) {
+    public static OptionalInt roundsToPlan(double effect, double sd, double usable, int family) {
         if (sd == 0) {
             return effect == 0 ? OptionalInt.empty() : OptionalInt.of(InterimLooks.FEWEST);
         }
@@ -99,7 +99,7 @@ public final class RoundsNeeded {
      * @param usable the share of rounds that tell something
      * @param rounds 3 to 20
      */
-    public static double seen(double sd, double usable, int rounds, int family) {
+    public static double smallestEffect(double sd, double usable, int rounds, int family) {
         double low = 0;
         double high = FURTHEST;
         while (high - low > NEAR) {

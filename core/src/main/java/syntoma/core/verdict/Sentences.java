@@ -32,22 +32,22 @@ final class Sentences {
         this.amount = new Amount(comparison.metric(), comparison.baseline());
     }
 
-    String whole() {
-        Optional<Comparison> planned = c.standing();
+    String fullSentence() {
+        Optional<Comparison> planned = c.standingDecision();
         return planned.isPresent()
-                ? new Sentences(planned.get(), overall).whole() + " " + since(planned.get())
-                : claim() + evidence() + tail() + changed();
+                ? new Sentences(planned.get(), overall).fullSentence() + " " + afterPlan(planned.get())
+                : claim() + evidence() + tail() + changeAfterPlan();
     }
 
     String headline() {
-        Optional<Comparison> planned = c.standing();
+        Optional<Comparison> planned = c.standingDecision();
         return planned.isPresent()
-                ? new Sentences(planned.get(), overall).headline() + " " + since(planned.get())
-                : claim() + tail() + changed();
+                ? new Sentences(planned.get(), overall).headline() + " " + afterPlan(planned.get())
+                : claim() + tail() + changeAfterPlan();
     }
 
     /** What the rounds past the plan show, which does not change the plan's decision. */
-    private String since(Comparison planned) {
+    private String afterPlan(Comparison planned) {
         List<PairedRound> later = c.rounds().stream()
                 .filter(round ->
                         planned.rounds().stream().noneMatch(r -> r.key().equals(round.key())))
@@ -58,13 +58,13 @@ final class Sentences {
         Scale scale = c.metric().scale();
         double mean =
                 later.stream().mapToDouble(PairedRound::difference).average().orElseThrow();
-        return Text.capital(Amount.count(later.size(), "round")) + " since then: " + scale.said(scale.off(mean))
+        return Text.capital(Amount.count(later.size(), "round")) + " since then: " + scale.format(scale.off(mean))
                 + (later.size() > 1 ? " on average" : "")
                 + "; that does not change it (past the plan, judged more strictly).";
     }
 
     /** That rounds past the plan changed what it had decided. */
-    private String changed() {
+    private String changeAfterPlan() {
         return c.isChangedSincePlan()
                 ? " After the "
                         + Amount.number(c.planned().orElseThrow().rounds().size())
@@ -74,21 +74,21 @@ final class Sentences {
     }
 
     private String tail() {
-        String enough = enough();
+        String enough = sufficiency();
         return "." + (enough.isEmpty() ? "" : " " + enough) + " " + doing();
     }
 
     /** What is so, without a full stop. */
     String claim() {
-        if (c.standing().isPresent()) {
-            return new Sentences(c.standing().get(), overall).claim();
+        if (c.standingDecision().isPresent()) {
+            return new Sentences(c.standingDecision().get(), overall).claim();
         }
-        String effect = c.estimate().isPresent() ? effect(Amount.whose(c.candidate())) : "";
+        String effect = c.estimate().isPresent() ? effect(Amount.possessive(c.candidate())) : "";
         return switch (c.verdict()) {
             case TOO_FEW -> tooFew();
             case CAPPED ->
                 Text.capital(metric) + " is held at about "
-                        + Values.rounded(c.cappedMbps().orElseThrow(), 0)
+                        + Values.round(c.cappedMbps().orElseThrow(), 0)
                         + " Mb/s by the plan or the network, not by your antenna, so these runs cannot tell "
                         + c.candidate() + " from " + c.baseline();
             case NO_DIFFERENCE ->
@@ -109,16 +109,16 @@ final class Sentences {
 
     /** Where the interval lies. */
     String range() {
-        return Amount.whose(c.candidate()) + " " + metric + " is "
+        return Amount.possessive(c.candidate()) + " " + metric + " is "
                 + amount.between(c.low().orElseThrow(), c.high().orElseThrow());
     }
 
     private String tooFew() {
-        Optional<String> never = never(
+        Optional<String> never = neverMeasured(
                         c.candidate(),
                         c.plain().candidateMean().isEmpty(),
                         c.failures().candidate())
-                .or(() -> never(
+                .or(() -> neverMeasured(
                         c.baseline(),
                         c.plain().baselineMean().isEmpty(),
                         c.failures().baseline()));
@@ -135,7 +135,7 @@ final class Sentences {
     }
 
     /** What is said of a setup that never had the metric. */
-    private Optional<String> never(String setup, boolean without, Share tries) {
+    private Optional<String> neverMeasured(String setup, boolean without, Share tries) {
         if (!without) {
             return Optional.empty();
         }
@@ -159,7 +159,7 @@ final class Sentences {
             return "";
         }
         String interval = "from "
-                + c.metric().scale().said(c.low().orElseThrow(), c.high().orElseThrow()) + " over "
+                + c.metric().scale().format(c.low().orElseThrow(), c.high().orElseThrow()) + " over "
                 + Amount.count(c.rounds().size(), "round") + ", " + sureness(c.level()) + " sure";
         return " (" + sure() + interval + (c.pastPlan() ? "; past the plan, judged more strictly" : "") + ")";
     }
@@ -188,16 +188,17 @@ final class Sentences {
     /** How sure an interval of a level is, never more than it is: 95 %, 97 %, 99.9 %. */
     static String sureness(double level) {
         double percent = 100 * level + TINY;
-        return (percent < 99 ? Values.plain(Math.floor(percent)) : Values.plain(Math.floor(10 * percent) / 10)) + " %";
+        return (percent < 99 ? Values.format(Math.floor(percent)) : Values.format(Math.floor(10 * percent) / 10))
+                + " %";
     }
 
     /** Whether both are enough for what was asked, and what is not although they are; empty where nothing was asked. */
-    private String enough() {
-        Optional<Threshold> asked = overall.asked(c);
+    private String sufficiency() {
+        Optional<Threshold> asked = overall.threshold(c);
         if (asked.isEmpty() || c.rounds().isEmpty() || c.verdict() == Verdict.CAPPED) {
             return "";
         }
-        String said = enough(asked.get());
+        String said = sufficiency(asked.get());
         NeedComparison need = overall.need();
         boolean claims = asked.get().isMetBy(c.candidateMiddle()) || asked.get().isMetBy(c.baselineMiddle());
         if (!claims
@@ -209,22 +210,24 @@ final class Sentences {
                 + need.share(c.baseline()) + " runs.";
     }
 
-    private String enough(Threshold need) {
+    private String sufficiency(Threshold need) {
         double candidate = c.candidateMiddle();
         double baseline = c.baselineMiddle();
         String unit = " " + c.metric().measure().unit();
         String first = value(candidate, need) + unit;
         String second = value(baseline, need);
         if (need.isMetBy(candidate) && need.isMetBy(baseline)) {
-            return first + " is enough for " + need.need() + "; " + Amount.whose(c.baseline()) + " " + second
+            return first + " is enough for " + need.need() + "; " + Amount.possessive(c.baseline()) + " " + second
                     + " is too";
         }
-        String purpose = need.need() + " (" + need.said() + ")";
+        String purpose = need.need() + " (" + need.text() + ")";
         if (need.isMetBy(candidate)) {
-            return first + " is enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + second + " is not";
+            return first + " is enough for " + purpose + "; " + Amount.possessive(c.baseline()) + " " + second
+                    + " is not";
         }
         if (need.isMetBy(baseline)) {
-            return first + " is not enough for " + purpose + "; " + Amount.whose(c.baseline()) + " " + second + " is";
+            return first + " is not enough for " + purpose + "; " + Amount.possessive(c.baseline()) + " " + second
+                    + " is";
         }
         return "Neither is enough for " + purpose + ": " + first + " and " + second + unit;
     }
@@ -234,7 +237,7 @@ final class Sentences {
         int decimals = value < 99.5 ? 1 : 0;
         double factor = Math.pow(10, decimals);
         boolean hidden = need.isMetBy(Math.round(value * factor) / factor) != need.isMetBy(value);
-        return Values.rounded(value, hidden ? decimals + 1 : decimals);
+        return Values.round(value, hidden ? decimals + 1 : decimals);
     }
 
     /** What to do about it. */

@@ -43,7 +43,7 @@ public final class Tonight {
      * @param pair the comparisons of the leading pair
      * @param inUse the setup that is up, empty where that is not known
      */
-    public static String said(List<Comparison> pair, Optional<String> inUse, OverallVerdict overall) {
+    public static String sentence(List<Comparison> pair, Optional<String> inUse, OverallVerdict overall) {
         Comparison c = pair.get(0);
         NeedComparison need = overall.need();
         boolean needTells =
@@ -56,21 +56,22 @@ public final class Tonight {
             Comparison deciding =
                     SetupChoice.deciding(pair, overall.needs(), need).orElse(c);
             String why = overall.choice().isFor(deciding.candidate()) && deciding.verdict() == Verdict.BETTER
-                    ? new Sentences(deciding.standing().orElse(deciding), OverallVerdict.NOTHING_ASKED).effect("its")
+                    ? new Sentences(deciding.standingDecision().orElse(deciding), OverallVerdict.NOTHING_ASKED)
+                                    .effect("its")
                             + "."
                     : deciding.claim();
             return "Use " + chosen.get() + ": " + why + needMet(chosen.get(), need);
         }
         return switch (c.verdict()) {
-            case TOO_FEW -> c.headline(OverallVerdict.NOTHING_ASKED) + needMet(kept(c, inUse), need);
+            case TOO_FEW -> c.headline(OverallVerdict.NOTHING_ASKED) + needMet(setupToKeep(c, inUse), need);
             case CANNOT_TELL ->
                 Text.capital(staying(c, inUse)) + " for now: " + new Sentences(c, OverallVerdict.NOTHING_ASKED).range()
-                        + "." + needMet(kept(c, inUse), need);
+                        + "." + needMet(setupToKeep(c, inUse), need);
             default ->
                 Text.capital(staying(c, inUse)) + ": " + c.candidate() + " and " + c.baseline()
                         + " do about equally well here on "
                         + c.metric().measure().phrase() + "."
-                        + needMet(kept(c, inUse), need);
+                        + needMet(setupToKeep(c, inUse), need);
         };
     }
 
@@ -81,13 +82,13 @@ public final class Tonight {
     }
 
     /** The setup that is up where it is one of the two. */
-    private static String kept(Comparison c, Optional<String> inUse) {
+    private static String setupToKeep(Comparison c, Optional<String> inUse) {
         return inUse.filter(up -> up.equals(c.candidate()) || up.equals(c.baseline()))
                 .orElse(c.baseline());
     }
 
     private static String staying(Comparison c, Optional<String> inUse) {
-        return inUse.filter(up -> up.equals(kept(c, inUse)))
+        return inUse.filter(up -> up.equals(setupToKeep(c, inUse)))
                 .map(up -> "stay with " + up)
                 .orElse("use the one that is less work");
     }
@@ -97,7 +98,7 @@ public final class Tonight {
         if (own.isUnknown()) {
             return "";
         }
-        String fails = need.of(setup).shortfall().map(s -> "; " + s.said()).orElse("");
+        String fails = need.of(setup).shortfall().map(s -> "; " + s.sentence()).orElse("");
         if (own.met() == 0) {
             return " " + setup + " never met " + need.name() + " in " + Amount.count(own.runs(), "run") + fails + ".";
         }

@@ -93,7 +93,8 @@ public record Walk(Figure metric, List<Mark> marks) {
                 pairs.add(pair(places.get(i), places.get(j)));
             }
         }
-        List<Pair> judged = pairs.stream().filter(p -> p.effect.enough()).toList();
+        List<Pair> judged =
+                pairs.stream().filter(p -> p.effect.hasEnoughRounds()).toList();
         double shown = InterimLooks.SINGLE / Math.max(1, judged.size());
         return pairs.stream()
                 .limit(Math.max(0, places.size() - 1))
@@ -105,7 +106,7 @@ public record Walk(Figure metric, List<Mark> marks) {
         List<Double> others =
                 judged.stream().filter(p -> p != pair).map(p -> p.effect.p()).toList();
         Effect effect = pair.effect;
-        boolean enough = effect.enough();
+        boolean enough = effect.hasEnoughRounds();
         return new Against(
                 pair.one,
                 pair.other,
@@ -147,7 +148,7 @@ public record Walk(Figure metric, List<Mark> marks) {
             otherS[k] = others.get(k).atS();
         }
         Effect seen = new Spread(metric.scale().leastSpread(), Optional.empty()).effect(differences);
-        if (!seen.enough()) {
+        if (!seen.hasEnoughRounds()) {
             return new Pair(one.name, other.name, seen, false);
         }
         double unseen = Fading.unseen(oneS, otherS);
@@ -171,10 +172,10 @@ public record Walk(Figure metric, List<Mark> marks) {
         if (all.isEmpty()) {
             return "Only “" + best + "” was marked; a second place would show whether it is a good one.";
         }
-        List<String> behind = named(all, Verdict.BETTER, Verdict.SLIGHTLY_BETTER);
-        List<String> alike = named(all, Verdict.NO_DIFFERENCE);
+        List<String> behind = namesWith(all, Verdict.BETTER, Verdict.SLIGHTLY_BETTER);
+        List<String> alike = namesWith(all, Verdict.NO_DIFFERENCE);
         // where one has more marks than the other, the best mean can be behind in the pairs: that tells nothing either
-        List<String> open = named(all, Verdict.CANNOT_TELL, Verdict.TOO_FEW, Verdict.SLIGHTLY_WORSE, Verdict.WORSE);
+        List<String> open = namesWith(all, Verdict.CANNOT_TELL, Verdict.TOO_FEW, Verdict.SLIGHTLY_WORSE, Verdict.WORSE);
         if (behind.isEmpty() && open.isEmpty()) {
             return "No difference that matters between " + best + " and " + Text.list(alike)
                     + ": use the place that is less work.";
@@ -194,7 +195,7 @@ public record Walk(Figure metric, List<Mark> marks) {
         return Text.capital(best) + ": " + String.join("; ", parts) + ".";
     }
 
-    private static List<String> named(List<Against> all, Verdict... verdicts) {
+    private static List<String> namesWith(List<Against> all, Verdict... verdicts) {
         return all.stream()
                 .filter(a -> List.of(verdicts).contains(a.verdict()))
                 .map(Against::place)
@@ -212,7 +213,7 @@ public record Walk(Figure metric, List<Mark> marks) {
         }
         String sure = "from "
                 + metric.scale()
-                        .said(against.low().getAsDouble(), against.high().getAsDouble()) + ", "
+                        .format(against.low().getAsDouble(), against.high().getAsDouble()) + ", "
                 + Sentences.sureness(against.level()) + " sure";
         return switch (against.verdict()) {
             case BETTER -> by + ": a real difference (" + sure + ")";

@@ -68,10 +68,10 @@ public record WildRun(PairedRound round, String setup, double ratio, double esti
         double distance(int i) {
             int gone = Arrays.binarySearch(sorted, values[i]);
             int rest = sorted.length - 1;
-            return Math.abs(values[i] - (kept(gone, (rest - 1) / 2) + kept(gone, rest / 2)) / 2);
+            return Math.abs(values[i] - (valueWithout(gone, (rest - 1) / 2) + valueWithout(gone, rest / 2)) / 2);
         }
 
-        private double kept(int gone, int index) {
+        private double valueWithout(int gone, int index) {
             return sorted[index < gone ? index : index + 1];
         }
     }

@@ -158,7 +158,7 @@ class ExperienceTest {
         List<Option> options = List.of(DOME, MAST);
         assertEquals("its 6 runs lack a figure that the need asks for", reason(options, MAST));
         Experience experience = Experience.of(log, options, Optional.empty());
-        assertEquals(new Experience.Met(0, 0, ""), experience.met(MAST, HERE, now(UPLOAD)));
+        assertEquals(new Experience.Met(0, 0, ""), experience.record(MAST, HERE, now(UPLOAD)));
     }
 
     /** “As here” needs a level that was read here; and a chance far from its reason says what speaks against it. */

@@ -102,7 +102,7 @@ class MixedModelTest {
                     + SPREADS.partOfDay()
                     + SPREADS.visit();
             MixedModel.Prediction found =
-                    MixedModel.fit(cells, PRIOR, SPREADS).at(elsewhere.site()).expected(elsewhere);
+                    MixedModel.fit(cells, PRIOR, SPREADS).at(elsewhere.site()).predict(elsewhere);
             assertEquals(mean, found.mean(), 1e-9);
             assertEquals(variance, found.variance(), 1e-9);
         }
@@ -113,13 +113,13 @@ class MixedModelTest {
         List<Cell> cells = new ArrayList<>(drawn(new Random(3)));
         Cell asked = cell(50, 500, 1, DayPart.DAY, 0, 1, 1);
         MixedModel.Prediction before =
-                MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).expected(asked);
+                MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).predict(asked);
         cells.add(cell(50, 400, 1, DayPart.DAY, before.mean() + 1, 5, 1));
         MixedModel.Prediction earlier =
-                MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).expected(asked);
+                MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).predict(asked);
         cells.add(cell(50, 500, 1, DayPart.DAY, before.mean() + 1, 5, 1));
         MixedModel.Prediction now =
-                MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).expected(asked);
+                MixedModel.fit(cells, PRIOR, SPREADS).at(asked.site()).predict(asked);
         assertTrue(before.mean() < earlier.mean() && earlier.mean() < now.mean() && now.mean() < before.mean() + 1);
         assertTrue(before.variance() > earlier.variance() && earlier.variance() > now.variance());
     }
@@ -137,7 +137,7 @@ class MixedModelTest {
                 unlike.add(cell(place, place, k, DayPart.DAY, 2 + 1.5 * own + scatter, 2, 0));
             }
         }
-        assertTrue(MixedModel.learned(alike, PRIOR, SPREADS).site() < SPREADS.site());
-        assertTrue(MixedModel.learned(unlike, PRIOR, SPREADS).site() > 2 * SPREADS.site());
+        assertTrue(MixedModel.learnSpreads(alike, PRIOR, SPREADS).site() < SPREADS.site());
+        assertTrue(MixedModel.learnSpreads(unlike, PRIOR, SPREADS).site() > 2 * SPREADS.site());
     }
 }

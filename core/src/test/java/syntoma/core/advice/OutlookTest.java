@@ -68,7 +68,7 @@ class OutlookTest {
 
     private static List<AdvisedOption> ranked(
             List<Option> options, List<Outlook> outlooks, Outlook.RunRequirement asked) {
-        return AdvisedOption.ranked(IntStream.range(0, options.size())
+        return AdvisedOption.rank(IntStream.range(0, options.size())
                 .mapToObj(i -> AdvisedOption.of(options.get(i), outlooks.get(i), asked, 10))
                 .toList());
     }

@@ -67,7 +67,7 @@ class TonightTest {
     @Test
     void what_was_proven_here_goes_before_what_is_predicted() {
         List<StayVerdict> proven = List.of(new StayVerdict("Mast panel", "Roof dome", Set.of("Ostrel")));
-        List<AdvisedOption> ranked = AdvisedOption.ranked(List.of(DOME, MAST), proven);
+        List<AdvisedOption> ranked = AdvisedOption.rank(List.of(DOME, MAST), proven);
         assertEquals(List.of(MAST, DOME), ranked);
         Tonight tonight = new Tonight(ranked, Optional.of(DOME), Optional.empty(), NOT_SILENT, proven);
         assertTrue(tonight.says("Video calls").startsWith("Use Mast panel on Ostrel"), tonight.says("Video calls"));
@@ -75,9 +75,9 @@ class TonightTest {
                 Optional.of("Measured side by side here, it is the one to use instead of Roof dome."),
                 tonight.whyHere(0));
         List<StayVerdict> elsewhere = List.of(new StayVerdict("Mast panel", "Roof dome", Set.of("Brissa")));
-        assertEquals(List.of(DOME, MAST), AdvisedOption.ranked(List.of(DOME, MAST), elsewhere));
+        assertEquals(List.of(DOME, MAST), AdvisedOption.rank(List.of(DOME, MAST), elsewhere));
         List<StayVerdict> circle = List.of(proven.get(0), new StayVerdict("Roof dome", "Mast panel", Set.of("Ostrel")));
-        assertEquals(2, AdvisedOption.ranked(List.of(DOME, MAST), circle).size());
+        assertEquals(2, AdvisedOption.rank(List.of(DOME, MAST), circle).size());
     }
 
     @Test

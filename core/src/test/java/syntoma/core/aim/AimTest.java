@@ -39,7 +39,7 @@ class AimTest {
         Random random = new Random(seed);
         List<Sweep.Point> points = new ArrayList<>();
         for (int deg = 0; deg < 360; deg += 30) {
-            double lost = Sweep.lost(deg - best, 60, 22);
+            double lost = Sweep.offTargetLossDb(deg - best, 60, 22);
             points.add(new Sweep.Point(deg, -90 - lost + scatter * random.nextGaussian()));
         }
         return points;
@@ -49,7 +49,7 @@ class AimTest {
     @CsvSource({"0", "47", "180", "355"})
     void a_sweep_finds_the_heading_its_width_and_what_is_lost_beside_it(double best) {
         Sweep.Fit fit = Sweep.of(levels(best, 0, 1)).fit().orElseThrow();
-        assertEquals(0, Bearing.apart(fit.bestDeg(), best), 1);
+        assertEquals(0, Bearing.difference(fit.bestDeg(), best), 1);
         assertEquals(60, fit.widthDeg(), 3);
         assertEquals(-90, fit.topDb(), 0.3);
         // half power at half the width: 10 n log cos²(15°) = −3 dB
@@ -63,7 +63,7 @@ class AimTest {
         int held = 0;
         for (int seed = 0; seed < 60; seed++) {
             Sweep.Fit fit = Sweep.of(levels(100, 1.5, seed)).fit().orElseThrow();
-            held += Math.abs(Bearing.apart(fit.bestDeg(), 100)) <= fit.surenessDeg() ? 1 : 0;
+            held += Math.abs(Bearing.difference(fit.bestDeg(), 100)) <= fit.surenessDeg() ? 1 : 0;
         }
         assertTrue(held >= 52, held + " of 60");
     }

@@ -51,7 +51,7 @@ class BandsTest {
         assertEquals(
                 List.of("n48", "n77", "n78"),
                 channel.candidates().stream().map(Band::name).toList());
-        Channel settled = Channels.nrarfcn(640000, Bands.named("n78"));
+        Channel settled = Channels.nrarfcn(640000, Bands.of("n78"));
         assertEquals("n78", settled.band().orElseThrow().name());
         assertEquals(Optional.of(3600.0), settled.uplinkMhz());
     }
@@ -59,7 +59,7 @@ class BandsTest {
     @ParameterizedTest
     @CsvSource({"152600, n28, 763.0, 708.0", "430000, n1, 2150.0, 1960.0", "161200, n20, 806.0, 847.0"})
     void nr_pairs_its_spans_by_the_default_spacing(int number, String band, double down, double up) {
-        Channel channel = Channels.nrarfcn(number, Bands.named(band));
+        Channel channel = Channels.nrarfcn(number, Bands.of(band));
         assertEquals(down, channel.downlinkMhz(), 1e-9);
         assertEquals(up, channel.uplinkMhz().orElseThrow(), 1e-9);
     }
@@ -92,18 +92,18 @@ class BandsTest {
     void every_band_has_a_downlink_and_sdl_bands_no_uplink() {
         for (Band band : Bands.all()) {
             assertEquals(band.duplex() == Duplex.SDL, band.uplink().isEmpty(), band.name());
-            assertEquals(band, Bands.named(band.name().toLowerCase(Locale.ROOT)));
+            assertEquals(band, Bands.of(band.name().toLowerCase(Locale.ROOT)));
         }
     }
 
     @Test
     void unknown_names_and_numbers_are_refused_in_words() {
-        assertTrue(message(() -> Bands.named("B15")).contains("“B15”"));
-        assertTrue(message(() -> Bands.named("n80")).contains("supplementary uplink"));
-        assertTrue(message(() -> Bands.named(" ")).contains("no band"));
+        assertTrue(message(() -> Bands.of("B15")).contains("“B15”"));
+        assertTrue(message(() -> Bands.of("n80")).contains("supplementary uplink"));
+        assertTrue(message(() -> Bands.of(" ")).contains("no band"));
         assertTrue(message(() -> Channels.earfcn(7400)).contains("7400"));
         assertTrue(message(() -> Channels.nrarfcn(-1)).contains("0 to 3279165"));
-        assertTrue(message(() -> Channels.nrarfcn(620000, Bands.named("n41"))).contains("not in the downlink"));
+        assertTrue(message(() -> Channels.nrarfcn(620000, Bands.of("n41"))).contains("not in the downlink"));
     }
 
     private static String message(org.junit.jupiter.api.function.Executable call) {
@@ -113,7 +113,7 @@ class BandsTest {
     /** Band 32 has no uplink: what misses its downlink has nothing of it, and is not "uplink only". */
     @Test
     void a_band_without_an_uplink_that_is_missed_has_no_downlink() {
-        Band sdl = Bands.named("B32");
+        Band sdl = Bands.of("B32");
         Coverage missed = Coverage.of(
                 sdl,
                 List.of(LinkShare.of("Bittern", sdl, List.of(new Span(1805, 1880)), List.of(new Span(1710, 1785)))));

@@ -28,16 +28,16 @@ class ChainArithmeticTest {
     @ParameterizedTest
     @CsvSource({"100-class, 75.0, 128.0", "RG-58, 47.0, 87.0", "195-class, 36.5, 62.4", "240-class, 24.8, 42.4"})
     void a_class_passes_through_its_two_datasheet_points(String name, double at900, double at2500) {
-        CableClass cable = CableClass.named(name);
+        CableClass cable = CableClass.of(name);
         assertEquals(at900, cable.lossDb(900, 100), 1e-9);
         assertEquals(at2500, cable.lossDb(2500, 100), 1e-9);
     }
 
     @Test
     void between_and_beyond_the_points_loss_follows_root_and_line() {
-        assertEquals(35.6, CableClass.named("240-class").lossDb(1800, 100), 0.05);
-        assertEquals(12.8, CableClass.named("400-class").lossDb(900, 100), 1e-9);
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> CableClass.named("500-class"))
+        assertEquals(35.6, CableClass.of("240-class").lossDb(1800, 100), 0.05);
+        assertEquals(12.8, CableClass.of("400-class").lossDb(900, 100), 1e-9);
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> CableClass.of("500-class"))
                 .getMessage()
                 .contains("400-class"));
     }
@@ -88,11 +88,11 @@ class ChainArithmeticTest {
     @Test
     void a_staircase_sums_its_steps_and_takes_the_shell_as_baseline() {
         Antenna antenna = Rigs.antenna("Rowan", List.of(Rigs.range(700, 960, 8.5, 8.5)), Rigs.lead("1", "SMA-male", 3));
-        Cable extension = new Cable(
-                "ext", CableClass.named("240-class"), 4.5, Connector.of("SMA-female"), Connector.of("SMA-male"));
+        Cable extension =
+                new Cable("ext", CableClass.of("240-class"), 4.5, Connector.of("SMA-female"), Connector.of("SMA-male"));
         Chain chain = Rigs.chain(Rigs.router(2), Rigs.run(antenna, List.of(extension), Placement.ROOF, 0));
         Staircase stairs = stairs(chain, 806);
-        double cable = CableClass.named("240-class").lossDb(806, 7.5);
+        double cable = CableClass.of("240-class").lossDb(806, 7.5);
         assertEquals(8.5 - cable - 0.30, stairs.netDb().getAsDouble(), 1e-9);
         assertEquals(stairs.netDb().getAsDouble() + 12, stairs.deltaDb().getAsDouble(), 1e-9);
         // shell 4, own antenna 3, stated gain 2, half of two pairs of connectors
@@ -145,7 +145,7 @@ class ChainArithmeticTest {
 
     @Test
     void ninety_percent_of_a_span_is_enough_and_each_way_counts_alone() {
-        var b7 = Bands.named("B7");
+        var b7 = Bands.of("B7");
         LinkShare late = LinkShare.of("Bittern", b7, List.of(new Span(2620, 2690)), List.of(new Span(2510, 2570)));
         Coverage coverage = Coverage.of(b7, List.of(LinkShare.both("Curlew", 1), late));
         assertEquals(Coverage.Result.DOWNLINK_ONLY, coverage.result());
@@ -158,14 +158,14 @@ class ChainArithmeticTest {
     @Test
     void a_booster_without_tdd_covers_no_tdd_band_whatever_its_range() {
         Booster booster = Rigs.booster(List.of(new Span(3000, 4000)), List.of(new Span(3000, 4000)));
-        Coverage coverage = Coverage.of(Bands.named("n78"), List.of(booster.share(Bands.named("n78"))));
+        Coverage coverage = Coverage.of(Bands.of("n78"), List.of(booster.share(Bands.of("n78"))));
         assertEquals(Coverage.Result.NOT_COVERED, coverage.result());
         assertEquals("not through Bittern: it does not follow TDD", coverage.sentence());
     }
 
     @Test
     void what_no_sheet_says_is_unknown_unless_another_link_closes_it() {
-        var b20 = Bands.named("B20");
+        var b20 = Bands.of("B20");
         assertEquals(
                 Coverage.Result.UNKNOWN,
                 Coverage.of(b20, List.of(LinkShare.unknown("Rowan"))).result());

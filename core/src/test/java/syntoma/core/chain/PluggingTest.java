@@ -26,18 +26,18 @@ class PluggingTest {
 
     @Test
     void a_lead_that_takes_a_port_leaves_its_own_to_the_one_that_had_it() {
-        Plugging swapped = plugged("Alder/1", "M1", "Alder/2", "M2").moved("Alder/1", Optional.of("M2"));
+        Plugging swapped = plugged("Alder/1", "M1", "Alder/2", "M2").withLeadAt("Alder/1", Optional.of("M2"));
         assertEquals(plugged("Alder/1", "M2", "Alder/2", "M1"), swapped);
     }
 
     @Test
     void a_loose_lead_that_takes_a_port_makes_the_other_one_loose() {
-        assertEquals(plugged("Alder/2", "M1"), plugged("Alder/1", "M1").moved("Alder/2", Optional.of("M1")));
+        assertEquals(plugged("Alder/2", "M1"), plugged("Alder/1", "M1").withLeadAt("Alder/2", Optional.of("M1")));
         assertEquals(
                 plugged("Alder/2", "M2"),
-                plugged("Alder/1", "M1", "Alder/2", "M2").moved("Alder/1", Optional.empty()));
+                plugged("Alder/1", "M1", "Alder/2", "M2").withLeadAt("Alder/1", Optional.empty()));
         Plugging same = plugged("Alder/1", "M1");
-        assertEquals(same, same.moved("Alder/1", Optional.of("M1")));
+        assertEquals(same, same.withLeadAt("Alder/1", Optional.of("M1")));
     }
 
     @Test
@@ -78,7 +78,7 @@ class PluggingTest {
         Plugging plugging = Wiring.of(chain).plugging();
         for (int i = 0; i < moves; i++) {
             String port = "M" + (1 + random.nextInt(4));
-            plugging = plugging.moved(
+            plugging = plugging.withLeadAt(
                     "Alder/" + (1 + random.nextInt(4)), port.equals("M4") ? Optional.empty() : Optional.of(port));
             plugging.check(chain);
         }

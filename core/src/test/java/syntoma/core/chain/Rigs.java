@@ -32,7 +32,7 @@ public final class Rigs {
         return new Lead(
                 label,
                 use,
-                Optional.of(CableClass.named("240-class")),
+                Optional.of(CableClass.of("240-class")),
                 OptionalDouble.of(2),
                 Connector.of(connector),
                 List.of());
@@ -42,7 +42,7 @@ public final class Rigs {
         return new Lead(
                 label,
                 Use.CELLULAR,
-                Optional.of(CableClass.named("240-class")),
+                Optional.of(CableClass.of("240-class")),
                 OptionalDouble.of(lengthM),
                 Connector.of(connector),
                 List.of());

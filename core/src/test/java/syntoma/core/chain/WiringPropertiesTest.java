@@ -120,7 +120,7 @@ class WiringPropertiesTest {
     void an_extension_lowers_the_net_by_its_loss_and_a_joint(@ForAll @DoubleRange(min = 0.5, max = 20) double metres) {
         Antenna antenna = Rigs.wide("Rowan", 2);
         Cable cable = new Cable(
-                "ext", CableClass.named("240-class"), metres, Connector.of("SMA-female"), Connector.of("SMA-male"));
+                "ext", CableClass.of("240-class"), metres, Connector.of("SMA-female"), Connector.of("SMA-male"));
         Chain plain = Rigs.chain(Rigs.router(2), Rigs.onRoof(antenna));
         Chain longer = Rigs.chain(Rigs.router(2), Rigs.run(antenna, List.of(cable), Placement.ROOF, 0));
         double before = Staircase.of(

@@ -25,7 +25,7 @@ import syntoma.core.fit.FitCase;
 
 /** What a chain must have, costs and brings. */
 class CandidateTest {
-    private static final List<Band> BANDS = List.of(Bands.named("B20"), Bands.named("B3"));
+    private static final List<Band> BANDS = List.of(Bands.of("B20"), Bands.of("B3"));
     private static final Chain SOUND = Rigs.chain(Rigs.router(2), Rigs.onRoof(Rigs.wide("Alder", 2)));
 
     private static Candidate judged(Chain chain, List<Purchase> parts, Demand demand) {

@@ -212,7 +212,7 @@ class PlannerTest {
 
     @Test
     void a_setup_without_parts_has_work_that_nobody_knows() {
-        Question question = free(2, Noise.USUAL, DOME, Contender.named("Old hotspot", "Tarnwave"));
+        Question question = free(2, Noise.USUAL, DOME, Contender.ofName("Old hotspot", "Tarnwave"));
         assertTrue(question.unknownParts().orElse("").startsWith("Gear does not say what Old hotspot is made of"));
         assertEquals(Optional.empty(), free(2, Noise.USUAL, DOME, MAST).unknownParts());
     }
@@ -221,7 +221,7 @@ class PlannerTest {
     @CsvSource({"1, 1.4, contenders", "17, 1.4, contenders", "2, 1, difference", "2, 11, difference"})
     void refuses_what_is_no_question(int contenders, double difference, String field) {
         List<Contender> many = IntStream.range(0, contenders)
-                .mapToObj(i -> Contender.named("Setup " + i, "Tarnwave"))
+                .mapToObj(i -> Contender.ofName("Setup " + i, "Tarnwave"))
                 .toList();
         String said = assertThrows(
                         IllegalArgumentException.class,

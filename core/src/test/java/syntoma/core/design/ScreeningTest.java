@@ -107,7 +107,7 @@ class ScreeningTest {
     void a_change_goes_on_with_the_setup_that_it_was_made_to() {
         Variation held = new Variation(Variation.Kind.BANDS, "B3");
         TriedSetup changed = new TriedSetup("Dome, " + held.phrase(), "Tarnwave", Optional.of(held));
-        assertEquals(new Template.Choice("Dome", "Tarnwave", Optional.of(held)), changed.again());
+        assertEquals(new Template.Choice("Dome", "Tarnwave", Optional.of(held)), changed.toChoice());
         assertTrue(changed.isCalled("Dome, " + held.phrase() + " on Tarnwave"));
     }
 }

@@ -64,9 +64,9 @@ class SheetRulesTest {
                         .get(Work.LEADS));
         List<Move> moves =
                 RigState.UNKNOWN.movesTo(Rig.of("Curlew").antenna("Rowan", 3).arrangement());
-        assertEquals(Map.of(Work.MAST_UP, 20.0, Work.LEADS, 8.0), LearnedMinutes.shared(moves, 28));
-        assertEquals(Map.of(), LearnedMinutes.shared(moves, 61), "who took an hour was doing something else");
-        assertEquals(Map.of(), LearnedMinutes.shared(List.of(), 5));
+        assertEquals(Map.of(Work.MAST_UP, 20.0, Work.LEADS, 8.0), LearnedMinutes.share(moves, 28));
+        assertEquals(Map.of(), LearnedMinutes.share(moves, 61), "who took an hour was doing something else");
+        assertEquals(Map.of(), LearnedMinutes.share(List.of(), 5));
     }
 
     @Test

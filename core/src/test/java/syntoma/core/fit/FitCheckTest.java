@@ -46,7 +46,7 @@ class FitCheckTest {
             onRoof(wide("Alder", 2)));
 
     private static FitCase fit(Chain chain, List<Adapter> spares) {
-        return FitCase.of(chain, "Tarnwave", List.of(Bands.named("B20")), spares, Demand.NONE);
+        return FitCase.of(chain, "Tarnwave", List.of(Bands.of("B20")), spares, Demand.NONE);
     }
 
     private static Adapter pigtail(String name, double price) {
@@ -107,28 +107,27 @@ class FitCheckTest {
     void a_booster_leaves_one_stream() {
         List<Span> all = List.of(new Span(700, 3000));
         Chain boosted = Rigs.withBooster(chain(router(4), onRoof(wide("Alder", 1))), Rigs.booster(all, all));
-        assertEquals(OptionalInt.of(1), fit(boosted, List.of()).streams(Bands.named("B20")));
-        assertEquals(OptionalInt.of(1), fit(boosted, List.of()).streams().most());
+        assertEquals(OptionalInt.of(1), fit(boosted, List.of()).streams(Bands.of("B20")));
+        assertEquals(OptionalInt.of(1), fit(boosted, List.of()).streams().mostStreams());
     }
 
     private static FitCase on(Chain chain, String... bands) {
-        return FitCase.of(
-                chain, "Tarnwave", Arrays.stream(bands).map(Bands::named).toList(), List.of(), Demand.NONE);
+        return FitCase.of(chain, "Tarnwave", Arrays.stream(bands).map(Bands::of).toList(), List.of(), Demand.NONE);
     }
 
     @Test
     void streams_are_by_the_technology_of_the_band() {
         Device two = with(router(4), "layers", Map.of(Band.Technology.LTE, 2, Band.Technology.NR, 4));
         FitCase fit = on(chain(two, onRoof(wide("Rowan", 4))), "B3", "n78");
-        assertEquals(OptionalInt.of(2), fit.streams(Bands.named("B3")));
-        assertEquals(OptionalInt.of(4), fit.streams(Bands.named("n78")));
+        assertEquals(OptionalInt.of(2), fit.streams(Bands.of("B3")));
+        assertEquals(OptionalInt.of(4), fit.streams(Bands.of("n78")));
         assertEquals(
                 "It fits. Two streams on LTE and four on NR reach Curlew.",
                 FitCheck.of(fit).headline().toString());
         Device lteAlone = with(router(4), "layers", Map.of(Band.Technology.LTE, 2));
         FitCase open = on(chain(lteAlone, onRoof(wide("Rowan", 4))), "B3", "n78");
-        assertEquals(OptionalInt.empty(), open.streams(Bands.named("n78")));
-        assertEquals(OptionalInt.empty(), open.streams().most());
+        assertEquals(OptionalInt.empty(), open.streams(Bands.of("n78")));
+        assertEquals(OptionalInt.empty(), open.streams().mostStreams());
         assertEquals(
                 "It fits. Two streams on LTE reach Curlew; on NR that is unknown.",
                 FitCheck.of(open).headline().toString());
@@ -141,16 +140,15 @@ class FitCheckTest {
                 antenna("Rowan", List.of(range(3300, 4200, 9, 9)), lead("1", "SMA-male"), lead("2", "SMA-male"));
         FitCase fit = on(chain(router(4), onRoof(dome), onRoof(panel)), "B20", "B3", "n78");
         assertEquals(3, fit.reach().works());
-        assertEquals(OptionalInt.of(2), fit.streams(Bands.named("B3")));
-        assertEquals(OptionalInt.of(2), fit.streams(Bands.named("n78")));
-        assertEquals("Alder 1", fit.best(Bands.named("B3")).orElseThrow().lead().label());
-        assertEquals(
-                "Rowan 1", fit.best(Bands.named("n78")).orElseThrow().lead().label());
+        assertEquals(OptionalInt.of(2), fit.streams(Bands.of("B3")));
+        assertEquals(OptionalInt.of(2), fit.streams(Bands.of("n78")));
+        assertEquals("Alder 1", fit.best(Bands.of("B3")).orElseThrow().lead().label());
+        assertEquals("Rowan 1", fit.best(Bands.of("n78")).orElseThrow().lead().label());
         // 9 dBi less 2 m of 240-class less a pair of connectors, out of 18 dB of steel
-        double cable = 2 * CableClass.named("240-class").lossDb(3550, 1);
+        double cable = 2 * CableClass.of("240-class").lossDb(3550, 1);
         assertEquals(
                 9 - cable - 0.15 + 18,
-                fit.staircase(Bands.named("n78")).orElseThrow().deltaDb().orElseThrow(),
+                fit.staircase(Bands.of("n78")).orElseThrow().deltaDb().orElseThrow(),
                 1e-9);
     }
 
@@ -159,8 +157,8 @@ class FitCheckTest {
         Lead high = with(lead("high", "SMA-male"), "ranges", List.of(range(3300, 4200, 6, 6)));
         Antenna mixed = antenna("Alder", List.of(range(600, 2700, 4, 4)), lead("1", "SMA-male"), high);
         FitCase fit = on(chain(router(2), onRoof(mixed)), "B3", "n78");
-        assertEquals(OptionalInt.of(1), fit.streams(Bands.named("B3")));
-        assertEquals(OptionalInt.of(1), fit.streams(Bands.named("n78")));
+        assertEquals(OptionalInt.of(1), fit.streams(Bands.of("B3")));
+        assertEquals(OptionalInt.of(1), fit.streams(Bands.of("n78")));
         assertEquals(2, fit.reach().works());
     }
 
@@ -175,23 +173,23 @@ class FitCheckTest {
         assertEquals(0, fit.reach().works());
         assertEquals(
                 Coverage.Result.NOT_COVERED,
-                fit.reach().of(Bands.named("B32")).orElseThrow().result());
-        assertTrue(fit.staircase(Bands.named("B32")).isEmpty(), "no prediction");
+                fit.reach().of(Bands.of("B32")).orElseThrow().result());
+        assertTrue(fit.staircase(Bands.of("B32")).isEmpty(), "no prediction");
     }
 
     @Test
     void a_listed_band_that_holds_another_leaves_that_one_open() {
         Device wide = with(router(2), "bands", Optional.of(Set.of("n77", "B41")));
         FitCase fit = on(chain(wide, onRoof(wide("Alder", 2))), "n78", "B38", "B3");
-        Coverage n78 = fit.reach().of(Bands.named("n78")).orElseThrow();
+        Coverage n78 = fit.reach().of(Bands.of("n78")).orElseThrow();
         assertEquals(Coverage.Result.UNKNOWN, n78.result());
         assertTrue(n78.sentence().contains("it lists n77, which holds n78"), n78.sentence());
         assertEquals(
                 Coverage.Result.UNKNOWN,
-                fit.reach().of(Bands.named("B38")).orElseThrow().result());
+                fit.reach().of(Bands.of("B38")).orElseThrow().result());
         assertEquals(
                 Coverage.Result.NOT_COVERED,
-                fit.reach().of(Bands.named("B3")).orElseThrow().result());
+                fit.reach().of(Bands.of("B3")).orElseThrow().result());
     }
 
     @Test
@@ -206,13 +204,13 @@ class FitCheckTest {
     @Test
     void what_is_not_stated_leaves_the_streams_open() {
         Chain sound = chain(router(2), onRoof(wide("Alder", 2)));
-        assertEquals(OptionalInt.of(2), on(sound, "B20").streams().most());
+        assertEquals(OptionalInt.of(2), on(sound, "B20").streams().mostStreams());
         for (Chain open : List.of(
                 chain(Changed.unknownPorts(router(2)), onRoof(wide("Alder", 2))),
                 chain(with(router(2), "layers", Map.of()), onRoof(wide("Alder", 2))),
                 chain(router(2), onRoof(with(wide("Alder", 2), "leads", List.of()))),
                 chain(with(with(router(2), "internal", Optional.empty()), "ownAntennas", Optional.empty())))) {
-            assertEquals(OptionalInt.empty(), on(open, "B20").streams().most(), open.summary());
+            assertEquals(OptionalInt.empty(), on(open, "B20").streams().mostStreams(), open.summary());
             assertFalse(FitCheck.of(on(open, "B20")).blocked());
         }
     }

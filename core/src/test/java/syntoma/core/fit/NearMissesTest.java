@@ -69,9 +69,9 @@ class NearMissesTest {
     static Stream<Near> nearMisses() {
         List<Span> all = List.of(new Span(600, 4000));
         Cable fits = new Cable(
-                "turned", CableClass.named("240-class"), 2, Connector.of("SMA-male"), Connector.of("SMA-female"));
+                "turned", CableClass.of("240-class"), 2, Connector.of("SMA-male"), Connector.of("SMA-female"));
         Cable thinShort = new Cable(
-                "short", CableClass.named("100-class"), 0.5, Connector.of("SMA-female"), Connector.of("SMA-male"));
+                "short", CableClass.of("100-class"), 0.5, Connector.of("SMA-female"), Connector.of("SMA-male"));
         Adapter reverse = new Adapter(
                 "reverse",
                 Connector.of("RP-SMA-female"),

@@ -87,7 +87,7 @@ class PlantedMisfitsTest {
         Antenna reversed =
                 antenna("Alder", List.of(range(600, 6000, 5, 6)), lead("1", "SMA-male"), lead("4", "RP-SMA-male"));
         Cable wrong = new Cable(
-                "N extension", CableClass.named("400-class"), 3, Connector.of("N-female"), Connector.of("N-male"));
+                "N extension", CableClass.of("400-class"), 3, Connector.of("N-female"), Connector.of("N-male"));
         Adapter rigid = new Adapter(
                 "A",
                 Connector.of("SMA-female"),
@@ -193,10 +193,10 @@ class PlantedMisfitsTest {
                 lead("2", "SMA-male"));
         Antenna none =
                 antenna("Teasel", List.of(range(2400, 2500, 3, 3)), lead("1", "SMA-male"), lead("2", "SMA-male"));
-        Cable thin = new Cable(
-                "thin", CableClass.named("100-class"), 7, Connector.of("SMA-female"), Connector.of("SMA-male"));
-        Cable awful = new Cable(
-                "reel", CableClass.named("100-class"), 30, Connector.of("SMA-female"), Connector.of("SMA-male"));
+        Cable thin =
+                new Cable("thin", CableClass.of("100-class"), 7, Connector.of("SMA-female"), Connector.of("SMA-male"));
+        Cable awful =
+                new Cable("reel", CableClass.of("100-class"), 30, Connector.of("SMA-female"), Connector.of("SMA-male"));
         Chain boosted = chain(router(2), onRoof(wide("Alder", 1)));
         return Stream.of(
                 blocker("antenna for Wi-Fi bands alone", chain(router(2), onRoof(none)), "no-band-works", "Tarnwave"),
@@ -378,7 +378,7 @@ class PlantedMisfitsTest {
     }
 
     static List<FitFinding> check(Chain chain) {
-        var bands = Stream.of("B3", "B7", "B20", "n78").map(Bands::named).toList();
+        var bands = Stream.of("B3", "B7", "B20", "n78").map(Bands::of).toList();
         return FitCheck.of(FitCase.of(chain, "Tarnwave", bands, List.of(), Demand.NONE))
                 .all();
     }

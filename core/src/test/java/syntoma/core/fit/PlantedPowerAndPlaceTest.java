@@ -86,7 +86,7 @@ class PlantedPowerAndPlaceTest {
     }
 
     private static Cable cable(String cableClass, double metres, String first, String second) {
-        return new Cable("ext", CableClass.named(cableClass), metres, Connector.of(first), Connector.of(second));
+        return new Cable("ext", CableClass.of(cableClass), metres, Connector.of(first), Connector.of(second));
     }
 
     private static Chain onMast(double mastM, double leadM) {

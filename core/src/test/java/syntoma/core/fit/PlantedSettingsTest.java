@@ -283,7 +283,7 @@ class PlantedSettingsTest {
     }
 
     private static List<FitFinding> check(Chain chain) {
-        var bands = Stream.of("B3", "B7", "B20", "n78").map(Bands::named).toList();
+        var bands = Stream.of("B3", "B7", "B20", "n78").map(Bands::of).toList();
         return FitCheck.of(FitCase.of(chain, "Tarnwave", bands, List.of(), DEMAND))
                 .all();
     }

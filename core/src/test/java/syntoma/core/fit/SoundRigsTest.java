@@ -74,8 +74,8 @@ class SoundRigsTest {
                 false,
                 OptionalDouble.empty(),
                 OptionalDouble.empty());
-        Cable thick = new Cable(
-                "thick", CableClass.named("400-class"), 5, Connector.of("SMA-female"), Connector.of("SMA-male"));
+        Cable thick =
+                new Cable("thick", CableClass.of("400-class"), 5, Connector.of("SMA-female"), Connector.of("SMA-male"));
         Chain plain = chain(router(2), onRoof(wide("Alder", 2)));
         return Stream.of(
                 plain,

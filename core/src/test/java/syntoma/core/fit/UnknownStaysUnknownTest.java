@@ -34,7 +34,7 @@ import syntoma.core.chain.Staircase;
 /** Whatever one statement is left out of a sheet of a sound rig, each result stays the same or becomes unknown. */
 class UnknownStaysUnknownTest {
     private static final List<Band> BANDS =
-            Stream.of("B3", "B7", "B20", "n78").map(Bands::named).toList();
+            Stream.of("B3", "B7", "B20", "n78").map(Bands::of).toList();
     private static final Demand DEMAND =
             new Demand(OptionalDouble.of(25), OptionalDouble.of(5), 90, List.of(syntoma.core.chain.Feature.VPN));
 

@@ -37,7 +37,7 @@ class BuildTest {
     /** All that has to be done before a task, however far before. */
     private static Set<String> before(TaskList tasks, String key) {
         Set<String> before = new HashSet<>();
-        for (Task task : tasks.before(tasks.named(key).orElseThrow())) {
+        for (Task task : tasks.before(tasks.find(key).orElseThrow())) {
             before.add(task.key());
             before.addAll(before(tasks, task.key()));
         }
@@ -105,16 +105,16 @@ class BuildTest {
     @Test
     void who_does_not_drill_has_no_hole_and_who_does_waits_for_the_sealant() {
         Build magnet = build(Foot.Fixing.MAGNET, Shell.STEEL, false);
-        assertFalse(magnet.tasks().named("drill").isPresent());
-        assertTrue(magnet.tasks().named("close-inlet").isPresent(), "its leads come in by an opening that there is");
+        assertFalse(magnet.tasks().find("drill").isPresent());
+        assertTrue(magnet.tasks().find("close-inlet").isPresent(), "its leads come in by an opening that there is");
         Schedule quick = Schedule.of(magnet.tasks(), Hours.daily(1, 9 * 60, 18 * 60, 1));
-        assertTrue(quick.until() <= 18 * 60, quick.toString());
+        assertTrue(quick.end() <= 18 * 60, quick.toString());
         Build drilled = build(Foot.Fixing.DRILLED, Shell.GRP, false);
         assertTrue(
                 drilled.parts(Build.CableNeeds.NOTHING).get(2).toString().contains("without solvents"),
                 drilled.parts(Build.CableNeeds.NOTHING).toString());
         Schedule slow = Schedule.of(drilled.tasks(), Hours.daily(1, 9 * 60, 18 * 60, 3));
-        assertTrue(slow.until() > 24 * 60 + 9 * 60, "no earlier than the next morning");
+        assertTrue(slow.end() > 24 * 60 + 9 * 60, "no earlier than the next morning");
         Schedule.Slot seal = slow.slots().stream()
                 .filter(s -> s.task().key().equals("seal"))
                 .findFirst()
@@ -123,14 +123,14 @@ class BuildTest {
                 .filter(s -> s.task().key().equals("leak-test"))
                 .findFirst()
                 .orElseThrow();
-        assertTrue(water.from() >= seal.until() + Build.SEALANT_CURES_MIN);
+        assertTrue(water.from() >= seal.end() + Build.SEALANT_CURES_MIN);
         assertTrue(
-                slow.slots().stream().anyMatch(s -> s.from() >= seal.until() && s.until() <= water.from()),
+                slow.slots().stream().anyMatch(s -> s.from() >= seal.end() && s.end() <= water.from()),
                 "other work fills the wait");
     }
 
     private static Build.AddedTask added(String key, int minutes, List<String> after, List<String> before) {
-        return new Build.AddedTask(Task.plain(key, minutes, 1, 0, after), before);
+        return new Build.AddedTask(Task.ofTime(key, minutes, 1, 0, after), before);
     }
 
     @Test
@@ -141,10 +141,10 @@ class BuildTest {
                 Map.of("pilot", 17, "route", 33));
         assertTrue(before(tasks, "fit").contains("own-1"));
         assertTrue(before(tasks, "own-1").contains("drill"));
-        Task route = tasks.named("route").orElseThrow();
+        Task route = tasks.find("route").orElseThrow();
         assertEquals(90, route.minutes(), "what is put in by hand goes before what was learned");
         assertTrue(route.after().contains("fit") && !route.cautions().isEmpty(), "the rest of it stays");
-        assertEquals(17, tasks.named("pilot").orElseThrow().minutes());
+        assertEquals(17, tasks.find("pilot").orElseThrow().minutes());
         assertEquals(drilled.tasks().inOrder().size() + 1, tasks.inOrder().size());
     }
 
@@ -154,8 +154,8 @@ class BuildTest {
         TaskList tasks = magnet.tasks(
                 List.of(added("own-1", 25, List.of("edge"), List.of("seal")), added("drill", 5, List.of(), List.of())),
                 Map.of());
-        assertEquals(List.of(), tasks.named("own-1").orElseThrow().after());
-        assertFalse(tasks.named("drill").isPresent());
+        assertEquals(List.of(), tasks.find("own-1").orElseThrow().after());
+        assertFalse(tasks.find("drill").isPresent());
     }
 
     @Test

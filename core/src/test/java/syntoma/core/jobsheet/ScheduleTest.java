@@ -15,7 +15,7 @@ class ScheduleTest {
     private static final int STEP_MIN = 15;
 
     private static Task task(String key, int minutes, int waitMin, String... after) {
-        return Task.plain(key, minutes, 1, waitMin, List.of(after));
+        return Task.ofTime(key, minutes, 1, waitMin, List.of(after));
     }
 
     private static String message(Runnable call) {
@@ -101,7 +101,7 @@ class ScheduleTest {
                     after.add("t" + k);
                 }
             }
-            tasks.add(Task.plain(
+            tasks.add(Task.ofTime(
                     "t" + i,
                     STEP_MIN * (1 + random.nextInt(12)),
                     1 + random.nextInt(people),
@@ -120,7 +120,7 @@ class ScheduleTest {
             Hours hours = Hours.daily(people, 9 * 60, 17 * 60, 12);
             Schedule schedule = Schedule.of(TaskList.of(tasks), hours);
             int best = new TryingAll(tasks, hours).best;
-            assertTrue(schedule.until() <= 1.05 * best, schedule.until() + " min against " + best + ": " + tasks);
+            assertTrue(schedule.end() <= 1.05 * best, schedule.end() + " min against " + best + ": " + tasks);
             keeps(schedule, hours);
         }
     }
@@ -131,13 +131,13 @@ class ScheduleTest {
         for (Schedule.Slot slot : schedule.slots()) {
             for (String before : slot.task().after()) {
                 Schedule.Slot earlier = slots.get(before);
-                assertTrue(slot.from() >= earlier.until() + earlier.task().waitMin(), slot + " after " + earlier);
+                assertTrue(slot.from() >= earlier.end() + earlier.task().waitMin(), slot + " after " + earlier);
             }
             assertTrue(
-                    hours.spans().stream().anyMatch(s -> slot.from() >= s.from() && slot.until() <= s.until()),
+                    hours.spans().stream().anyMatch(s -> slot.from() >= s.from() && slot.end() <= s.until()),
                     slot.toString());
             int hands = schedule.slots().stream()
-                    .filter(s -> s.from() <= slot.from() && s.until() > slot.from())
+                    .filter(s -> s.from() <= slot.from() && s.end() > slot.from())
                     .mapToInt(s -> s.task().people())
                     .sum();
             assertTrue(hands <= hours.people(), slot + ": " + hands + " people");
@@ -153,14 +153,15 @@ class ScheduleTest {
                 task("leak test", 15, 0, "seal")));
         Schedule schedule = Schedule.of(tasks, Hours.daily(1, 9 * 60, 17 * 60, 2));
         assertEquals("seal", schedule.slots().get(0).task().key(), "what others wait for comes first");
-        assertEquals((24 + 9) * 60 + 15, schedule.until(), "the night is for the sealant");
+        assertEquals((24 + 9) * 60 + 15, schedule.end(), "the night is for the sealant");
         assertEquals("leak test", schedule.slots().get(3).task().key());
     }
 
     @Test
     void two_people_work_beside_each_other_where_each_needs_one() {
-        TaskList tasks = TaskList.of(List.of(task("a", 60, 0), task("b", 60, 0), Task.plain("c", 30, 2, 0, List.of())));
-        assertEquals(90, Schedule.of(tasks, Hours.daily(2, 0, 480, 1)).until());
+        TaskList tasks =
+                TaskList.of(List.of(task("a", 60, 0), task("b", 60, 0), Task.ofTime("c", 30, 2, 0, List.of())));
+        assertEquals(90, Schedule.of(tasks, Hours.daily(2, 0, 480, 1)).end());
         assertEquals("c needs 2 people; there are 1", message(() -> Schedule.of(tasks, Hours.daily(1, 0, 480, 1))));
     }
 

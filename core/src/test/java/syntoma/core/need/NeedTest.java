@@ -61,7 +61,7 @@ class NeedTest {
     @Test
     void bad_thresholds_are_refused() {
         assertThrows(IllegalArgumentException.class, () -> BuiltInNeeds.upload(-1, 8));
-        assertThrows(IllegalArgumentException.class, () -> PartOfDay.labelled("noon"));
+        assertThrows(IllegalArgumentException.class, () -> PartOfDay.fromLabel("noon"));
     }
 
     @Test
@@ -72,7 +72,7 @@ class NeedTest {
                 OptionalDouble.of(3),
                 OptionalDouble.of(250),
                 OptionalDouble.empty(),
-                PartOfDay.labelled("work hours"),
+                PartOfDay.fromLabel("work hours"),
                 1);
         // 6 Mb/s for an hour a day: 2.7 GB, 81 GB in 30 days
         assertEquals(

@@ -200,12 +200,12 @@ class PowerTest {
         // the worked wire of section 15: 5 m, 2 A, 1.5 mm², 60 °C lose 0.27 V
         assertEquals(
                 List.of("1.5 mm² loses 0.27 V on the way.", "Fuse it at 3 A, at the battery."),
-                Texts.of(run.held(1.5)));
+                Texts.of(run.compare(1.5)));
         assertTrue(
-                run.held(0.5).get(0).toString().contains("more than 3 %: take 1.5 mm²."),
-                run.held(0.5).toString());
+                run.compare(0.5).get(0).toString().contains("more than 3 %: take 1.5 mm²."),
+                run.compare(0.5).toString());
         assertEquals(
-                List.of(), PowerRun.of(PowerInput.UNKNOWN, VoltageSystem.V12, 5).held(1.5));
-        assertThrows(IllegalArgumentException.class, () -> run.held(3));
+                List.of(), PowerRun.of(PowerInput.UNKNOWN, VoltageSystem.V12, 5).compare(1.5));
+        assertThrows(IllegalArgumentException.class, () -> run.compare(3));
     }
 }

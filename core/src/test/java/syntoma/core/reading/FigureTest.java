@@ -22,8 +22,8 @@ class FigureTest {
                 List.of(columns.split(", ")),
                 List.of(Figure.values()).stream().map(Figure::label).toList());
         assertEquals("downLoadedMs", Figure.DOWN_LOADED_MS.field());
-        assertEquals(Optional.of(Figure.CELL_ID), Figure.labelled(" Cell_ID "));
-        assertEquals(Optional.empty(), Figure.labelled("bars"));
+        assertEquals(Optional.of(Figure.CELL_ID), Figure.fromLabel(" Cell_ID "));
+        assertEquals(Optional.empty(), Figure.fromLabel("bars"));
     }
 
     @Test
@@ -72,21 +72,21 @@ class FigureTest {
         assertEquals(speed.on(8) - speed.on(4), speed.on(4) - speed.on(2), 1e-12);
         assertEquals(2, speed.off(speed.on(8) - speed.on(4)), 1e-12);
         assertEquals(Math.log(1.2), speed.margin(), 1e-12);
-        assertEquals("×1.83", speed.said(1.832));
-        assertEquals("×14", speed.said(14.2));
-        assertEquals("×1.57 to ×2.14", speed.said(1.57, 2.14));
+        assertEquals("×1.83", speed.format(1.832));
+        assertEquals("×14", speed.format(14.2));
+        assertEquals("×1.57 to ×2.14", speed.format(1.57, 2.14));
     }
 
     @Test
     void levels_differ_in_decibels_and_shares_in_points() {
         Scale level = Figure.RSRP_DBM.scale();
         assertEquals(6, level.on(-90) - level.on(-96), 1e-12);
-        assertEquals("−2.4 dB", level.said(-2.4));
-        assertEquals("1.2 to 3.4 dB", level.said(1.2, 3.4));
+        assertEquals("−2.4 dB", level.format(-2.4));
+        assertEquals("1.2 to 3.4 dB", level.format(1.2, 3.4));
         Scale loss = Figure.LOSS_PCT.scale();
         assertEquals(-2.5, loss.off(loss.on(0) - loss.on(2.5)), 1e-12);
-        assertEquals("−2.5 points", loss.said(-2.5));
-        assertEquals("−3.1 to −1.9 points", loss.said(-3.1, -1.9));
+        assertEquals("−2.5 points", loss.format(-2.5));
+        assertEquals("−3.1 to −1.9 points", loss.format(-3.1, -1.9));
     }
 
     @Test

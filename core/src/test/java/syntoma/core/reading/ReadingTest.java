@@ -120,8 +120,8 @@ class ReadingTest {
 
     @Test
     void a_technology_is_read_by_its_label() {
-        assertEquals(Rat.NR_NSA, Rat.labelled("nr-nsa"));
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> Rat.labelled("6G"))
+        assertEquals(Rat.NR_NSA, Rat.fromLabel("nr-nsa"));
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> Rat.fromLabel("6G"))
                 .getMessage()
                 .contains("“6G”"));
     }

@@ -14,7 +14,7 @@ import syntoma.core.booster.UsableGain;
 import syntoma.core.chain.Shell;
 
 class BoosterPlanTest {
-    private static final List<Band> BANDS = List.of(Bands.named("B20"), Bands.named("B3"));
+    private static final List<Band> BANDS = List.of(Bands.of("B20"), Bands.of("B3"));
 
     /** 3 m, facing through 12 dB of steel with 7 and 2 dBi at 800 MHz: 40.05 + 12 − 7 − 2 = 43.05 dB of isolation. */
     private static BoosterPlacing placing(double separationM, double ratedDb) {
@@ -107,7 +107,7 @@ class BoosterPlanTest {
     @Test
     void what_it_reports_is_compared_with_what_is_calculated() {
         BoosterPlan plan = plan(2, true, -95);
-        List<String> said = plan.held(BANDS, Map.of("B20", 40.0, "B3", 34.0), true);
+        List<String> said = plan.compare(BANDS, Map.of("B20", 40.0, "B3", 34.0), true);
         assertEquals(2, said.size(), said.toString());
         assertTrue(said.get(0).startsWith("Its warning light is on"));
         assertTrue(said.get(1).startsWith("On B20 it reports 40 dB, about 15 dB more"), said.toString());

@@ -17,7 +17,7 @@ class CablingTest {
     private static final Spot DEVICE = new Spot(3, 1);
 
     private static Cabling cabling(Optional<Spot> entry, Spot... bends) {
-        return new Cabling(DEVICE, 1, entry, List.of(bends), 3, 0.3, 0.2, CableClass.named("195-class"), 1800);
+        return new Cabling(DEVICE, 1, entry, List.of(bends), 3, 0.3, 0.2, CableClass.of("195-class"), 1800);
     }
 
     private static Thing thing(Thing.Kind kind, double x, double y, double length, double width, double freeMm) {
@@ -44,7 +44,7 @@ class CablingTest {
         Thing gas = thing(Thing.Kind.GAS, 1.5, 0.52, 1, 0.02, 0);
         Thing wiring = thing(Thing.Kind.WIRING, 2, 0, 0.02, 1.5, 0);
         Thing far = thing(Thing.Kind.GAS, 0, 1.4, 4, 0.02, 0);
-        List<String> said = Texts.of(cabling(Optional.empty()).near(List.of(gas, wiring, far), ANTENNA));
+        List<String> said = Texts.of(cabling(Optional.empty()).closePasses(List.of(gas, wiring, far), ANTENNA));
         assertEquals(2, said.size(), said.toString());
         assertTrue(said.get(0).startsWith("The leads pass gas line at 0.02 m: "), said.get(0));
         assertTrue(said.get(0).contains("never tie them to it"), said.get(0));
@@ -52,9 +52,10 @@ class CablingTest {
         // round by the other side
         assertEquals(
                 List.of("The leads cross wiring: cross it at a right angle, and do not run along it."),
-                Texts.of(cabling(Optional.empty(), new Spot(1, 1)).near(List.of(gas, wiring), new Spot(1, 0.9))));
+                Texts.of(
+                        cabling(Optional.empty(), new Spot(1, 1)).closePasses(List.of(gas, wiring), new Spot(1, 0.9))));
         // over the roof to a way in behind it, nothing is passed
-        assertEquals(List.of(), cabling(Optional.of(new Spot(2.9, 1))).near(List.of(gas, wiring), ANTENNA));
+        assertEquals(List.of(), cabling(Optional.of(new Spot(2.9, 1))).closePasses(List.of(gas, wiring), ANTENNA));
     }
 
     @Test

@@ -18,7 +18,7 @@ import syntoma.core.chain.Shell;
 import syntoma.core.chain.Staircase;
 
 class SearchTest {
-    private static final CableClass CABLE = CableClass.named("195-class");
+    private static final CableClass CABLE = CableClass.of("195-class");
 
     private static Thing thing(Thing.Kind kind, String name, double x, double y, double length, double width) {
         return new Thing(kind, name, new Rect(x, y, length, width), 0.1, 0, 0);

@@ -134,8 +134,8 @@ class RunTest {
 
     @Test
     void kinds_are_known_by_name() {
-        assertEquals(RunKind.LIGHT, RunKind.labelled("light"));
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> RunKind.labelled("quick"))
+        assertEquals(RunKind.LIGHT, RunKind.fromLabel("light"));
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> RunKind.fromLabel("quick"))
                 .getMessage()
                 .contains("full, light, latency"));
     }
@@ -230,10 +230,10 @@ class RunTest {
     void a_setup_is_held_when_more_than_half_of_its_runs_are() {
         List<Cap.FlatRun> flat = List.of(flat(62, "A", 1, 10), flat(62.4, "B", 1, 11), flat(61.8, "A", 1, 10));
         CappedSetups held = CappedSetups.of(flat, Map.of("A", 3, "B", 2, "C", 4));
-        assertEquals(OptionalDouble.empty(), held.both("A", "B"), "one of two of B is not more than half");
+        assertEquals(OptionalDouble.empty(), held.commonCap("A", "B"), "one of two of B is not more than half");
         held = CappedSetups.of(flat, Map.of("A", 3, "B", 1, "C", 4));
-        assertEquals(62, held.both("A", "B").orElseThrow());
-        assertEquals(OptionalDouble.empty(), held.both("A", "C"));
+        assertEquals(62, held.commonCap("A", "B").orElseThrow());
+        assertEquals(OptionalDouble.empty(), held.commonCap("A", "C"));
         assertEquals(CappedSetups.NONE, CappedSetups.of(List.of(), Map.of("A", 3)));
     }
 }

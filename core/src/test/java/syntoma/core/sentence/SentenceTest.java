@@ -21,7 +21,7 @@ class SentenceTest {
                 new Written(Quantity.metres(0), "0 m", "0 ft"),
                 new Written(Quantity.metres(57.2, 0), "57 m", "188 ft"),
                 new Written(Quantity.metres(-1.1, 1), "−1.1 m", "−3.6 ft"),
-                new Written(Quantity.drawn(0.5), "0.50 m", "19.7 in"),
+                new Written(Quantity.drawnLength(0.5), "0.50 m", "19.7 in"),
                 new Written(Quantity.height(2.86), "2.86 m", "9 ft 5 in"),
                 new Written(Quantity.height(3.0448), "3.04 m", "10 ft 0 in"),
                 new Written(Quantity.height(0.2), "0.20 m", "8 in"),

@@ -36,7 +36,7 @@ class SheetTextTest {
         int head = text.indexOf('\n');
         int line = text.indexOf("---\n");
         return new Sheet(
-                Kind.labelled(text.substring(0, head)),
+                Kind.fromLabel(text.substring(0, head)),
                 text.substring(head + 1, line),
                 text.substring(line + 4).lines().filter(l -> !l.isBlank()).toList());
     }
@@ -76,7 +76,7 @@ class SheetTextTest {
                         () -> SheetText.read(Kind.DEVICE, "x".repeat(SheetText.LONGEST + 1)))
                 .getMessage()
                 .contains("allowed are up to 200000"));
-        assertTrue(assertThrows(IllegalArgumentException.class, () -> Kind.labelled("boat"))
+        assertTrue(assertThrows(IllegalArgumentException.class, () -> Kind.fromLabel("boat"))
                 .getMessage()
                 .contains("device, antenna"));
     }

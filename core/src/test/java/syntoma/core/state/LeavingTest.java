@@ -60,8 +60,8 @@ class LeavingTest {
     void after_a_drive_the_mast_is_down() {
         Arrangement mast = Rig.of("Curlew").antenna("Rowan", 3).arrangement();
         RigState state = RigState.with(mast);
-        assertEquals(List.of("Rowan"), state.raised());
-        assertEquals(List.of(), state.driven().raised());
+        assertEquals(List.of("Rowan"), state.raisedAntennas());
+        assertEquals(List.of(), state.driven().raisedAntennas());
         assertEquals(
                 List.of("Raise Rowan to 3.0 m above the roof."),
                 says(state.driven().movesTo(mast)));

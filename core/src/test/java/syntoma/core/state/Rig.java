@@ -67,7 +67,7 @@ public final class Rig {
 
     /** An antenna on the roof, or so many metres above it. */
     public Rig antenna(String name, double raisedM) {
-        antennas.put(name, raisedM == 0 ? Spot.ROOF : Spot.raised(raisedM));
+        antennas.put(name, raisedM == 0 ? Spot.ROOF : Spot.onMast(raisedM));
         return this;
     }
 

@@ -70,7 +70,7 @@ class StatusTextTest {
 
     private static String part(String name, Optional<Double> value) {
         return value.map(v ->
-                        name + Values.plain(Math.round(v * 1_000) / 1_000.0).replace('−', '-'))
+                        name + Values.format(Math.round(v * 1_000) / 1_000.0).replace('−', '-'))
                 .orElse("");
     }
 

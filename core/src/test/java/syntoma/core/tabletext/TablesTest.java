@@ -144,7 +144,7 @@ class TablesTest {
         List<String> read = new ArrayList<>();
         List<String> over = List.of();
         for (List<String> row : rows) {
-            over = mapping.filled(row, over);
+            over = mapping.fill(row, over);
             Map<Figure, String> texts = mapping.measurements(over).get(0);
             read.add(texts.get(Figure.TAKEN_AT) + " " + texts.get(Figure.CAMPSITE) + " " + texts.get(Figure.SETUP) + " "
                     + texts.getOrDefault(Figure.CARRIER, "-"));
@@ -157,7 +157,7 @@ class TablesTest {
                         "2026-08-15T09:00:00+03:00 Amber Spit Mast -"),
                 read);
         Mapping plain = answered(proposal, List.of("+03:00"));
-        assertEquals(rows.get(1), plain.filled(rows.get(1), rows.get(0)));
+        assertEquals(rows.get(1), plain.fill(rows.get(1), rows.get(0)));
     }
 
     @Test

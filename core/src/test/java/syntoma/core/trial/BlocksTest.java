@@ -91,7 +91,7 @@ class BlocksTest {
 
     @Test
     void outcomes_are_read_by_their_names() {
-        assertEquals(Outcome.NO_SERVICE, Outcome.labelled("no service"));
-        assertThrows(IllegalArgumentException.class, () -> Outcome.labelled("fine"));
+        assertEquals(Outcome.NO_SERVICE, Outcome.fromLabel("no service"));
+        assertThrows(IllegalArgumentException.class, () -> Outcome.fromLabel("fine"));
     }
 }

@@ -72,7 +72,7 @@ class TypedTest {
         String plain = BigDecimal.valueOf(value).toPlainString();
         assertEquals(value, Values.typed(plain).orElseThrow());
         assertEquals(value, Values.typed(plain.replace('.', ',')).orElseThrow());
-        assertEquals(value, Values.typed(Values.plain(value)).orElseThrow());
+        assertEquals(value, Values.typed(Values.format(value)).orElseThrow());
     }
 
     @Property
@@ -91,13 +91,13 @@ class TypedTest {
                 "'a\u2009b'|a b"
             })
     void blanks_that_only_look_so_are_blanks(String text, String plain) {
-        assertEquals(plain, Text.plain(text));
+        assertEquals(plain, Text.normalise(text));
     }
 
     @Property
     void plain_text_stays_plain(@ForAll String text) {
-        String plain = Text.plain(text);
-        assertEquals(plain, Text.plain(plain));
+        String plain = Text.normalise(text);
+        assertEquals(plain, Text.normalise(plain));
         assertTrue(plain.length() <= text.length());
     }
 }

@@ -60,10 +60,10 @@ class UnitTest {
 
     @Test
     void numbers_carry_the_typographic_minus_and_no_negative_zero() {
-        assertEquals("−97", Values.plain(-97));
-        assertEquals("2.5", Values.plain(2.5));
-        assertEquals("0.0001", Values.plain(1e-4));
-        assertEquals("−0.5", Values.rounded(-0.46, 1));
-        assertEquals("0.0", Values.rounded(-0.04, 1));
+        assertEquals("−97", Values.format(-97));
+        assertEquals("2.5", Values.format(2.5));
+        assertEquals("0.0001", Values.format(1e-4));
+        assertEquals("−0.5", Values.round(-0.46, 1));
+        assertEquals("0.0", Values.round(-0.04, 1));
     }
 }

@@ -51,7 +51,7 @@ class CellsApartTest {
     }
 
     private Optional<String> said() {
-        return CellsApart.said(comparison(Figure.UP_MBPS), served);
+        return CellsApart.sentence(comparison(Figure.UP_MBPS), served);
     }
 
     @Test

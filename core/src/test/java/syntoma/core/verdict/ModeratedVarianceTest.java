@@ -101,7 +101,7 @@ class ModeratedVarianceTest {
         Plan plan = new Plan(3, Optional.of(new ModeratedVariance(4, 6, 0.2, Optional.empty())));
         Comparison c = new Comparer(Figure.UP_MBPS, samples, Optional.of(plan), CappedSetups.NONE).pair("A", "B");
         assertTrue(new JudgingRules(true, 1, 0, 0)
-                .said(c)
+                .sentences(c)
                 .contains("The run-to-run scatter is estimated with the help of four earlier trials."));
         assertEquals(
                 Optional.of(2),

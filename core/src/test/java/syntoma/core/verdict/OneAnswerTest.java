@@ -141,7 +141,7 @@ class OneAnswerTest {
         NeedRecord record = NeedRecord.of(CALLS, List.of(whole.judged(), downloadOnly.judged(), failed.judged()));
         assertEquals(new Met(2, 1), record.met());
         assertEquals(
-                "one run failed altogether", record.shortfall().orElseThrow().said());
+                "one run failed altogether", record.shortfall().orElseThrow().sentence());
     }
 
     @Test
@@ -155,7 +155,7 @@ class OneAnswerTest {
             OverallVerdict overall = OverallVerdict.of(pair, CALLS, need);
             List<String> said = new ArrayList<>();
             said.add(Headline.of(pair, overall));
-            said.add(Tonight.said(pair, Optional.empty(), overall));
+            said.add(Tonight.sentence(pair, Optional.empty(), overall));
             pair.forEach(c -> said.add(c.sentence(overall)));
             Set<String> used = new LinkedHashSet<>();
             for (String text : said) {

@@ -41,7 +41,7 @@ public final class VerdictExamples {
 
     private String made() {
         part("Better and worse, on each metric");
-        for (Figure metric : Figure.compared(f -> true)) {
+        for (Figure metric : Figure.comparedFigures(f -> true)) {
             line(comparison(metric, 2.31, 0.05, 5));
             line(comparison(metric, 0.44, 0.05, 5));
         }
@@ -131,7 +131,7 @@ public final class VerdictExamples {
 
     private void tonight(Comparison c, Met met) {
         page.append("- ")
-                .append(Tonight.said(List.of(c), Optional.of(DOME), OverallVerdict.of(List.of(c), CALLS, met(met))))
+                .append(Tonight.sentence(List.of(c), Optional.of(DOME), OverallVerdict.of(List.of(c), CALLS, met(met))))
                 .append('\n');
     }
 
@@ -187,12 +187,12 @@ public final class VerdictExamples {
 
     private void judged() {
         Set<String> rules = new LinkedHashSet<>();
-        rules.addAll(new JudgingRules(false, 1, 0, 2).said(comparison(Figure.UP_MBPS, 2, 0.1, 4)));
+        rules.addAll(new JudgingRules(false, 1, 0, 2).sentences(comparison(Figure.UP_MBPS, 2, 0.1, 4)));
         Optional<ModeratedVariance> borrowed = Optional.of(new ModeratedVariance(4, 6, 0.2, Optional.empty()));
         rules.addAll(new JudgingRules(true, 3, 0, 0)
-                .said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(5, borrowed)))));
+                .sentences(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(5, borrowed)))));
         rules.addAll(new JudgingRules(true, 1, 0, 0)
-                .said(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(3, Optional.empty())))));
+                .sentences(compare(Figure.UP_MBPS, 2, 0.1, 4, Optional.of(new Plan(3, Optional.empty())))));
         rules.forEach(rule -> page.append("- ").append(rule).append('\n'));
     }
 

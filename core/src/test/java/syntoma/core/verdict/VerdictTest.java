@@ -191,12 +191,12 @@ class VerdictTest {
     @ParameterizedTest
     @CsvSource({"0.35, 1.4, 15", "0.35, 2, 6", "0.2, 1.4, 7", "0.2, 2, 3", "0.5, 2, 9"})
     void rounds_wanted_are_those_of_the_method(double sd, double ratio, int rounds) {
-        assertEquals(OptionalInt.of(rounds), RoundsNeeded.planned(Math.log(ratio), sd, 1));
+        assertEquals(OptionalInt.of(rounds), RoundsNeeded.roundsToPlan(Math.log(ratio), sd, 1));
     }
 
     @Test
     void a_difference_too_small_for_twenty_rounds_is_said_to_be() {
-        assertEquals(OptionalInt.empty(), RoundsNeeded.planned(Math.log(1.05), 0.5, 1));
+        assertEquals(OptionalInt.empty(), RoundsNeeded.roundsToPlan(Math.log(1.05), 0.5, 1));
         Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), new double[] {1, 2, 4}, new double[] {2, 1.1, 4.2});
         assertEquals(Verdict.CANNOT_TELL, c.verdict());
         assertEquals(OptionalInt.empty(), c.roundsWanted());

@@ -42,7 +42,7 @@ public final class Sheets {
     private Sheets(JsonNode shelf, JsonNode rig) {
         shelf.get("gear").forEach(part -> gear.put(part.get("name").asText(), part.get("sheet")));
         this.rig = rig;
-        shell = Shell.labelled(rig.at("/rig/body").asText());
+        shell = Shell.fromLabel(rig.at("/rig/body").asText());
         heightM = rig.at("/rig/heightM").asDouble();
     }
 
@@ -121,7 +121,7 @@ public final class Sheets {
         boolean adapted = !kind(antenna.at("/leads/0/connector")).equals(kind(device.at("/ports/0/connector")));
         double adapter = adapted ? Staircase.ADAPTER_DB : 0;
         double body = shell.lossDb(
-                channel.mhz(), Placement.labelled(run.get("placement").asText()));
+                channel.mhz(), Placement.fromLabel(run.get("placement").asText()));
         return OptionalDouble.of(onAir.getAsDouble() - adapter - body);
     }
 
@@ -144,7 +144,7 @@ public final class Sheets {
     }
 
     private static double cableDb(JsonNode cable, Channel channel) {
-        return CableClass.named(cable.get("cableClass").asText())
+        return CableClass.of(cable.get("cableClass").asText())
                 .lossDb(channel.mhz(), cable.get("lengthM").asDouble());
     }
 

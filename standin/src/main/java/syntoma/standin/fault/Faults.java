@@ -38,7 +38,7 @@ public final class Faults {
             speed = Labels.find("fault", said[1], SpeedFault.values(), Faults::word);
         } else {
             throw new IllegalArgumentException(
-                    "fault is " + Text.quoted(words) + "; allowed is router or speed, and what is wrong with it");
+                    "fault is " + Text.quote(words) + "; allowed is router or speed, and what is wrong with it");
         }
     }
 

@@ -54,7 +54,7 @@ enum Commands {
                 return command.does.apply(hands, said.group(1).strip());
             }
         }
-        throw new IllegalArgumentException("command is " + Text.quoted(told) + "; allowed is "
+        throw new IllegalArgumentException("command is " + Text.quote(told) + "; allowed is "
                 + Arrays.stream(values()).map(c -> c.words + c.of).collect(Collectors.joining(", ")));
     }
 
@@ -62,13 +62,13 @@ enum Commands {
         try {
             return Values.within("heading", Double.parseDouble(text), 0, 360, "degrees");
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException("heading is " + Text.quoted(text) + "; allowed is 0 to 360 degrees", e);
+            throw new IllegalArgumentException("heading is " + Text.quote(text) + "; allowed is 0 to 360 degrees", e);
         }
     }
 
     private static Set<String> bands(String text) {
         return SPACE.splitAsStream(text.toUpperCase(Locale.ROOT).replace("N", "n"))
-                .map(name -> Bands.named(name).name())
+                .map(name -> Bands.of(name).name())
                 .collect(Collectors.toSet());
     }
 }

@@ -123,7 +123,7 @@ class PracticeTest {
                                 Source.CELLULAR,
                                 "inside",
                                 new TreeMap<>(Map.of(
-                                        "A" + random.nextInt(3), random.nextBoolean() ? Spot.ROOF : Spot.raised(3))),
+                                        "A" + random.nextInt(3), random.nextBoolean() ? Spot.ROOF : Spot.onMast(3))),
                                 Optional.empty(),
                                 random.nextBoolean() ? "automatic" : "B3",
                                 Optional.empty())))
