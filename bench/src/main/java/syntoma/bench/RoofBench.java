@@ -44,15 +44,7 @@ public class RoofBench {
             new Roof(LENGTH_M, WIDTH_M, Shell.STEEL, 30, true, 2.9, 4, things(RoofBench::thing)),
             new Foot("Alder", 0.2, 0.2, 0.1, 0.5, 0.2, 0, Foot.Fixing.DRILLED, 20),
             new Cabling(
-                    new Spot(6, 0.4),
-                    1,
-                    Optional.empty(),
-                    List.of(),
-                    3,
-                    0.3,
-                    0.2,
-                    CableClass.of("195-class"),
-                    1800));
+                    new Spot(6, 0.4), 1, Optional.empty(), List.of(), 3, 0.3, 0.2, CableClass.of("195-class"), 1800));
 
     private static <T> List<T> things(IntFunction<T> thing) {
         return IntStream.range(0, THINGS).mapToObj(thing).toList();

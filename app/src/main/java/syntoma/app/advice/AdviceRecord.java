@@ -64,7 +64,7 @@ class AdviceRecord {
 
     /** Keeps what is followed. */
     void keep(String campsite, SetupName setup, AdvisedOption advised, String needs, OffsetDateTime at) {
-        Outlook.RunRequirement asked = advised.hours().asked();
+        Outlook.RunRequirement asked = advised.hours().requirement();
         FollowedAdvice kept = new FollowedAdvice(
                 at,
                 campsites.of(campsite).id(),

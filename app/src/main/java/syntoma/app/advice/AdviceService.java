@@ -91,7 +91,7 @@ class AdviceService {
             StandingLine line,
             Map<Option, OnBoard.Choice> choices,
             Experience experience,
-            StayContext here,
+            StayContext context,
             String need,
             Tonight tonight) {}
 
@@ -100,9 +100,9 @@ class AdviceService {
         StandingLine line = standing.line();
         AdviceRecord.RecordSummary told = record.summary();
         AdviceView.RecordView trackRecord = new AdviceView.RecordView(
-                told.record().followed(),
-                Optionals.boxed(told.record().said()),
-                Optionals.boxed(told.record().came()),
+                told.record().cases(),
+                Optionals.boxed(told.record().predictedShare()),
+                Optionals.boxed(told.record().observedShare()),
                 Optionals.boxed(told.record().offBy()),
                 told.record().says());
         if (line.campsite() == null || line.stay() == null) {
@@ -118,7 +118,7 @@ class AdviceService {
                 shown,
                 given.choices.size()
                         - (int) shown.stream().filter(o -> o.setup() != null).count(),
-                QuickTest.of(given.tonight.ranked().stream().limit(SHOWN).toList())
+                QuickTest.of(given.tonight.rankedOptions().stream().limit(SHOWN).toList())
                         .map(AdviceService::test)
                         .orElse(null),
                 trackRecord,
@@ -186,7 +186,7 @@ class AdviceService {
     private static List<AdviceView.OptionView> optionViews(AdviceBasis given) {
         Tonight tonight = given.tonight;
         List<AdvisedOption> first =
-                new ArrayList<>(tonight.ranked().stream().limit(SHOWN).toList());
+                new ArrayList<>(tonight.rankedOptions().stream().limit(SHOWN).toList());
         tonight.asItIs().filter(a -> !first.contains(a)).ifPresent(first::add);
         List<AdviceView.OptionView> shown = new ArrayList<>();
         for (AdvisedOption advised : first) {
@@ -194,7 +194,7 @@ class AdviceService {
         }
         // of the next campsite nothing is known: it has no chance of its own, and comes last unless nothing here is
         // likely to do
-        tonight.elsewhere().ifPresent(e -> shown.add(tonight.movesOn() ? 0 : shown.size(), moveOn(e)));
+        tonight.bestElsewhere().ifPresent(e -> shown.add(tonight.movesOn() ? 0 : shown.size(), moveOn(e)));
         return shown;
     }
 
@@ -210,20 +210,22 @@ class AdviceService {
                 given.need.isEmpty()
                         ? List.of()
                         : advised.times().stream()
-                                .map(t -> new AdviceView.ChanceAtView(t.what(), t.chance()))
+                                .map(t -> new AdviceView.ChanceAtView(t.need(), t.chance()))
                                 .toList(),
-                given.tonight.whyHere(given.tonight.ranked().indexOf(advised)).orElse(null),
+                given.tonight
+                        .whyHere(given.tonight.rankedOptions().indexOf(advised))
+                        .orElse(null),
                 AdviceView.RateView.of(outlook.down()),
                 AdviceView.RateView.of(outlook.up()),
-                AdviceView.RateView.of(outlook.loaded()),
+                AdviceView.RateView.of(outlook.loadedLatency()),
                 advised.option().minutes(),
                 choice.moves().stream().map(MoveView::of).toList(),
                 Optionals.boxed(advised.option().pricePerGb()),
                 Text.capital(given.experience
-                                .reason(advised.option(), outlook, given.here, advised.hours())
+                                .reason(advised.option(), outlook, given.context, advised.hours())
                                 .says())
                         + ".",
-                metView(given.experience.record(advised.option(), given.here, advised.hours())));
+                metView(given.experience.record(advised.option(), given.context, advised.hours())));
     }
 
     private static AdviceView.OptionView moveOn(AdvisedOption best) {
@@ -236,7 +238,7 @@ class AdviceService {
                 null,
                 AdviceView.RateView.of(best.outlook().down()),
                 AdviceView.RateView.of(best.outlook().up()),
-                AdviceView.RateView.of(best.outlook().loaded()),
+                AdviceView.RateView.of(best.outlook().loadedLatency()),
                 0,
                 List.of(),
                 null,
@@ -250,8 +252,8 @@ class AdviceService {
         if (met.runs() < RUNS_TELL) {
             return null;
         }
-        Wilson interval = Wilson.of(met.runs(), met.met());
-        return new AdviceView.MetView(met.runs(), met.met(), met.when(), interval.low(), interval.high());
+        Wilson interval = Wilson.of(met.runs(), met.metRuns());
+        return new AdviceView.MetView(met.runs(), met.metRuns(), met.hours(), interval.low(), interval.high());
     }
 
     private static AdviceView.TestView test(QuickTest test) {
@@ -277,7 +279,7 @@ class AdviceService {
             throw new InvalidInputException("setup", "say first where you stand; advice is for a campsite");
         }
         AdviceBasis given = basis(line);
-        List<AdvisedOption> ofSetup = given.tonight.ranked().stream()
+        List<AdvisedOption> ofSetup = given.tonight.rankedOptions().stream()
                 .filter(a -> a.option().setup().equals(wanted))
                 .toList();
         if (ofSetup.isEmpty()) {

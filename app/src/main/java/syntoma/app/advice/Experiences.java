@@ -59,7 +59,7 @@ class Experiences {
     }
 
     /** What was read of which state of the store. */
-    private record Log(long revision, List<PastMeasurement> past, Map<String, Set<String>> carriers) {}
+    private record Log(long revision, List<PastMeasurement> measurements, Map<String, Set<String>> carriers) {}
 
     /** What was learned from a log for which options. */
     private record CachedExperience(Log of, List<Option> options, Experience experience) {}
@@ -70,7 +70,7 @@ class Experiences {
         CachedExperience kept = learned.get();
         if (kept == null || kept.of != now || !kept.options.equals(options)) {
             Optional<Experience.Scatter> before = Optional.ofNullable(kept).map(k -> k.experience.scatter());
-            kept = new CachedExperience(now, options, Experience.of(now.past, options, before));
+            kept = new CachedExperience(now, options, Experience.of(now.measurements, options, before));
             learned = new SoftReference<>(kept);
         }
         return kept.experience;

@@ -134,7 +134,7 @@ public class MastFiles {
      *
      * @param problem why none can be read; empty where one can
      */
-    private record Entry(Masts.ListedMast listed, String problem) {}
+    private record Entry(Masts.ListedMast mast, String problem) {}
 
     private static Entry entry(List<String> row, MastColumns columns) {
         Optional<Coordinates> place = Optional.empty();
@@ -200,7 +200,7 @@ public class MastFiles {
         List<Masts.ListedMast> allowed = new ArrayList<>();
         List<RejectedMast> rejected = new ArrayList<>();
         for (int i = 0; i < list.size(); i++) {
-            Masts.ListedMast listed = list.get(i).listed;
+            Masts.ListedMast listed = list.get(i).mast;
             Optional<String> refusal =
                     list.get(i).problem.isEmpty() ? Masts.refusal(listed) : Optional.of(list.get(i).problem);
             if (refusal.isPresent()) {

@@ -53,7 +53,7 @@ class BenchController {
                     number ? i.high() : null,
                     i.choices(),
                     i.lines(),
-                    i.needed());
+                    i.isRequired());
         }
     }
 
@@ -103,7 +103,7 @@ class BenchController {
                     a.profile()
                             .map(p -> new ProfileView(p.km(), p.groundM(), p.fromM(), p.toM(), p.fresnelM()))
                             .orElse(null),
-                    a.keep().map(k -> new KeepView(k.what(), k.values())).orElse(null));
+                    a.keep().map(k -> new KeepView(k.kind(), k.values())).orElse(null));
         }
     }
 

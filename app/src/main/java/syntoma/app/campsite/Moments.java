@@ -15,7 +15,7 @@ public interface Moments {
     record MeasuredMoment(long campsite, OffsetDateTime at, long setup, boolean ok) {}
 
     /** How much was measured with a setup. */
-    record Count(long setup, long measured, long failed) {}
+    record Count(long setup, long measurements, long failures) {}
 
     /** Gives all moments between two, both included, the latest first. */
     void between(OffsetDateTime from, OffsetDateTime to, Consumer<Moment> each);

@@ -27,9 +27,9 @@ public class StayDates {
      * One stay.
      *
      * @param leftAt null while the vehicle is there
-     * @param stated said by a person; else derived from the times of the measurements
+     * @param isStated said by a person; else derived from the times of the measurements
      */
-    public record Dates(long campsite, OffsetDateTime arrivedAt, @Nullable OffsetDateTime leftAt, boolean stated) {
+    public record Dates(long campsite, OffsetDateTime arrivedAt, @Nullable OffsetDateTime leftAt, boolean isStated) {
         /** Whether two stays share more than a moment. */
         boolean overlaps(Dates other) {
             return arrivedAt.isBefore(other.end()) && other.arrivedAt.isBefore(end());
@@ -77,7 +77,7 @@ public class StayDates {
                 .setParameter("id", own.id)
                 .getResultStream()
                 .map(StayDates::dates)
-                .filter(other -> other.stated || other.campsite != wanted.campsite)
+                .filter(other -> other.isStated || other.campsite != wanted.campsite)
                 .filter(other -> other.overlaps(wanted) && !other.overlaps(before))
                 .findFirst();
     }
@@ -102,7 +102,7 @@ public class StayDates {
                 .setParameter("end", wanted.end())
                 .getResultStream()
                 .map(StayDates::dates)
-                .filter(other -> other.stated || other.campsite != wanted.campsite)
+                .filter(other -> other.isStated || other.campsite != wanted.campsite)
                 .findFirst();
     }
 
@@ -113,7 +113,7 @@ public class StayDates {
         stay.campsiteId = wanted.campsite;
         stay.arrivedAt = wanted.arrivedAt;
         stay.leftAt = wanted.leftAt;
-        stay.stated = wanted.stated;
+        stay.stated = wanted.isStated;
         if (!stay.covers(stay.anchorAt)) {
             stay.anchorAt = stay.arrivedAt;
         }
@@ -122,7 +122,7 @@ public class StayDates {
 
     /** Adds a stay. */
     public long add(Dates wanted) {
-        Stay stay = new Stay(wanted.campsite, wanted.arrivedAt, wanted.leftAt, wanted.stated);
+        Stay stay = new Stay(wanted.campsite, wanted.arrivedAt, wanted.leftAt, wanted.isStated);
         entities.persist(stay);
         follow(wanted, wanted);
         return stay.id;

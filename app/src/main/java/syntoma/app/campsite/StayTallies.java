@@ -60,14 +60,14 @@ class StayTallies {
                 tally = new StayTally(stay.id, count.setup());
                 entities.persist(tally);
             }
-            tally.measured = count.measured();
-            tally.failed = count.failed();
+            tally.measured = count.measurements();
+            tally.failed = count.failures();
         }
         left.values().forEach(entities::remove);
     }
 
     /** How much was measured during a stay. */
-    record Sum(OffsetDateTime arrivedAt, OffsetDateTime leftAt, Long measured) {}
+    record Sum(OffsetDateTime arrivedAt, OffsetDateTime leftAt, Long measurements) {}
 
     /** The sums of all stays that something was measured during, the latest first. */
     List<Sum> sums() {

@@ -97,7 +97,7 @@ public class Visits {
             // a measurement on the border of two stays is counted in both, so twice as many are enough for sure
             if (counted < 2L * count) {
                 from = stay.arrivedAt();
-                counted += stay.measured();
+                counted += stay.measurements();
             }
         }
         return from == null ? Optional.empty() : Optional.of(new Span(from, to));

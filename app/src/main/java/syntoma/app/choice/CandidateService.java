@@ -190,7 +190,7 @@ class CandidateService {
                 o.name(),
                 candidate.fit().chain().summary(),
                 o.essentials().stream()
-                        .map(m -> new EssentialView(m.what(), m.met().label()))
+                        .map(m -> new EssentialView(m.name(), m.met().label()))
                         .toList(),
                 o.meetsNeed(),
                 o.bandsWorking(),
@@ -205,13 +205,13 @@ class CandidateService {
                         .toList(),
                 boxed(o.meanGainDb()),
                 o.price().words(),
-                o.price().open(),
+                o.price().isOpen(),
                 boxed(o.pricePerDb()),
                 boxed(o.pricePerStream()),
                 boxed(o.whPerDay()),
                 AimingNeeded.of(candidate.fit().chain()).orElse(null),
                 candidate.toBuy().stream()
-                        .map(b -> new SetupView.BuyView(b.what(), b.pieces(), boxed(b.price()), b.estimated()))
+                        .map(b -> new SetupView.BuyView(b.item(), b.pieces(), boxed(b.price()), b.isEstimated()))
                         .toList(),
                 ranking.scores().get(number),
                 ranking.places().get(number),

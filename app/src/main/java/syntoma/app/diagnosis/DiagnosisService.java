@@ -276,7 +276,7 @@ class DiagnosisService {
                                 h.runs(),
                                 DiagnosisView.SpreadView.of(h.down()),
                                 DiagnosisView.SpreadView.of(h.up()),
-                                DiagnosisView.SpreadView.of(h.loaded())))
+                                DiagnosisView.SpreadView.of(h.loadedLatency())))
                         .toList(),
                 vehicles.uploadGb()
                         .flatMap(day::upload)

@@ -100,7 +100,7 @@ class FindService {
                                 null)));
         LogSearch.Search search = log.byStay(wanted, MOST_OF_A_KIND);
         add(hits, noteHits(search.byStay(), all));
-        return new FindView(hits, search.since().orElse(null));
+        return new FindView(hits, search.searchedSince().orElse(null));
     }
 
     /** Notes, bands and cells, counted by the stay that they were written at. */

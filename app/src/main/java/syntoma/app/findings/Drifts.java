@@ -63,7 +63,7 @@ class Drifts {
     /** By what was found of the level. */
     FindingsView.DriftsView view(FindingsService.FindingsAnswer found) {
         Selecting.Selection selection = found.selection();
-        int baseline = selection.names().indexOf(found.asked().baseline());
+        int baseline = selection.names().indexOf(found.query().baseline());
         if (baseline < 0 || found.finding().isEmpty()) {
             return new FindingsView.DriftsView(null, "No level was measured yet.", List.of());
         }
@@ -71,12 +71,12 @@ class Drifts {
         double[] levels = log.figure(Figure.RSRP_DBM);
         double[] above = aboveChainGain(log, levels);
         Selecting.Selection less =
-                selecting.select(log, ComparedKind.SETUPS, found.asked().wanted(), above, levels);
+                selecting.select(log, ComparedKind.SETUPS, found.query().filter(), above, levels);
         Map<String, Contrast> effects = new HashMap<>();
         List<Drift> drifts = List.of();
-        int lessBaseline = less.names().indexOf(found.asked().baseline());
+        int lessBaseline = less.names().indexOf(found.query().baseline());
         if (lessBaseline >= 0) {
-            new Finder(less.trip(), LEVEL, less.names(), found.asked().baseline(), List.of())
+            new Finder(less.trip(), LEVEL, less.names(), found.query().baseline(), List.of())
                     .find()
                     .units()
                     .forEach(u -> effects.put(u.name(), u.effect()));
@@ -88,7 +88,7 @@ class Drifts {
         for (Drift drift : drifts) {
             Finding.Unit measured = found.finding().get().unit(drift.unit());
             Contrast over = effects.get(drift.unit());
-            boolean isBaseline = drift.unit().equals(found.asked().baseline());
+            boolean isBaseline = drift.unit().equals(found.query().baseline());
             OptionalDouble predicted =
                     over.estimate().isPresent() && measured.effect().estimate().isPresent()
                             ? OptionalDouble.of(measured.effect().estimate().getAsDouble()
@@ -114,7 +114,7 @@ class Drifts {
                             .toList(),
                     drift.change().map(change -> change(drift, change, stayed)).orElse(null)));
         }
-        return new FindingsView.DriftsView(found.asked().baseline(), headline(views), views);
+        return new FindingsView.DriftsView(found.query().baseline(), headline(views), views);
     }
 
     /** RSRP less the gain of the chain on the band in use; NaN where either is not known. */

@@ -17,7 +17,7 @@ import syntoma.core.unit.Values;
  *
  * @param stays numbers of stays
  * @param setups names
- * @param when parts of the day
+ * @param partsOfDay parts of the day
  * @param from first day, on the campsite’s clock
  * @param to last day
  * @param area where the campsites lie
@@ -28,7 +28,7 @@ record FindingsFilter(
         List<String> setups,
         List<String> carriers,
         List<String> bands,
-        List<DayPart> when,
+        List<DayPart> partsOfDay,
         Optional<LocalDate> from,
         Optional<LocalDate> to,
         Optional<Area> area) {
@@ -47,7 +47,7 @@ record FindingsFilter(
 
     /** The same within an area. */
     FindingsFilter in(Area there) {
-        return new FindingsFilter(stays, campsites, setups, carriers, bands, when, from, to, Optional.of(there));
+        return new FindingsFilter(stays, campsites, setups, carriers, bands, partsOfDay, from, to, Optional.of(there));
     }
 
     /** A rectangle in degrees, its edges included; from its western edge eastward, also over the 180th meridian. */

@@ -7,4 +7,4 @@ import syntoma.core.finding.Criterion;
  *
  * @param baseline the name of what all are compared with
  */
-record FindingsQuery(ComparedKind of, Criterion criterion, String baseline, FindingsFilter wanted) {}
+record FindingsQuery(ComparedKind of, Criterion criterion, String baseline, FindingsFilter filter) {}

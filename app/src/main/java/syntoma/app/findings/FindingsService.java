@@ -49,7 +49,7 @@ class FindingsService {
     }
 
     /** What is asked, what of the log that takes, and what the trip says; the finding is empty where nothing was measured. */
-    record FindingsAnswer(FindingsQuery asked, Selecting.Selection selection, Optional<Finding> finding) {}
+    record FindingsAnswer(FindingsQuery query, Selecting.Selection selection, Optional<Finding> finding) {}
 
     /** What the trip says, with what else can be asked. */
     FindingsView view(FindingsRequest request) {
@@ -57,7 +57,7 @@ class FindingsService {
     }
 
     FindingsView view(FindingsAnswer found) {
-        FindingsQuery asked = found.asked;
+        FindingsQuery asked = found.query;
         Finding finding = found.finding.orElseGet(
                 () -> new Finding(asked.criterion(), asked.baseline(), 0, 0, 0, List.of(), List.of()));
         return FindingsView.of(
@@ -162,7 +162,7 @@ class FindingsService {
         Figure.numbers().stream()
                 .filter(f -> f.measure().comparing().isPresent())
                 .filter(f -> Figure.comparedFigures(g -> false).contains(f)
-                        || f == found.asked.criterion().metric().orElse(null))
+                        || f == found.query.criterion().metric().orElse(null))
                 .map(Criterion::of)
                 .forEach(c -> metrics.add(new FindingsView.MetricView(c.key(), c.words())));
         return new FindingsView.ChoicesView(
@@ -180,14 +180,14 @@ class FindingsService {
     /** The stays behind what is said of one unit, the latest first. */
     List<FindingsView.BehindView> behind(FindingsRequest request, String unit) {
         FindingsAnswer found = find(request);
-        int baseline = found.selection.names().indexOf(found.asked.baseline());
+        int baseline = found.selection.names().indexOf(found.query.baseline());
         if (baseline < 0) {
             return List.of();
         }
-        String name = currentName(found.asked.of(), unit, found.selection);
+        String name = currentName(found.query.of(), unit, found.selection);
         List<FindingsView.BehindView> behind = new ArrayList<>();
         StayCount stayed = stayed(found.selection.log());
-        Drift.of(found.selection.trip(), found.asked.criterion(), found.selection.names(), baseline).stream()
+        Drift.of(found.selection.trip(), found.query.criterion(), found.selection.names(), baseline).stream()
                 .filter(d -> d.unit().equals(name))
                 .flatMap(d -> d.points().stream())
                 .forEach(p -> {
@@ -200,7 +200,7 @@ class FindingsService {
                                     stay == null ? null : stay.arrivedAt(),
                                     stay == null ? null : stay.leftAt(),
                                     p.blocks(),
-                                    found.asked.criterion().scale().off(p.value())));
+                                    found.query.criterion().scale().off(p.value())));
                 });
         return behind;
     }

@@ -15,11 +15,11 @@ final class MixedBands {
     private MixedBands() {}
 
     static Optional<Finding.Remark> remark(FindingsService.FindingsAnswer found) {
-        Optional<Figure> radio = found.asked().criterion().metric().filter(m -> m.measure()
+        Optional<Figure> radio = found.query().criterion().metric().filter(m -> m.measure()
                 .radio()
                 .isPresent());
         if (radio.isEmpty()
-                || found.asked().of() == ComparedKind.BANDS
+                || found.query().of() == ComparedKind.BANDS
                 || found.finding().isEmpty()) {
             return Optional.empty();
         }
@@ -41,7 +41,7 @@ final class MixedBands {
                 : Optional.of(new Finding.Remark(
                         "bands-differ",
                         "In " + Text.count(mixed, "block") + " different bands were in use, so that a difference in "
-                                + found.asked().criterion().words()
+                                + found.query().criterion().words()
                                 + " is due to the bands too. Choose one band to compare only the antennas.",
                         List.of()));
     }

@@ -142,9 +142,9 @@ class Questions {
 
     private static Map<String, String> address(FindingsService.FindingsAnswer found) {
         Map<String, String> address = new LinkedHashMap<>();
-        address.put("of", found.asked().of().key());
-        address.put("metric", found.asked().criterion().key());
-        address.put("baseline", found.asked().baseline());
+        address.put("of", found.query().of().key());
+        address.put("metric", found.query().criterion().key());
+        address.put("baseline", found.query().baseline());
         return address;
     }
 
@@ -223,7 +223,7 @@ class Questions {
                 address(all)));
         for (Shore shore : Shore.of(campsites.all())) {
             FindingsService.FindingsAnswer there =
-                    findings.find(ComparedKind.CARRIERS, rate, all.asked().baseline(), shore.filter());
+                    findings.find(ComparedKind.CARRIERS, rate, all.query().baseline(), shore.filter());
             if (there.finding().isPresent() && there.finding().get().blocks() > 0) {
                 Map<String, String> at = address(there);
                 at.put("area", shore.area());

@@ -195,8 +195,8 @@ class Selecting {
             Set<Integer> ids = wanted.bands().stream().map(now.bands()::indexOf).collect(Collectors.toSet());
             kept = kept.and(place -> columns.band(place) != Columns.NONE && ids.contains(columns.band(place)));
         }
-        if (!wanted.when().isEmpty()) {
-            kept = kept.and(place -> wanted.when().contains(DayPart.of(columns.hour(place))));
+        if (!wanted.partsOfDay().isEmpty()) {
+            kept = kept.and(place -> wanted.partsOfDay().contains(DayPart.of(columns.hour(place))));
         }
         return during(now, wanted, kept);
     }

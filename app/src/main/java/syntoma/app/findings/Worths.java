@@ -58,7 +58,7 @@ class Worths {
 
     /** By what was found of a rate. */
     FindingsView.WorthView view(FindingsService.FindingsAnswer found) {
-        Criterion rate = found.asked().criterion();
+        Criterion rate = found.query().criterion();
         String need = findings.needName();
         String currency = vehicles.currency().orElse(null);
         if (found.finding().isEmpty()) {
@@ -96,7 +96,7 @@ class Worths {
     }
 
     private static FindingsView.WorthRow row(Worth.Row row, Map<String, Integer> pennants) {
-        Worth.SetupRecord k = row.known();
+        Worth.SetupRecord k = row.record();
         return new FindingsView.WorthRow(
                 k.setup(),
                 pennants.get(k.setup()),
@@ -178,7 +178,7 @@ class Worths {
 
     private static String cheapest(Worth worth, String name, String need, @Nullable String currency) {
         Worth.SetupRecord known = worth.rows().stream()
-                .map(Worth.Row::known)
+                .map(Worth.Row::record)
                 .filter(k -> k.setup().equals(name))
                 .findFirst()
                 .orElseThrow();
@@ -188,7 +188,7 @@ class Worths {
                 + worth.harder()
                         .map(there -> " You used it at the easier places, though: of the "
                                 + Text.count(there.stays(), "stay") + " without it, other setups were good enough at "
-                                + there.met() + ".")
+                                + there.metStays() + ".")
                         .orElse("");
     }
 

@@ -42,7 +42,7 @@ class JobBuilds {
     }
 
     /** A build; {@code learned} has how many times the minutes of a task were learned from. */
-    record JobBuild(RoofPlans.RoofPlanView plan, Build build, TaskList tasks, Map<String, Integer> learned) {
+    record JobBuild(RoofPlans.RoofPlanView plan, Build build, TaskList tasks, Map<String, Integer> learnedMinutes) {
         /**
          * The task of a key.
          *

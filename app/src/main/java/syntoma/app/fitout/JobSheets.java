@@ -91,7 +91,7 @@ class JobSheets {
     }
 
     private JobSheetView view(OpenSheet open, JobHours asked) {
-        JobBuilds.JobBuild made = open.made();
+        JobBuilds.JobBuild made = open.build();
         LocalDate first = asked.start() == null ? today().plusDays(1) : date(asked.start());
         ScheduleOutcome planned = schedule(made.tasks(), hours(asked));
         Map<String, Schedule.Slot> slots = new HashMap<>();
@@ -143,7 +143,7 @@ class JobSheets {
                 .filter(Objects::nonNull)
                 .toList();
         return new TaskAttachments(
-                photos.of(open.made().plan().id()),
+                photos.of(open.build().plan().id()),
                 trials.plannedTrials(filed).stream()
                         .collect(Collectors.toMap(Plans.PlannedTrial::id, Function.identity())));
     }
@@ -161,24 +161,24 @@ class JobSheets {
     private static String sentence(OpenSheet open, List<Task> tasks) {
         List<Task> left = tasks.stream().filter(t -> !open.isDone(t.key())).toList();
         if (left.isEmpty()) {
-            return open.made().build().antenna() + " is built in.";
+            return open.build().build().antenna() + " is built in.";
         }
         int minutes = left.stream().mapToInt(Task::minutes).sum();
         String work = Values.round(minutes / (double) SECONDS_PER_MIN, 1) + " h of work";
         return left.size() == tasks.size()
-                ? "Build in " + open.made().build().antenna() + ": " + tasks.size() + " tasks, about " + work + "."
+                ? "Build in " + open.build().build().antenna() + ": " + tasks.size() + " tasks, about " + work + "."
                 : tasks.size() - left.size() + " of " + tasks.size() + " tasks done; about " + work + " left.";
     }
 
     private static JobSheetView.JobTask task(
             Task task, OpenSheet open, TaskAttachments beside, Optional<Schedule.Slot> slot, LocalDate first) {
         Optional<JobStep> step = Optional.ofNullable(open.steps().get(task.key()));
-        RoofPlan plan = open.made().plan().plan();
+        RoofPlan plan = open.build().plan().plan();
         return new JobSheetView.JobTask(
                 task.key(),
                 task.name(),
                 task.minutes(),
-                open.made().learned().get(task.key()),
+                open.build().learnedMinutes().get(task.key()),
                 plan.tasks().stream().anyMatch(own -> own.key().equals(task.key())),
                 task.people(),
                 task.helper(),
@@ -198,7 +198,7 @@ class JobSheets {
                 List.of(Build.ROOF_TEST, Build.PROVE).contains(task.key()) ? task.key() : null,
                 step.map(s -> s.trialPlanId).map(beside.trials::get).orElse(null),
                 beside.photos.getOrDefault(task.key(), List.of()),
-                Optional.of(open.made().build().hole())
+                Optional.of(open.build().build().hole())
                         .filter(hole -> task.key().equals(Build.MARK))
                         .flatMap(Hole::marks)
                         .map(JobSheetView.HolePlace::of)

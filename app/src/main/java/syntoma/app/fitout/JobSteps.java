@@ -86,7 +86,7 @@ class JobSteps {
         // one at a time for each plan, before anything is read: what two devices tick at once is one thing
         entities.lock(plans.require(plan), LockModeType.PESSIMISTIC_WRITE);
         OpenSheet open = open(plan);
-        Task task = open.made().task(asked.task());
+        Task task = open.build().task(asked.task());
         JobDeed deed = InvalidInputException.naming(
                 "kind", () -> Labels.find("kind", String.valueOf(asked.kind()), JobDeed.values(), JobDeed::label));
         JobStep step = Optional.ofNullable(open.steps().get(task.key())).orElseGet(() -> {
@@ -146,7 +146,7 @@ class JobSteps {
     }
 
     private static void notDone(JobStep step, Task task, OpenSheet open) {
-        List<Sentence> later = open.made().tasks().restingOn(task).stream()
+        List<Sentence> later = open.build().tasks().restingOn(task).stream()
                 .filter(t -> open.isDone(t.key()))
                 .map(Task::name)
                 .toList();

@@ -8,7 +8,7 @@ import java.util.Optional;
 import syntoma.core.jobsheet.Task;
 
 /** A build with what was done of it. */
-record OpenSheet(JobBuilds.JobBuild made, Map<String, JobStep> steps) {
+record OpenSheet(JobBuilds.JobBuild build, Map<String, JobStep> steps) {
     boolean isDone(String task) {
         JobStep step = steps.get(task);
         return step != null && step.doneAt != null;
@@ -16,12 +16,12 @@ record OpenSheet(JobBuilds.JobBuild made, Map<String, JobStep> steps) {
 
     /** The tasks that come directly before one and are not done. */
     List<Task> open(Task task) {
-        return made.tasks().before(task).stream().filter(t -> !isDone(t.key())).toList();
+        return build.tasks().before(task).stream().filter(t -> !isDone(t.key())).toList();
     }
 
     /** When what it waits for has waited long enough; empty where that is not done, or nothing waits. */
     Optional<OffsetDateTime> readyAt(Task task) {
-        return made.tasks().before(task).stream()
+        return build.tasks().before(task).stream()
                 .filter(t -> t.waitMin() > 0 && isDone(t.key()))
                 .map(t -> steps.get(t.key()).doneAt.plusMinutes(t.waitMin()))
                 .max(Comparator.naturalOrder());

@@ -39,12 +39,12 @@ import syntoma.core.unit.Values;
  * A plan as the core sees it.
  *
  * @param search for the antenna’s place; empty without an antenna
- * @param chosen where the antenna stands
+ * @param chosenSpot where the antenna stands
  */
 record ParsedRoofPlan(
         Roof roof,
         Optional<Search> search,
-        Optional<Spot> chosen,
+        Optional<Spot> chosenSpot,
         HoleFinder holes,
         Optional<Passage> passage,
         Optional<Mast> mast,
@@ -239,7 +239,7 @@ record ParsedRoofPlan(
 
     /** Where to measure for the hole beneath the antenna; empty where it is not placed yet. */
     Optional<Hole.Marks> marks() {
-        return chosen.map(at -> new Hole.Marks(holes.measure(at), holes.inside(at)));
+        return chosenSpot.map(at -> new Hole.Marks(holes.measure(at), holes.inside(at)));
     }
 
     /** What the leads lose on a band: with what they have, and with the extension that they need here. */

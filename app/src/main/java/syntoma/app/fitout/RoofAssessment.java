@@ -214,9 +214,9 @@ record RoofAssessment(
 
     static List<RoofStrip> strips(Search.SearchResult found) {
         return found.strips().stream()
-                .filter(s -> s.why().isPresent())
+                .filter(s -> s.objection().isPresent())
                 .map(s -> new RoofStrip(
-                        s.y(), s.fromX(), s.toX(), s.why().orElseThrow().label()))
+                        s.y(), s.fromX(), s.toX(), s.objection().orElseThrow().label()))
                 .toList();
     }
 }

@@ -67,7 +67,7 @@ class RoofAssessor {
         JobBuilds.check(plan, drawn);
         Roof roof = drawn.roof();
         Optional<Search.SearchResult> found = drawn.search().map(Search::find);
-        Optional<Place> here = drawn.chosen().flatMap(spot -> drawn.search().map(s -> s.at(spot)));
+        Optional<Place> here = drawn.chosenSpot().flatMap(spot -> drawn.search().map(s -> s.at(spot)));
         Optional<Place> best =
                 found.flatMap(f -> f.places().stream().findFirst()).map(Search.RankedPlace::place);
         List<Band> bands = bands();
@@ -83,7 +83,7 @@ class RoofAssessor {
                 roof.misfits(),
                 notes(drawn, here.or(() -> best)),
                 found.map(f -> f.places().stream()
-                                .map(r -> RoofPlace.of(r.place(), r.why()))
+                                .map(r -> RoofPlace.of(r.place(), r.reason()))
                                 .toList())
                         .orElse(List.of()),
                 here.map(p -> RoofPlace.of(p, null)).orElse(null),
@@ -96,7 +96,7 @@ class RoofAssessor {
                                 "leads.ductMm",
                                 () -> RoofPassage.of(p, plan.leads().ductMm())))
                         .orElse(null),
-                drawn.chosen()
+                drawn.chosenSpot()
                         .or(() -> best.map(Place::spot))
                         .filter(spot -> roof.outline().distanceM(spot) == 0)
                         .map(spot -> RoofHole.of(drawn.holes(), spot))

@@ -72,7 +72,7 @@ class SheetTexts {
                 f.words(),
                 f.line(),
                 f.question(),
-                f.others().stream()
+                f.otherValues().stream()
                         .map(other -> new OtherView(other, says(field, other)))
                         .toList());
     }

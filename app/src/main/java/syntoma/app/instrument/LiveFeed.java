@@ -32,7 +32,7 @@ class LiveFeed {
     }
 
     /** Who looks; at the reading alone, or at it drawn. */
-    private record Follower(SseEmitter emitter, boolean drawn) {}
+    private record Follower(SseEmitter emitter, boolean isDrawing) {}
 
     SseEmitter follow(boolean drawn) {
         if (followers.size() >= MOST_FOLLOWERS) {
@@ -104,7 +104,7 @@ class LiveFeed {
         try {
             follower.emitter()
                     .send(
-                            follower.drawn()
+                            follower.isDrawing()
                                     ? SseEmitter.event().name("live").data(view)
                                     : SseEmitter.event().name("reading").data(view.reading()));
             return true;

@@ -114,7 +114,7 @@ class RunBook {
 
     private void fill(SpeedRun run, RunEnd ended) {
         run.state = ended.state().label();
-        run.endedBecause = ended.why().map(RunBook::keptPart).orElse(null);
+        run.endedBecause = ended.reason().map(RunBook::keptPart).orElse(null);
         run.bytesUsed = ended.bytes();
         run.seconds = ended.seconds();
         run.series = json.write(ended.series());

@@ -8,12 +8,12 @@ import syntoma.core.run.RunResult;
 /**
  * How a run has ended.
  *
- * @param why why it failed, or ended before its time; empty where there is nothing to say
+ * @param reason why it failed, or ended before its time; empty where there is nothing to say
  * @param bytes that it took, both ways
  */
 record RunEnd(
         RunState state,
-        Optional<String> why,
+        Optional<String> reason,
         RunResult result,
         long bytes,
         double seconds,
@@ -24,7 +24,7 @@ record RunEnd(
         if (state != RunState.DONE || result.isOfUse(kind)) {
             return this;
         }
-        String over = why.map(reason -> reason + " before the rate was steady")
+        String over = reason.map(reason -> reason + " before the rate was steady")
                 .orElse("it was over before the rate was steady");
         return new RunEnd(RunState.FAILED, Optional.of(over), result, bytes, seconds, series);
     }

@@ -63,17 +63,17 @@ class Runs {
     /**
      * The run that goes on.
      *
-     * @param heard the first reading beside it
+     * @param routerReading the first reading beside it
      * @param otherCarrier that the router names in place of the one that is measured
      */
     private record Going(
             long id,
             String carrier,
             Progress progress,
-            AtomicReference<RouterReading> heard,
+            AtomicReference<RouterReading> routerReading,
             AtomicReference<String> otherCarrier) {
         void hears(RouterReading reading) {
-            heard.compareAndSet(null, reading);
+            routerReading.compareAndSet(null, reading);
             if (progress.atMs() > SWITCHED_MS) {
                 reading.carrier()
                         .filter(name -> !name.equalsIgnoreCase(carrier))
@@ -155,7 +155,7 @@ class Runs {
 
     /** What the router said as the run began, else what it says now. */
     private Map<String, String> routerTexts(Going begun) {
-        return Optional.ofNullable(begun.heard().get())
+        return Optional.ofNullable(begun.routerReading().get())
                 .map(reading -> ReadingFigures.of(reading, begun.carrier()))
                 .orElse(Map.of());
     }

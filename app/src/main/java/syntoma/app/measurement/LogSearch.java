@@ -46,9 +46,9 @@ public class LogSearch {
      * What was found.
      *
      * @param byStay by the number of the stay
-     * @param since what was measured before that was not looked through; empty where all was
+     * @param searchedSince what was measured before that was not looked through; empty where all was
      */
-    public record Search(Map<Long, LogHits> byStay, Optional<OffsetDateTime> since) {}
+    public record Search(Map<Long, LogHits> byStay, Optional<OffsetDateTime> searchedSince) {}
 
     /**
      * The stays at which something was measured that has a text in it, the latest first.

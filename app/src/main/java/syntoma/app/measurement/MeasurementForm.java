@@ -80,7 +80,9 @@ class MeasurementForm {
         List<FieldProblem> problems = new ArrayList<>();
         for (Figure column : List.of(Figure.DOWN_MBPS, Figure.UP_MBPS)) {
             try {
-                rate(texts.get(column)).filter(DataRate::stated).ifPresent(rate -> texts.put(column, rateText(rate)));
+                rate(texts.get(column))
+                        .filter(DataRate::isUnitStated)
+                        .ifPresent(rate -> texts.put(column, rateText(rate)));
             } catch (IllegalArgumentException refused) {
                 problems.add(new FieldProblem(column.field(), refused.getMessage()));
                 texts.put(column, "");
@@ -117,7 +119,8 @@ class MeasurementForm {
         for (Figure column : List.of(Figure.DOWN_MBPS, Figure.UP_MBPS)) {
             try {
                 rate(texts.get(column))
-                        .ifPresent(r -> rates.add(new RateOf(column.field(), r.mbps(), r.stated(), r.bytes())));
+                        .ifPresent(
+                                r -> rates.add(new RateOf(column.field(), r.mbps(), r.isUnitStated(), r.isInBytes())));
             } catch (IllegalArgumentException refused) {
                 // said among the problems
             }

@@ -63,7 +63,7 @@ class StayMending implements Undoing {
                     d.campsite(),
                     d.arrivedAt().toString(),
                     d.leftAt() == null ? null : d.leftAt().toString(),
-                    d.stated());
+                    d.isStated());
         }
 
         Dates dates() {

@@ -134,7 +134,7 @@ public class Needs {
         row.upMbps = boxed(need.upMbps());
         row.loadedMs = boxed(need.loadedMs());
         row.lossPct = boxed(need.lossPct());
-        row.partOfDay = need.when().label();
+        row.partOfDay = need.hours().label();
         row.hoursADay = need.hoursADay();
     }
 

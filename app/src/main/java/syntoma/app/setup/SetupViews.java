@@ -54,7 +54,7 @@ final class SetupViews {
                 orNull(fit.streams().mostStreams()),
                 findings.all().stream().map(SetupViews::finding).toList(),
                 toBuy.stream()
-                        .map(b -> new SetupView.BuyView(b.what(), b.pieces(), boxed(b.price()), b.estimated()))
+                        .map(b -> new SetupView.BuyView(b.item(), b.pieces(), boxed(b.price()), b.isEstimated()))
                         .toList(),
                 toBuy.isEmpty() ? null : Price.of(toBuy).words(),
                 fit.wiring().connections().stream().map(SetupViews::wire).toList(),
@@ -88,11 +88,11 @@ final class SetupViews {
         return new SetupView.FindingView(
                 f.code(),
                 f.severity().label(),
-                f.where(),
+                f.part(),
                 f.says(),
                 f.fix(),
                 f.toBuy()
-                        .map(b -> new SetupView.BuyView(b.what(), b.pieces(), boxed(b.price()), b.estimated()))
+                        .map(b -> new SetupView.BuyView(b.item(), b.pieces(), boxed(b.price()), b.isEstimated()))
                         .orElse(null));
     }
 
@@ -152,7 +152,7 @@ final class SetupViews {
                 fit.best(band).map(c -> c.lead().label()).orElse(null),
                 s.fromInside().stream()
                         .map(step -> new SetupView.StepView(
-                                step.part(), step.says(), boxed(step.db()), step.halfWidthDb(), step.estimated()))
+                                step.part(), step.says(), boxed(step.db()), step.halfWidthDb(), step.isEstimated()))
                         .toList(),
                 boxed(s.netDb()),
                 s.baselineDb(),

@@ -25,7 +25,11 @@ import syntoma.core.verdict.NeedComparison;
  * @param plan by which it was designed, where it was
  * @param acrossCarriers whether the carriers are part of what is compared
  */
-record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<TrialPlan> plan, boolean acrossCarriers) {
+record Cast(
+        List<LoggedMeasurement> measurements,
+        List<SetupName> setups,
+        Optional<TrialPlan> plan,
+        boolean acrossCarriers) {
 
     /** Some setups over measurements that no design was made for. */
     static Cast of(List<LoggedMeasurement> made, List<SetupName> setups) {
@@ -97,7 +101,7 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
                         SetupName::name,
                         setup -> NeedRecord.of(
                                 needs,
-                                made.stream()
+                                measurements.stream()
                                         .filter(m -> m.setup().equals(setup.name()))
                                         .map(Cast::figures)
                                         .toList())));
@@ -105,7 +109,7 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
                 needs,
                 records,
                 samples(Figure.UP_MBPS),
-                made.stream().map(m -> Met.isMet(needs, figures(m))).toList());
+                measurements.stream().map(m -> Met.isMet(needs, figures(m))).toList());
     }
 
     /** What a run measured; empty for one that failed. */
@@ -117,7 +121,7 @@ record Cast(List<LoggedMeasurement> made, List<SetupName> setups, Optional<Trial
 
     /** What was measured of a figure, as comparisons take it. */
     List<Sample> samples(Figure metric) {
-        List<Sample> samples = Measurements.samples(made, metric);
+        List<Sample> samples = Measurements.samples(measurements, metric);
         return acrossCarriers ? samples.stream().map(Sample::ofAnySim).toList() : samples;
     }
 }

@@ -56,7 +56,7 @@ public record CompareResult(
     /** The one round that the verdict rests on, and what it would be without it. */
     public record Rests(int round, String verdictWithout) {
         static Rests of(RestsOn rests) {
-            return new Rests(rests.round().round(), rests.without().key());
+            return new Rests(rests.round().round(), rests.verdictWithout().key());
         }
     }
 
@@ -66,7 +66,7 @@ public record CompareResult(
     /** Failures of one setup with the 95 % Wilson interval of the failing share. */
     public record FailureShare(int tried, int failed, @Nullable Double low, @Nullable Double high) {
         static FailureShare of(Share share) {
-            return new FailureShare(share.tried(), share.failed(), boxed(share.low()), boxed(share.high()));
+            return new FailureShare(share.attempts(), share.failures(), boxed(share.low()), boxed(share.high()));
         }
     }
 
@@ -118,17 +118,17 @@ public record CompareResult(
                 c.verdict().key(),
                 c.sentence(overall),
                 boxed(c.roundsWanted()),
-                c.wild().stream().map(WildRound::of).toList(),
+                c.wildRuns().stream().map(WildRound::of).toList(),
                 c.restsOn().map(Rests::of).orElse(null),
-                c.planned().map(PlannedLook::of).orElse(null),
+                c.plannedLook().map(PlannedLook::of).orElse(null),
                 new BothFailures(
                         FailureShare.of(c.failures().baseline()),
                         FailureShare.of(c.failures().candidate()),
                         c.failures().mcnemarP()),
                 new Averages(
-                        boxed(c.plain().baselineMean()),
-                        boxed(c.plain().candidateMean()),
-                        boxed(c.plain().baselineBest()),
-                        boxed(c.plain().candidateBest())));
+                        boxed(c.plainAverages().baselineMean()),
+                        boxed(c.plainAverages().candidateMean()),
+                        boxed(c.plainAverages().baselineBest()),
+                        boxed(c.plainAverages().candidateBest())));
     }
 }

@@ -89,10 +89,10 @@ class Designs {
     /** A question with what it was made of. */
     private record DesignBasis(
             Question question,
-            List<Entrant> named,
+            List<Entrant> entrants,
             int seed,
             List<String> restsOn,
-            List<LocalTime> spread,
+            List<LocalTime> sessionTimes,
             LocalDateTime now) {}
 
     /** A trial that was designed before, with its visits. */
@@ -242,7 +242,7 @@ class Designs {
         List<String> said = new ArrayList<>();
         said.add(scatter.says(metric.measure().phrase()));
         List<String> unknown = IntStream.range(0, rates.size())
-                .filter(i -> !rates.get(i).known())
+                .filter(i -> !rates.get(i).isKnown())
                 .mapToObj(i -> named.get(i).base())
                 .distinct()
                 .toList();
@@ -272,20 +272,20 @@ class Designs {
                 design.effort().handsMinutes(),
                 design.effort().gb(),
                 design.chance(),
-                design.seen(),
+                design.smallestEffect(),
                 design.fits(),
-                design.enough(),
+                design.isEnough(),
                 design.advice(),
-                asked.named.stream()
+                asked.entrants.stream()
                         .flatMap(n -> n.warnings().stream())
                         .distinct()
                         .toList(),
-                design.cannot(),
+                design.limits(),
                 asked.restsOn,
                 asked.seed,
                 design.effort().visits().stream().map(v -> visit(v, question)).toList(),
                 left,
-                sessions(effort.rounds(), asked.spread, asked.now));
+                sessions(effort.rounds(), asked.sessionTimes, asked.now));
     }
 
     static List<DesignView.TimeOfDay> sessions(int rounds, List<LocalTime> spread, LocalDateTime now) {
@@ -313,15 +313,15 @@ class Designs {
     }
 
     private static List<DesignView.ContenderView> contenders(DesignBasis asked) {
-        return IntStream.range(0, asked.named.size())
+        return IntStream.range(0, asked.entrants.size())
                 .mapToObj(i ->
-                        contender(asked.named.get(i), asked.question.rates().get(i)))
+                        contender(asked.entrants.get(i), asked.question.rates().get(i)))
                 .toList();
     }
 
     private static DesignView.ContenderView contender(Entrant named, Question.Rates rates) {
         return new DesignView.ContenderView(
-                named.setup(), named.carrier(), rates.downMbps(), rates.upMbps(), rates.known());
+                named.setup(), named.carrier(), rates.downMbps(), rates.upMbps(), rates.isKnown());
     }
 
     private static DesignView.VisitView visit(Visit visit, Question question) {

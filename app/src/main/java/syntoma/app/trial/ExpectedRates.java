@@ -92,7 +92,7 @@ class ExpectedRates {
                 + (int) measured.stream()
                         .filter(m -> m.ok() && (m.value(Figure.DOWN_MBPS) != null || m.value(Figure.UP_MBPS) != null))
                         .count();
-        return new Question.Rates(rates.downMbps(), rates.upMbps(), rates.known(), failed, tried);
+        return new Question.Rates(rates.downMbps(), rates.upMbps(), rates.isKnown(), failed, tried);
     }
 
     private static Optional<Double> median(List<LoggedMeasurement> measured, Figure figure) {

@@ -136,7 +136,7 @@ public class Gains {
             return List.of();
         }
         return gains(setup, own, against, other, other.isOwnAntennaOf(own), samples).stream()
-                .filter(gain -> !gain.measured().rounds().isEmpty())
+                .filter(gain -> !gain.comparison().rounds().isEmpty())
                 .toList();
     }
 
@@ -193,10 +193,10 @@ public class Gains {
                 gain.band(),
                 boxed(gain.predictedDb()),
                 gain.halfWidthDb(),
-                boxed(gain.measured().estimate()),
-                boxed(gain.measured().low()),
-                boxed(gain.measured().high()),
-                gain.measured().rounds().size(),
+                boxed(gain.comparison().estimate()),
+                boxed(gain.comparison().low()),
+                boxed(gain.comparison().high()),
+                gain.comparison().rounds().size(),
                 gain.fallsShort(),
                 gain.sentence());
     }

@@ -48,13 +48,13 @@ record GridView(
                     said.metric().comparing().key(),
                     Text.capital(said.metric().measure().phrase()),
                     said.rounds(),
-                    said.depends(),
+                    said.isInteraction(),
                     said.level(),
                     said.metric().scale().key(),
                     said.metric().scale().off(said.metric().scale().margin()),
                     said.sentence(),
                     said.main().stream().map(Figure::level).toList(),
-                    said.within().stream().map(Figure::level).toList());
+                    said.effectsWithin().stream().map(Figure::level).toList());
         }
 
         private static LevelView level(FactorialComparison.LevelEffect e) {
@@ -62,7 +62,7 @@ record GridView(
                     e.factor(),
                     e.level(),
                     e.against(),
-                    e.where().orElse(null),
+                    e.otherLevel().orElse(null),
                     e.estimate(),
                     e.low(),
                     e.high(),

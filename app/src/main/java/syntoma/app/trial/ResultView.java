@@ -113,7 +113,7 @@ public record ResultView(
                             r.baseline(),
                             r.candidate(),
                             metric.scale().off(r.difference()),
-                            c.wild().stream().anyMatch(w -> isOf(w.round(), r))))
+                            c.wildRuns().stream().anyMatch(w -> isOf(w.round(), r))))
                     .toList();
             return new Effect(
                     metric.comparing().key(),

@@ -57,10 +57,10 @@ class ResultViews {
      *
      * @param trial of which it is the result; empty when it is of a stay
      * @param judgedBy the planned trial that a stay is judged by
-     * @param there all setups that were measured there
-     * @param aside measurements there that are not part of it
+     * @param setupsThere all setups that were measured there
+     * @param runsLeftOut measurements there that are not part of it
      */
-    record Setting(Optional<String> trial, Optional<String> judgedBy, List<SetupName> there, int aside) {
+    record Setting(Optional<String> trial, Optional<String> judgedBy, List<SetupName> setupsThere, int runsLeftOut) {
         /** A comparison of all there is, in a trial or without one. */
         static Setting own(Optional<PastTrials.Key> trial, SetupComparison compared) {
             return new Setting(trial.map(PastTrials.Key::name), Optional.empty(), compared.setups(), 0);
@@ -78,8 +78,8 @@ class ResultViews {
         JudgingRules judged = new JudgingRules(
                 planned.isPresent(),
                 setups * (setups - 1) / 2,
-                setting.aside,
-                inFamily ? 0 : setting.there.size() - setups);
+                setting.runsLeftOut,
+                inFamily ? 0 : setting.setupsThere.size() - setups);
         Map<String, Contender> contenders = entrants.of(compared);
         List<ResultView.Contrast> contrasts = compared.leadingFirst().stream()
                 .map(all -> contrast(all, compared, contenders, under, judged, offset))
@@ -93,7 +93,7 @@ class ResultViews {
                 planned.orElse(null),
                 statedValues(made, LoggedMeasurement::carrier),
                 statedValues(made, LoggedMeasurement::server),
-                setting.there,
+                setting.setupsThere,
                 compared.baseline(),
                 setting.judgedBy.orElse(null),
                 contrasts.size() > 1,

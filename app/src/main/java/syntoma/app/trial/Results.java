@@ -250,7 +250,8 @@ public class Results {
             throw new InvalidInputException(
                     "baseline", "baseline is " + Text.quote(baseline) + ", which was not measured here");
         }
-        return SetupComparison.of(baseline, cast, asked, metrics, plan, metric -> trials.capped(cast.made(), metric));
+        return SetupComparison.of(
+                baseline, cast, asked, metrics, plan, metric -> trials.capped(cast.measurements(), metric));
     }
 
     private List<SetupName> setupsIn(List<LoggedMeasurement> made) {

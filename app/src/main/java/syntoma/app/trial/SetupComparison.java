@@ -50,7 +50,7 @@ record SetupComparison(
             int most,
             Function<Figure, Optional<Plan>> plan,
             Function<Figure, CappedSetups> held) {
-        List<LoggedMeasurement> made = cast.made();
+        List<LoggedMeasurement> made = cast.measurements();
         List<String> names = cast.setups().stream().map(SetupName::name).toList();
         Map<Comparer.Contrast, List<Comparison>> contrasts = new LinkedHashMap<>();
         List<Figure> metrics = Figure.comparedFigures(f -> made.stream().anyMatch(m -> m.value(f) != null));
@@ -85,7 +85,7 @@ record SetupComparison(
     }
 
     List<LoggedMeasurement> measurements() {
-        return cast.made();
+        return cast.measurements();
     }
 
     /** What was measured of a figure, as comparisons take it. */
@@ -133,8 +133,8 @@ record SetupComparison(
         return setups().stream()
                 .map(s -> new ResultView.NeedMet(
                         s,
-                        need.of(s.name()).met().runs(),
-                        need.of(s.name()).met().met()))
+                        need.of(s.name()).share().runs(),
+                        need.of(s.name()).share().metRuns()))
                 .toList();
     }
 

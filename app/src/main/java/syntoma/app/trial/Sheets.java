@@ -103,28 +103,31 @@ class Sheets {
 
     /** A plan with its visits and what was logged of it. */
     private record OpenSheet(
-            TrialPlan plan, Designs.DesignedTrial made, List<LoggedMeasurement> logged, SheetEntries.Entries done) {
+            TrialPlan plan,
+            Designs.DesignedTrial design,
+            List<LoggedMeasurement> loggedRuns,
+            SheetEntries.Entries entries) {
         Remaining remaining() {
             return Remaining.of(
-                    made.visits(),
+                    design.visits(),
                     plan.runs,
-                    logged.stream()
+                    loggedRuns.stream()
                             .filter(m -> m.round() != null)
                             .map(m -> new Remaining.LoggedRun(m.round(), contender(m)))
                             .toList(),
-                    done.skippedVisits());
+                    entries.skippedVisits());
         }
 
         @Nullable
         SheetView.LastEntryView last() {
-            return logged.stream()
+            return loggedRuns.stream()
                     .max(Comparator.comparingLong(LoggedMeasurement::id))
                     .map(m -> new SheetView.LastEntryView(m.id(), m.setup(), m.outcome(), m.takenAt()))
                     .orElse(null);
         }
 
         int contender(LoggedMeasurement m) {
-            List<DesignView.ContenderView> contenders = made.contenders();
+            List<DesignView.ContenderView> contenders = design.contenders();
             return IntStream.range(0, contenders.size())
                     .filter(i -> contenders.get(i).setup().name().equals(m.setup())
                             && Objects.equals(contenders.get(i).carrier(), m.carrier()))
@@ -134,7 +137,7 @@ class Sheets {
 
         /** The cells on which a contender was measured. */
         List<String> cells(int contender) {
-            return logged.stream()
+            return loggedRuns.stream()
                     .filter(m -> m.cellId() != null && contender(m) == contender)
                     .map(LoggedMeasurement::cellId)
                     .distinct()
@@ -165,8 +168,8 @@ class Sheets {
         OpenSheet open = open(campsite, trial);
         Remaining remaining = open.remaining();
         Integer next = remaining.next().orElse(null);
-        double minutes = remainingMinutes(remaining, open.made::minutes);
-        double gb = remainingMinutes(remaining, open.made::gb);
+        double minutes = remainingMinutes(remaining, open.design::minutes);
+        double gb = remainingMinutes(remaining, open.design::gb);
         TrialPlan plan = open.plan;
         return new SheetView(
                 campsite,
@@ -174,19 +177,19 @@ class Sheets {
                 plan.plannedRounds,
                 plan.runs,
                 plan.kind,
-                open.made.contenders(),
-                open.made.views(),
-                remaining.made(),
-                List.copyOf(remaining.skipped()),
+                open.design.contenders(),
+                open.design.views(),
+                remaining.runsMade(),
+                List.copyOf(remaining.skippedVisits()),
                 next,
                 OffsetDateTime.now(clock),
-                next == null ? null : open.done.stoodAt(next).orElse(null),
+                next == null ? null : open.entries.stoodAt(next).orElse(null),
                 minutes,
                 gb,
-                open.made.minutesOfRun(),
+                open.design.minutesOfRun(),
                 Designs.sessions(plan.plannedRounds, plan.times(), plan.plannedAt.toLocalDateTime()),
-                open.done.pausedAt().orElse(null),
-                open.done.notes(),
+                open.entries.pausedAt().orElse(null),
+                open.entries.notes(),
                 open.last(),
                 doubts(open),
                 next == null ? null : goingOn(open, minutes, gb));
@@ -196,7 +199,10 @@ class Sheets {
         TrialPlan plan = plan(campsite, trial);
         OpenSheet planned = new OpenSheet(plan, designs.redesign(plan), loggedRuns(plan), entries.of(plan.id));
         return new OpenSheet(
-                plan, planned.made.onFrom(states.currentState(), planned.remaining()), planned.logged, planned.done);
+                plan,
+                planned.design.onFrom(states.currentState(), planned.remaining()),
+                planned.loggedRuns,
+                planned.entries);
     }
 
     private TrialPlan plan(String campsite, String trial) {
@@ -211,16 +217,18 @@ class Sheets {
 
     /** What was logged and does not agree with what was to be measured, less what is kept all the same. */
     private List<SheetView.DoubtView> doubts(OpenSheet open) {
-        Map<Long, List<String>> against = against(open.logged);
+        Map<Long, List<String>> against = against(open.loggedRuns);
         List<SheetView.DoubtView> doubts = new ArrayList<>();
-        for (LoggedMeasurement m : open.logged) {
+        for (LoggedMeasurement m : open.loggedRuns) {
             int place = open.contender(m);
-            if (place < 0 || m.round() == null || open.done.keptMeasurements().contains(m.id())) {
+            if (place < 0
+                    || m.round() == null
+                    || open.entries.keptMeasurements().contains(m.id())) {
                 continue;
             }
             // what was said of the carrier is how it was logged; which cell it was is asked before it is measured
             Doubts.DeviceReading read = new Doubts.DeviceReading("", text(m.rat()), text(m.band()), "");
-            List<String> says = new ArrayList<>(Doubts.of(open.made.entrants().get(place), read, List.of()));
+            List<String> says = new ArrayList<>(Doubts.of(open.design.entrants().get(place), read, List.of()));
             says.addAll(against.getOrDefault(m.id(), List.of()));
             if (!says.isEmpty()) {
                 doubts.add(new SheetView.DoubtView(m.id(), m.round(), m.setup(), says));
@@ -248,8 +256,8 @@ class Sheets {
         if (heard.isEmpty() || next.isEmpty()) {
             return new SheetCheck(heard.isPresent(), List.of());
         }
-        int place = open.made.visits().get(next.get()).contender();
-        Contender contender = open.made.entrants().get(place);
+        int place = open.design.visits().get(next.get()).contender();
+        Contender contender = open.design.entrants().get(place);
         Watch.ServingNetwork said = heard.get();
         return new SheetCheck(
                 true,
@@ -297,20 +305,20 @@ class Sheets {
         OpenSheet open = open(campsite, trial);
         switch (kind) {
             case STANDS, BACK, SKIP, UNSKIP ->
-                visit(asked.visit(), open.made.visits().size());
-            case KEEP -> measurement(asked.measurement(), open.logged);
+                visit(asked.visit(), open.design.visits().size());
+            case KEEP -> measurement(asked.measurement(), open.loggedRuns);
             case NOTE ->
                 InvalidInputException.naming("text", () -> Text.name("text", text(asked.text()), LONGEST_NOTE));
             case PAUSE, RESUME -> {}
         }
         boolean isNew = entries.enter(open.plan, kind, asked.visit(), asked.measurement(), asked.text());
         if (isNew && kind == SheetEntry.Kind.STANDS) {
-            Visit visit = open.made.visits().get(asked.visit());
-            open.logged.stream()
+            Visit visit = open.design.visits().get(asked.visit());
+            open.loggedRuns.stream()
                     .map(LoggedMeasurement::takenAt)
                     .max(OffsetDateTime::compareTo)
                     .ifPresent(before -> entries.learn(open.plan, visit.moves(), before));
-            states.isUp(open.made.entrants().get(visit.contender()).arrangement());
+            states.isUp(open.design.entrants().get(visit.contender()).arrangement());
         }
         if (isNew && kind == SheetEntry.Kind.BACK) {
             states.isNotUp();
@@ -352,7 +360,7 @@ class Sheets {
         return IntStream.range(0, visits.size())
                 .filter(remaining::lacks)
                 .mapToDouble(i -> takes.applyAsDouble(
-                        i, remaining.runs() - remaining.made().get(i)))
+                        i, remaining.runs() - remaining.runsMade().get(i)))
                 .sum();
     }
 }

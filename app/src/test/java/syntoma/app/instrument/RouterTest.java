@@ -251,7 +251,7 @@ class RouterTest {
                 watch(hour, () -> nowNs.get() - beganNs > 3_600_000_000_000L);
                 assertTrue(
                         Thread.activeCount() <= threads + OTHERS, Thread.activeCount() + " threads after " + threads);
-                int kept = hour.recent().heard().size();
+                int kept = hour.recent().readings().size();
                 assertTrue(kept > 60 && kept <= 301, kept + " readings are kept");
                 // the answers themselves, and their headers and those of the questions, which are some hundred bytes
                 long moved = (count.withinBytes() - movedBefore) / answered.get();

@@ -17,7 +17,7 @@ import java.util.function.Function;
 public record AdvisedOption(
         Option option, Outlook outlook, NeededHours hours, double chance, double uncertain, List<ChanceAt> times) {
     /** The chance at a time of the day. @param what is met when, in words, such as “HD film this evening” */
-    public record ChanceAt(String what, double chance) {}
+    public record ChanceAt(String need, double chance) {}
 
     /** Chances that are no farther apart count as equal (docs/methods.md#13-advice). */
     public static final double EQUAL = 0.05;
@@ -65,29 +65,29 @@ public record AdvisedOption(
     public static AdvisedOption of(
             Option option, List<NeededHours> needed, Function<DayPart, Outlook> outlooks, DayPart now, int runs) {
         NeededHours hardest = needed.stream()
-                .min(Comparator.comparingDouble(h -> outlooks.apply(h.part()).chance(h.asked())))
+                .min(Comparator.comparingDouble(h -> outlooks.apply(h.part()).chance(h.requirement())))
                 .orElseThrow();
         Outlook outlook = outlooks.apply(hardest.part());
-        double up = outlook.afterRuns(ONE_SD, MANY_RUNS).chance(hardest.asked());
-        double down = outlook.afterRuns(-ONE_SD, MANY_RUNS).chance(hardest.asked());
+        double up = outlook.afterRuns(ONE_SD, MANY_RUNS).chance(hardest.requirement());
+        double down = outlook.afterRuns(-ONE_SD, MANY_RUNS).chance(hardest.requirement());
         List<ChanceAt> times = new ArrayList<>();
         if (!needed.stream().allMatch(NeededHours::isNow)) {
             NeededHours present =
                     needed.stream().filter(NeededHours::isNow).findFirst().orElse(hardest);
             times.add(new ChanceAt(
                     present.needs() + " " + NeededHours.NOW,
-                    promisedChance(outlooks.apply(now).chance(present.asked()), runs)));
+                    promisedChance(outlooks.apply(now).chance(present.requirement()), runs)));
             needed.stream()
                     .filter(h -> !h.isNow())
                     .forEach(h -> times.add(new ChanceAt(
-                            h.needs() + " " + h.when(),
-                            promisedChance(outlooks.apply(h.part()).chance(h.asked()), runs))));
+                            h.needs() + " " + h.text(),
+                            promisedChance(outlooks.apply(h.part()).chance(h.requirement()), runs))));
         }
         return new AdvisedOption(
                 option,
                 outlook,
                 hardest,
-                promisedChance(outlook.chance(hardest.asked()), runs),
+                promisedChance(outlook.chance(hardest.requirement()), runs),
                 Math.abs(up - down) / 2,
                 times);
     }

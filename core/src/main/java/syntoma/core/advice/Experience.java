@@ -48,7 +48,8 @@ public final class Experience {
     private final Scatter scatter;
 
     /** How much figures scatter in a log; learned again when it has grown by a fifth, since that takes long and changes little. */
-    public record Scatter(Spreads levels, Spreads qualities, Spreads down, Spreads up, Spreads loaded, int cells) {
+    public record Scatter(
+            Spreads levels, Spreads qualities, Spreads down, Spreads up, Spreads loadedLatency, int cells) {
         private static final double GROWN = 1.2;
 
         private boolean isOf(int now) {
@@ -93,7 +94,7 @@ public final class Experience {
                 cells(all, t -> t.loaded, rows::get),
                 layout.ofLoaded(),
                 Spreads.OF_LATENCIES,
-                known.map(Scatter::loaded));
+                known.map(Scatter::loadedLatency));
         scatter = known.orElseGet(() -> new Scatter(
                 levels.spreads(), qualities.spreads(), down.spreads(), up.spreads(), loaded.spreads(), all.size()));
     }
@@ -218,18 +219,19 @@ public final class Experience {
     /**
      * How many runs of an option there were at the campsite, and how many of them met what is asked.
      *
-     * @param when in the hours of the need where those are others than now; empty text otherwise
+     * @param hours in the hours of the need where those are others than now; empty text otherwise
      */
-    public record Met(int runs, int met, String when) {}
+    public record Met(int runs, int metRuns, String hours) {}
 
     /** How an option did at the campsite so far, in the hours in which it is needed. */
     public Met record(Option option, StayContext here, NeededHours hours) {
         List<PastMeasurement> there = inHours(own(option), hours).stream()
-                .filter(p -> p.campsite() == here.campsite() && hours.asked().isToldBy(p))
+                .filter(p ->
+                        p.campsite() == here.campsite() && hours.requirement().isToldBy(p))
                 .toList();
         return new Met(
                 there.size(),
-                (int) there.stream().filter(hours.asked()::isMetBy).count(),
+                (int) there.stream().filter(hours.requirement()::isMetBy).count(),
                 hours.isNow() ? "" : hours.part().words());
     }
 
@@ -246,7 +248,7 @@ public final class Experience {
 
     /** Why an option may be expected to bring what its outlook says in the hours in which it is needed. */
     public Reason reason(Option option, Outlook outlook, StayContext here, NeededHours hours) {
-        Outlook.RunRequirement asked = hours.asked();
+        Outlook.RunRequirement asked = hours.requirement();
         List<PastMeasurement> then = inHours(own(option), hours);
         List<PastMeasurement> beside = inHours(log, hours).stream()
                 .filter(p -> p.isRun()
@@ -352,15 +354,15 @@ public final class Experience {
     }
 
     /** How many runs were tried, and how many of them failed. */
-    private record Failing(double tried, double failed) {
+    private record Failing(double attempts, double failures) {
         private static final Failing NONE = new Failing(0, 0);
 
         private Failing and(Failing other) {
-            return new Failing(tried + other.tried, failed + other.failed);
+            return new Failing(attempts + other.attempts, failures + other.failures);
         }
 
         private double share(double usual, double weighs) {
-            return (failed + usual * weighs) / (tried + weighs);
+            return (failures + usual * weighs) / (attempts + weighs);
         }
     }
 

@@ -10,9 +10,9 @@ import syntoma.core.unit.Text;
  * own hours.
  *
  * @param needs their names
- * @param when in words, such as “this evening”; “now” for needs of any time and for those of the present part of the day
+ * @param text in words, such as “this evening”; “now” for needs of any time and for those of the present part of the day
  */
-public record NeededHours(DayPart part, String needs, String when, Outlook.RunRequirement asked) {
+public record NeededHours(DayPart part, String needs, String text, Outlook.RunRequirement requirement) {
     static final String NOW = "now";
 
     /** The hours of some needs, those of a part of the day together. */
@@ -49,6 +49,6 @@ public record NeededHours(DayPart part, String needs, String when, Outlook.RunRe
 
     /** Whether it is needed at the present time of the day. */
     public boolean isNow() {
-        return when.equals(NOW);
+        return text.equals(NOW);
     }
 }

@@ -17,7 +17,7 @@ import syntoma.core.need.Requirement;
  * @param works the chance that it comes about
  * @param lossPct its mean loss
  */
-public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate loaded, double lossPct) {
+public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate loadedLatency, double lossPct) {
     private static final NormalDistribution STANDARD = new NormalDistribution(0, 1);
 
     /**
@@ -41,11 +41,11 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
      * A figure on the natural logarithm.
      *
      * @param mean of its logarithm
-     * @param known the variance of what is not known of its mean
+     * @param meanVariance the variance of what is not known of its mean
      * @param scatter the variance from run to run
      * @param cap what the plan lets through; infinite for none
      */
-    public record Rate(double mean, double known, double scatter, double cap) {
+    public record Rate(double mean, double meanVariance, double scatter, double cap) {
         /** Half of the runs bring at least so much. */
         public double middle() {
             return Math.min(cap, Math.exp(mean));
@@ -62,7 +62,7 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
         }
 
         double deviation() {
-            return Math.sqrt(known + scatter);
+            return Math.sqrt(meanVariance + scatter);
         }
 
         /**
@@ -71,8 +71,8 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
          * @param at in standard deviations of what is not known of the mean
          */
         Rate afterRuns(double at, int runs) {
-            double left = 1 / (1 / known + runs / scatter);
-            return new Rate(mean + at * Math.sqrt(known - left), left, scatter, cap);
+            double left = 1 / (1 / meanVariance + runs / scatter);
+            return new Rate(mean + at * Math.sqrt(meanVariance - left), left, scatter, cap);
         }
 
         /** How far a limit lies above the mean, in standard deviations; a cap under it is out of reach. */
@@ -88,7 +88,7 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
             double cause = STANDARD.inverseCumulativeProbability((i + 0.5) / STRENGTHS);
             sum += least(down, asked.downMbps(), cause, SPEED_TOGETHER)
                     * least(up, asked.upMbps(), cause, SPEED_TOGETHER)
-                    * (1 - least(loaded, asked.loadedMs(), cause, LATENCY_TOGETHER));
+                    * (1 - least(loadedLatency, asked.loadedMs(), cause, LATENCY_TOGETHER));
         }
         double loss = asked.lossPct().isPresent()
                 ? STANDARD.cumulativeProbability((asked.lossPct().getAsDouble() - lossPct) / LOSS_SD_PCT)
@@ -103,7 +103,7 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
                 works,
                 down.afterRuns(at, runs),
                 up.afterRuns(at, runs),
-                loaded.afterRuns(-at, runs),
+                loadedLatency.afterRuns(-at, runs),
                 lossPct);
     }
 

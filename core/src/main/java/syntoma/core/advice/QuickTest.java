@@ -47,7 +47,7 @@ public record QuickTest(AdvisedOption of, AdvisedOption against, double gain) {
                                     other.chance(),
                                     a.outlook()
                                             .afterRuns(z, RUNS)
-                                            .chance(a.hours().asked())))
+                                            .chance(a.hours().requirement())))
                             .average()
                             .orElseThrow();
                     return new QuickTest(a, other, after - Math.max(a.chance(), other.chance()));

@@ -16,28 +16,28 @@ public sealed interface Reason {
     }
 
     /** Runs at this stay. */
-    record RunsAtStay(int runs, int met) implements Reason {
+    record RunsAtStay(int runs, int metRuns) implements Reason {
         @Override
         public String says() {
-            return "because " + share(met, runs, " here at this stay");
+            return "because " + share(metRuns, runs, " here at this stay");
         }
 
         @Override
         public double metShare() {
-            return met / (double) runs;
+            return metRuns / (double) runs;
         }
     }
 
     /** Runs at earlier stays at this campsite. */
-    record Earlier(int stays, int runs, int met) implements Reason {
+    record Earlier(int stays, int runs, int metRuns) implements Reason {
         @Override
         public String says() {
-            return "because at " + Text.count(stays, "earlier stay") + " here " + share(met, runs, "");
+            return "because at " + Text.count(stays, "earlier stay") + " here " + share(metRuns, runs, "");
         }
 
         @Override
         public double metShare() {
-            return met / (double) runs;
+            return metRuns / (double) runs;
         }
     }
 
@@ -53,33 +53,33 @@ public sealed interface Reason {
     }
 
     /** Runs at other campsites where about as much was heard. */
-    record SimilarCampsites(int stays, int runs, int met, Level level) implements Reason {
+    record SimilarCampsites(int stays, int runs, int metRuns, Level level) implements Reason {
         @Override
         public String says() {
             return level.isRead
                     ? "because at " + Text.count(stays, "stay") + " with " + level.text() + ", as here, "
-                            + share(met, runs, "")
+                            + share(metRuns, runs, "")
                     : "not measured on this carrier here yet; at " + Text.count(stays, "stay") + " with " + level.text()
-                            + ", as expected here, " + share(met, runs, "");
+                            + ", as expected here, " + share(metRuns, runs, "");
         }
 
         @Override
         public double metShare() {
-            return met / (double) runs;
+            return metRuns / (double) runs;
         }
     }
 
     /** Runs elsewhere, at other levels. */
-    record Elsewhere(int stays, int runs, int met, Level level) implements Reason {
+    record Elsewhere(int stays, int runs, int metRuns, Level level) implements Reason {
         @Override
         public String says() {
-            return "because of what it did at " + Text.count(stays, "other stay") + " (" + share(met, runs, "")
+            return "because of what it did at " + Text.count(stays, "other stay") + " (" + share(metRuns, runs, "")
                     + "), with " + level.text() + " expected here";
         }
 
         @Override
         public double metShare() {
-            return met / (double) runs;
+            return metRuns / (double) runs;
         }
     }
 
@@ -94,10 +94,10 @@ public sealed interface Reason {
     }
 
     /** A reason that rests on runs of the hours in which the need is. */
-    record AtHours(Reason reason, String when) implements Reason {
+    record AtHours(Reason reason, String hours) implements Reason {
         @Override
         public String says() {
-            return reason.says() + " " + when;
+            return reason.says() + " " + hours;
         }
 
         @Override
@@ -107,18 +107,18 @@ public sealed interface Reason {
     }
 
     /** A reason that its chance is well above or below, with what speaks against it. */
-    record WeighedReason(Reason reason, double chance, int beside, int besideMet) implements Reason {
+    record WeighedReason(Reason reason, double chance, int otherRuns, int otherMetRuns) implements Reason {
         /** Farther apart than this a chance and its reason read as a contradiction; chosen. */
         private static final double APART = 0.2;
 
         @Override
         public String says() {
             boolean lower = chance < reason.metShare();
-            if (beside > 0) {
-                String others = beside == 1
+            if (otherRuns > 0) {
+                String others = otherRuns == 1
                         ? "the one run with another setup at this stay "
-                                + (besideMet == 1 ? "met it" : "did not meet it")
-                        : besideMet + " of " + beside + " runs with other setups at this stay did";
+                                + (otherMetRuns == 1 ? "met it" : "did not meet it")
+                        : otherMetRuns + " of " + otherRuns + " runs with other setups at this stay did";
                 return reason.says() + ", but " + others;
             }
             return reason.says() + ", but " + (lower ? "less" : "more")

@@ -10,16 +10,16 @@ import syntoma.core.unit.Text;
 /**
  * What to do tonight.
  *
- * @param ranked all options, the one to take first
+ * @param rankedOptions all options, the one to take first
  * @param asItIs what is up now, among them; empty where nothing is, or where it is no option
- * @param elsewhere what the best option may be expected to bring at a campsite where one has never been
+ * @param bestElsewhere what the best option may be expected to bring at a campsite where one has never been
  * @param silence the carriers that nothing was heard of at this stay
  * @param proven what comparisons made here decided, by which the options are ranked too
  */
 public record Tonight(
-        List<AdvisedOption> ranked,
+        List<AdvisedOption> rankedOptions,
         Optional<AdvisedOption> asItIs,
-        Optional<AdvisedOption> elsewhere,
+        Optional<AdvisedOption> bestElsewhere,
         Silence silence,
         List<StayVerdict> proven) {
     /** A chance under which an option is not said to do. Chosen: an even bet. */
@@ -33,9 +33,9 @@ public record Tonight(
 
     /** Whether moving on is the better bet: nothing here is likely to do, and elsewhere clearly more is. */
     public boolean movesOn() {
-        double best = ranked.isEmpty() ? 0 : ranked.get(0).chance();
+        double best = rankedOptions.isEmpty() ? 0 : rankedOptions.get(0).chance();
         return best < LIKELY
-                && elsewhere.filter(e -> e.chance() > best + WORTH_A_DRIVE).isPresent();
+                && bestElsewhere.filter(e -> e.chance() > best + WORTH_A_DRIVE).isPresent();
     }
 
     /** Whether nothing was heard of any carrier on board. */
@@ -44,7 +44,7 @@ public record Tonight(
     }
 
     private Set<String> carriers() {
-        return ranked.stream().map(a -> a.option().carrier()).collect(Collectors.toSet());
+        return rankedOptions.stream().map(a -> a.option().carrier()).collect(Collectors.toSet());
     }
 
     /**
@@ -53,13 +53,13 @@ public record Tonight(
      * @param need the names of the needs
      */
     public String says(String need) {
-        if (ranked.isEmpty()) {
+        if (rankedOptions.isEmpty()) {
             return "Measure once with each setup to get advice.";
         }
         if (allSilent()) {
             return "No carrier was heard here yet.";
         }
-        AdvisedOption first = ranked.get(0);
+        AdvisedOption first = rankedOptions.get(0);
         String needed = first.times().size() > 1 ? first.hours().needs() : need;
         String name = first.option().setup() + " on " + first.option().carrier();
         if (need.isEmpty()) {
@@ -76,7 +76,7 @@ public record Tonight(
     }
 
     private static String hoursText(AdvisedOption advised) {
-        return advised.hours().isNow() ? "" : " " + advised.hours().when();
+        return advised.hours().isNow() ? "" : " " + advised.hours().text();
     }
 
     /** A chance as a person would say it. */
@@ -101,8 +101,8 @@ public record Tonight(
                     "Zero bars inside prove nothing: the roof hears about 12 dB more. Measure once with a roof antenna.");
         }
         tries.add("Raise the antenna as high as you safely can: "
-                + ranked.get(0).option().setup() + " on "
-                + ranked.get(0).option().carrier() + " has the best chance.");
+                + rankedOptions.get(0).option().setup() + " on "
+                + rankedOptions.get(0).option().carrier() + " has the best chance.");
         tries.add("Walk to higher ground with a phone or an antenna (Walk), and turn a directional antenna all round.");
         tries.add("Use satellite if you have it, or drive on.");
         tries.add(
@@ -117,8 +117,8 @@ public record Tonight(
      * @param place from 0
      */
     public Optional<String> whyHere(int place) {
-        AdvisedOption own = ranked.get(place);
-        Optional<AdvisedOption> beaten = ranked.stream()
+        AdvisedOption own = rankedOptions.get(place);
+        Optional<AdvisedOption> beaten = rankedOptions.stream()
                 .skip(place + 1L)
                 .filter(a ->
                         a.chance() > own.chance() && proven.stream().anyMatch(p -> p.decides(own.option(), a.option())))
@@ -127,11 +127,12 @@ public record Tonight(
             return Optional.of("Measured side by side here, it is the one to use instead of "
                     + beaten.get().option().setup() + ".");
         }
-        boolean betterBelow =
-                ranked.stream().skip(place + 1L).anyMatch(a -> a.chance() > own.chance() || a.isAboutAsLikelyAs(own));
-        boolean betterAbove = ranked.stream().limit(place).anyMatch(a -> a.isAboutAsLikelyAs(own));
+        boolean betterBelow = rankedOptions.stream()
+                .skip(place + 1L)
+                .anyMatch(a -> a.chance() > own.chance() || a.isAboutAsLikelyAs(own));
+        boolean betterAbove = rankedOptions.stream().limit(place).anyMatch(a -> a.isAboutAsLikelyAs(own));
         if (place == 0 && betterBelow) {
-            boolean dearer = ranked.stream()
+            boolean dearer = rankedOptions.stream()
                     .skip(place + 1L)
                     .anyMatch(a -> a.isAboutAsLikelyAs(own)
                             && a.option().minutes() == own.option().minutes()
@@ -141,7 +142,7 @@ public record Tonight(
                     "About as likely as the next ones, and less work" + (dearer ? " with the cheapest data." : "."));
         }
         if (betterAbove) {
-            double more = own.option().minutes() - ranked.get(0).option().minutes();
+            double more = own.option().minutes() - rankedOptions.get(0).option().minutes();
             return more < 1
                     ? Optional.of("About as likely as the first.")
                     : Optional.of("About as likely as the first, and " + Text.count((int) Math.round(more), "minute")

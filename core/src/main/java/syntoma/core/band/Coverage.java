@@ -138,13 +138,13 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
         LinkShare link = limit.get();
         return switch (result) {
             case UNKNOWN ->
-                link.why().isEmpty()
+                link.reason().isEmpty()
                         ? "unknown: the sheet of " + link.link() + " does not say"
-                        : "unknown for " + link.link() + ": " + link.why();
+                        : "unknown for " + link.link() + ": " + link.reason();
             case DOWNLINK_ONLY -> "downlink only: " + passes(link.link(), link.uplink(), "uplink");
             case UPLINK_ONLY -> "uplink only: " + passes(link.link(), link.downlink(), "downlink");
             case NOT_COVERED ->
-                band.downlinkOnly() && link.why().isEmpty()
+                band.downlinkOnly() && link.reason().isEmpty()
                         ? "no downlink on " + band.name() + ": " + passes(link.link(), link.downlink(), "downlink")
                         : notThrough(link);
             default -> notThrough(link);
@@ -152,7 +152,7 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
     }
 
     private static String notThrough(LinkShare link) {
-        return "not through " + link.link() + (link.why().isEmpty() ? "" : ": " + link.why());
+        return "not through " + link.link() + (link.reason().isEmpty() ? "" : ": " + link.reason());
     }
 
     private static String passes(String link, OptionalDouble share, String direction) {

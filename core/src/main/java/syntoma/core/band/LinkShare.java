@@ -10,9 +10,9 @@ import java.util.OptionalDouble;
  * The share of a band's downlink and uplink that one link of a chain passes, 0 to 1; empty when its sheet does not say. A
  * band without an uplink has an uplink share of 1: nothing of it is lost.
  *
- * @param why the reason where it is another than the range; else empty text
+ * @param reason the reason where it is another than the range; else empty text
  */
-public record LinkShare(String link, OptionalDouble downlink, OptionalDouble uplink, String why) {
+public record LinkShare(String link, OptionalDouble downlink, OptionalDouble uplink, String reason) {
 
     /** The same share both ways. */
     public static LinkShare both(String link, double share) {

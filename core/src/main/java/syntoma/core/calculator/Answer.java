@@ -31,7 +31,7 @@ public record Answer(Sentence says, List<Line> lines, Optional<Profile> profile,
     public record Profile(List<Double> km, List<Double> groundM, double fromM, double toM, List<Double> fresnelM) {}
 
     /** Something that can be kept, with its values by name. */
-    public record Keep(String what, Map<String, String> values) {}
+    public record Keep(String kind, Map<String, String> values) {}
 
     static Answer of(CharSequence says, Line... lines) {
         return new Answer(Sentence.of(says), List.of(lines), Optional.empty(), Optional.empty());

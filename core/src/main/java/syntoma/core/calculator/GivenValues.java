@@ -45,7 +45,7 @@ public record GivenValues(List<Input> inputs, Map<String, String> texts) {
             throw new InvalidValueException(
                     name, name + " has " + text.length() + " characters; allowed are up to " + LONGEST);
         }
-        if (text.isEmpty() && input(name).needed()) {
+        if (text.isEmpty() && input(name).isRequired()) {
             throw new InvalidValueException(name, input(name).label() + " is missing");
         }
         return text;

@@ -20,7 +20,7 @@ public record Input(
         double high,
         List<String> choices,
         boolean lines,
-        boolean needed) {
+        boolean isRequired) {
 
     static Input number(String name, String label, String unit, String usual, double low, double high) {
         return new Input(name, label, unit, usual, low, high, List.of(), false, true);

@@ -29,10 +29,10 @@ import syntoma.core.sentence.Sentence;
  *
  * @param steps in order; a step without a number makes the net unknown
  * @param baseline what the device's own antenna inside loses to the shell, and how sure that is, as a gain of coming out
- * @param shared whether the chain is behind the same shell, so that it is no doubt
+ * @param isShared whether the chain is behind the same shell, so that it is no doubt
  * @param own whether the chain uses the device's own antenna, so that it is no doubt
  */
-public record Staircase(double mhz, List<Step> steps, Step baseline, boolean shared, boolean own) {
+public record Staircase(double mhz, List<Step> steps, Step baseline, boolean isShared, boolean own) {
     /** Loss of a mated pair of connectors, an estimate. */
     public static final double CONNECTOR_DB = 0.15;
     /** Loss of an adapter whose sheet does not say, an estimate. */
@@ -61,9 +61,9 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
      * @param says the figure behind it, such as "4.5 m, 240-class"
      * @param db gain above 0, loss below; empty when the sheet does not say
      * @param halfWidthDb how far it may be off either way
-     * @param estimated whether it is an estimate, not what a sheet states
+     * @param isEstimated whether it is an estimate, not what a sheet states
      */
-    public record Step(String part, Sentence says, OptionalDouble db, double halfWidthDb, boolean estimated) {}
+    public record Step(String part, Sentence says, OptionalDouble db, double halfWidthDb, boolean isEstimated) {}
 
     /** The staircase of a chain at a frequency in MHz along one lead; without one by the device's own antenna. */
     public static Staircase of(Chain chain, Optional<Wiring.Connection> along, double mhz) {
@@ -230,7 +230,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
      * behind all of it, the own antenna where the chain uses it.
      */
     public double halfWidthDb() {
-        double squares = square(shared ? 0 : Shell.HALF_WIDTH_DB) + square(own ? 0 : OWN_HALF_WIDTH_DB);
+        double squares = square(isShared ? 0 : Shell.HALF_WIDTH_DB) + square(own ? 0 : OWN_HALF_WIDTH_DB);
         return Math.sqrt(squares + squaresOfChain());
     }
 
@@ -242,7 +242,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean sha
     private double squaresOfChain() {
         return steps.stream()
                 .filter(s ->
-                        !(own && s.part().equals(OWN)) && !(shared && s.part().equals(SHELL)))
+                        !(own && s.part().equals(OWN)) && !(isShared && s.part().equals(SHELL)))
                 .mapToDouble(s -> square(s.halfWidthDb()))
                 .sum();
     }

@@ -49,7 +49,7 @@ public record ChoiceLimits(OptionalDouble budget, double hoursADay) {
         }
         budget.ifPresent(most -> essentials.add(new Essential(
                 "a price within " + Values.format(most),
-                price.known() > most ? Met.NO : price.open() ? Met.UNKNOWN : Met.YES)));
+                price.knownPart() > most ? Met.NO : price.isOpen() ? Met.UNKNOWN : Met.YES)));
         return essentials;
     }
 

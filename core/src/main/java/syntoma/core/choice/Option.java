@@ -57,7 +57,7 @@ public record Option(
     }
 
     /** Something that cannot be done without. */
-    public record Essential(String what, Met met) {}
+    public record Essential(String name, Met met) {}
 
     /** Whether all that cannot be done without is there for certain. */
     public boolean meetsNeed() {
@@ -73,21 +73,21 @@ public record Option(
     List<String> lacks() {
         return essentials.stream()
                 .filter(m -> m.met() == Met.NO)
-                .map(Essential::what)
+                .map(Essential::name)
                 .toList();
     }
 
     /** Price per dB of predicted gain; empty without a gain. */
     public OptionalDouble pricePerDb() {
-        return !price.open() && meanGainDb.orElse(0) > 0
-                ? OptionalDouble.of(price.known() / meanGainDb.getAsDouble())
+        return !price.isOpen() && meanGainDb.orElse(0) > 0
+                ? OptionalDouble.of(price.knownPart() / meanGainDb.getAsDouble())
                 : OptionalDouble.empty();
     }
 
     /** Price per antenna stream. */
     public OptionalDouble pricePerStream() {
-        return !price.open() && streams.orElse(0) > 0
-                ? OptionalDouble.of(price.known() / streams.getAsInt())
+        return !price.isOpen() && streams.orElse(0) > 0
+                ? OptionalDouble.of(price.knownPart() / streams.getAsInt())
                 : OptionalDouble.empty();
     }
 }

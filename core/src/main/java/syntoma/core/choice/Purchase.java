@@ -10,9 +10,9 @@ import syntoma.core.fit.Findings;
  *
  * @param price of all pieces in units of money; empty where it is not known
  * @param part whether it is one of the candidate's own parts; else it comes on top, so that they work
- * @param estimated whether the price is that of its class
+ * @param isEstimated whether the price is that of its class
  */
-public record Purchase(String what, int pieces, OptionalDouble price, boolean part, boolean estimated) {
+public record Purchase(String item, int pieces, OptionalDouble price, boolean part, boolean isEstimated) {
 
     /** Pieces of a part of the candidate that is not owned yet. */
     public static Purchase part(String name, int pieces, OptionalDouble priceEach) {
@@ -27,7 +27,7 @@ public record Purchase(String what, int pieces, OptionalDouble price, boolean pa
     /** The parts with what the fit check says must be bought for them. */
     public static List<Purchase> of(List<Purchase> parts, Findings findings) {
         List<Purchase> all = new ArrayList<>(parts);
-        findings.toBuy().forEach(b -> all.add(new Purchase(b.what(), b.pieces(), b.price(), false, b.estimated())));
+        findings.toBuy().forEach(b -> all.add(new Purchase(b.item(), b.pieces(), b.price(), false, b.isEstimated())));
         return List.copyOf(all);
     }
 }

@@ -169,8 +169,8 @@ public record Ranking(
     /** The cheapest that meets the need; of equally cheap ones the strongest. */
     public Optional<Option> cheapest() {
         return options.stream()
-                .filter(o -> o.meetsNeed() && !o.price().open())
-                .min(Comparator.comparingDouble((Option o) -> o.price().known())
+                .filter(o -> o.meetsNeed() && !o.price().isOpen())
+                .min(Comparator.comparingDouble((Option o) -> o.price().knownPart())
                         .thenComparingDouble(o -> -o.meanGainDb().orElse(0)));
     }
 
@@ -216,19 +216,20 @@ public record Ranking(
         if (from.isEmpty()) {
             return withoutCheapest() + ", so there is no price to start from.";
         }
-        double limit = from.get().price().known() + NEXT_UNITS;
+        double limit = from.get().price().knownPart() + NEXT_UNITS;
         if (from.get().meanGainDb().isEmpty()) {
             return "The gain of " + from.get().name()
                     + ", the cheapest, is not known, so nothing can be said of what more money buys.";
         }
         double gain = from.get().meanGainDb().getAsDouble();
         return options.stream()
-                .filter(o -> !o.price().open() && o.price().known() <= limit && o.meetsNeed())
+                .filter(o -> !o.price().isOpen() && o.price().knownPart() <= limit && o.meetsNeed())
                 .filter(o -> o.meanGainDb().isPresent() && o.meanGainDb().getAsDouble() > gain)
                 .max(Comparator.comparingDouble(o -> o.meanGainDb().getAsDouble()))
-                .map(o -> Values.round(o.price().known() - from.get().price().known(), 0)
-                        + " more buys about "
-                        + Values.round(o.meanGainDb().getAsDouble() - gain, 1) + " dB, with " + o.name() + ".")
+                .map(o ->
+                        Values.round(o.price().knownPart() - from.get().price().knownPart(), 0)
+                                + " more buys about "
+                                + Values.round(o.meanGainDb().getAsDouble() - gain, 1) + " dB, with " + o.name() + ".")
                 .orElse("The next " + Values.format(NEXT_UNITS) + " would buy no more gain among these.");
     }
 }

@@ -67,18 +67,20 @@ public enum Side {
         @Override
         double points(Option o, OptionalDouble budget) {
             double fifth = budget.isPresent() && budget.getAsDouble() > 0 ? budget.getAsDouble() / 5 : POINT_MONEY;
-            double price = o.price().open()
-                    ? Math.max(o.price().known(), 5 * fifth)
-                    : o.price().known();
+            double price = o.price().isOpen()
+                    ? Math.max(o.price().knownPart(), 5 * fifth)
+                    : o.price().knownPart();
             return -price / fifth;
         }
 
         @Override
         Optional<String> difference(Option o, Option other) {
-            if (o.price().open() || other.price().open()) {
-                return o.price().open() && !other.price().open() ? Optional.of("its price is open") : Optional.empty();
+            if (o.price().isOpen() || other.price().isOpen()) {
+                return o.price().isOpen() && !other.price().isOpen()
+                        ? Optional.of("its price is open")
+                        : Optional.empty();
             }
-            double more = o.price().known() - other.price().known();
+            double more = o.price().knownPart() - other.price().knownPart();
             return Math.abs(more) < 1
                     ? Optional.empty()
                     : Optional.of(Values.round(Math.abs(more), 0) + (more > 0 ? " dearer" : " cheaper"));

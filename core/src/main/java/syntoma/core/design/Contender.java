@@ -15,7 +15,7 @@ import syntoma.core.state.Spot;
 public record Contender(String setup, Arrangement arrangement) {
     /** A setup of which nothing is known but its name. */
     public static Contender ofName(String setup, String carrier) {
-        return new Contender(setup, Arrangement.unknown(setup, carrier));
+        return new Contender(setup, Arrangement.whyUnknown(setup, carrier));
     }
 
     /** A setup with its chain. */
@@ -58,7 +58,7 @@ public record Contender(String setup, Arrangement arrangement) {
 
     /** Whether the parts of the setup are known. */
     public boolean isKnown() {
-        return arrangement.unknown().isEmpty();
+        return arrangement.whyUnknown().isEmpty();
     }
 
     /** As a person would call it beside others: with its carrier where they are on several. */

@@ -31,20 +31,20 @@ public final class Planner {
      * What comes of it.
      *
      * @param chance that a difference of the size that was asked for is seen
-     * @param seen the smallest ratio that is seen with an 80 % chance
+     * @param smallestEffect the smallest ratio that is seen with an 80 % chance
      * @param fits whether there is the time and the data for it
-     * @param enough whether the difference that was asked for is seen with an 80 % chance
+     * @param isEnough whether the difference that was asked for is seen with an 80 % chance
      * @param advice what to drop or to shorten, where something does not fit
-     * @param cannot what it cannot answer
+     * @param limits what it cannot answer
      */
     public record Design(
             Effort effort,
             double chance,
-            double seen,
+            double smallestEffect,
             boolean fits,
-            boolean enough,
+            boolean isEnough,
             List<String> advice,
-            List<String> cannot) {
+            List<String> limits) {
 
         /** What it comes to, in words. */
         public String sentence(Question question) {
@@ -64,9 +64,10 @@ public final class Planner {
             }
             String takes = effort.rounds() + " rounds with " + runs + " at each visit: about "
                     + Math.round(effort.minutes()) + " min and " + gigabytes(effort.gb()) + ". ";
-            return enough
+            return isEnough
                     ? takes + "It has a chance of " + odds + " to show a difference of " + size + "."
-                    : takes + "That shows " + times(seen) + "; the chance to show " + size + " is only " + odds + ".";
+                    : takes + "That shows " + times(smallestEffect) + "; the chance to show " + size + " is only "
+                            + odds + ".";
         }
     }
 

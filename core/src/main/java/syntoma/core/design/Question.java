@@ -57,10 +57,10 @@ public record Question(
     /**
      * What a contender is expected to bring, in Mb/s.
      *
-     * @param known whether it was measured, or is only what is usual
-     * @param failed so many of the runs that were tried failed
+     * @param isKnown whether it was measured, or is only what is usual
+     * @param failures so many of the runs that were tried failed
      */
-    public record Rates(double downMbps, double upMbps, boolean known, int failed, int tried) {
+    public record Rates(double downMbps, double upMbps, boolean isKnown, int failures, int attempts) {
         private static final double BYTES_PER_GB = 1e9;
 
         /** How many runs that did not fail are added, so that one that failed alone does not promise that all will. Chosen. */
@@ -73,7 +73,7 @@ public record Question(
 
         /** The share of visits with so many runs that bring nothing. */
         double lostVisits(int runs) {
-            return Math.pow((double) failed / (tried + STEADYING), runs);
+            return Math.pow((double) failures / (attempts + STEADYING), runs);
         }
 
         /** What a run of a kind takes of the plan, in GB. */
@@ -144,9 +144,9 @@ public record Question(
     /** What is told of failures that were seen and are allowed for; empty where none were. */
     public Optional<String> failures() {
         List<String> failed = IntStream.range(0, rates.size())
-                .filter(i -> rates.get(i).failed > 0 && !isVariant(i))
-                .mapToObj(i -> contenders.get(i).name(hasSeveralCarriers()) + " failed in " + rates.get(i).failed
-                        + " of " + Text.count(rates.get(i).tried, "run") + " so far")
+                .filter(i -> rates.get(i).failures > 0 && !isVariant(i))
+                .mapToObj(i -> contenders.get(i).name(hasSeveralCarriers()) + " failed in " + rates.get(i).failures
+                        + " of " + Text.count(rates.get(i).attempts, "run") + " so far")
                 .toList();
         return failed.isEmpty()
                 ? Optional.empty()

@@ -12,13 +12,13 @@ import java.util.TreeSet;
  * How far a designed trial is, by what was logged of it. A run that failed was made: it is a result.
  *
  * @param visits as designed, in their order
- * @param made how many runs of each visit there are
+ * @param runsMade how many runs of each visit there are
  * @param runs so many are wanted at each
- * @param skipped the places of those that are left out
+ * @param skippedVisits the places of those that are left out
  */
-public record Remaining(List<Visit> visits, List<Integer> made, int runs, Set<Integer> skipped) {
+public record Remaining(List<Visit> visits, List<Integer> runsMade, int runs, Set<Integer> skippedVisits) {
     public Remaining {
-        skipped = Collections.unmodifiableSet(new TreeSet<>(skipped));
+        skippedVisits = Collections.unmodifiableSet(new TreeSet<>(skippedVisits));
     }
 
     /** A run that was logged: in which round, of which contender, by its place. */
@@ -39,7 +39,7 @@ public record Remaining(List<Visit> visits, List<Integer> made, int runs, Set<In
 
     /** Whether a visit is still to be made. */
     public boolean lacks(int visit) {
-        return made.get(visit) < runs && !skipped.contains(visit);
+        return runsMade.get(visit) < runs && !skippedVisits.contains(visit);
     }
 
     /** The place of the visit that comes next: the first that is still to be made; empty when there is none. */

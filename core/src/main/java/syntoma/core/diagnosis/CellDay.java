@@ -33,7 +33,8 @@ public record CellDay(List<Hour> hours) {
      *
      * @param runs in it
      */
-    public record Hour(int hour, int runs, Optional<Spread> down, Optional<Spread> up, Optional<Spread> loaded) {}
+    public record Hour(
+            int hour, int runs, Optional<Spread> down, Optional<Spread> up, Optional<Spread> loadedLatency) {}
 
     /** Lowest, median and highest. */
     public record Spread(double low, double middle, double high) {

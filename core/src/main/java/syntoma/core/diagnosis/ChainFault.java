@@ -27,7 +27,7 @@ final class ChainFault implements Rule {
                         evidence.add("since about " + EvidenceText.day(less.since()) + " " + s.setup() + " hears "
                                 + Values.round(less.db(), 1)
                                 + " dB less than before, compared with your other setups at the same stays"));
-        HearsLess.of(s.setup(), s.seen()).ifPresent(less -> evidence.add(less.sentence(s.setup())));
+        HearsLess.of(s.setup(), s.runs()).ifPresent(less -> evidence.add(less.sentence(s.setup())));
         if (evidence.isEmpty()) {
             return Optional.empty();
         }

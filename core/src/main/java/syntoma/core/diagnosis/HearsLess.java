@@ -20,13 +20,13 @@ import syntoma.core.unit.Values;
  * statistic of normal noise (as the likelihood ratio test for one change point, Hawkins 1977), corrected over the stays that were looked
  * at (Bonferroni). What changed from one stay to another is told by {@link Situation.HeardLess}.
  *
- * @param since the first reading after it
- * @param other the setup it is compared with
+ * @param firstRun the first reading after it
+ * @param otherSetup the setup it is compared with
  * @param dropDb by so much less
- * @param before hours before it
+ * @param runsBefore hours before it
  * @param p how often chance gives as much in a series of its length
  */
-record HearsLess(ObservedRun since, String other, double dropDb, int before, int after, double p) {
+record HearsLess(ObservedRun firstRun, String otherSetup, double dropDb, int runsBefore, int runsAfter, double p) {
     /** Fewest hours on each side. */
     private static final int FEWEST = 4;
 
@@ -175,8 +175,8 @@ record HearsLess(ObservedRun since, String other, double dropDb, int before, int
 
     /** As it is given as evidence. */
     String sentence(String setup) {
-        return "since about " + EvidenceText.day(since.at()) + " " + setup + " hears " + Values.round(dropDb, 0)
-                + " dB less than before, compared with " + other + " at the same times ("
-                + Text.count(before, "hour") + " before, " + after + " since)";
+        return "since about " + EvidenceText.day(firstRun.at()) + " " + setup + " hears " + Values.round(dropDb, 0)
+                + " dB less than before, compared with " + otherSetup + " at the same times ("
+                + Text.count(runsBefore, "hour") + " before, " + runsAfter + " since)";
     }
 }

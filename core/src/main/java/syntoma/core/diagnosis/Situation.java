@@ -20,7 +20,7 @@ import syntoma.core.unit.Median;
  * @param carrier in use
  * @param campsite where the vehicle stands
  * @param stay the visit
- * @param seen the log, at other campsites too
+ * @param runs the log, at other campsites too
  * @param phoneOutsideDbm what a phone showed outside; empty where nobody looked
  * @param phoneInsideDbm the same inside
  * @param heardLess what the whole trip says of the setup in use, stay by stay; empty where it hears as it always did
@@ -31,7 +31,7 @@ public record Situation(
         long campsite,
         long stay,
         OffsetDateTime now,
-        List<ObservedRun> seen,
+        List<ObservedRun> runs,
         OptionalDouble phoneOutsideDbm,
         OptionalDouble phoneInsideDbm,
         OfChain chain,
@@ -88,7 +88,7 @@ public record Situation(
     }
 
     private List<ObservedRun> last(Predicate<ObservedRun> which) {
-        List<ObservedRun> all = seen.stream()
+        List<ObservedRun> all = runs.stream()
                 .filter(which)
                 .filter(s ->
                         !s.at().isAfter(now) && Duration.between(s.at(), now).compareTo(LATELY) <= 0)
@@ -103,7 +103,7 @@ public record Situation(
 
     /** What was measured here, at this stay and earlier ones. */
     List<ObservedRun> runsHere(Predicate<ObservedRun> which) {
-        return seen.stream()
+        return runs.stream()
                 .filter(s -> s.campsite() == campsite && which.test(s))
                 .toList();
     }

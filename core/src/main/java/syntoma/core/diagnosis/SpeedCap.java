@@ -32,7 +32,7 @@ final class SpeedCap implements Rule {
         double at = 0;
         for (Way way : WAYS) {
             OptionalDouble lately = Situation.median(s.lately(), way.rate);
-            List<ObservedRun> ofSim = s.seen().stream()
+            List<ObservedRun> ofSim = s.runs().stream()
                     .filter(o -> o.carrier().equals(s.carrier())
                             && o.ok()
                             && way.rate.apply(o).isPresent())

@@ -9,22 +9,22 @@ import syntoma.core.unit.Wilson;
  *
  * @param campsite its name
  * @param runs that tell whether the need was met, failed ones among them
- * @param met of those
+ * @param metRuns of those
  */
-public record NeedByPlace(String campsite, int runs, int met) {
+public record NeedByPlace(String campsite, int runs, int metRuns) {
     /** Fewer runs say little of a place. */
     private static final int FEWEST = 5;
 
     private double sureOf() {
-        return Wilson.of(runs, met).low();
+        return Wilson.of(runs, metRuns).low();
     }
 
     private double atMost() {
-        return Wilson.of(runs, met).high();
+        return Wilson.of(runs, metRuns).high();
     }
 
     private String describe() {
-        return campsite + " (" + met + " of " + runs + " runs)";
+        return campsite + " (" + metRuns + " of " + runs + " runs)";
     }
 
     /**
@@ -43,7 +43,7 @@ public record NeedByPlace(String campsite, int runs, int met) {
         NeedByPlace worst = known.stream()
                 .min(Comparator.comparingDouble(NeedByPlace::atMost))
                 .orElseThrow();
-        if (best.met == 0) {
+        if (best.metRuns == 0) {
             return "No campsite met " + need + " in a single run.";
         }
         return "Best for " + need + " was " + best.describe() + ", worst was " + worst.describe()

@@ -30,21 +30,21 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
      *
      * @param price of all of it; empty where a price is not known
      * @param adds the price of what it has and the baseline has not
-     * @param met at which stays it was measured on what the need asks for, and whether at least half of its runs there met it
+     * @param metByStay at which stays it was measured on what the need asks for, and whether at least half of its runs there met it
      */
     public record SetupRecord(
-            String setup, OptionalDouble price, OptionalDouble adds, Map<Long, Boolean> met, Contrast effect) {
+            String setup, OptionalDouble price, OptionalDouble adds, Map<Long, Boolean> metByStay, Contrast effect) {
         public SetupRecord {
-            met = Map.copyOf(met);
+            metByStay = Map.copyOf(metByStay);
         }
 
         public int stays() {
-            return met.size();
+            return metByStay.size();
         }
 
         /** At how many stays it met the need. */
         public int metAt() {
-            return (int) met.values().stream().filter(did -> did).count();
+            return (int) metByStay.values().stream().filter(did -> did).count();
         }
 
         private double share() {
@@ -55,9 +55,9 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
     /**
      * Stays at which a setup was not used.
      *
-     * @param met at how many of them another met the need
+     * @param metStays at how many of them another met the need
      */
-    public record Harder(int stays, int met) {}
+    public record Harder(int stays, int metStays) {}
 
     /**
      * One setup.
@@ -66,10 +66,10 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
      *     is not known
      * @param share of stays; empty without one
      */
-    public record Row(SetupRecord known, OptionalDouble perStep, Optional<Wilson> share) {
+    public record Row(SetupRecord record, OptionalDouble perStep, Optional<Wilson> share) {
         /** Whether it meets the need at enough of its stays. */
         public boolean isEnough() {
-            return known.stays() > 0 && known.metAt() >= ENOUGH * known.stays();
+            return record.stays() > 0 && record.metAt() >= ENOUGH * record.stays();
         }
     }
 
@@ -81,8 +81,8 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
     public static Worth of(List<SetupRecord> setups) {
         List<Row> rows = setups.stream().map(Worth::row).toList();
         Optional<SetupRecord> cheapest = rows.stream()
-                .filter(r -> r.isEnough() && r.known.stays() >= Finder.FEWEST_STAYS && r.known.price.isPresent())
-                .map(Row::known)
+                .filter(r -> r.isEnough() && r.record.stays() >= Finder.FEWEST_STAYS && r.record.price.isPresent())
+                .map(Row::record)
                 .min(Comparator.comparingDouble((SetupRecord k) -> k.price.getAsDouble())
                         .thenComparing(k -> -k.share()));
         return new Worth(
@@ -100,10 +100,10 @@ public record Worth(List<Row> rows, Optional<String> cheapest, Optional<Harder> 
         Map<Long, Boolean> others = new TreeMap<>();
         all.stream()
                 .filter(k -> k != setup)
-                .forEach(k -> k.met.forEach((stay, did) -> others.merge(stay, did, Boolean::logicalOr)));
+                .forEach(k -> k.metByStay.forEach((stay, did) -> others.merge(stay, did, Boolean::logicalOr)));
         List<Boolean> beside = new ArrayList<>();
         List<Boolean> without = new ArrayList<>();
-        others.forEach((stay, did) -> (setup.met.containsKey(stay) ? beside : without).add(did));
+        others.forEach((stay, did) -> (setup.metByStay.containsKey(stay) ? beside : without).add(did));
         double easy = beside.isEmpty() ? setup.share() : share(beside);
         return without.isEmpty() || share(without) >= easy
                 ? Optional.empty()

@@ -35,7 +35,7 @@ final class CableTakesGain implements FitRule {
             fit.best(band)
                     .filter(c -> !byAntenna.containsKey(c.lead().run().key()))
                     .flatMap(c -> finding(c, band.downlink().middleMhz()))
-                    .ifPresent(f -> byAntenna.putIfAbsent(f.where(), f));
+                    .ifPresent(f -> byAntenna.putIfAbsent(f.part(), f));
         }
         return List.copyOf(byAntenna.values());
     }

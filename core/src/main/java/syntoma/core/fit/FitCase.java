@@ -40,13 +40,13 @@ public record FitCase(
      * The leads that bring in a band.
      *
      * @param passing connected leads whose elements pass it
-     * @param open whether a connected lead may pass it, and its sheet does not say
+     * @param isOpen whether a connected lead may pass it, and its sheet does not say
      * @param best the one that brings most, or one of which that is not known; empty where none passes
      * @param staircase along that one; empty where the band does not work or the way is open
      */
     public record Ways(
             List<Wiring.Connection> passing,
-            boolean open,
+            boolean isOpen,
             Optional<Wiring.Connection> best,
             Optional<Staircase> staircase) {
         private static final Ways NONE = new Ways(List.of(), false, Optional.empty(), Optional.empty());
@@ -119,7 +119,7 @@ public record FitCase(
     }
 
     /** What of a lead decides what it brings; leads that are alike in it bring the same. */
-    private record Way(String run, Lead lead, List<Joint> joints) {
+    private record Way(String antennaRun, Lead lead, List<Joint> joints) {
         static Way of(Wiring.Connection c) {
             Lead l = c.lead().lead();
             Lead unnamed = new Lead("", l.use(), l.cableClass(), l.lengthM(), l.connector(), l.ranges());
@@ -227,7 +227,7 @@ public record FitCase(
             return OptionalInt.empty();
         }
         return coverage.map(Coverage::works).orElse(true)
-                ? streams(band.rat(), passing(band).size(), ways(band).open())
+                ? streams(band.rat(), passing(band).size(), ways(band).isOpen())
                 : OptionalInt.of(0);
     }
 

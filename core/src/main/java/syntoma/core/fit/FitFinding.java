@@ -7,13 +7,13 @@ import syntoma.core.sentence.Sentence;
  * What the fit check found.
  *
  * @param code of the rule
- * @param where the part of the chain, or the lead or port
+ * @param part the part of the chain, or the lead or port
  * @param says what is so, and why it matters
  * @param fix the cheapest remedy; empty text where there is none or none is needed
  * @param toBuy what the remedy costs; empty where nothing has to be bought
  */
 public record FitFinding(
-        String code, Severity severity, String where, Sentence says, Sentence fix, Optional<ToBuy> toBuy) {
+        String code, Severity severity, String part, Sentence says, Sentence fix, Optional<ToBuy> toBuy) {
 
     /** Whether the chain does not work with it. */
     public boolean blocks() {
@@ -37,6 +37,6 @@ public record FitFinding(
     }
 
     FitFinding with(ToBuy remedy) {
-        return new FitFinding(code, severity, where, says, fix, Optional.of(remedy));
+        return new FitFinding(code, severity, part, says, fix, Optional.of(remedy));
     }
 }

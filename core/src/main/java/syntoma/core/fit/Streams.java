@@ -10,9 +10,9 @@ import syntoma.core.band.Band;
  * How many antenna streams reach a device.
  *
  * @param on by radio technology; none where no band works
- * @param open whether a sheet leaves open if more bands work
+ * @param isOpen whether a sheet leaves open if more bands work
  */
-public record Streams(List<On> on, boolean open) {
+public record Streams(List<On> on, boolean isOpen) {
     public Streams {
         on = List.copyOf(on);
     }
@@ -22,7 +22,7 @@ public record Streams(List<On> on, boolean open) {
 
     /** The most of any technology; empty when one of them is not known, or when nothing is. */
     public OptionalInt mostStreams() {
-        if (on.stream().anyMatch(o -> o.number().isEmpty()) || on.isEmpty() && open) {
+        if (on.stream().anyMatch(o -> o.number().isEmpty()) || on.isEmpty() && isOpen) {
             return OptionalInt.empty();
         }
         return OptionalInt.of(
@@ -32,7 +32,7 @@ public record Streams(List<On> on, boolean open) {
     /** How many reach a device, as a sentence. */
     String sentence(String device) {
         List<On> known = on.stream().filter(o -> o.number().isPresent()).toList();
-        if (known.isEmpty() && (open || !on.isEmpty())) {
+        if (known.isEmpty() && (isOpen || !on.isEmpty())) {
             return "How many streams reach " + device + " is unknown, because a sheet does not say.";
         }
         List<Integer> numbers =

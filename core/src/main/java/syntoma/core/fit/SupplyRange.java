@@ -113,7 +113,7 @@ final class SupplyRange implements FitRule {
                 new FitFinding(
                         found.code(),
                         found.severity(),
-                        found.where(),
+                        found.part(),
                         found.says(),
                         Sentence.of("Look up the other end of its range: it decides the converter’s voltage."),
                         Optional.empty());
@@ -124,7 +124,7 @@ final class SupplyRange implements FitRule {
         return new FitFinding(
                 found.code(),
                 found.severity(),
-                found.where(),
+                found.part(),
                 found.says(),
                 Sentence.of("A " + what + "." + more),
                 Optional.of(ToBuy.about(what, price)));

@@ -6,9 +6,9 @@ import java.util.OptionalDouble;
  * Something that remedies a finding and has to be bought.
  *
  * @param price of all pieces in units of money; empty where it is not known
- * @param estimated whether the price is that of its class, not of a thing on the shelf
+ * @param isEstimated whether the price is that of its class, not of a thing on the shelf
  */
-public record ToBuy(String what, int pieces, OptionalDouble price, boolean estimated) {
+public record ToBuy(String item, int pieces, OptionalDouble price, boolean isEstimated) {
     /** Usual prices of the class, in units of money: chosen from what such things are commonly sold for. */
     static final double STABILISER = 45;
 
@@ -30,6 +30,6 @@ public record ToBuy(String what, int pieces, OptionalDouble price, boolean estim
 
     /** Such as 2 × SMA-female to TS9-male adapter. */
     public String label() {
-        return pieces == 1 ? what : pieces + " × " + what;
+        return pieces == 1 ? item : pieces + " × " + item;
     }
 }

@@ -17,9 +17,9 @@ import syntoma.core.reading.Figure;
  * }</pre>
  *
  * @param runs that count
- * @param met those of them that met it
+ * @param metRuns those of them that met it
  */
-public record Met(int runs, int met) {
+public record Met(int runs, int metRuns) {
 
     /**
      * Counts runs.
@@ -79,16 +79,16 @@ public record Met(int runs, int met) {
 
     /** Whether it was met in at least four of five runs, the share at which a setup is said to do for a need. */
     public boolean isMostly() {
-        return !isUnknown() && 5 * met >= 4 * runs;
+        return !isUnknown() && 5 * metRuns >= 4 * runs;
     }
 
     /** Whether it was met in at least half of the runs. */
     public boolean isHalf() {
-        return !isUnknown() && 2 * met >= runs;
+        return !isUnknown() && 2 * metRuns >= runs;
     }
 
     /** The share of runs that met it; 0 where none counts. */
     public double share() {
-        return isUnknown() ? 0 : met / (double) runs;
+        return isUnknown() ? 0 : metRuns / (double) runs;
     }
 }

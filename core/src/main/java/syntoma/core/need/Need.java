@@ -15,7 +15,7 @@ import syntoma.core.unit.Values;
  * @param downMbps empty when download does not matter
  * @param loadedMs highest latency under load
  * @param lossPct highest loss
- * @param when in which part of the day
+ * @param hours in which part of the day
  * @param hoursADay so long each day
  */
 public record Need(
@@ -24,7 +24,7 @@ public record Need(
         OptionalDouble upMbps,
         OptionalDouble loadedMs,
         OptionalDouble lossPct,
-        PartOfDay when,
+        PartOfDay hours,
         double hoursADay) {
 
     /** The rates that can be asked for, in Mb/s. */

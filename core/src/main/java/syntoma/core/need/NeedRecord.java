@@ -6,7 +6,7 @@ import java.util.function.Function;
 import syntoma.core.reading.Figure;
 
 /** How often one setup's runs met the need, and what fails where they did not. */
-public record NeedRecord(Met met, Optional<Shortfall> shortfall) {
+public record NeedRecord(Met share, Optional<Shortfall> shortfall) {
 
     /**
      * Judges the runs of one setup.

@@ -37,7 +37,7 @@ public record Requirement(
     /** What the needs ask for together. */
     public static Requirement of(List<Need> needs) {
         Set<PartOfDay> used = EnumSet.noneOf(PartOfDay.class);
-        needs.forEach(n -> used.add(n.when()));
+        needs.forEach(n -> used.add(n.hours()));
         if (used.size() > 1) {
             used.remove(PartOfDay.ANY_TIME);
         }
@@ -82,7 +82,7 @@ public record Requirement(
 
     private static PerPart part(PartOfDay part, List<Need> needs) {
         List<Need> here = needs.stream()
-                .filter(n -> n.when() == part || n.when() == PartOfDay.ANY_TIME)
+                .filter(n -> n.hours() == part || n.hours() == PartOfDay.ANY_TIME)
                 .toList();
         return new PerPart(
                 part,

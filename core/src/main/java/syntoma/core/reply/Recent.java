@@ -16,9 +16,9 @@ import syntoma.core.unit.Median;
  * new Recent(List.of()).nrShare() // OptionalDouble.empty
  * }</pre>
  *
- * @param heard with their ages in s
+ * @param readings with their ages in s
  */
-public record Recent(List<AgedReading> heard) {
+public record Recent(List<AgedReading> readings) {
     /** How far back the strips go, in s. */
     public static final double KEPT_S = 300;
 
@@ -48,16 +48,16 @@ public record Recent(List<AgedReading> heard) {
     public record Steady(double value, int readings, double agoS, Cell cell) {}
 
     public Recent {
-        heard = List.copyOf(heard);
+        readings = List.copyOf(readings);
     }
 
     /** The cells in use as they were heard last; neighbours are not in use. */
     public List<CellStrips> cells() {
-        if (heard.isEmpty()) {
+        if (readings.isEmpty()) {
             return List.of();
         }
         List<CellStrips> cells = new ArrayList<>();
-        for (Cell cell : heard.get(heard.size() - 1).reading().cells()) {
+        for (Cell cell : readings.get(readings.size() - 1).reading().cells()) {
             if (cell.role() != Role.NEIGHBOUR) {
                 List<Strip> strips = new ArrayList<>();
                 for (RadioMetric metric : List.of(RadioMetric.RSRP, RadioMetric.RSRQ, RadioMetric.SINR)) {
@@ -74,7 +74,7 @@ public record Recent(List<AgedReading> heard) {
         if (now.isEmpty()) {
             return Optional.empty();
         }
-        double[] all = heard.stream()
+        double[] all = readings.stream()
                 .flatMap(h -> h.reading().cells().stream())
                 .filter(c -> c.role() == cell.role() && c.band().equals(cell.band()))
                 .flatMap(c -> c.level(metric).stream())
@@ -92,8 +92,8 @@ public record Recent(List<AgedReading> heard) {
 
     /** The level as it was a number of seconds ago; empty where nothing was heard about then. */
     public Optional<Steady> steadyAgo(RadioMetric metric, double agoS) {
-        for (int i = heard.size() - 1; i >= 0; i--) {
-            double ageS = heard.get(i).ageS();
+        for (int i = readings.size() - 1; i >= 0; i--) {
+            double ageS = readings.get(i).ageS();
             if (ageS >= agoS) {
                 return ageS - agoS > FRESH_S ? Optional.empty() : steadyAt(metric, i);
             }
@@ -103,8 +103,8 @@ public record Recent(List<AgedReading> heard) {
 
     /** The level after each of the readings of so many seconds, the oldest first. */
     public List<Steady> course(RadioMetric metric, double withinS) {
-        return IntStream.range(0, heard.size())
-                .filter(i -> heard.get(i).ageS() <= withinS)
+        return IntStream.range(0, readings.size())
+                .filter(i -> readings.get(i).ageS() <= withinS)
                 .mapToObj(i -> steadyAt(metric, i))
                 .flatMap(Optional::stream)
                 .toList();
@@ -116,10 +116,10 @@ public record Recent(List<AgedReading> heard) {
         if (cell.flatMap(c -> c.level(metric)).isEmpty()) {
             return Optional.empty();
         }
-        double endS = heard.get(last).ageS();
+        double endS = readings.get(last).ageS();
         double sum = 0;
         int n = 0;
-        for (int i = last; i >= 0 && heard.get(i).ageS() - endS < STEADY_S; i--) {
+        for (int i = last; i >= 0 && readings.get(i).ageS() - endS < STEADY_S; i--) {
             Optional<Double> level = primary(i).filter(cell.get()::isSame).flatMap(c -> c.level(metric));
             if (level.isPresent()) {
                 sum += level.get();
@@ -130,7 +130,7 @@ public record Recent(List<AgedReading> heard) {
     }
 
     private Optional<Cell> primary(int i) {
-        return heard.get(i).reading().cells().stream()
+        return readings.get(i).reading().cells().stream()
                 .filter(c -> c.role() == Role.PRIMARY)
                 .findFirst();
     }
@@ -138,8 +138,8 @@ public record Recent(List<AgedReading> heard) {
     /** In which share of the last minute's readings there was an NR cell; empty where there was none in any of all. */
     public OptionalDouble nrShare() {
         List<AgedReading> minute =
-                heard.stream().filter(h -> h.ageS() <= MINUTE_S).toList();
-        if (minute.isEmpty() || heard.stream().noneMatch(Recent::hasNr)) {
+                readings.stream().filter(h -> h.ageS() <= MINUTE_S).toList();
+        if (minute.isEmpty() || readings.stream().noneMatch(Recent::hasNr)) {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(minute.stream().filter(Recent::hasNr).count() / (double) minute.size());

@@ -43,7 +43,7 @@ public record BoosterPlan(
         Point outside,
         Point inside,
         boolean facing,
-        BoosterRating rated,
+        BoosterRating rating,
         double donorRsrpDbm,
         OptionalDouble donorSinrDb,
         double targetDbm) {
@@ -119,7 +119,7 @@ public record BoosterPlan(
         UsableGain between = new UsableGain(
                 separationM(), shell.lossDb(mhz, Placement.INSIDE), outside.gainDbi - back, inside.gainDbi - back);
         return new BoosterPlacing(
-                between, rated.gainDb, rated.outputDbm, outside.gainDbi, inside.gainDbi, mhz, USUAL_CHANNEL_MHZ);
+                between, rating.gainDb, rating.outputDbm, outside.gainDbi, inside.gainDbi, mhz, USUAL_CHANNEL_MHZ);
     }
 
     private boolean hasSignal() {
@@ -143,13 +143,13 @@ public record BoosterPlan(
     private Sentence sentence(OnBand worst) {
         BoosterPlacing placing = worst.placing;
         if (placing.shortM() == 0) {
-            return Sentence.of("The two antennas are far enough apart for all " + Values.format(rated.gainDb)
-                    + " dB of " + rated.name + ".");
+            return Sentence.of("The two antennas are far enough apart for all " + Values.format(rating.gainDb)
+                    + " dB of " + rating.name + ".");
         }
         double stable = placing.stableGainDb();
         String now = stable <= 0
                 ? "No gain is stable on " + worst.band.name()
-                : "On " + worst.band.name() + " " + Values.round(stable, 0) + " of " + Values.format(rated.gainDb)
+                : "On " + worst.band.name() + " " + Values.round(stable, 0) + " of " + Values.format(rating.gainDb)
                         + " dB are stable";
         Sentence all = move(placing.fullGainAtM())
                 .map(move ->

@@ -8,7 +8,7 @@ import syntoma.core.sentence.Sentence;
  *
  * @param says in a sentence
  */
-public record Objection(Why why, Sentence says) {
+public record Objection(Why kind, Sentence says) {
     /** The rules, the ones that nobody can talk round first. */
     public enum Why {
         OFF_ROOF("not all of it on the roof"),

@@ -39,6 +39,6 @@ public record Place(
 
     /** Whether nothing but want of clearance speaks against it. */
     boolean isNarrow() {
-        return objection.filter(o -> o.why() == Objection.Why.CLEARANCE).isPresent();
+        return objection.filter(o -> o.kind() == Objection.Why.CLEARANCE).isPresent();
     }
 }

@@ -33,12 +33,12 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     /**
      * A place with what speaks for it.
      *
-     * @param why it is the best, or why it comes after the one before it
+     * @param reason it is the best, or why it comes after the one before it
      */
-    public record RankedPlace(Place place, Sentence why) {}
+    public record RankedPlace(Place place, Sentence reason) {}
 
     /** Cells of a row of the grid, next to each other, against which the same speaks; empty where nothing does. */
-    public record Strip(double y, double fromX, double toX, Optional<Objection.Why> why) {}
+    public record Strip(double y, double fromX, double toX, Optional<Objection.Why> objection) {}
 
     /** What the search has come to. */
     public record SearchResult(List<RankedPlace> places, List<Strip> strips, Sentence sentence) {}
@@ -73,8 +73,8 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     }
 
     private static Strip widened(List<Strip> strips, Strip open, Place cell) {
-        Optional<Objection.Why> why = cell.objection().map(Objection::why);
-        if (open != null && open.why.equals(why)) {
+        Optional<Objection.Why> why = cell.objection().map(Objection::kind);
+        if (open != null && open.objection.equals(why)) {
             return new Strip(open.y, open.fromX, cell.spot().x(), why);
         }
         if (open != null) {
@@ -198,7 +198,7 @@ public record Search(Roof roof, Foot foot, Cabling cabling) {
     private static CharSequence last(List<Place> cells) {
         return cells.stream()
                 .flatMap(c -> c.objection().stream())
-                .max(Comparator.comparingInt(o -> o.why().ordinal()))
+                .max(Comparator.comparingInt(o -> o.kind().ordinal()))
                 .map(Objection::says)
                 .orElseThrow();
     }

@@ -13,9 +13,9 @@ import org.hipparchus.stat.descriptive.rank.Percentile;
  * }</pre>
  *
  * @param ms of those that were answered, in the order in which they were asked
- * @param lost how many were not
+ * @param lostProbes how many were not
  */
-public record Latencies(List<Double> ms, int lost) {
+public record Latencies(List<Double> ms, int lostProbes) {
     /** How many answers make an idle latency. */
     public static final int LEAST_IDLE = 10;
 

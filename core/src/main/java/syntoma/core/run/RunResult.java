@@ -39,7 +39,7 @@ public record RunResult(Map<Figure, Double> figures, Map<Direction, Boolean> fla
             put(figures, Figure.JITTER_MS, alone.jitter());
         }
         int answered = alone.ms().size();
-        int lost = alone.lost();
+        int lost = alone.lostProbes();
         for (Map.Entry<Direction, LoadedLatency> way : loaded.entrySet()) {
             boolean down = way.getKey() == Direction.DOWN;
             LoadedLatency seen = way.getValue();
@@ -55,7 +55,7 @@ public record RunResult(Map<Figure, Double> figures, Map<Direction, Boolean> fla
                 flat.put(way.getKey(), seen.rates().isFlat());
             }
             answered += seen.latencies().ms().size();
-            lost += seen.latencies().lost();
+            lost += seen.latencies().lostProbes();
         }
         if (answered + lost > 0) {
             figures.put(Figure.LOSS_PCT, 100.0 * lost / (answered + lost));

@@ -14,12 +14,13 @@ import java.util.Objects;
  * @param words that it came from
  * @param line where they stand, from 1
  * @param question what a person has to answer before it counts; empty text where it is sure
- * @param others what else it could be
+ * @param otherValues what else it could be
  */
-public record FoundField(String field, Object value, String words, int line, String question, List<Object> others) {
+public record FoundField(
+        String field, Object value, String words, int line, String question, List<Object> otherValues) {
     public FoundField {
         words = words.replaceFirst("^[\\s:;,|=]+", "");
-        others = List.copyOf(others);
+        otherValues = List.copyOf(otherValues);
     }
 
     /** Whether it can be taken as it is. */

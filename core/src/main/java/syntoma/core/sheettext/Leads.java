@@ -41,7 +41,7 @@ final class Leads {
         if (first == null) {
             return;
         }
-        Map<Use, Integer> elements = all.size() == 1 && !all.get(0).counted() ? elements(lines) : Map.of();
+        Map<Use, Integer> elements = all.size() == 1 && !all.get(0).isCounted() ? elements(lines) : Map.of();
         if (elements.isEmpty()) {
             all.forEach(some -> Sockets.rows(rows, some, "male", "lead"));
         } else {

@@ -40,7 +40,7 @@ final class Sockets {
      * @param gender male, female, or empty text where it is not said
      * @param use what they are for; empty where it is not said
      */
-    record Some(int number, boolean counted, String kind, String gender, Optional<Use> use, String words) {
+    record Some(int number, boolean isCounted, String kind, String gender, Optional<Use> use, String words) {
         /** As many of the same for something. */
         Some of(Use what, int many) {
             return new Some(many, false, kind, gender, Optional.of(what), words);
@@ -48,7 +48,7 @@ final class Sockets {
 
         /** Whether something of it is not said. */
         boolean isOpen() {
-            return !counted || gender.isEmpty() || use.isEmpty();
+            return !isCounted || gender.isEmpty() || use.isEmpty();
         }
     }
 

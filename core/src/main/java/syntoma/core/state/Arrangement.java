@@ -16,7 +16,7 @@ import syntoma.core.chain.Source;
 /**
  * What has to be where for a setup on a carrier.
  *
- * @param unknown the name of the setup where its parts are not known; nothing but its SIM and what is arranged is told of it then
+ * @param whyUnknown the name of the setup where its parts are not known; nothing but its SIM and what is arranged is told of it then
  * @param carrier empty text where none is chosen
  * @param sims the carriers of the SIMs that the setup has in its device, by the name of the SIM
  * @param place where the device is
@@ -26,7 +26,7 @@ import syntoma.core.chain.Source;
  * @param arranged what else hands arrange for it
  */
 public record Arrangement(
-        Optional<String> unknown,
+        Optional<String> whyUnknown,
         Holder device,
         String carrier,
         SortedMap<String, String> sims,
@@ -42,7 +42,7 @@ public record Arrangement(
     }
 
     /** Of a setup of which nothing is known but its name. */
-    public static Arrangement unknown(String setup, String carrier) {
+    public static Arrangement whyUnknown(String setup, String carrier) {
         return new Arrangement(
                 Optional.of(setup),
                 Holder.UNKNOWN,
@@ -59,7 +59,7 @@ public record Arrangement(
     /** Of a setup with its chain. */
     public static Arrangement of(String setup, String carrier, Chain chain) {
         if (chain.device().isEmpty()) {
-            return unknown(setup, carrier);
+            return whyUnknown(setup, carrier);
         }
         SortedMap<String, Spot> antennas = new TreeMap<>();
         chain.antennas().forEach(run -> antennas.put(run.antenna().name(), Spot.of(run.placement(), run.mastM())));
@@ -98,7 +98,7 @@ public record Arrangement(
 
     /** The same with something arranged that is no part of its chain. */
     public Arrangement with(Optional<ExtraStep> how) {
-        return new Arrangement(unknown, device, carrier, sims, source, place, antennas, booster, bands, how);
+        return new Arrangement(whyUnknown, device, carrier, sims, source, place, antennas, booster, bands, how);
     }
 
     /** Whether it takes a SIM: campground Wi-Fi and satellite do not. */
@@ -118,6 +118,6 @@ public record Arrangement(
 
     /** What is in use while it is: the device, or the setup where its parts are not known. */
     String inUse() {
-        return unknown.orElse(device.name());
+        return whyUnknown.orElse(device.name());
     }
 }

@@ -64,8 +64,8 @@ final class ChangeOver {
 
     private void use(Arrangement next) {
         Action.Use use = new Action.Use(next.inUse(), state.inUse());
-        if (next.unknown().isPresent()) {
-            if (!state.inUse().equals(next.unknown())) {
+        if (next.whyUnknown().isPresent()) {
+            if (!state.inUse().equals(next.whyUnknown())) {
                 move(Move.of(Work.UNKNOWN, use, "Set up " + next.inUse() + ": Gear does not say what it is made of."));
             }
         } else if (state.inUse().isPresent()
@@ -301,7 +301,7 @@ final class ChangeOver {
         String device = next.device().name();
         String now = state.places().get(device);
         Action.PutDevice put = new Action.PutDevice(device, next.place());
-        if (next.unknown().isPresent()) {
+        if (next.whyUnknown().isPresent()) {
             return;
         }
         if (now == null || now.equals(next.place()) || next.arranged().isPresent()) {

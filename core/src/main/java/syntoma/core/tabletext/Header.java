@@ -70,7 +70,7 @@ public record Header(int rows, List<String> headings) {
         return filled.size() >= 2
                 && filled.stream()
                         .map(Heading::of)
-                        .allMatch(h -> h.figure().isPresent() && h.rest().isEmpty())
+                        .allMatch(h -> h.figure().isPresent() && h.remainder().isEmpty())
                 && filled.stream().noneMatch(Header::hasDigit);
     }
 

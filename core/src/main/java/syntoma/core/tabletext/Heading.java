@@ -21,10 +21,10 @@ import syntoma.core.unit.Table;
  * @param use of its column: the note where it says nothing that is known, left out where it is called after bars
  * @param figure of a column that holds one
  * @param unit that it names
- * @param known the words that say so
- * @param rest what is beside them: “Dome” of “Dome DL (Mbps)”, “2” of “Run 2 DL”; empty where nothing does
+ * @param knownAs the words that say so
+ * @param remainder what is beside them: “Dome” of “Dome DL (Mbps)”, “2” of “Run 2 DL”; empty where nothing does
  */
-record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String known, String rest) {
+record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String knownAs, String remainder) {
     /** Characters of a heading or a cell by which it is judged. Patterns look back within them, so that they must not be without end. */
     static final int LONGEST_JUDGED = 200;
 
@@ -162,7 +162,7 @@ record Heading(Column.Use use, Optional<Figure> figure, Quantity unit, String kn
 
     /** Whether it is called after what was made of several runs, such as their average. */
     boolean isSummary() {
-        return HeadingQualifiers.isSummary(rest);
+        return HeadingQualifiers.isSummary(remainder);
     }
 
     /** The unit that a heading names, in brackets or as its last words. */

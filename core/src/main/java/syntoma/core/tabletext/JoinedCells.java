@@ -64,8 +64,8 @@ public final class JoinedCells {
             return List.of(heading);
         }
         // what stands before the first holds for all: Dome DL/UL
-        String before = read.stream().skip(1).allMatch(h -> h.rest().isEmpty())
-                ? read.get(0).rest()
+        String before = read.stream().skip(1).allMatch(h -> h.remainder().isEmpty())
+                ? read.get(0).remainder()
                 : "";
         List<String> parts = new ArrayList<>(List.of(names[0].strip() + behind));
         Arrays.stream(names)

@@ -31,7 +31,7 @@ import syntoma.core.unit.Text;
  * @param decimalComma whether numbers have a decimal comma
  * @param above whether an empty cell of the day, the time, the campsite or the setup means what is above it
  * @param each what tells the measurements of a row apart, where it holds several
- * @param fixed figures that hold for every row, such as the setup of a log of one setup
+ * @param fixedValues figures that hold for every row, such as the setup of a log of one setup
  */
 public record Mapping(
         List<Column> columns,
@@ -42,7 +42,7 @@ public record Mapping(
         boolean decimalComma,
         boolean above,
         Each each,
-        Map<Figure, String> fixed) {
+        Map<Figure, String> fixedValues) {
     /** The most measurements that a row may hold. */
     public static final int MOST_OF_A_ROW = 40;
 
@@ -88,7 +88,7 @@ public record Mapping(
 
     public Mapping {
         columns = List.copyOf(columns);
-        fixed = Map.copyOf(fixed);
+        fixedValues = Map.copyOf(fixedValues);
         int several = labels(columns).size();
         if (several > MOST_OF_A_ROW) {
             throw new IllegalArgumentException(
@@ -150,7 +150,7 @@ public record Mapping(
 
     private Map<Figure, String> texts(List<String> cells, String label, int place) {
         Map<Figure, String> texts = new EnumMap<>(Figure.class);
-        texts.putAll(fixed);
+        texts.putAll(fixedValues);
         if (!label.isEmpty() && each == Each.SETUP) {
             texts.put(Figure.SETUP, label);
         } else if (!label.isEmpty() && each == Each.CARRIER) {
@@ -331,7 +331,7 @@ public record Mapping(
     }
 
     private boolean has(Figure figure) {
-        return fixed.containsKey(figure) || columns.stream().anyMatch(c -> c.is(figure));
+        return fixedValues.containsKey(figure) || columns.stream().anyMatch(c -> c.is(figure));
     }
 
     private boolean has(Column.Use use) {

@@ -72,7 +72,7 @@ final class SideBySideMeasurements {
         // as the first of them is written
         Map<String, String> written = new HashMap<>();
         List<String> labels = new ArrayList<>(headings.stream()
-                .map(Heading::rest)
+                .map(Heading::remainder)
                 .map(rest -> written.computeIfAbsent(rest.toLowerCase(Locale.ROOT), small -> rest))
                 .toList());
         Set<String> several = new HashSet<>();

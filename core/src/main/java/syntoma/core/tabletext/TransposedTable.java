@@ -25,7 +25,7 @@ public final class TransposedTable {
     }
 
     private static long countKnown(List<Heading> headings) {
-        return headings.stream().filter(h -> !h.known().isEmpty()).count();
+        return headings.stream().filter(h -> !h.knownAs().isEmpty()).count();
     }
 
     private static boolean hasMoment(List<Heading> headings) {

@@ -7,10 +7,10 @@ import java.util.Locale;
  * a unit is read as Mb/s and says so.
  *
  * @param mbps the rate in Mb/s (10^6 bit/s)
- * @param stated whether the text named its unit
- * @param bytes whether the unit was in bytes
+ * @param isUnitStated whether the text named its unit
+ * @param isInBytes whether the unit was in bytes
  */
-public record DataRate(double mbps, boolean stated, boolean bytes) {
+public record DataRate(double mbps, boolean isUnitStated, boolean isInBytes) {
     /** A rate of 40 digits with its unit. */
     private static final int LONGEST = 60;
 

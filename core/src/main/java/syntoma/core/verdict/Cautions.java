@@ -18,7 +18,7 @@ public final class Cautions {
     public static List<String> of(List<Comparison> comparisons, Circumstances under, JudgingRules judged) {
         List<String> cautions = new ArrayList<>();
         Comparison first = comparisons.get(0);
-        comparisons.forEach(c -> c.wild().forEach(w -> cautions.add(wildRunCaution(c, w))));
+        comparisons.forEach(c -> c.wildRuns().forEach(w -> cautions.add(wildRunCaution(c, w))));
         comparisons.forEach(c -> c.restsOn().ifPresent(r -> cautions.add(rests(c, r))));
         if (under.carriers().size() > 1) {
             cautions.add("Several carriers were in use (" + String.join(", ", under.carriers())
@@ -35,23 +35,24 @@ public final class Cautions {
                             : "All runs were before " + Circumstances.EVENING
                                     + ":00; one evening round would show whether it is true then too.");
         }
-        comparisons.forEach(c -> c.apart()
+        comparisons.forEach(c -> c.bandsApart()
                 .filter(a -> c.estimate().isPresent())
                 .ifPresent(apart -> cautions.add(
                         Text.capital(Amount.count(apart.rounds(), "round")) + " had the two setups on different bands ("
                                 + apart.words() + "), and " + (apart.rounds() == 1 ? "is" : "are") + " left out for "
                                 + c.metric().measure().phrase() + ".")));
-        int lacking = first.leftOut() - first.apart().map(BandsApart::rounds).orElse(0);
+        int lacking =
+                first.leftOut() - first.bandsApart().map(BandsApart::rounds).orElse(0);
         if (lacking > 0 && first.estimate().isPresent()) {
             cautions.add(lacking + (lacking == 1 ? " round lacks" : " rounds lack") + " "
                     + first.metric().measure().phrase() + " from one of the two and could not be paired.");
         }
-        if (!judged.planned()) {
+        if (!judged.isPlanned()) {
             cautions.add("Not planned as a trial in Syntoma, so this counts as a single look.");
         }
-        if (judged.aside() > 0) {
-            cautions.add("Judged by the planned trial made here; " + judged.aside()
-                    + (judged.aside() == 1 ? " other measurement is" : " other measurements are") + " aside.");
+        if (judged.runsLeftOut() > 0) {
+            cautions.add("Judged by the planned trial made here; " + judged.runsLeftOut()
+                    + (judged.runsLeftOut() == 1 ? " other measurement is" : " other measurements are") + " aside.");
         }
         return cautions;
     }
@@ -66,6 +67,6 @@ public final class Cautions {
     private static String rests(Comparison c, RestsOn rests) {
         return Text.capital(c.metric().measure().phrase()) + " depends on round "
                 + rests.round().round() + ": without it the verdict would be “"
-                + rests.without().words() + "”.";
+                + rests.verdictWithout().words() + "”.";
     }
 }

@@ -29,9 +29,9 @@ import syntoma.core.trial.Sample;
  *
  * @param samples the measurements, with the value of the metric
  * @param plan empty when the comparison was not planned
- * @param held the setups whose runs are held by plan or network
+ * @param cappedSetups the setups whose runs are held by plan or network
  */
-public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan, CappedSetups held) {
+public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan, CappedSetups cappedSetups) {
 
     /** A candidate and what it is compared with. */
     public record Contrast(String baseline, String candidate) {}
@@ -69,7 +69,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                                 && planned.contains(s.round().getAsInt()))
                         .toList(),
                 plan,
-                held));
+                cappedSetups));
         List<Comparison> both = new ArrayList<>(all.size());
         for (int i = 0; i < all.size(); i++) {
             both.add(all.get(i).after(before.get(i)));
@@ -142,7 +142,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
         private final List<String> setups;
         private final Map<Contrast, PairedRound> pairs = new LinkedHashMap<>();
         private final List<Block> attempts;
-        private final Spread spread = new Spread(metric.scale().leastSpread(), plan.flatMap(Plan::borrowed));
+        private final Spread spread = new Spread(metric.scale().leastSpread(), plan.flatMap(Plan::moderatedVariance));
         private final boolean pastPlan;
         private final double look;
         private final double shown;
@@ -216,7 +216,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     .filter(p -> !p.contrast.equals(paired.contrast))
                     .map(p -> p.effect.p())
                     .toList();
-            OptionalDouble cappedMbps = held.commonCap(contrast.baseline, contrast.candidate);
+            OptionalDouble cappedMbps = cappedSetups.commonCap(contrast.baseline, contrast.candidate);
             Judge judge = new Judge(
                     metric.scale(),
                     metric.comparing().higherIsBetter(),
@@ -233,7 +233,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     contrast.candidate,
                     pairing.rounds(),
                     pairing.leftOut(),
-                    pairing.apart(),
+                    pairing.bandsApart(),
                     effect.mean().isPresent()
                             ? OptionalDouble.of(scale.off(effect.mean().getAsDouble()))
                             : OptionalDouble.empty(),
@@ -244,7 +244,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                     1 - shown,
                     pastPlan,
                     Optional.empty(),
-                    spread.borrowed(),
+                    spread.moderatedVariance(),
                     verdict,
                     verdict == Verdict.CANNOT_TELL ? Optional.of(outlook(effect)) : Optional.empty(),
                     WildRun.among(metric, pairing, leaving, contrast.baseline, contrast.candidate, shown),
@@ -255,7 +255,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
         }
 
         private Outlook outlook(Effect effect) {
-            Forecast forecast = Forecast.of(metric.scale(), effect, spread.borrowed());
+            Forecast forecast = Forecast.of(metric.scale(), effect, spread.moderatedVariance());
             int left = plan.map(p -> Math.max(0, p.rounds() - usableRounds().size()))
                     .orElse(0);
             return new Outlook(

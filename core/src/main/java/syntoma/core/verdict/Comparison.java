@@ -11,14 +11,14 @@ import syntoma.core.reading.Figure;
  *
  * @param rounds the rounds in which both have the metric
  * @param leftOut rounds in which at least one was tried and that gave no pair
- * @param apart those of them in which both have the metric, on different bands
+ * @param bandsApart those of them in which both have the metric, on different bands
  * @param estimate ratio candidate / baseline, or difference in dB; empty without a round
  * @param low end of the interval, empty under three rounds
  * @param high end of the interval, empty under three rounds
  * @param level confidence of the interval, such as 0.95
  * @param pastPlan whether more rounds were made than planned
- * @param planned what the plan's last look came to, once there are rounds past the plan
- * @param borrowed what past trials tell of the spread, where it counts here
+ * @param plannedLook what the plan's last look came to, once there are rounds past the plan
+ * @param moderatedVariance what past trials tell of the spread, where it counts here
  * @param outlook what to measure next; only with {@link Verdict#CANNOT_TELL}
  * @param restsOn the one round without which the verdict would be another
  * @param cappedMbps the rate at which both setups' runs are held by plan or network, empty when they are not
@@ -29,20 +29,20 @@ public record Comparison(
         String candidate,
         List<PairedRound> rounds,
         int leftOut,
-        Optional<BandsApart> apart,
+        Optional<BandsApart> bandsApart,
         OptionalDouble estimate,
         OptionalDouble low,
         OptionalDouble high,
         double level,
         boolean pastPlan,
-        Optional<Comparison> planned,
-        Optional<ModeratedVariance> borrowed,
+        Optional<Comparison> plannedLook,
+        Optional<ModeratedVariance> moderatedVariance,
         Verdict verdict,
         Optional<Outlook> outlook,
-        List<WildRun> wild,
+        List<WildRun> wildRuns,
         Optional<RestsOn> restsOn,
         Failures failures,
-        PlainAverages plain,
+        PlainAverages plainAverages,
         OptionalDouble cappedMbps) {
 
     /** How much better the candidate did, on the scale of the figure, so that more is always better; empty without a round. */
@@ -72,32 +72,33 @@ public record Comparison(
                 candidate,
                 rounds,
                 leftOut,
-                apart,
+                bandsApart,
                 estimate,
                 low,
                 high,
                 level,
                 pastPlan,
                 Optional.of(planned),
-                borrowed,
+                moderatedVariance,
                 stays ? planned.verdict : verdict,
                 stays ? Optional.empty() : outlook,
-                wild,
+                wildRuns,
                 restsOn,
                 failures,
-                plain,
+                plainAverages,
                 cappedMbps);
     }
 
     /** Whether the plan's last look had decided, and the rounds since then decide otherwise. */
     boolean isChangedSincePlan() {
-        return planned.filter(p -> p.verdict.isDecided() && p.verdict != verdict)
+        return plannedLook
+                .filter(p -> p.verdict.isDecided() && p.verdict != verdict)
                 .isPresent();
     }
 
     /** The plan's last look where its decision stands. */
     Optional<Comparison> standingDecision() {
-        return planned.filter(p -> p.verdict.isDecided() && p.verdict == verdict);
+        return plannedLook.filter(p -> p.verdict.isDecided() && p.verdict == verdict);
     }
 
     /** The baseline's middle over the shared rounds, in the metric's unit; of one round or more. */
@@ -146,13 +147,13 @@ public record Comparison(
 
     /** The one of the two that gave the metric where every run of the other failed. */
     Optional<String> onlyWorking() {
-        boolean candidateNever = plain.candidateMean().isEmpty();
-        boolean baselineNever = plain.baselineMean().isEmpty();
+        boolean candidateNever = plainAverages.candidateMean().isEmpty();
+        boolean baselineNever = plainAverages.baselineMean().isEmpty();
         if (candidateNever == baselineNever) {
             return Optional.empty();
         }
         Share tries = candidateNever ? failures.candidate() : failures.baseline();
-        return tries.tried() > 0 && tries.failed() == tries.tried()
+        return tries.attempts() > 0 && tries.failures() == tries.attempts()
                 ? Optional.of(candidateNever ? baseline : candidate)
                 : Optional.empty();
     }

@@ -33,14 +33,14 @@ public record FactorialComparison(
      * What a level does.
      *
      * @param factor of which it is a level
-     * @param where the level of the other factor at which; empty for all of them taken together
+     * @param otherLevel the level of the other factor at which; empty for all of them taken together
      * @param estimate as a ratio, or in dB
      */
     public record LevelEffect(
             String factor,
             String level,
             String against,
-            Optional<String> where,
+            Optional<String> otherLevel,
             double estimate,
             double low,
             double high,
@@ -51,22 +51,26 @@ public record FactorialComparison(
      *
      * @param rounds in which all cells were measured
      * @param main what each level does, over all levels of the other factor
-     * @param within what each level of the rows does in each column
-     * @param depends whether the one factor's effect depends on the other
+     * @param effectsWithin what each level of the rows does in each column
+     * @param isInteraction whether the one factor's effect depends on the other
      * @param level confidence of the intervals
      */
     public record FigureEffects(
             Figure metric,
             int rounds,
             List<LevelEffect> main,
-            List<LevelEffect> within,
-            boolean depends,
+            List<LevelEffect> effectsWithin,
+            boolean isInteraction,
             double level,
             String sentence) {}
 
     /** A contrast over the cells of a round. */
     private record Contrast(
-            String factor, String level, String against, Optional<String> where, ToDoubleFunction<double[][]> of) {}
+            String factor,
+            String level,
+            String baseLevel,
+            Optional<String> otherLevel,
+            ToDoubleFunction<double[][]> of) {}
 
     /** Judges a figure; empty under three rounds in which all cells were measured. */
     public Optional<FigureEffects> judge(Figure metric, List<Sample> samples, Optional<Plan> plan) {
@@ -120,8 +124,8 @@ public record FactorialComparison(
         return new LevelEffect(
                 c.factor,
                 c.level,
-                c.against,
-                c.where,
+                c.baseLevel,
+                c.otherLevel,
                 metric.scale().off(effect.mean().orElseThrow()),
                 metric.scale().off(effect.low(shown)),
                 metric.scale().off(effect.high(shown)),
@@ -215,14 +219,14 @@ public record FactorialComparison(
 
     private String depending(Figure metric, List<LevelEffect> within) {
         List<String> each = within.stream()
-                .map(e -> "on " + e.where().orElseThrow() + ", " + e.level() + " " + brings(metric, e))
+                .map(e -> "on " + e.otherLevel().orElseThrow() + ", " + e.level() + " " + brings(metric, e))
                 .toList();
         String look = within.stream()
                 .filter(e -> e.verdict() == Verdict.WORSE || e.verdict() == Verdict.SLIGHTLY_WORSE)
                 .findFirst()
                 .filter(worse -> within.stream().anyMatch(e -> e.level().equals(worse.level()) && isBetter(e)))
                 .map(worse -> " Look at the leads of " + worse.level() + " on "
-                        + worse.where().orElseThrow() + ".")
+                        + worse.otherLevel().orElseThrow() + ".")
                 .orElse("");
         return "What " + down + " do to your " + metric.measure().phrase() + " depends on " + across + ": "
                 + String.join("; ", each) + "." + look;

@@ -29,7 +29,7 @@ public final class Headline {
             return undecided(first, overall);
         }
         String used = choice.setup().get();
-        String said = overall.need().of(used).met().met() == 0
+        String said = overall.need().of(used).share().metRuns() == 0
                 ? "Neither met " + overall.need().name() + " in a single run: "
                         + overall.need().sharesOf(used, first.otherThan(used)) + ". Of the two use " + used + "."
                 : "Use " + used + ": " + shares(used, first, overall);
@@ -52,7 +52,7 @@ public final class Headline {
         String candidate = first.candidate();
         String baseline = first.baseline();
         boolean half =
-                need.of(candidate).met().isHalf() || need.of(baseline).met().isHalf();
+                need.of(candidate).share().isHalf() || need.of(baseline).share().isHalf();
         return (half ? "Runs that met " + need.name() + ": " : "Neither met " + need.name() + " in half of its runs: ")
                 + need.sharesOf(candidate, baseline) + ". "
                 + first.headline(new OverallVerdict(List.of(), need, overall.choice()));

@@ -10,11 +10,16 @@ import syntoma.core.reading.Scale;
  * @param higherIsBetter whether more of it is better
  * @param capped whether the runs of both are held by plan or network
  * @param unreliable whether the candidate fails more often than chance explains
- * @param shown the level of the interval
+ * @param smallestShown the level of the interval
  * @param decisive the level at which the effect must be beyond no difference; not under the shown one
  */
 public record Judge(
-        Scale scale, boolean higherIsBetter, boolean capped, boolean unreliable, double shown, double decisive) {
+        Scale scale,
+        boolean higherIsBetter,
+        boolean capped,
+        boolean unreliable,
+        double smallestShown,
+        double decisive) {
 
     Verdict of(Effect effect) {
         if (!effect.hasEnoughRounds()) {
@@ -23,7 +28,7 @@ public record Judge(
         if (capped) {
             return Verdict.CAPPED;
         }
-        return of(effect.mean().orElseThrow(), effect.half(shown), effect.half(decisive));
+        return of(effect.mean().orElseThrow(), effect.half(smallestShown), effect.half(decisive));
     }
 
     /**

@@ -7,12 +7,12 @@ import syntoma.core.unit.Values;
 /**
  * By which rules a comparison was judged.
  *
- * @param planned whether the rounds were planned as a trial
+ * @param isPlanned whether the rounds were planned as a trial
  * @param pairs how many pairs of setups were judged as one family
- * @param aside measurements at the stay that are not part of the trial it was judged by
- * @param others setups that were measured too and are not part of the comparison
+ * @param runsLeftOut measurements at the stay that are not part of the trial it was judged by
+ * @param otherSetups setups that were measured too and are not part of the comparison
  */
-public record JudgingRules(boolean planned, int pairs, int aside, int others) {
+public record JudgingRules(boolean isPlanned, int pairs, int runsLeftOut, int otherSetups) {
 
     /** The rules in plain sentences. */
     public List<String> sentences(Comparison c) {
@@ -25,11 +25,11 @@ public record JudgingRules(boolean planned, int pairs, int aside, int others) {
             said.add("Adjusted for " + Amount.count(pairs, "pair")
                     + " of setups, because the best is chosen by the data.");
         }
-        if (others > 0) {
-            said.add("These two alone were judged, without regard to the " + Amount.count(others, "other setup")
+        if (otherSetups > 0) {
+            said.add("These two alone were judged, without regard to the " + Amount.count(otherSetups, "other setup")
                     + " that could have been chosen.");
         }
-        c.borrowed()
+        c.moderatedVariance()
                 .ifPresent(b -> said.add("The run-to-run scatter is estimated with the help of "
                         + Amount.count(b.trials(), "earlier trial") + "."));
         return said;
@@ -39,6 +39,6 @@ public record JudgingRules(boolean planned, int pairs, int aside, int others) {
         if (c.pastPlan()) {
             return ": past the plan each look is judged more strictly";
         }
-        return planned ? ": each round of the plan may be looked at without cheating" : ": one look";
+        return isPlanned ? ": each round of the plan may be looked at without cheating" : ": one look";
     }
 }

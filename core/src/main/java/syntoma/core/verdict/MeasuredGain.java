@@ -8,9 +8,9 @@ import syntoma.core.unit.Values;
  *
  * @param predictedDb empty where a sheet leaves it open
  * @param halfWidthDb of the prediction's interval
- * @param measured the paired differences, in dB
+ * @param comparison the paired differences, in dB
  */
-public record MeasuredGain(String band, OptionalDouble predictedDb, double halfWidthDb, Comparison measured) {
+public record MeasuredGain(String band, OptionalDouble predictedDb, double halfWidthDb, Comparison comparison) {
     /** How far below its prediction a chain counts as faulty (docs/methods.md#3-chain). */
     public static final double FAULT_DB = 6;
 
@@ -23,17 +23,17 @@ public record MeasuredGain(String band, OptionalDouble predictedDb, double halfW
     /** Whether all of the measured interval lies so far beneath the prediction that something is not doing its job. */
     public boolean fallsShort() {
         return predictedDb.isPresent()
-                && measured.high().isPresent()
-                && measured.high().getAsDouble() < predictedDb.getAsDouble() - FAULT_DB;
+                && comparison.high().isPresent()
+                && comparison.high().getAsDouble() < predictedDb.getAsDouble() - FAULT_DB;
     }
 
     /** What the two say together, as a sentence. */
     public String sentence() {
-        if (measured.rounds().isEmpty()) {
+        if (comparison.rounds().isEmpty()) {
             return "not measured side by side";
         }
-        String blocks = measured.rounds().size() + (measured.rounds().size() == 1 ? " time" : " times");
-        if (measured.low().isEmpty()) {
+        String blocks = comparison.rounds().size() + (comparison.rounds().size() == 1 ? " time" : " times");
+        if (comparison.low().isEmpty()) {
             return "measured side by side " + blocks + "; from three on it can be said";
         }
         if (predictedDb.isEmpty()) {
@@ -41,11 +41,11 @@ public record MeasuredGain(String band, OptionalDouble predictedDb, double halfW
         }
         if (fallsShort()) {
             return "something in this chain is faulty: at least "
-                    + Values.round(predictedDb.getAsDouble() - measured.high().getAsDouble(), 0)
+                    + Values.round(predictedDb.getAsDouble() - comparison.high().getAsDouble(), 0)
                     + " dB less than predicted, measured side by side " + blocks;
         }
-        boolean apart = measured.low().getAsDouble() > predictedDb.getAsDouble() + halfWidthDb
-                || measured.high().getAsDouble() < predictedDb.getAsDouble() - halfWidthDb;
+        boolean apart = comparison.low().getAsDouble() > predictedDb.getAsDouble() + halfWidthDb
+                || comparison.high().getAsDouble() < predictedDb.getAsDouble() - halfWidthDb;
         return (apart ? "other than predicted" : "as predicted") + ", measured side by side " + blocks;
     }
 }

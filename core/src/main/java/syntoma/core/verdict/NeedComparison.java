@@ -55,7 +55,7 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
 
     /** Whether both were judged. */
     boolean knows(String one, String other) {
-        return !of(one).met().isUnknown() && !of(other).met().isUnknown();
+        return !of(one).share().isUnknown() && !of(other).share().isUnknown();
     }
 
     /**
@@ -90,8 +90,8 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
     }
 
     private Wilson interval(String setup) {
-        Met met = of(setup).met();
-        return Wilson.of(met.runs(), met.met());
+        Met met = of(setup).share();
+        return Wilson.of(met.runs(), met.metRuns());
     }
 
     private static OptionalDouble share(Block round, String setup) {
@@ -105,17 +105,17 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
 
     /** The one of two that met it in at least half of its runs while the other did not. */
     Optional<String> onlyOneInHalf(String one, String other) {
-        if (!knows(one, other) || of(one).met().isHalf() == of(other).met().isHalf()) {
+        if (!knows(one, other) || of(one).share().isHalf() == of(other).share().isHalf()) {
             return Optional.empty();
         }
-        return Optional.of(of(one).met().isHalf() ? one : other);
+        return Optional.of(of(one).share().isHalf() ? one : other);
     }
 
     /** Whether one of two met it in a smaller share of its runs than the other. */
     boolean isLess(String setup, String one, String other) {
         return knows(one, other)
-                && of(setup).met().share()
-                        < of(setup.equals(one) ? other : one).met().share();
+                && of(setup).share().share()
+                        < of(setup.equals(one) ? other : one).share().share();
     }
 
     /** Whether a figure is what fails most often with a setup. */
@@ -139,8 +139,8 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
 
     /** “2 of 5”. */
     String share(String setup) {
-        Met met = of(setup).met();
-        return met.met() + " of " + met.runs();
+        Met met = of(setup).share();
+        return met.metRuns() + " of " + met.runs();
     }
 
     /** What fails with the first, or where nothing does with the second; after a semicolon, else nothing. */
@@ -152,6 +152,6 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
 
     /** Whether each of the two met it in four of five runs, so that its figures alone may be talked of. */
     boolean isMostlyMetByBoth(String one, String other) {
-        return of(one).met().isMostly() && of(other).met().isMostly();
+        return of(one).share().isMostly() && of(other).share().isMostly();
     }
 }

@@ -21,9 +21,9 @@ import syntoma.core.unit.Median;
  * without one gives no pair.
  *
  * @param leftOut rounds in which at least one of the two was tried and that gave no pair
- * @param apart those of them in which both have the metric, on different bands
+ * @param bandsApart those of them in which both have the metric, on different bands
  */
-record Pairing(List<PairedRound> rounds, int leftOut, Optional<BandsApart> apart) {
+record Pairing(List<PairedRound> rounds, int leftOut, Optional<BandsApart> bandsApart) {
 
     private static final BandsApart NONE_APART = new BandsApart(0, new TreeSet<>(), new TreeSet<>());
 
@@ -62,7 +62,7 @@ record Pairing(List<PairedRound> rounds, int leftOut, Optional<BandsApart> apart
                         .sorted(Comparator.comparing(PairedRound::baselineAt))
                         .toList(),
                 leftOut,
-                apart.map(BandsApart::swapped));
+                bandsApart.map(BandsApart::swapped));
     }
 
     /** The mean of the differences; of one round or more. */

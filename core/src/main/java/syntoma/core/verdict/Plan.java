@@ -7,9 +7,9 @@ import syntoma.core.unit.Values;
  * What was settled before a trial's first round.
  *
  * @param rounds so many were planned, 3 to 20
- * @param borrowed what the trials before it tell of the spread; empty under three of them
+ * @param moderatedVariance what the trials before it tell of the spread; empty under three of them
  */
-public record Plan(int rounds, Optional<ModeratedVariance> borrowed) {
+public record Plan(int rounds, Optional<ModeratedVariance> moderatedVariance) {
     public Plan {
         Values.within("planned rounds", rounds, InterimLooks.FEWEST, InterimLooks.MOST, "");
     }
@@ -19,7 +19,8 @@ public record Plan(int rounds, Optional<ModeratedVariance> borrowed) {
         return isPast(made)
                 ? InterimLooks.PAST_THE_PLAN
                 : InterimLooks.level(
-                        rounds, borrowed.map(ModeratedVariance::degrees).orElse(0.0));
+                        rounds,
+                        moderatedVariance.map(ModeratedVariance::degrees).orElse(0.0));
     }
 
     /** Whether more rounds were made than planned. */

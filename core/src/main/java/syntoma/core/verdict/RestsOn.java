@@ -8,9 +8,9 @@ import syntoma.core.trial.Block;
  * the estimate most.
  *
  * @param round the block
- * @param without what the verdict would be
+ * @param verdictWithout what the verdict would be
  */
-public record RestsOn(Block.Key round, Verdict without) {
+public record RestsOn(Block.Key round, Verdict verdictWithout) {
 
     /** Empty where no single round changes the verdict, or where too few would be left to tell. */
     static Optional<RestsOn> among(Pairing pairing, LeaveOneOut others, Verdict with, Judge judge) {
@@ -19,7 +19,7 @@ public record RestsOn(Block.Key round, Verdict without) {
             return Optional.empty();
         }
         double degrees = others.without(0).degrees();
-        double critical = InterimLooks.critical(judge.shown(), degrees);
+        double critical = InterimLooks.critical(judge.smallestShown(), degrees);
         double decisive = InterimLooks.critical(judge.decisive(), degrees);
         double mean = pairing.effectMean();
         double most = -1;

@@ -67,9 +67,9 @@ final class Sentences {
     private String changeAfterPlan() {
         return c.isChangedSincePlan()
                 ? " After the "
-                        + Amount.number(c.planned().orElseThrow().rounds().size())
+                        + Amount.number(c.plannedLook().orElseThrow().rounds().size())
                         + " planned rounds it was “"
-                        + c.planned().orElseThrow().verdict().words() + "”; the rounds since then changed that."
+                        + c.plannedLook().orElseThrow().verdict().words() + "”; the rounds since then changed that."
                 : "";
     }
 
@@ -116,14 +116,14 @@ final class Sentences {
     private String tooFew() {
         Optional<String> never = neverMeasured(
                         c.candidate(),
-                        c.plain().candidateMean().isEmpty(),
+                        c.plainAverages().candidateMean().isEmpty(),
                         c.failures().candidate())
                 .or(() -> neverMeasured(
                         c.baseline(),
-                        c.plain().baselineMean().isEmpty(),
+                        c.plainAverages().baselineMean().isEmpty(),
                         c.failures().baseline()));
-        if (never.isEmpty() && c.apart().isPresent()) {
-            BandsApart apart = c.apart().get();
+        if (never.isEmpty() && c.bandsApart().isPresent()) {
+            BandsApart apart = c.bandsApart().get();
             return metric + " was measured on different bands, " + apart.words() + " (" + c.baseline() + " and "
                     + c.candidate() + "): not comparable in " + Amount.count(apart.rounds(), "round");
         }
@@ -140,8 +140,8 @@ final class Sentences {
             return Optional.empty();
         }
         return Optional.of(
-                tries.tried() > 0 && tries.failed() == tries.tried()
-                        ? setup + " gave no " + metric + " here: " + allFailed(tries.tried())
+                tries.attempts() > 0 && tries.failures() == tries.attempts()
+                        ? setup + " gave no " + metric + " here: " + allFailed(tries.attempts())
                         : "No " + metric + " was measured with " + setup);
     }
 
@@ -294,8 +294,9 @@ final class Sentences {
     private String cannotTellDoing() {
         Outlook outlook = c.outlook().orElseThrow();
         String meanwhile = "; meanwhile " + meanwhile() + ".";
-        if (outlook.left() > 0 && outlook.chance().orElseThrow() >= SLIM) {
-            return Text.capital("the " + (outlook.left() == 1 ? "round" : Amount.count(outlook.left(), "round"))
+        if (outlook.roundsLeft() > 0 && outlook.chance().orElseThrow() >= SLIM) {
+            return Text.capital("the "
+                    + (outlook.roundsLeft() == 1 ? "round" : Amount.count(outlook.roundsLeft(), "round"))
                     + " left of the plan may settle it (about "
                     + Math.max(2, Math.min(9, Math.round(10 * outlook.chance().orElseThrow())))
                     + " times in 10)" + meanwhile);
@@ -312,8 +313,8 @@ final class Sentences {
     }
 
     private String tooFewDoing() {
-        boolean candidateNever = c.plain().candidateMean().isEmpty();
-        boolean baselineNever = c.plain().baselineMean().isEmpty();
+        boolean candidateNever = c.plainAverages().candidateMean().isEmpty();
+        boolean baselineNever = c.plainAverages().baselineMean().isEmpty();
         if (candidateNever && hasFailedAlways(c.failures().candidate())) {
             return baselineNever ? "Try a third setup." : recommend(c.baseline(), "Use " + c.baseline() + ".");
         }
@@ -326,6 +327,6 @@ final class Sentences {
     }
 
     private static boolean hasFailedAlways(Share tries) {
-        return tries.tried() > 0 && tries.failed() == tries.tried();
+        return tries.attempts() > 0 && tries.failures() == tries.attempts();
     }
 }

@@ -9,7 +9,7 @@ import syntoma.core.unit.Wilson;
  * @param low empty when nothing was tried
  * @param high empty when nothing was tried
  */
-public record Share(int tried, int failed, OptionalDouble low, OptionalDouble high) {
+public record Share(int attempts, int failures, OptionalDouble low, OptionalDouble high) {
     /** 1 of 10 has the interval 0.0179 to 0.4042. */
     public static Share of(int tried, int failed) {
         if (failed < 0 || failed > tried) {

@@ -8,9 +8,9 @@ import java.util.OptionalDouble;
  * there are any.
  *
  * @param least the least standard deviation that is believed
- * @param borrowed empty where the trial speaks for itself
+ * @param moderatedVariance empty where the trial speaks for itself
  */
-record Spread(double least, Optional<ModeratedVariance> borrowed) {
+record Spread(double least, Optional<ModeratedVariance> moderatedVariance) {
 
     /** The effect of so many differences with their mean and the sum of squares about it. */
     Effect effect(int n, double mean, double squares) {
@@ -22,8 +22,8 @@ record Spread(double least, Optional<ModeratedVariance> borrowed) {
         }
         double degrees = n - 1.0;
         double sum = squares;
-        if (borrowed.isPresent()) {
-            ModeratedVariance past = borrowed.get();
+        if (moderatedVariance.isPresent()) {
+            ModeratedVariance past = moderatedVariance.get();
             sum += past.degrees() * past.sd() * past.sd();
             degrees += past.degrees();
         }

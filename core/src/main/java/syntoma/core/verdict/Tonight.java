@@ -27,7 +27,7 @@ public final class Tonight {
                                 .filter(other::equals)
                                 .isPresent()))
                 .max(Comparator.comparing((List<Comparison> pair) ->
-                                need.of(pair.get(0).candidate()).met().share())
+                                need.of(pair.get(0).candidate()).share().share())
                         .thenComparing(pair -> onScale(pair.get(0))))
                 .orElse(pairs.get(0));
     }
@@ -94,15 +94,15 @@ public final class Tonight {
     }
 
     private static String needMet(String setup, NeedComparison need) {
-        Met own = need.of(setup).met();
+        Met own = need.of(setup).share();
         if (own.isUnknown()) {
             return "";
         }
         String fails = need.of(setup).shortfall().map(s -> "; " + s.sentence()).orElse("");
-        if (own.met() == 0) {
+        if (own.metRuns() == 0) {
             return " " + setup + " never met " + need.name() + " in " + Amount.count(own.runs(), "run") + fails + ".";
         }
-        return " " + setup + " met " + need.name() + " in " + (own.isMostly() ? "" : "only ") + own.met() + " of "
+        return " " + setup + " met " + need.name() + " in " + (own.isMostly() ? "" : "only ") + own.metRuns() + " of "
                 + own.runs() + (own.runs() == 1 ? " run" : " runs") + (own.isMostly() ? "" : fails) + ".";
     }
 }

@@ -57,7 +57,7 @@ public record WildRun(PairedRound round, String setup, double ratio, double esti
     }
 
     /** One setup's values over the rounds, to tell how far one lies from the median of the others. */
-    private record Middle(double[] values, double[] sorted) {
+    private record Middle(double[] values, double[] sortedValues) {
         static Middle of(Pairing pairing, ToDoubleFunction<PairedRound> value) {
             double[] values = pairing.rounds().stream().mapToDouble(value).toArray();
             double[] sorted = values.clone();
@@ -66,13 +66,13 @@ public record WildRun(PairedRound round, String setup, double ratio, double esti
         }
 
         double distance(int i) {
-            int gone = Arrays.binarySearch(sorted, values[i]);
-            int rest = sorted.length - 1;
+            int gone = Arrays.binarySearch(sortedValues, values[i]);
+            int rest = sortedValues.length - 1;
             return Math.abs(values[i] - (valueWithout(gone, (rest - 1) / 2) + valueWithout(gone, rest / 2)) / 2);
         }
 
         private double valueWithout(int gone, int index) {
-            return sorted[index < gone ? index : index + 1];
+            return sortedValues[index < gone ? index : index + 1];
         }
     }
 }

@@ -133,10 +133,10 @@ class OutlookTest {
                 part -> new Outlook(-90, 1, part == DayPart.EVENING ? slow : fast, fast, fast, 0.2),
                 DayPart.DAY,
                 9);
-        assertEquals("this evening", advised.hours().when());
+        assertEquals("this evening", advised.hours().text());
         assertEquals(
                 List.of("HD film now", "HD film this evening"),
-                advised.times().stream().map(AdvisedOption.ChanceAt::what).toList());
+                advised.times().stream().map(AdvisedOption.ChanceAt::need).toList());
         assertTrue(advised.times().get(0).chance() > 0.95, advised.toString());
         // ln(8 ∕ 7) ∕ √0.15 = 0.345 standard deviations above the mean: 36.5 %
         assertEquals(0.365, advised.chance(), 0.01);

@@ -173,9 +173,9 @@ class TonightTest {
                 outcome(0.8, 10, 5, 10, 5),
                 outcome(0.7, 1, 1, 10, 10),
                 new TrackRecord.Outcome(0.6, 1, 0, OptionalDouble.empty(), OptionalDouble.empty())));
-        assertEquals(0.75, record.said().getAsDouble(), 1e-12);
+        assertEquals(0.75, record.predictedShare().getAsDouble(), 1e-12);
         // 4/4, 5/10, 1/1 and 0/1
-        assertEquals(0.625, record.came().getAsDouble(), 1e-12);
+        assertEquals(0.625, record.observedShare().getAsDouble(), 1e-12);
         // off by ×1.2, ×2 and ×1: the middle one
         assertEquals(1.2, record.offBy().getAsDouble(), 1e-12);
         assertEquals(

@@ -126,7 +126,7 @@ class EveryInputTest {
     void whatIsNeededAndMissingIsNamed() {
         for (Calculator calculator : Calculators.all()) {
             for (Input input : calculator.inputs()) {
-                if (input.needed() && input.choices().isEmpty()) {
+                if (input.isRequired() && input.choices().isEmpty()) {
                     GivenValues.InvalidValueException refused = assertThrows(
                             GivenValues.InvalidValueException.class,
                             () -> answer(calculator, Map.of(input.name(), "  ")),

@@ -103,7 +103,7 @@ class ChainArithmeticTest {
         assertEquals(stairs.deltaDb().getAsDouble(), sum, 1e-9, "the drawing ends where the sentence ends");
         assertEquals(
                 List.of(false, false, false, true),
-                stairs.steps().stream().map(Staircase.Step::estimated).toList());
+                stairs.steps().stream().map(Staircase.Step::isEstimated).toList());
     }
 
     @Test
@@ -126,7 +126,7 @@ class ChainArithmeticTest {
         Staircase stairs = stairs(inside, 806);
         assertEquals(0, stairs.deltaDb().getAsDouble(), 1e-9);
         assertEquals(0, stairs.halfWidthDb(), 1e-9);
-        assertTrue(stairs.steps().get(0).estimated());
+        assertTrue(stairs.steps().get(0).isEstimated());
     }
 
     @Test

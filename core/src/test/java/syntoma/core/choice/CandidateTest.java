@@ -34,7 +34,7 @@ class CandidateTest {
     }
 
     private static Map<String, Met> essentials(Candidate candidate) {
-        return candidate.option().essentials().stream().collect(Collectors.toMap(Essential::what, Essential::met));
+        return candidate.option().essentials().stream().collect(Collectors.toMap(Essential::name, Essential::met));
     }
 
     private static Demand demand(double down, Feature... features) {
@@ -87,7 +87,7 @@ class CandidateTest {
                 Rigs.chain(Changed.power(Rigs.router(2), Rigs.volts(11.5, 12.5)), Rigs.onRoof(Rigs.wide("Alder", 2)));
         Candidate candidate = judged(narrow, List.of(), demand(8));
         assertEquals("about 45", candidate.option().price().words());
-        assertEquals("12 V stabiliser", candidate.toBuy().get(0).what());
+        assertEquals("12 V stabiliser", candidate.toBuy().get(0).item());
         assertFalse(candidate.toBuy().get(0).part());
     }
 

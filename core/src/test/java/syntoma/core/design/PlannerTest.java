@@ -66,9 +66,9 @@ class PlannerTest {
     void plans_as_many_rounds_as_a_difference_wants(double sd, double difference, int rounds) {
         Planner.Design design = Planner.design(free(difference, scatter(sd), DOME, MAST));
         assertEquals(rounds, design.effort().rounds());
-        assertTrue(design.fits() && design.enough());
+        assertTrue(design.fits() && design.isEnough());
         assertTrue(design.chance() >= 0.8, design.toString());
-        assertTrue(design.seen() <= difference + 0.02, design.toString());
+        assertTrue(design.smallestEffect() <= difference + 0.02, design.toString());
     }
 
     @Test
@@ -159,9 +159,9 @@ class PlannerTest {
                 OptionalDouble.empty());
         Planner.Design design = Planner.design(tight);
         assertTrue(design.fits());
-        assertFalse(design.enough());
+        assertFalse(design.isEnough());
         assertTrue(design.effort().minutes() <= 60, design.toString());
-        assertTrue(design.seen() > 1.5 && design.chance() < 0.8, design.toString());
+        assertTrue(design.smallestEffect() > 1.5 && design.chance() < 0.8, design.toString());
         assertTrue(
                 design.advice().get(0).startsWith("To see ×1.5"),
                 design.advice().toString());
@@ -185,7 +185,7 @@ class PlannerTest {
     @Test
     void what_would_want_more_than_twenty_rounds_is_said_so() {
         Planner.Design design = Planner.design(free(1.05, new Noise(0.3, 0.4), DOME, MAST));
-        assertFalse(design.enough());
+        assertFalse(design.isEnough());
         assertTrue(
                 design.advice().get(0).contains("More than 20 rounds"),
                 design.advice().toString());
@@ -194,7 +194,7 @@ class PlannerTest {
     @Test
     void it_says_what_it_cannot_answer() {
         Contender both = new Contender("Hotspot", Rig.of("Plover").on("Brissa").arrangement());
-        List<String> cannot = Planner.design(free(2, Noise.USUAL, DOME, both)).cannot();
+        List<String> cannot = Planner.design(free(2, Noise.USUAL, DOME, both)).limits();
         assertTrue(
                 cannot.stream().anyMatch(c -> c.contains("the carrier and the device and the antennas")),
                 cannot.toString());
@@ -248,10 +248,10 @@ class PlannerTest {
                 .toArray(Contender[]::new);
         Question question = free(1.5, scatter(0.35), many);
         Planner.Design design = Planner.design(question);
-        assertTrue(design.enough() && design.chance() >= 0.9, design.sentence(question));
+        assertTrue(design.isEnough() && design.chance() >= 0.9, design.sentence(question));
         assertTrue(design.sentence(question).startsWith("Screen all 12 first: "), design.sentence(question));
         assertTrue(design.sentence(question).endsWith("Then a trial of the best 4 decides."));
-        assertTrue(design.cannot().get(0).contains("ahead of all others is among them with a chance of 9"));
+        assertTrue(design.limits().get(0).contains("ahead of all others is among them with a chance of 9"));
         Planner.Design eight = Planner.design(free(1.5, scatter(0.35), Arrays.copyOf(many, 8)));
         assertTrue(
                 design.effort().visits().size() < eight.effort().visits().size(),

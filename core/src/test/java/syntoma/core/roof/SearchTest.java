@@ -41,7 +41,7 @@ class SearchTest {
     }
 
     private static Optional<Objection.Why> why(Roof roof, Foot foot, double x, double y) {
-        return at(roof, foot, x, y).objection().map(Objection::why);
+        return at(roof, foot, x, y).objection().map(Objection::kind);
     }
 
     @Test
@@ -131,7 +131,7 @@ class SearchTest {
                         cabling(Optional.empty(), 5))
                 .find();
         Place best = found.places().get(0).place();
-        assertEquals(Objection.Why.CLEARANCE, best.objection().orElseThrow().why());
+        assertEquals(Objection.Why.CLEARANCE, best.objection().orElseThrow().kind());
         assertTrue(
                 found.sentence().toString().endsWith("instead of 2.00 m: no other place has more."),
                 found.sentence().toString());

@@ -36,10 +36,10 @@ class UnitTest {
 
     @Test
     void a_rate_says_which_unit_it_was_read_in() {
-        assertFalse(DataRate.parse("7.9").stated());
-        assertTrue(DataRate.parse("7.9 Mb/s").stated());
-        assertFalse(DataRate.parse("7.9 Mb/s").bytes());
-        assertTrue(DataRate.parse("7.9 MB/s").bytes());
+        assertFalse(DataRate.parse("7.9").isUnitStated());
+        assertTrue(DataRate.parse("7.9 Mb/s").isUnitStated());
+        assertFalse(DataRate.parse("7.9 Mb/s").isInBytes());
+        assertTrue(DataRate.parse("7.9 MB/s").isInBytes());
     }
 
     @ParameterizedTest

@@ -101,7 +101,7 @@ class CellsApartTest {
             round(-95, "12/B20", -99, "77/B3");
         }
         Comparison levels = comparison(Figure.RSRP_DBM);
-        assertEquals(5, levels.apart().orElseThrow().rounds());
+        assertEquals(5, levels.bandsApart().orElseThrow().rounds());
         assertTrue(
                 levels.sentence()
                         .startsWith("RSRP was measured on different bands, B20 and B3 (Roof dome and Mast panel): not"

@@ -72,9 +72,9 @@ class FactorialComparisonTest {
         assertEquals(3, said.rounds());
         assertEquals(Math.sqrt(2), said.main().get(0).estimate(), 1e-9);
         assertEquals(Math.sqrt(0.125), said.main().get(1).estimate(), 1e-9);
-        assertEquals(2, said.within().get(0).estimate(), 1e-9);
-        assertEquals(1, said.within().get(1).estimate(), 1e-9);
-        assertTrue(said.depends(), "twice on the one, the same on the other");
+        assertEquals(2, said.effectsWithin().get(0).estimate(), 1e-9);
+        assertEquals(1, said.effectsWithin().get(1).estimate(), 1e-9);
+        assertTrue(said.isInteraction(), "twice on the one, the same on the other");
         // three contrasts are one family: 1 − .05/3
         assertEquals(1 - 0.05 / 3, said.level(), 1e-9);
     }
@@ -82,7 +82,7 @@ class FactorialComparisonTest {
     @Test
     void where_it_depends_each_is_said_and_where_to_look() {
         FactorialComparison.FigureEffects said = judge(rounds(8, 1.8, 0.6, 0.1, 1));
-        assertTrue(said.depends());
+        assertTrue(said.isInteraction());
         assertTrue(
                 said.sentence()
                         .startsWith(
@@ -94,7 +94,7 @@ class FactorialComparisonTest {
     @Test
     void where_it_does_not_one_figure_is_said_for_all() {
         FactorialComparison.FigureEffects said = judge(rounds(8, 1.6, 1.6, 0.1, 2));
-        assertFalse(said.depends());
+        assertFalse(said.isInteraction());
         assertTrue(
                 said.sentence().contains("Alder brings ×1.6 the upload of own antennas, whichever device."),
                 said.sentence());
@@ -119,7 +119,7 @@ class FactorialComparisonTest {
                     .anyMatch(e -> e.factor().equals("the antennas")
                             && e.verdict() != Verdict.CANNOT_TELL
                             && e.verdict() != Verdict.NO_DIFFERENCE);
-            claimed += main || said.depends() ? 1 : 0;
+            claimed += main || said.isInteraction() ? 1 : 0;
         }
         // of one look at 5 %, with three standard errors of 300
         assertTrue(claimed <= 300 * (0.05 + 3 * 0.0126), claimed + " of 300");

@@ -139,7 +139,7 @@ class OneAnswerTest {
         Run downloadOnly = new Run("Alpha", 2, Map.of(Figure.DOWN_MBPS, 20.0));
         Run failed = new Run("Alpha", 3, Map.of());
         NeedRecord record = NeedRecord.of(CALLS, List.of(whole.judged(), downloadOnly.judged(), failed.judged()));
-        assertEquals(new Met(2, 1), record.met());
+        assertEquals(new Met(2, 1), record.share());
         assertEquals(
                 "one run failed altogether", record.shortfall().orElseThrow().sentence());
     }

@@ -143,14 +143,14 @@ public final class VerdictExamples {
 
     /** One met the need more often than the other, and a figure fails. */
     private static NeedComparison met(Met dome, Met panel) {
-        Shortfall late = new Shortfall(Threshold.of(CALLS, Figure.UP_LOADED_MS), 259, dome.runs() - dome.met());
+        Shortfall late = new Shortfall(Threshold.of(CALLS, Figure.UP_LOADED_MS), 259, dome.runs() - dome.metRuns());
         return new NeedComparison(
                 "Video calls",
                 Map.of(
                         DOME, new NeedRecord(dome, Optional.of(late)),
                         PANEL,
                                 new NeedRecord(
-                                        panel, panel.met() < panel.runs() ? Optional.of(late) : Optional.empty())),
+                                        panel, panel.metRuns() < panel.runs() ? Optional.of(late) : Optional.empty())),
                 List.of());
     }
 

@@ -88,7 +88,7 @@ class VerdictTest {
         assertEquals(1.57, look.low().orElseThrow(), 0.005);
         assertEquals(2.14, look.high().orElseThrow(), 0.005);
         assertEquals(0.9773, look.level(), 1e-12);
-        assertEquals(List.of(), look.wild());
+        assertEquals(List.of(), look.wildRuns());
         assertEquals(Optional.empty(), look.restsOn());
     }
 
@@ -112,7 +112,7 @@ class VerdictTest {
         double[] a = {4.1, 3.6, 4.4, 3.2, 3.9, 4.0, 3.8, 6};
         double[] b = {7.9, 6.1, 9.0, 5.2, 7.4, 7.0, 7.1, 4};
         Comparison past = compare(Figure.UP_MBPS, OptionalInt.of(7), a, b);
-        Comparison planned = past.planned().orElseThrow();
+        Comparison planned = past.plannedLook().orElseThrow();
         assertEquals(Verdict.BETTER, planned.verdict());
         assertEquals(7, planned.rounds().size());
         assertEquals(Verdict.BETTER, past.verdict());
@@ -131,7 +131,7 @@ class VerdictTest {
             b[i] = i < 3 ? 5.6 + i * 0.1 : 4;
         }
         Comparison past = compare(Figure.UP_MBPS, OptionalInt.of(3), a, b);
-        assertEquals(Verdict.BETTER, past.planned().orElseThrow().verdict());
+        assertEquals(Verdict.BETTER, past.plannedLook().orElseThrow().verdict());
         assertEquals(Verdict.WORSE, past.verdict());
         assertTrue(
                 past.sentence()
@@ -170,8 +170,8 @@ class VerdictTest {
         assertEquals(5, rests.round().round());
         Comparison without = compare(
                 Figure.UP_MBPS, OptionalInt.empty(), new double[] {4, 4, 4, 4}, new double[] {4.6, 4.7, 4.5, 4.8});
-        assertEquals(without.verdict(), rests.without());
-        assertNotEquals(c.verdict(), rests.without());
+        assertEquals(without.verdict(), rests.verdictWithout());
+        assertNotEquals(c.verdict(), rests.verdictWithout());
         // of three rounds none can be left out
         assertEquals(
                 Optional.empty(),
@@ -221,7 +221,7 @@ class VerdictTest {
 
         Comparison planned = compare(Figure.UP_MBPS, OptionalInt.of(9), a, b);
         Outlook outlook = planned.outlook().orElseThrow();
-        assertEquals(6, outlook.left());
+        assertEquals(6, outlook.roundsLeft());
         assertTrue(outlook.chance().orElseThrow() > 0.5);
         assertTrue(planned.sentence().contains("The six rounds left of the plan may settle it (about "));
         assertEquals(c.roundsWanted(), planned.roundsWanted());
@@ -265,7 +265,7 @@ class VerdictTest {
                 Figure.UP_LOADED_MS, OptionalInt.empty(), new double[] {210, 220, 205}, new double[] {140, 150, 139});
         assertEquals(Verdict.BETTER, c.verdict());
         assertEquals(0.676, c.estimate().orElseThrow(), 0.005);
-        assertEquals(139, c.plain().candidateBest().orElseThrow());
+        assertEquals(139, c.plainAverages().candidateBest().orElseThrow());
     }
 
     /** Differences 4, 4, 3, 4, 4: mean 3.8, SD 0.447, standard error 0.2, t(4) 2.776. */
@@ -313,8 +313,8 @@ class VerdictTest {
         Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), A, b);
         assertEquals(3, c.rounds().size());
         assertEquals(2, c.leftOut());
-        assertEquals(0, c.failures().candidate().failed());
-        assertEquals(3, c.failures().candidate().tried());
+        assertEquals(0, c.failures().candidate().failures());
+        assertEquals(3, c.failures().candidate().attempts());
     }
 
     @Test
@@ -339,8 +339,8 @@ class VerdictTest {
     void one_wild_run_is_marked_with_its_culprit_and_the_result_without_it() {
         double[] b = {7.9, 6.1, 60, 5.2, 7.4};
         Comparison c = compare(Figure.UP_MBPS, OptionalInt.empty(), A, b);
-        assertEquals(1, c.wild().size());
-        WildRun wild = c.wild().get(0);
+        assertEquals(1, c.wildRuns().size());
+        WildRun wild = c.wildRuns().get(0);
         assertEquals(3, wild.round().key().round());
         assertEquals("B", wild.setup());
         assertEquals(60 / 4.4, wild.ratio(), 1e-9);
@@ -368,7 +368,7 @@ class VerdictTest {
         samples.addAll(rounds("B", "", 90, 90, 90));
         Comparison c = Comparer.unplanned(Figure.UP_MBPS, samples).pair("A", "B");
         assertEquals(2.0, c.estimate().orElseThrow(), 1e-9);
-        assertEquals((8 + 7 + 90) / 3.0, c.plain().candidateMean().orElseThrow(), 1e-9);
+        assertEquals((8 + 7 + 90) / 3.0, c.plainAverages().candidateMean().orElseThrow(), 1e-9);
     }
 
     @Test
