@@ -78,13 +78,13 @@ public record Air(
     }
 
     private static double sinr(HeardCell h, AsBuilt setup) {
-        return setup.booster() ? h.sinrDb() - BOOSTER_DB : h.sinrDb();
+        return setup.hasBooster() ? h.sinrDb() - BOOSTER_DB : h.sinrDb();
     }
 
     private static double down(HeardCell h, AsBuilt setup) {
         Channel channel = h.cell().channel();
         int first = Math.min(2, setup.streams());
-        double further = h.cell().site().sight() ? STREAMS_IN_SIGHT : STREAMS_IN_SCATTER;
+        double further = h.cell().site().hasSight() ? STREAMS_IN_SIGHT : STREAMS_IN_SCATTER;
         double streams = 1 + further * Math.max(0, setup.streams() - 2) / 2;
         return Ceiling.DOWN.mbps(channel.widthMhz(), first, sinr(h, setup))
                 * streams
@@ -97,7 +97,7 @@ public record Air(
         Channel channel = h.cell().channel();
         double best = 0;
         for (double mhz : new double[] {channel.widthMhz(), 5, LEAST_MHZ}) {
-            double atMast = setup.booster()
+            double atMast = setup.hasBooster()
                     ? sinr(h, setup) - UPLINK_BEHIND_DB
                     : h.rsrpDbm() + UPLINK_DB - 10 * Math.log10(mhz / UPLINK_MHZ);
             best = Math.max(best, Ceiling.UP.mbps(mhz, 1, atMast));

@@ -152,7 +152,7 @@ public final class World {
                 .filter(cell -> setup.passes(cell.channel().band()))
                 .filter(cell -> hands.lockedBands().isEmpty()
                         || hands.lockedBands().contains(cell.channel().band()))
-                .filter(cell -> !hands.lteOnly() || !cell.isNr())
+                .filter(cell -> !hands.isLteOnly() || !cell.isNr())
                 .toList();
     }
 

@@ -230,9 +230,9 @@ class AccessService {
     private static CertificateView view(Certificates.ServedCertificate shown) {
         X509Certificate authority = shown.chain().get(shown.chain().size() - 1);
         return new CertificateView(
-                shown.owners(),
+                shown.isOwners(),
                 fingerprint(shown.server()),
-                shown.owners() ? null : fingerprint(authority),
+                shown.isOwners() ? null : fingerprint(authority),
                 shown.server().getNotAfter().toInstant());
     }
 

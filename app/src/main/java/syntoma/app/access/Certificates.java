@@ -101,10 +101,10 @@ class Certificates {
      * What the server shows.
      *
      * @param chain the server's certificate first
-     * @param owners whether it is the owner's own
+     * @param isOwners whether it is the owner's own
      * @param names that it is for
      */
-    record ServedCertificate(List<X509Certificate> chain, PrivateKey key, boolean owners, Set<String> names) {
+    record ServedCertificate(List<X509Certificate> chain, PrivateKey key, boolean isOwners, Set<String> names) {
         X509Certificate server() {
             return chain.get(0);
         }

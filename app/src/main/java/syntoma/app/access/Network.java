@@ -150,7 +150,7 @@ class Network {
     List<String> hosts() {
         Set<String> hosts = new LinkedHashSet<>();
         Certificates.ServedCertificate certificate = certificate();
-        if (certificate != null && certificate.owners()) {
+        if (certificate != null && certificate.isOwners()) {
             certificate.names().stream().filter(n -> !n.contains("*")).forEach(hosts::add);
         }
         own.forEach(address -> hosts.add(Addresses.inLink(address)));

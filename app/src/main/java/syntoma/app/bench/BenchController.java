@@ -52,7 +52,7 @@ class BenchController {
                     number ? i.low() : null,
                     number ? i.high() : null,
                     i.choices(),
-                    i.lines(),
+                    i.isMultiline(),
                     i.isRequired());
         }
     }
@@ -98,7 +98,7 @@ class BenchController {
             return new CalculationView(
                     a.says(),
                     a.lines().stream()
-                            .map(l -> new FigureLine(l.label(), l.value(), l.about()))
+                            .map(l -> new FigureLine(l.label(), l.value(), l.isAbout()))
                             .toList(),
                     a.profile()
                             .map(p -> new ProfileView(p.km(), p.groundM(), p.fromM(), p.toM(), p.fresnelM()))

@@ -12,7 +12,7 @@ public interface Moments {
     record Moment(long campsite, OffsetDateTime at) {}
 
     /** What stays need to know of a measurement that comes or goes. */
-    record MeasuredMoment(long campsite, OffsetDateTime at, long setup, boolean ok) {}
+    record MeasuredMoment(long campsite, OffsetDateTime at, long setup, boolean hasSucceeded) {}
 
     /** How much was measured with a setup. */
     record Count(long setup, long measurements, long failures) {}

@@ -29,7 +29,7 @@ class StayTallies {
                 entities.persist(tally);
             }
             tally.measured += step;
-            tally.failed += taken.ok() ? 0 : step;
+            tally.failed += taken.hasSucceeded() ? 0 : step;
             if (tally.measured <= 0) {
                 entities.remove(tally);
             }

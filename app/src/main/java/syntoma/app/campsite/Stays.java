@@ -178,12 +178,12 @@ public class Stays {
      * start.
      */
     public void settle() {
-        while (Boolean.TRUE.equals(transaction.execute(status -> step()))) {
+        while (Boolean.TRUE.equals(transaction.execute(status -> hasStep()))) {
             // one step each, so that others get the pen in between
         }
     }
 
-    private boolean step() {
+    private boolean hasStep() {
         StayDue due = entities.find(StayDue.class, StayDue.ONLY);
         if (due == null) {
             return false;

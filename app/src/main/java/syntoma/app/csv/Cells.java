@@ -20,7 +20,7 @@ public interface Cells extends AutoCloseable {
     Row next();
 
     /** Whether numbers are written with a decimal comma. */
-    boolean decimalComma();
+    boolean hasDecimalComma();
 
     /** What is said of a row that has another number of cells than the header has; empty where that does not matter. */
     String misfit(int cells, int header);

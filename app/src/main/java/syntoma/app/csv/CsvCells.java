@@ -104,7 +104,7 @@ public final class CsvCells implements Cells {
     }
 
     @Override
-    public boolean decimalComma() {
+    public boolean hasDecimalComma() {
         return separator != ',';
     }
 

@@ -15,7 +15,7 @@ class ImportProgress {
     /** One import under way. */
     static final class Run implements AutoCloseable {
         private final AtomicInteger rows = new AtomicInteger();
-        private final AtomicBoolean cancelled = new AtomicBoolean();
+        private final AtomicBoolean isCancelled = new AtomicBoolean();
         private final BooleanSupplier abandoned;
         private final Runnable closing;
 
@@ -32,8 +32,8 @@ class ImportProgress {
             rows.incrementAndGet();
         }
 
-        boolean cancelled() {
-            return cancelled.get();
+        boolean isCancelled() {
+            return isCancelled.get();
         }
 
         /** Whether nobody waits for its answer any more. */
@@ -42,7 +42,7 @@ class ImportProgress {
         }
 
         void cancel() {
-            cancelled.set(true);
+            isCancelled.set(true);
         }
 
         @Override

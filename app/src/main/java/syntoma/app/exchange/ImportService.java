@@ -143,7 +143,7 @@ public class ImportService {
         }
         try {
             while (!turn.take(LOOK_UP_MS)) {
-                if (progress.cancelled() || progress.isAbandoned()) {
+                if (progress.isCancelled() || progress.isAbandoned()) {
                     throw new ImportCancelledException();
                 }
             }
@@ -156,10 +156,10 @@ public class ImportService {
     /**
      * A measurement of a file, or why it is none.
      *
-     * @param last of its row, which may hold several
+     * @param isLast of its row, which may hold several
      */
     private record CheckedRow(
-            @Nullable Intake.Ready measurement, @Nullable ImportReport.Rejection rejection, boolean last) {}
+            @Nullable Intake.Ready measurement, @Nullable ImportReport.Rejection rejection, boolean isLast) {}
 
     /** The rows of one file on their way into the log. */
     private static final class FileRows implements AutoCloseable {
@@ -205,13 +205,13 @@ public class ImportService {
         }
 
         void read(Intake.Rows into) {
-            MeasurementReader reader = new MeasurementReader(table.decimalComma());
+            MeasurementReader reader = new MeasurementReader(table.hasDecimalComma());
             try (ReadAhead<CheckedRow> rows = new ReadAhead<>(() -> next(reader, into))) {
                 for (CheckedRow row = rows.next(); row != null; row = rows.next()) {
-                    if (row.last) {
+                    if (row.isLast) {
                         progress.row();
                     }
-                    if (progress.cancelled()) {
+                    if (progress.isCancelled()) {
                         throw new ImportCancelledException();
                     }
                     if (row.rejection != null) {

@@ -24,7 +24,7 @@ final class ReadAhead<T> implements AutoCloseable {
     private boolean atEnd;
 
     /** Some of what was read, and how the reading ended where it has. */
-    private record Lot<T>(List<T> read, boolean last, @Nullable Throwable failure) {}
+    private record Lot<T>(List<T> read, boolean isLast, @Nullable Throwable failure) {}
 
     /** Begins to read; the source gives null at its end. */
     ReadAhead(Supplier<T> source) {
@@ -38,7 +38,7 @@ final class ReadAhead<T> implements AutoCloseable {
             boolean last = false;
             while (!last) {
                 Lot<T> lot = lot(source);
-                last = lot.last;
+                last = lot.isLast;
                 waiting.put(lot);
             }
         } catch (InterruptedException closed) {
@@ -68,7 +68,7 @@ final class ReadAhead<T> implements AutoCloseable {
         while (!current.hasNext() && !atEnd) {
             Lot<T> lot = waiting.take();
             current = lot.failure == null ? lot.read.iterator() : failing(lot);
-            atEnd = lot.last;
+            atEnd = lot.isLast;
         }
         return current.hasNext() ? current.next() : null;
     }

@@ -84,8 +84,8 @@ final class TableFile implements AutoCloseable {
     }
 
     /** Whether numbers are written with a decimal comma; what a mapping gives has the point. */
-    boolean decimalComma() {
-        return mapping == null && cells.decimalComma();
+    boolean hasDecimalComma() {
+        return mapping == null && cells.hasDecimalComma();
     }
 
     /** The headings, those of several figures in one cell taken apart. */

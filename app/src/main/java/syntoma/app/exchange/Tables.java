@@ -147,7 +147,7 @@ class Tables {
         return new TableView(
                 table.isOfContract(),
                 remembered.isPresent(),
-                remembered.orElseGet(() -> reading(proposal, table.decimalComma())),
+                remembered.orElseGet(() -> reading(proposal, table.hasDecimalComma())),
                 proposal.reasons(),
                 proposal.questions().stream()
                         .map(q -> q.name().toLowerCase(Locale.ROOT).replace('_', '-'))

@@ -168,7 +168,7 @@ final class WorkbookFile implements Cells {
     }
 
     @Override
-    public boolean decimalComma() {
+    public boolean hasDecimalComma() {
         return false;
     }
 

@@ -74,7 +74,7 @@ class FindService {
                 hits,
                 all.stream()
                         .filter(v -> has(v.campsite(), wanted)
-                                || day.filter(d -> during(v, d)).isPresent())
+                                || day.filter(d -> isDuring(v, d)).isPresent())
                         .map(v -> new Hit("stay", v.campsite(), "", v.id(), null, null, v)));
         add(
                 hits,
@@ -120,7 +120,7 @@ class FindService {
         return name.toLowerCase(Locale.ROOT).contains(wanted);
     }
 
-    private static boolean during(Visit visit, DayText day) {
+    private static boolean isDuring(Visit visit, DayText day) {
         LocalDate from = visit.arrivedAt().toLocalDate();
         LocalDate to = (visit.leftAt() == null ? visit.arrivedAt() : visit.leftAt()).toLocalDate();
         return from.datesUntil(to.plusDays(1)).anyMatch(day::matches);

@@ -31,7 +31,7 @@ final class Columns {
     private int[] bands = new int[FIRST_ROOM];
     private int[] trials = new int[FIRST_ROOM];
     private int[] rounds = new int[FIRST_ROOM];
-    private boolean[] ok = new boolean[FIRST_ROOM];
+    private boolean[] hasSucceeded = new boolean[FIRST_ROOM];
     private byte[] hours = new byte[FIRST_ROOM];
     private final List<String> bandNames = new ArrayList<>();
     private final Map<String, Integer> bandNumbers = new HashMap<>();
@@ -54,7 +54,7 @@ final class Columns {
                 ? trialNumbers.computeIfAbsent(new TrialKey(a.campsite(), a.trial()), k -> trialNumbers.size())
                 : NONE;
         rounds[size] = inTrial ? a.round() : 0;
-        ok[size] = a.outcome().equals(Outcome.OK.label());
+        hasSucceeded[size] = a.outcome().equals(Outcome.OK.label());
         hours[size] = (byte) a.takenAt().getHour();
         size++;
     }
@@ -81,7 +81,7 @@ final class Columns {
         bands = Arrays.copyOf(bands, room);
         trials = Arrays.copyOf(trials, room);
         rounds = Arrays.copyOf(rounds, room);
-        ok = Arrays.copyOf(ok, room);
+        hasSucceeded = Arrays.copyOf(hasSucceeded, room);
         hours = Arrays.copyOf(hours, room);
     }
 
@@ -144,8 +144,8 @@ final class Columns {
         return rounds[place];
     }
 
-    boolean ok(int place) {
-        return ok[place];
+    boolean hasSucceeded(int place) {
+        return hasSucceeded[place];
     }
 
     /** The hour on the campsite’s clock. */

@@ -267,7 +267,7 @@ record FindingsView(
                 c.metric().map(m -> m.measure().unit()).orElse("%"),
                 c.scale().key(),
                 c.scale().off(c.scale().margin()),
-                c.higherIsBetter(),
+                c.isHigherBetter(),
                 finding.baseline(),
                 headline,
                 Finding.LEVEL,

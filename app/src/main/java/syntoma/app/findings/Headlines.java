@@ -23,7 +23,7 @@ final class Headlines {
         if (others.isEmpty()) {
             return finding.baseline() + " alone was measured here; there is nothing to compare it with.";
         }
-        boolean higher = finding.criterion().higherIsBetter();
+        boolean higher = finding.criterion().isHigherBetter();
         Comparator<Finding.Unit> best = Comparator.comparingDouble(
                 u -> (higher ? -1 : 1) * u.effect().estimate().orElse(0));
         List<Finding.Unit> ahead = of(others, Verdict.BETTER, Verdict.SLIGHTLY_BETTER).stream()

@@ -239,7 +239,7 @@ class LogbookService {
                 places = Arrays.copyOf(places, count * 2);
             }
             places[count++] = place;
-            failed += columns.ok(place) ? 0 : 1;
+            failed += columns.hasSucceeded(place) ? 0 : 1;
             int setup = columns.setup(place);
             if (setup >= setups.length) {
                 setups = Arrays.copyOf(setups, setup + 8);

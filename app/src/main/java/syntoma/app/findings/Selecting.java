@@ -163,7 +163,7 @@ class Selecting {
             }
         }
         for (int place = 0; place < met.length; place++) {
-            met[place] = !now.columns().ok(place) ? 0 : measured[place] ? met[place] : Double.NaN;
+            met[place] = !now.columns().hasSucceeded(place) ? 0 : measured[place] ? met[place] : Double.NaN;
         }
         return met;
     }

@@ -54,8 +54,8 @@ record TripSelection(TripLog.Snapshot log, int[] places, int[] units, int[] sims
     }
 
     @Override
-    public boolean ok(int i) {
-        return log.columns().ok(places[i]);
+    public boolean hasSucceeded(int i) {
+        return log.columns().hasSucceeded(places[i]);
     }
 
     @Override

@@ -181,7 +181,7 @@ class JobSheets {
                 open.build().learnedMinutes().get(task.key()),
                 plan.tasks().stream().anyMatch(own -> own.key().equals(task.key())),
                 task.people(),
-                task.helper(),
+                task.needsHelper(),
                 task.tools(),
                 task.waitMin(),
                 task.weather().says(),

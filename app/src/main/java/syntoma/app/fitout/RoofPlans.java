@@ -157,7 +157,7 @@ public class RoofPlans {
                 antenna.groundPlaneCm2().isPresent()
                         ? Math.sqrt(antenna.groundPlaneCm2().getAsDouble() / CM2_PER_M2)
                         : null,
-                antenna.magnetic(),
+                antenna.isMagnetic(),
                 antenna.leads().size(),
                 first.map(lead -> Optionals.boxed(lead.lengthM())).orElse(null),
                 cable.map(CableClass::name).orElse(null),

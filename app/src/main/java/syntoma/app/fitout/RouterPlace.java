@@ -162,7 +162,7 @@ class RouterPlace {
         return power.peakW() == null
                 ? sheet
                 : new PowerInput(
-                        sheet.mainsOnly(),
+                        sheet.isMainsOnly(),
                         Set.copyOf(sheet.feeds()),
                         sheet.lowV(),
                         sheet.highV(),

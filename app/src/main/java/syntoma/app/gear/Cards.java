@@ -48,7 +48,7 @@ public class Cards {
     /** All carriers of which a card is owned. */
     public Map<String, Card> byCarrier() {
         Map<String, Card> cards = new LinkedHashMap<>();
-        sims().filter(GearItem::owned).forEach(item -> {
+        sims().filter(GearItem::isOwned).forEach(item -> {
             Sim sim = Parts.sim(item);
             if (!sim.carrier().isEmpty()) {
                 cards.merge(sim.carrier(), card(item, sim), Card::and);
@@ -85,7 +85,7 @@ public class Cards {
                     Parts.sim(item),
                     sheet.integer("resetDay").orElse(FIRST),
                     sheet.number("pricePerMonth"),
-                    item.owned(),
+                    item.isOwned(),
                     sheet.text("terms").orElse(""));
         }
 
@@ -99,7 +99,7 @@ public class Cards {
 
     /** All cards of the list of gear, those too that are not owned. */
     public List<Plan> plans() {
-        return sims().filter(item -> !item.retired()).map(Plan::of).toList();
+        return sims().filter(item -> !item.isRetired()).map(Plan::of).toList();
     }
 
     private static Card card(GearItem item, Sim sim) {

@@ -1,5 +1,6 @@
 package syntoma.app.gear;
 
+import com.fasterxml.jackson.annotation.JsonIgnore;
 import java.util.List;
 import java.util.Map;
 import org.springframework.lang.Nullable;
@@ -32,17 +33,20 @@ public record GearItem(
         return GearKind.fromLabel(kind);
     }
 
-    /** Whether it would have to be bought. */
-    public boolean owned() {
+    @JsonIgnore
+    public boolean isOwned() {
         return OWNED.equals(state);
     }
 
-    public boolean toBuy() {
+    /** Whether it would have to be bought. */
+    @JsonIgnore
+    public boolean isToBuy() {
         return state.equals(CONSIDERED);
     }
 
     /** Whether it is no longer offered. */
-    public boolean retired() {
+    @JsonIgnore
+    public boolean isRetired() {
         return state.equals(RETIRED);
     }
 

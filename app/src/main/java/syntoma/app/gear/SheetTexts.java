@@ -51,8 +51,8 @@ class SheetTexts {
                 "text", () -> SheetText.read(kind, Objects.requireNonNullElse(request.text(), "")));
         List<SheetField> form = SheetForms.of(GearKind.valueOf(kind.name()));
         List<FoundView> views = new ArrayList<>();
-        found.stream().filter(FoundField::sure).forEach(f -> views.add(view(f, form)));
-        found.stream().filter(f -> !f.sure()).forEach(f -> views.add(view(f, form)));
+        found.stream().filter(FoundField::isSure).forEach(f -> views.add(view(f, form)));
+        found.stream().filter(f -> !f.isSure()).forEach(f -> views.add(view(f, form)));
         return new SheetTextView(views);
     }
 

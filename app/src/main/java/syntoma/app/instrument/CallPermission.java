@@ -11,10 +11,10 @@ import syntoma.core.access.AddressScope;
  * Which addresses may be called for what a person has set. Whoever may set an address could otherwise have this machine ask services that
  * only it can reach.
  *
- * @param setHere whether the address was set on this machine itself; only then may it be this machine's own
- * @param publicAllowed whether a person has said that an address on the internet is meant
+ * @param isSetHere whether the address was set on this machine itself; only then may it be this machine's own
+ * @param isPublicAllowed whether a person has said that an address on the internet is meant
  */
-record CallPermission(boolean setHere, boolean publicAllowed) {
+record CallPermission(boolean isSetHere, boolean isPublicAllowed) {
     /** Written as numbers alone, in any of the ways in which the system reads them: nobody has to be asked for such an address. */
     private static final Pattern NUMERIC = Pattern.compile("[0-9.]+|\\[?[0-9a-fA-F:.]*:[0-9a-fA-F:.%]*]?");
 
@@ -38,7 +38,7 @@ record CallPermission(boolean setHere, boolean publicAllowed) {
         }
         try {
             InetAddress address = InetAddress.getByName(bare(host));
-            if (AddressScope.of(address) == AddressScope.PUBLIC && !publicAllowed) {
+            if (AddressScope.of(address) == AddressScope.PUBLIC && !isPublicAllowed) {
                 throw new ConfirmationRequiredException(
                         "publicAllowed",
                         host + " is an address on the internet, not on the vehicle's network. Is it the one you mean?",
@@ -69,7 +69,7 @@ record CallPermission(boolean setHere, boolean publicAllowed) {
     private void require(InetAddress address, String host) throws ForbiddenAddressException {
         switch (AddressScope.of(address)) {
             case LOOPBACK -> {
-                if (!setHere) {
+                if (!isSetHere) {
                     throw new ForbiddenAddressException(
                             "this machine's own addresses can only be set on the machine that runs"
                                     + " Syntoma, not from another device");
@@ -80,7 +80,7 @@ record CallPermission(boolean setHere, boolean publicAllowed) {
                         "an address of this kind is never called; allowed are addresses on the vehicle's network, such as"
                                 + " 192.168.8.1");
             case PUBLIC -> {
-                if (!publicAllowed) {
+                if (!isPublicAllowed) {
                     throw new ForbiddenAddressException(
                             host + " leads to " + address.getHostAddress()
                                     + " on the internet, not on the vehicle's network; save the address again and say that it is meant");

@@ -2,7 +2,7 @@ package syntoma.app.instrument;
 
 /** A router could not be asked, or its answer not read; the message says why, for a person. */
 final class RouterException extends Exception {
-    private final boolean gaveUp;
+    private final boolean hasGivenUp;
 
     RouterException(String why) {
         this(why, false);
@@ -10,7 +10,7 @@ final class RouterException extends Exception {
 
     private RouterException(String why, boolean gaveUp) {
         super(why);
-        this.gaveUp = gaveUp;
+        this.hasGivenUp = gaveUp;
     }
 
     /** It was not waited for any longer. */
@@ -20,7 +20,7 @@ final class RouterException extends Exception {
     }
 
     /** Whether a connection was given up, which takes a moment to close at both ends. */
-    boolean gaveUp() {
-        return gaveUp;
+    boolean hasGivenUp() {
+        return hasGivenUp;
     }
 }

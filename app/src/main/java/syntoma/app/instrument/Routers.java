@@ -165,7 +165,8 @@ public class Routers {
         router.kind = kind;
         router.address = address;
         router.setHere = same ? router.setHere || here : here;
-        router.publicAllowed = same ? router.publicAllowed || permission.publicAllowed() : permission.publicAllowed();
+        router.publicAllowed =
+                same ? router.publicAllowed || permission.isPublicAllowed() : permission.isPublicAllowed();
         router.path = path;
         router.username = user.isEmpty() ? null : user;
         router.password = password == null ? router.password : secrets.seal(password);

@@ -107,7 +107,8 @@ public class SpeedServers {
         }
         setting.address = address.toString();
         setting.setHere = same ? setting.setHere || here : here;
-        setting.publicAllowed = same ? setting.publicAllowed || permission.publicAllowed() : permission.publicAllowed();
+        setting.publicAllowed =
+                same ? setting.publicAllowed || permission.isPublicAllowed() : permission.isPublicAllowed();
         return view(setting);
     }
 

@@ -169,7 +169,7 @@ public class Watch {
             keep(source().read(), before);
         } catch (RouterException failed) {
             pause = fail(failed.getMessage(), pauseMs);
-            least = failed.gaveUp() ? LETS_GO_MS : 0;
+            least = failed.hasGivenUp() ? LETS_GO_MS : 0;
         } catch (InterruptedException stopped) {
             return;
         } catch (RuntimeException unexpected) {

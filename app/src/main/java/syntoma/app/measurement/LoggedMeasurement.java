@@ -75,7 +75,7 @@ public record LoggedMeasurement(
     }
 
     /** Whether it is a measurement that came about. */
-    public boolean ok() {
+    public boolean hasSucceeded() {
         return outcome.equals(Outcome.OK.label());
     }
 

@@ -138,10 +138,10 @@ abstract class MeasurementRow {
 
     /** What stays need to know of it. */
     Moments.MeasuredMoment moment() {
-        return new Moments.MeasuredMoment(campsiteId, takenAt, setupId, ok());
+        return new Moments.MeasuredMoment(campsiteId, takenAt, setupId, hasSucceeded());
     }
 
-    boolean ok() {
+    boolean hasSucceeded() {
         return outcome.equals(Outcome.OK.label());
     }
 

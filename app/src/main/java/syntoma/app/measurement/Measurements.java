@@ -61,7 +61,7 @@ public class Measurements {
         Map<Long, String> setupNames = setups.names();
         Criteria criteria = new Criteria();
         selection.campsite().ifPresent(id -> criteria.and("m.campsiteId = :campsite", "campsite", id));
-        if (selection.trial().isPresent() && !ofTrial(criteria, selection)) {
+        if (selection.trial().isPresent() && !isOfTrial(criteria, selection)) {
             return List.of();
         }
         if (!selection.setups().isEmpty()) {
@@ -110,7 +110,7 @@ public class Measurements {
     }
 
     /** False when there is no such trial. */
-    private boolean ofTrial(Criteria criteria, Selection selection) {
+    private boolean isOfTrial(Criteria criteria, Selection selection) {
         String name = selection.trial().orElseThrow();
         List<KnownTrial> known = trials.ofName(name).stream()
                 .filter(t -> selection.campsite().map(t.campsiteId::equals).orElse(true))
@@ -204,7 +204,7 @@ public class Measurements {
                             m.trial() == null ? "" : m.trial(),
                             m.round() == null ? OptionalInt.empty() : OptionalInt.of(m.round()),
                             m.band() == null ? "" : m.band(),
-                            m.ok(),
+                            m.hasSucceeded(),
                             value == null ? OptionalDouble.empty() : OptionalDouble.of(value.doubleValue()));
                 })
                 .toList();

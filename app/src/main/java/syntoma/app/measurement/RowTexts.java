@@ -37,7 +37,7 @@ final class RowTexts {
 
     /** What it measured in words: each number with its unit, or how it ended when it is not ok. */
     static String resultText(MeasurementRow row) {
-        if (!row.ok()) {
+        if (!row.hasSucceeded()) {
             return row.outcome.replace('_', ' ');
         }
         return Figure.numbers().stream()

@@ -19,7 +19,7 @@ final class Times {
      * @throws java.time.DateTimeException when it is none
      */
     static OffsetDateTime parse(String text) {
-        if (!inForm(text)) {
+        if (!isInForm(text)) {
             return OffsetDateTime.parse(text.indexOf(' ') == 10 ? text.replaceFirst(" ", "T") : text);
         }
         int sign = text.charAt(19) == '-' ? -1 : 1;
@@ -34,7 +34,7 @@ final class Times {
                 ZoneOffset.ofHoursMinutes(sign * two(text, 20), sign * two(text, 23)));
     }
 
-    private static boolean inForm(String text) {
+    private static boolean isInForm(String text) {
         if (text.length() != FORM.length()) {
             return false;
         }

@@ -145,7 +145,7 @@ class ArrivalService {
                         named.get(runs.get(0).setup()),
                         runs.get(0).carrier(),
                         runs.size(),
-                        (int) runs.stream().filter(m -> !m.ok()).count(),
+                        (int) runs.stream().filter(m -> !m.hasSucceeded()).count(),
                         median(runs, Figure.DOWN_MBPS),
                         median(runs, Figure.UP_MBPS)))
                 .sorted(Comparator.comparing((ArrivalView.DidView d) -> d.up() == null ? 0 : -d.up()))
@@ -160,7 +160,7 @@ class ArrivalService {
     @Nullable
     private static Double median(List<LoggedMeasurement> runs, Figure figure) {
         return Optionals.boxed(Median.ofAny(runs.stream()
-                .filter(LoggedMeasurement::ok)
+                .filter(LoggedMeasurement::hasSucceeded)
                 .flatMapToDouble(m -> m.number(figure).stream())
                 .toArray()));
     }

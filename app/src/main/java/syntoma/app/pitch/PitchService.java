@@ -82,7 +82,7 @@ class PitchService {
     }
 
     private static List<String> metrics(List<LoggedMeasurement> runs) {
-        Predicate<Figure> measured = figure -> runs.stream().anyMatch(m -> m.ok() && m.value(figure) != null);
+        Predicate<Figure> measured = figure -> runs.stream().anyMatch(m -> m.hasSucceeded() && m.value(figure) != null);
         return Figure.comparedFigures(measured).stream()
                 .filter(measured)
                 .map(Figure::field)
@@ -104,7 +104,7 @@ class PitchService {
         List<PitchView.Option> options = new ArrayList<>();
         bySetup.forEach((name, runs) -> {
             LoggedMeasurement last = runs.get(runs.size() - 1);
-            int failed = (int) runs.stream().filter(m -> !m.ok()).count();
+            int failed = (int) runs.stream().filter(m -> !m.hasSucceeded()).count();
             options.add(new PitchView.Option(
                     setups.get(name),
                     last.carrier(),
@@ -158,7 +158,7 @@ class PitchService {
     @Nullable
     private static Ladder.Spread spread(List<LoggedMeasurement> runs, Figure figure) {
         double[] values = runs.stream()
-                .filter(m -> m.ok() && m.value(figure) != null)
+                .filter(m -> m.hasSucceeded() && m.value(figure) != null)
                 .mapToDouble(m -> m.value(figure).doubleValue())
                 .toArray();
         return values.length == 0 ? null : Ladder.Spread.of(values);

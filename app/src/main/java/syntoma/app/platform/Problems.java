@@ -83,7 +83,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<Object> unexpected(RuntimeException bug) {
-        if (CollisionFinder.in(bug)) {
+        if (CollisionFinder.isIn(bug)) {
             return answer(
                     HttpStatus.CONFLICT,
                     "the same was changed by somebody else at this moment; nothing of this was kept. Look at it again",

@@ -233,7 +233,7 @@ class Practice {
     @Nullable
     private static Double middle(PracticeGame game, List<Run> runs, int round, String rival) {
         double[] rates = runs.stream()
-                .filter(r -> r.ok() && r.round() == round && r.rival().equals(rival))
+                .filter(r -> r.hasSucceeded() && r.round() == round && r.rival().equals(rival))
                 .mapToDouble(r -> game.asksForUpload() ? r.upMbps() : r.downMbps())
                 .sorted()
                 .toArray();

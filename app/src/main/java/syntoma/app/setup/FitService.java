@@ -87,8 +87,8 @@ public class FitService {
         Chain chain = new Chains(ground.shelf(), ground.vehicle()).of(plan, whatIf);
         Set<Long> used = Set.copyOf(plan.adapters());
         List<Adapter> spares = ground.shelf().values().stream()
-                .filter(g -> g.is() == GearKind.ADAPTER && !used.contains(g.id()) && !g.retired())
-                .map(g -> g.owned() ? Parts.adapter(g).owned() : Parts.adapter(g))
+                .filter(g -> g.is() == GearKind.ADAPTER && !used.contains(g.id()) && !g.isRetired())
+                .map(g -> g.isOwned() ? Parts.adapter(g).owned() : Parts.adapter(g))
                 .toList();
         return FitCase.of(chain, ground.carrier(), ground.bands(), spares, ground.demand());
     }
@@ -127,8 +127,8 @@ public class FitService {
         List<Purchase> parts = new ArrayList<>();
         pieces(plan, shelf).forEach((id, pieces) -> {
             GearItem item = shelf.get(id);
-            if (item.toBuy()) {
-                parts.add(Purchase.part(
+            if (item.isToBuy()) {
+                parts.add(Purchase.isPart(
                         item.name(),
                         pieces,
                         item.price() == null ? OptionalDouble.empty() : OptionalDouble.of(item.price())));

@@ -64,7 +64,7 @@ final class SetupViews {
                 fit.wiring().portsOver().stream().map(p -> p.label()).toList(),
                 fit.chain().ports().stream()
                         .map(p -> new SetupView.PortView(
-                                p.label(), p.use().label(), p.connector().toString(), p.main()))
+                                p.label(), p.use().label(), p.connector().toString(), p.isMain()))
                         .toList(),
                 coverage(fit),
                 fit.bands().stream()
@@ -173,7 +173,7 @@ final class SetupViews {
                         c.price(),
                         boxed(c.perDbSaved()),
                         c.cableClass().diameterMm(),
-                        c.best()))
+                        c.isBest()))
                 .toList();
     }
 

@@ -28,7 +28,7 @@ record GearOnBoard(List<String> antennas, SortedMap<String, String> sims, List<S
         }
 
         GearOnBoard read() {
-            List<GearItem> owned = gear.all().stream().filter(GearItem::owned).toList();
+            List<GearItem> owned = gear.all().stream().filter(GearItem::isOwned).toList();
             SortedMap<String, String> sims = new TreeMap<>();
             owned.stream()
                     .filter(item -> item.is() == GearKind.SIM)

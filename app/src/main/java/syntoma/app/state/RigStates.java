@@ -61,14 +61,14 @@ public class RigStates {
     public RigState currentState() {
         StandingLine line = standing.line();
         RigState last = lastSaid(line);
-        return droveSince(line) ? last.driven() : last;
+        return hasDrivenSince(line) ? last.driven() : last;
     }
 
     /** The antennas that were up before the last drive, of which nobody has said that they were lowered. */
     @Transactional(readOnly = true)
     public List<String> upBeforeTheDrive() {
         StandingLine line = standing.line();
-        return droveSince(line) ? lastSaid(line).raisedAntennas() : List.of();
+        return hasDrivenSince(line) ? lastSaid(line).raisedAntennas() : List.of();
     }
 
     /** The antennas that are up as far as anybody has said, whatever was driven since. */
@@ -115,7 +115,7 @@ public class RigStates {
         return line.setup() == null ? RigState.UNKNOWN : RigState.with(arrangements.of(line.setup(), line.carrier()));
     }
 
-    private boolean droveSince(StandingLine line) {
+    private boolean hasDrivenSince(StandingLine line) {
         return line.since() != null
                 && latest().filter(last -> !isOf(line, last)).isPresent();
     }

@@ -19,7 +19,7 @@ public final class CollisionFinder {
     private CollisionFinder() {}
 
     /** Whether a failure comes from another change at the same time. */
-    public static boolean in(Throwable failure) {
+    public static boolean isIn(Throwable failure) {
         int depth = 0;
         for (Throwable t = failure; t != null && depth < 20; t = t.getCause(), depth++) {
             if (t instanceof OptimisticLockingFailureException

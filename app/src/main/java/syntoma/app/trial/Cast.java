@@ -23,13 +23,13 @@ import syntoma.core.verdict.NeedComparison;
  *
  * @param setups in the order in which they were first measured
  * @param plan by which it was designed, where it was
- * @param acrossCarriers whether the carriers are part of what is compared
+ * @param isAcrossCarriers whether the carriers are part of what is compared
  */
 record Cast(
         List<LoggedMeasurement> measurements,
         List<SetupName> setups,
         Optional<TrialPlan> plan,
-        boolean acrossCarriers) {
+        boolean isAcrossCarriers) {
 
     /** Some setups over measurements that no design was made for. */
     static Cast of(List<LoggedMeasurement> made, List<SetupName> setups) {
@@ -88,7 +88,7 @@ record Cast(
         List<String> names = setups.stream().map(SetupName::name).toList();
         return plan.stream()
                 .flatMap(p -> p.contenders.stream().limit(1))
-                .map(c -> acrossCarriers ? name(c.setup, c.carrier) : c.setup)
+                .map(c -> isAcrossCarriers ? name(c.setup, c.carrier) : c.setup)
                 .filter(names::contains)
                 .findFirst()
                 .orElse(names.get(0));
@@ -114,7 +114,7 @@ record Cast(
 
     /** What a run measured; empty for one that failed. */
     private static Optional<Function<Figure, Optional<Double>>> figures(LoggedMeasurement m) {
-        return m.ok()
+        return m.hasSucceeded()
                 ? Optional.of(figure -> Optional.ofNullable(m.value(figure)).map(Number::doubleValue))
                 : Optional.empty();
     }
@@ -122,6 +122,6 @@ record Cast(
     /** What was measured of a figure, as comparisons take it. */
     List<Sample> samples(Figure metric) {
         List<Sample> samples = Measurements.samples(measurements, metric);
-        return acrossCarriers ? samples.stream().map(Sample::ofAnySim).toList() : samples;
+        return isAcrossCarriers ? samples.stream().map(Sample::ofAnySim).toList() : samples;
     }
 }

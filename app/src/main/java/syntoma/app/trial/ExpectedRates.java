@@ -48,7 +48,7 @@ class ExpectedRates {
         for (LoggedMeasurement m :
                 measurements.list(Selection.at(trial.campsiteId()).ofTrial(trial.name()))) {
             BigDecimal value = m.value(metric);
-            if (m.ok() && m.round() != null && value != null) {
+            if (m.hasSucceeded() && m.round() != null && value != null) {
                 rounds.computeIfAbsent(m.round(), round -> new LinkedHashMap<>())
                         .computeIfAbsent(m.setup() + " on " + m.carrier(), name -> new ArrayList<>())
                         .add(Math.log(value.doubleValue()));
@@ -87,17 +87,18 @@ class ExpectedRates {
     }
 
     private static Question.Rates withFailures(Question.Rates rates, List<LoggedMeasurement> measured) {
-        int failed = (int) measured.stream().filter(m -> !m.ok()).count();
+        int failed = (int) measured.stream().filter(m -> !m.hasSucceeded()).count();
         int tried = failed
                 + (int) measured.stream()
-                        .filter(m -> m.ok() && (m.value(Figure.DOWN_MBPS) != null || m.value(Figure.UP_MBPS) != null))
+                        .filter(m -> m.hasSucceeded()
+                                && (m.value(Figure.DOWN_MBPS) != null || m.value(Figure.UP_MBPS) != null))
                         .count();
         return new Question.Rates(rates.downMbps(), rates.upMbps(), rates.isKnown(), failed, tried);
     }
 
     private static Optional<Double> median(List<LoggedMeasurement> measured, Figure figure) {
         List<Double> values = measured.stream()
-                .filter(LoggedMeasurement::ok)
+                .filter(LoggedMeasurement::hasSucceeded)
                 .map(m -> m.value(figure))
                 .filter(Objects::nonNull)
                 .map(BigDecimal::doubleValue)

@@ -120,7 +120,7 @@ public record ResultView(
                     Text.capital(metric.measure().phrase()),
                     overall.threshold(c).isPresent(),
                     metric.measure().unit(),
-                    metric.comparing().higherIsBetter(),
+                    metric.comparing().isHigherBetter(),
                     metric.scale().off(metric.scale().margin()),
                     CompareResult.of(c, overall),
                     rounds);

@@ -70,7 +70,7 @@ class ResultViews {
     ResultView of(String campsite, SetupComparison compared, Optional<Integer> planned, Setting setting) {
         List<LoggedMeasurement> made = compared.measurements();
         ZoneOffset offset = made.get(0).takenAt().getOffset();
-        Circumstances under = circumstances(made, compared.cast().acrossCarriers());
+        Circumstances under = circumstances(made, compared.cast().isAcrossCarriers());
         boolean inFamily = setting.judgedBy.isPresent();
         int setups = inFamily
                 ? statedValues(made, LoggedMeasurement::setup).size()
@@ -128,7 +128,7 @@ class ResultViews {
             ZoneOffset offset) {
         Comparison first = all.get(0);
         OverallVerdict overall = compared.overall(all);
-        List<MeasuredGain> bands = compared.cast().acrossCarriers()
+        List<MeasuredGain> bands = compared.cast().isAcrossCarriers()
                 ? List.of()
                 : gains.inTrial(
                         compared.setup(first.candidate()),

@@ -165,7 +165,7 @@ public class Results {
 
     private static long count(List<LoggedMeasurement> made, SetupName setup) {
         return made.stream()
-                .filter(m -> m.setup().equals(setup.name()) && m.ok())
+                .filter(m -> m.setup().equals(setup.name()) && m.hasSucceeded())
                 .count();
     }
 

@@ -76,7 +76,7 @@ record SetupComparison(
     /** The same, which is about one pair of several. */
     SetupComparison ofPair(SetupName one, SetupName other) {
         Comparer.Contrast pair = new Comparer.Contrast(one.name(), other.name());
-        Cast two = new Cast(measurements(), List.of(one, other), cast.plan(), cast.acrossCarriers());
+        Cast two = new Cast(measurements(), List.of(one, other), cast.plan(), cast.isAcrossCarriers());
         return new SetupComparison(one.name(), two, needs, need, Map.of(pair, contrasts.get(pair)));
     }
 

@@ -119,7 +119,7 @@ class Templates {
 
     private TemplateView view(Template template, Template.Proposal proposal) {
         int contenders = proposal.choices().size();
-        Integer seed = proposal.baselineFirst()
+        Integer seed = proposal.isBaselineFirst()
                 ? Integer.valueOf((int) Order.seedWithBaselineFirst(contenders, random.nextInt(1_000_000)))
                 : null;
         return new TemplateView(

@@ -76,7 +76,7 @@ public enum Habit {
         while (runs.size() < RUNS) {
             Run run = hands.run(1, rival);
             // one that failed is made again
-            if (run.ok()) {
+            if (run.hasSucceeded()) {
                 runs.add(run);
             }
             hands.pass(BETWEEN_RUNS_S);

@@ -123,7 +123,7 @@ public record AdvisedOption(
         for (int round = 0; round < ranked.size(); round++) {
             boolean moved = false;
             for (StayVerdict one : proven) {
-                moved |= putBefore(ranked, one);
+                moved |= isBefore(ranked, one);
             }
             if (!moved) {
                 break;
@@ -132,7 +132,7 @@ public record AdvisedOption(
         return List.copyOf(ranked);
     }
 
-    private static boolean putBefore(List<AdvisedOption> ranked, StayVerdict proven) {
+    private static boolean isBefore(List<AdvisedOption> ranked, StayVerdict proven) {
         for (int worse = 0; worse < ranked.size(); worse++) {
             for (int better = worse + 1; better < ranked.size(); better++) {
                 if (proven.decides(ranked.get(better).option, ranked.get(worse).option)) {

@@ -261,7 +261,7 @@ public final class Experience {
                 .anyMatch(p -> p.stay() == here.stay()
                         && p.carrier().equals(option.carrier())
                         && p.rsrpDbm().isPresent()
-                        && !p.noService());
+                        && !p.hasNoService());
         Reason.Level level = new Reason.Level(outlook.levelDbm(), isRead);
         Reason reason = Reason.of(option, here, then.isEmpty() ? own(option) : then, level, asked);
         boolean ofHours = !hours.isNow() && !then.isEmpty() && !Double.isNaN(reason.metShare());

@@ -139,7 +139,7 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
          * as with {@link syntoma.core.need.Met}.
          */
         public boolean isToldBy(PastMeasurement run) {
-            return !run.ok()
+            return !run.hasSucceeded()
                     || ((downMbps.isEmpty() || run.downMbps().isPresent())
                             && (upMbps.isEmpty() || run.upMbps().isPresent())
                             && (loadedMs.isEmpty() || run.loadedMs().isPresent()));
@@ -147,18 +147,18 @@ public record Outlook(double levelDbm, double works, Rate down, Rate up, Rate lo
 
         /** Whether a run keeps to all that was asked and that it measured. */
         public boolean isMetBy(PastMeasurement run) {
-            return run.ok()
-                    && atLeast(run.downMbps(), downMbps)
-                    && atLeast(run.upMbps(), upMbps)
-                    && atMost(run.loadedMs(), loadedMs)
-                    && atMost(run.lossPct(), lossPct);
+            return run.hasSucceeded()
+                    && isAtLeast(run.downMbps(), downMbps)
+                    && isAtLeast(run.upMbps(), upMbps)
+                    && isAtMost(run.loadedMs(), loadedMs)
+                    && isAtMost(run.lossPct(), lossPct);
         }
 
-        private static boolean atLeast(OptionalDouble value, OptionalDouble limit) {
+        private static boolean isAtLeast(OptionalDouble value, OptionalDouble limit) {
             return value.isEmpty() || value.getAsDouble() >= limit.orElse(0);
         }
 
-        private static boolean atMost(OptionalDouble value, OptionalDouble limit) {
+        private static boolean isAtMost(OptionalDouble value, OptionalDouble limit) {
             return value.isEmpty() || value.getAsDouble() <= limit.orElse(Double.POSITIVE_INFINITY);
         }
     }

@@ -8,8 +8,8 @@ import java.util.OptionalDouble;
  * @param campsite by its number
  * @param stay by its number
  * @param order the later, the higher
- * @param ok whether it came about; of one that did not there are no figures
- * @param noService whether it did not because the device heard nothing
+ * @param hasSucceeded whether it came about; of one that did not there are no figures
+ * @param hasNoService whether it did not because the device heard nothing
  * @param loadedMs the higher of the latencies under load
  */
 public record PastMeasurement(
@@ -19,8 +19,8 @@ public record PastMeasurement(
         long stay,
         long order,
         DayPart part,
-        boolean ok,
-        boolean noService,
+        boolean hasSucceeded,
+        boolean hasNoService,
         OptionalDouble rsrpDbm,
         OptionalDouble sinrDb,
         OptionalDouble downMbps,
@@ -30,7 +30,7 @@ public record PastMeasurement(
 
     /** Whether it tells a speed or a latency, or failed to. */
     public boolean isRun() {
-        return !ok || downMbps.isPresent() || upMbps.isPresent() || loadedMs.isPresent();
+        return !hasSucceeded || downMbps.isPresent() || upMbps.isPresent() || loadedMs.isPresent();
     }
 
     /** “No service” on a phone counts as so much: just under what a device still holds on to. */

@@ -41,7 +41,7 @@ public final class Silence {
             if (past.stay() != here.stay()) {
                 continue;
             }
-            if (past.noService()) {
+            if (past.hasNoService()) {
                 double gain = past.setup().equals(Option.PHONE_INSIDE)
                         ? -SHELL_DB
                         : heardGain(promised.getOrDefault(past.setup(), OptionalDouble.empty())
@@ -50,7 +50,7 @@ public final class Silence {
                 if (!past.setup().equals(Option.PHONE_INSIDE)) {
                     silence.listenedOutside.add(past.carrier());
                 }
-            } else if (past.ok()) {
+            } else if (past.hasSucceeded()) {
                 heard.add(past.carrier());
             }
         }
@@ -73,7 +73,7 @@ public final class Silence {
     }
 
     /** Whether phones inside the vehicle alone listened to some carriers. */
-    public boolean onlyInside(Set<String> carriers) {
+    public boolean isOnlyInside(Set<String> carriers) {
         return carriers.stream().noneMatch(listenedOutside::contains);
     }
 

@@ -76,7 +76,7 @@ final class Tally {
     private void add(PastMeasurement past, double cap) {
         order = Math.max(order, past.order());
         tried++;
-        if (!past.ok()) {
+        if (!past.hasSucceeded()) {
             failed++;
             return;
         }

@@ -39,7 +39,7 @@ public record Tonight(
     }
 
     /** Whether nothing was heard of any carrier on board. */
-    public boolean allSilent() {
+    public boolean isAllSilent() {
         return silence.areSilent(carriers());
     }
 
@@ -56,7 +56,7 @@ public record Tonight(
         if (rankedOptions.isEmpty()) {
             return "Measure once with each setup to get advice.";
         }
-        if (allSilent()) {
+        if (isAllSilent()) {
             return "No carrier was heard here yet.";
         }
         AdvisedOption first = rankedOptions.get(0);
@@ -92,11 +92,11 @@ public record Tonight(
 
     /** What to try where no carrier was heard, in order; empty where one was. */
     public List<String> whatToTry() {
-        if (!allSilent()) {
+        if (!isAllSilent()) {
             return List.of();
         }
         List<String> tries = new ArrayList<>();
-        if (silence.onlyInside(carriers())) {
+        if (silence.isOnlyInside(carriers())) {
             tries.add(
                     "Zero bars inside prove nothing: the roof hears about 12 dB more. Measure once with a roof antenna.");
         }

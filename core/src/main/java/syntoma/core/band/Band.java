@@ -20,7 +20,7 @@ public record Band(String name, Technology rat, Duplex duplex, Optional<Span> up
     }
 
     /** Whether it has a downlink alone, and so carries nothing without a band that works both ways beside it. */
-    public boolean downlinkOnly() {
+    public boolean isDownlinkOnly() {
         return uplink.isEmpty();
     }
 

@@ -52,7 +52,7 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
     public static Coverage of(Band band, List<LinkShare> links) {
         Way down = way(links, LinkShare::downlink);
         // a band without an uplink has none to miss
-        Way up = band.downlinkOnly() ? down : way(links, LinkShare::uplink);
+        Way up = band.isDownlinkOnly() ? down : way(links, LinkShare::uplink);
         Result result;
         if (down == Way.CLOSED && up == Way.CLOSED) {
             result = Result.NOT_COVERED;
@@ -144,7 +144,7 @@ public record Coverage(Band band, List<LinkShare> links, Result result, Optional
             case DOWNLINK_ONLY -> "downlink only: " + passes(link.link(), link.uplink(), "uplink");
             case UPLINK_ONLY -> "uplink only: " + passes(link.link(), link.downlink(), "downlink");
             case NOT_COVERED ->
-                band.downlinkOnly() && link.reason().isEmpty()
+                band.isDownlinkOnly() && link.reason().isEmpty()
                         ? "no downlink on " + band.name() + ": " + passes(link.link(), link.downlink(), "downlink")
                         : notThrough(link);
             default -> notThrough(link);

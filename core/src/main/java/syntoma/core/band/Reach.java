@@ -16,13 +16,13 @@ public record Reach(String carrier, List<Coverage> bands) {
     /** A band without an uplink counts beside one that works both ways alone. */
     private static List<Coverage> judge(List<Coverage> bands) {
         List<Coverage> both =
-                bands.stream().filter(c -> !c.band().downlinkOnly()).toList();
+                bands.stream().filter(c -> !c.band().isDownlinkOnly()).toList();
         if (both.stream().anyMatch(Coverage::works)) {
             return List.copyOf(bands);
         }
         boolean open = both.stream().anyMatch(Coverage::isUnknown);
         return bands.stream()
-                .map(c -> c.band().downlinkOnly() && c.works() ? c.besideOthers(open) : c)
+                .map(c -> c.band().isDownlinkOnly() && c.works() ? c.besideOthers(open) : c)
                 .toList();
     }
 

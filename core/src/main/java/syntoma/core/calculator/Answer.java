@@ -16,9 +16,9 @@ public record Answer(Sentence says, List<Line> lines, Optional<Profile> profile,
     /**
      * A figure of the result.
      *
-     * @param about whether it is an estimate
+     * @param isAbout whether it is an estimate
      */
-    public record Line(String label, Sentence value, boolean about) {}
+    public record Line(String label, Sentence value, boolean isAbout) {}
 
     /**
      * The ground between two antennas.

@@ -9,7 +9,7 @@ import java.util.List;
  * @param usual the value at first; empty text where the field may stay empty
  * @param low lowest number; NaN of a text
  * @param choices what can be chosen; none of a field that is typed
- * @param lines whether it is a text of several lines
+ * @param isMultiline whether it is a text of several lines
  */
 public record Input(
         String name,
@@ -19,7 +19,7 @@ public record Input(
         double low,
         double high,
         List<String> choices,
-        boolean lines,
+        boolean isMultiline,
         boolean isRequired) {
 
     static Input number(String name, String label, String unit, String usual, double low, double high) {
@@ -34,12 +34,12 @@ public record Input(
         return new Input(name, label, "", usual, Double.NaN, Double.NaN, List.of(), false, true);
     }
 
-    static Input lines(String name, String label, String units, String usual) {
+    static Input isMultiline(String name, String label, String units, String usual) {
         return new Input(name, label, units, usual, Double.NaN, Double.NaN, List.of(), true, false);
     }
 
     Input maybe() {
-        return new Input(name, label, unit, usual, low, high, choices, lines, false);
+        return new Input(name, label, unit, usual, low, high, choices, isMultiline, false);
     }
 
     boolean isNumber() {

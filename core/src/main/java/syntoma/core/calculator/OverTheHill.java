@@ -36,7 +36,7 @@ final class OverTheHill implements Calculator {
                 Input.number("mhz", "Frequency", "MHz", "800", 10, 8000),
                 Input.number("from", "Your antenna above ground", "m", "4", 0, 500),
                 Input.number("to", "Tower above ground", "m", "40", 0, 500),
-                Input.lines(
+                Input.isMultiline(
                         "profile",
                         "The ground: distance and height, one point a line",
                         "km m",

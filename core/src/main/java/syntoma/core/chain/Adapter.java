@@ -9,12 +9,12 @@ import java.util.stream.Stream;
  *
  * @param first one end
  * @param second the other end
- * @param rigid whether it is one solid piece; else a pigtail
+ * @param isRigid whether it is one solid piece; else a pigtail
  * @param lossDb empty when the sheet does not say
  * @param price empty when not known
  */
 public record Adapter(
-        String name, Connector first, Connector second, boolean rigid, OptionalDouble lossDb, OptionalDouble price) {
+        String name, Connector first, Connector second, boolean isRigid, OptionalDouble lossDb, OptionalDouble price) {
 
     /** Whether it goes between the two ends given. */
     public boolean bridges(Connector a, Connector b) {
@@ -23,7 +23,7 @@ public record Adapter(
 
     /** The same, on the shelf already: it costs nothing more. */
     public Adapter owned() {
-        return new Adapter(name, first, second, rigid, lossDb, OptionalDouble.of(0));
+        return new Adapter(name, first, second, isRigid, lossDb, OptionalDouble.of(0));
     }
 
     /** What is at the other end once it is put on a connector; none when it does not go on. */

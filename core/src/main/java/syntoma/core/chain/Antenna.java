@@ -15,18 +15,18 @@ import syntoma.core.band.Span;
  * @param leads none when the sheet does not say
  * @param groundPlaneCm2 area of metal it needs beneath; 0 when it needs none, empty when the sheet does not say
  * @param heightM its own height
- * @param magnetic whether a magnet holds it
+ * @param isMagnetic whether a magnet holds it
  * @param rating against dust and water; empty when the sheet does not say
  */
 public record Antenna(
         String name,
-        boolean directional,
+        boolean isDirectional,
         OptionalDouble beamDeg,
         List<GainRange> ranges,
         List<Lead> leads,
         OptionalDouble groundPlaneCm2,
         OptionalDouble heightM,
-        boolean magnetic,
+        boolean isMagnetic,
         Optional<IpRating> rating) {
 
     private List<GainRange> rangesOf(Lead lead) {

@@ -11,9 +11,10 @@ import java.util.stream.IntStream;
  * @param lossDb over the length at the frequency
  * @param price about, in units of money
  * @param perDbSaved against the class before it, which loses more; empty for the first, and where it costs no more
- * @param best whether it is the cheapest that stays within {@value #GIVE_UP_DB} dB of the least loss
+ * @param isBest whether it is the cheapest that stays within {@value #GIVE_UP_DB} dB of the least loss
  */
-public record CableChoice(CableClass cableClass, double lossDb, double price, OptionalDouble perDbSaved, boolean best) {
+public record CableChoice(
+        CableClass cableClass, double lossDb, double price, OptionalDouble perDbSaved, boolean isBest) {
     /** How much may be given up for a cheaper cable. */
     public static final double GIVE_UP_DB = 1;
     /** A thicker cable is not proposed: chosen, because it bends too wide for a vehicle. */

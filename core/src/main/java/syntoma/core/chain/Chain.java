@@ -67,12 +67,12 @@ public record Chain(
     }
 
     /** Whether some antenna's sheet does not state its leads. */
-    public boolean leadsOpen() {
+    public boolean hasOpenLeads() {
         return antennas.stream().anyMatch(run -> run.antenna().leads().isEmpty());
     }
 
     /** Whether what the leads go to is stated: the booster's connector where there is one, else the device's ports. */
-    public boolean portsStated() {
+    public boolean hasStatedPorts() {
         return booster.isPresent()
                 ? booster.get().donor().isPresent()
                 : device.map(Device::statesPorts).orElse(false);

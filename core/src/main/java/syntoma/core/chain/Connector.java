@@ -11,9 +11,9 @@ import syntoma.core.unit.Text;
  * One end of a radio connection: its kind and its gender, written {@code SMA-male}. The kinds are data, beside this class.
  *
  * @param kind for FAKRA with its coding where that is known, such as FAKRA D
- * @param male whether the thread, or the part that moves, is inside; of RP-SMA and RP-TNC the male one has no pin
+ * @param isMale whether the thread, or the part that moves, is inside; of RP-SMA and RP-TNC the male one has no pin
  */
-public record Connector(String kind, boolean male) {
+public record Connector(String kind, boolean isMale) {
     private record Kind(double widthMm, String mistakenFor, String joins, int ohms) {}
 
     private static final String FAKRA = "FAKRA";
@@ -62,7 +62,7 @@ public record Connector(String kind, boolean male) {
 
     /** Whether the two go together as they are; FAKRA of a coding that is not stated goes with each. */
     public boolean mates(Connector other) {
-        return male != other.male && (kind.equals(other.kind) || codingFits(other));
+        return isMale != other.isMale && (kind.equals(other.kind) || codingFits(other));
     }
 
     private boolean codingFits(Connector other) {
@@ -74,7 +74,7 @@ public record Connector(String kind, boolean male) {
     }
 
     /** Whether the two go together only where their codings do, and one of them is not stated. */
-    public boolean codingOpen(Connector other) {
+    public boolean isCodingOpen(Connector other) {
         return mates(other)
                 && kind.startsWith(FAKRA)
                 && (kind.equals(FAKRA) != other.kind.equals(FAKRA))
@@ -84,12 +84,12 @@ public record Connector(String kind, boolean male) {
 
     /** Whether the two seem to go together and do not: one goes onto the other, and the pins do not meet. */
     public boolean seemsToMate(Connector other) {
-        return isMistakenFor(other) && male != other.male;
+        return isMistakenFor(other) && isMale != other.isMale;
     }
 
     /** Whether the two look alike and cannot be joined at all, because both have the thread on the same side. */
     public boolean looksLike(Connector other) {
-        return isMistakenFor(other) && male == other.male;
+        return isMistakenFor(other) && isMale == other.isMale;
     }
 
     private boolean isMistakenFor(Connector other) {
@@ -113,11 +113,11 @@ public record Connector(String kind, boolean male) {
 
     /** The connector that goes together with this one. */
     public Connector counterpart() {
-        return new Connector(kind, !male);
+        return new Connector(kind, !isMale);
     }
 
     @Override
     public String toString() {
-        return kind + (male ? "-male" : "-female");
+        return kind + (isMale ? "-male" : "-female");
     }
 }

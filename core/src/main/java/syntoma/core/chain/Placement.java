@@ -20,7 +20,7 @@ public enum Placement {
     }
 
     /** Whether the shell of the vehicle stands between here and the mast of the network. */
-    public boolean behindShell() {
+    public boolean isBehindShell() {
         return this == WINDOW || this == INSIDE;
     }
 

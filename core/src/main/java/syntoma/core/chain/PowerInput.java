@@ -6,7 +6,7 @@ import java.util.Set;
 /**
  * What a device or a booster takes.
  *
- * @param mainsOnly whether it runs from its mains adapter alone
+ * @param isMainsOnly whether it runs from its mains adapter alone
  * @param feeds how it can be fed; none when the sheet does not say
  * @param lowV lowest input of its DC socket or terminal in V; empty when the sheet does not say
  * @param highV highest input in V
@@ -15,7 +15,7 @@ import java.util.Set;
  * @param peakW the most it draws
  */
 public record PowerInput(
-        boolean mainsOnly,
+        boolean isMainsOnly,
         Set<Feed> feeds,
         OptionalDouble lowV,
         OptionalDouble highV,

@@ -46,7 +46,7 @@ public enum Shell {
 
     /** Loss in dB at a frequency in MHz for something placed inside or at a window; 0 outside. */
     public double lossDb(double mhz, Placement placement) {
-        if (!placement.behindShell()) {
+        if (!placement.isBehindShell()) {
             return 0;
         }
         double inside = mhz < MID_FROM_MHZ ? low : mhz < HIGH_FROM_MHZ ? mid : high;

@@ -30,9 +30,9 @@ import syntoma.core.sentence.Sentence;
  * @param steps in order; a step without a number makes the net unknown
  * @param baseline what the device's own antenna inside loses to the shell, and how sure that is, as a gain of coming out
  * @param isShared whether the chain is behind the same shell, so that it is no doubt
- * @param own whether the chain uses the device's own antenna, so that it is no doubt
+ * @param isOwn whether the chain uses the device's own antenna, so that it is no doubt
  */
-public record Staircase(double mhz, List<Step> steps, Step baseline, boolean isShared, boolean own) {
+public record Staircase(double mhz, List<Step> steps, Step baseline, boolean isShared, boolean isOwn) {
     /** Loss of a mated pair of connectors, an estimate. */
     public static final double CONNECTOR_DB = 0.15;
     /** Loss of an adapter whose sheet does not say, an estimate. */
@@ -108,7 +108,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean isS
     }
 
     private static void addShell(List<Step> steps, Shell shell, double mhz, Placement placement) {
-        if (placement.behindShell()) {
+        if (placement.isBehindShell()) {
             steps.add(estimatedStep(
                     SHELL,
                     shell.label() + (placement == Placement.WINDOW ? ", at a window" : ""),
@@ -230,7 +230,7 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean isS
      * behind all of it, the own antenna where the chain uses it.
      */
     public double halfWidthDb() {
-        double squares = square(isShared ? 0 : Shell.HALF_WIDTH_DB) + square(own ? 0 : OWN_HALF_WIDTH_DB);
+        double squares = square(isShared ? 0 : Shell.HALF_WIDTH_DB) + square(isOwn ? 0 : OWN_HALF_WIDTH_DB);
         return Math.sqrt(squares + squaresOfChain());
     }
 
@@ -241,8 +241,8 @@ public record Staircase(double mhz, List<Step> steps, Step baseline, boolean isS
 
     private double squaresOfChain() {
         return steps.stream()
-                .filter(s ->
-                        !(own && s.part().equals(OWN)) && !(isShared && s.part().equals(SHELL)))
+                .filter(s -> !(isOwn && s.part().equals(OWN))
+                        && !(isShared && s.part().equals(SHELL)))
                 .mapToDouble(s -> square(s.halfWidthDb()))
                 .sum();
     }

@@ -96,7 +96,7 @@ public record Wiring(List<Connection> connections, List<WiredLead> leadsOver, Li
             return WRONG_USE;
         }
         double connector = lead.end().mates(port.connector()) ? 0 : ADAPTER;
-        return connector - (port.main() ? ADAPTER / 2 : 0);
+        return connector - (port.isMain() ? ADAPTER / 2 : 0);
     }
 
     private static int[] statedPorts(Plugging plugging, List<WiredLead> leads, List<Port> ports) {

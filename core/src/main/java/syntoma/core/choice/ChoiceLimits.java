@@ -26,7 +26,7 @@ public record ChoiceLimits(OptionalDouble budget, double hoursADay) {
     List<Essential> essentials(FitCase fit, Findings findings, Price price) {
         Demand demand = fit.demand();
         List<Essential> essentials = new ArrayList<>();
-        essentials.add(new Essential("a fit without a blocker", Met.of(!findings.blocked())));
+        essentials.add(new Essential("a fit without a blocker", Met.of(!findings.isBlocked())));
         Reach reach = fit.reach();
         if (!reach.isEmpty()) {
             boolean works = reach.works() > 0;

@@ -9,13 +9,13 @@ import syntoma.core.fit.Findings;
  * Something that a candidate costs beside what is owned.
  *
  * @param price of all pieces in units of money; empty where it is not known
- * @param part whether it is one of the candidate's own parts; else it comes on top, so that they work
+ * @param isPart whether it is one of the candidate's own parts; else it comes on top, so that they work
  * @param isEstimated whether the price is that of its class
  */
-public record Purchase(String item, int pieces, OptionalDouble price, boolean part, boolean isEstimated) {
+public record Purchase(String item, int pieces, OptionalDouble price, boolean isPart, boolean isEstimated) {
 
     /** Pieces of a part of the candidate that is not owned yet. */
-    public static Purchase part(String name, int pieces, OptionalDouble priceEach) {
+    public static Purchase isPart(String name, int pieces, OptionalDouble priceEach) {
         return new Purchase(
                 name,
                 pieces,

@@ -33,7 +33,7 @@ public final class Advice {
             boolean byCarriers) {
         String one = baseline.name(byCarriers);
         String other = candidate.name(byCarriers);
-        if (differInBandsAlone(baseline, candidate)) {
+        if (isDifferentInBandsOnly(baseline, candidate)) {
             return ofBands(baseline, candidate, use);
         }
         boolean known = baseline.isKnown() && candidate.isKnown();
@@ -89,7 +89,7 @@ public final class Advice {
         return moves.stream().mapToDouble(m -> work.get(m.work())).sum();
     }
 
-    private static boolean differInBandsAlone(Contender one, Contender other) {
+    private static boolean isDifferentInBandsOnly(Contender one, Contender other) {
         return !one.bands().equals(other.bands())
                 && one.device().equals(other.device())
                 && one.antennas().equals(other.antennas())

@@ -97,14 +97,14 @@ public enum Template {
      * @param lacking why it cannot be made, and what would do
      * @param notes what to watch out for
      * @param times of day over which it is spread
-     * @param baselineFirst whether the first is to be measured first
+     * @param isBaselineFirst whether the first is to be measured first
      */
     public record Proposal(
             List<Choice> choices,
             Optional<String> lacking,
             List<String> notes,
             List<String> times,
-            boolean baselineFirst) {
+            boolean isBaselineFirst) {
         private static Proposal lacking(String why) {
             return new Proposal(List.of(), Optional.of(why), List.of(), List.of(), false);
         }

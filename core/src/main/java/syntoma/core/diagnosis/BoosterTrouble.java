@@ -17,7 +17,7 @@ final class BoosterTrouble implements Rule {
 
     @Override
     public Optional<Claim> look(Situation s) {
-        if (!s.chain().booster()) {
+        if (!s.chain().hasBooster()) {
             return Optional.empty();
         }
         List<String> evidence = new ArrayList<>();
@@ -30,7 +30,7 @@ final class BoosterTrouble implements Rule {
                 .toList();
         OptionalDouble level = Situation.median(beside, ObservedRun::rsrpDbm);
         OptionalDouble sinr = Situation.median(beside, ObservedRun::sinrDb);
-        long failed = s.lately().stream().filter(l -> !l.ok()).count();
+        long failed = s.lately().stream().filter(l -> !l.hasSucceeded()).count();
         boolean nothing =
                 failed * 2 > s.lately().size() && level.isPresent() && level.getAsDouble() < NOTHING_DBM + 2 * BESIDE_DB
                         || s.phoneOutsideDbm().isPresent()

@@ -63,7 +63,7 @@ final class BusyCell implements Rule {
     /** What is to be said where evenings are slower than mornings with the setup in use here, at about the same level. */
     private static Optional<String> evenings(Situation s) {
         List<ObservedRun> own =
-                s.runsHere(o -> s.isInUse(o) && o.ok() && o.downMbps().isPresent());
+                s.runsHere(o -> s.isInUse(o) && o.hasSucceeded() && o.downMbps().isPresent());
         List<ObservedRun> evening =
                 own.stream().filter(o -> isEvening(o.at().getHour())).toList();
         List<ObservedRun> morning = own.stream()

@@ -55,7 +55,7 @@ public record CellDay(List<Hour> hours) {
         for (int hour = 0; hour < HOURS; hour++) {
             int now = hour;
             List<ObservedRun> in = runs.stream()
-                    .filter(r -> r.ok() && r.isRun() && r.at().getHour() == now)
+                    .filter(r -> r.hasSucceeded() && r.isRun() && r.at().getHour() == now)
                     .toList();
             hours.add(new Hour(
                     hour,

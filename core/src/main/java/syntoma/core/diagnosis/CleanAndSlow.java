@@ -22,7 +22,7 @@ final class CleanAndSlow {
     static boolean is(List<ObservedRun> runs, Situation s) {
         OptionalDouble down = Situation.median(runs, ObservedRun::downMbps);
         OptionalDouble sinr = Situation.median(runs, ObservedRun::sinrDb);
-        boolean flat = runs.stream().filter(ObservedRun::flatDown).count() * 2 > runs.size();
+        boolean flat = runs.stream().filter(ObservedRun::isFlatDown).count() * 2 > runs.size();
         return down.isPresent()
                 && sinr.isPresent()
                 && sinr.getAsDouble() >= CLEAN_DB

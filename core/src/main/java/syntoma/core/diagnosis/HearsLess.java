@@ -57,7 +57,7 @@ record HearsLess(ObservedRun firstRun, String otherSetup, double dropDb, int run
     /** Where it is least likely to be chance; empty where it may well be. */
     static Optional<HearsLess> of(String setup, List<ObservedRun> seen) {
         List<HearsLess> looked = seen.stream()
-                .filter(s -> s.ok() && s.rsrpDbm().isPresent())
+                .filter(s -> s.hasSucceeded() && s.rsrpDbm().isPresent())
                 .sorted(Comparator.comparing(ObservedRun::at))
                 .collect(Collectors.groupingBy(Air::of))
                 .values()

@@ -31,7 +31,7 @@ final class NoService implements Rule {
         if (phone) {
             evidence.add("a phone outside showed no service");
         }
-        List<String> others = s.runsHere(o -> o.ok() && o.stay() == s.stay() && !s.isInUse(o)).stream()
+        List<String> others = s.runsHere(o -> o.hasSucceeded() && o.stay() == s.stay() && !s.isInUse(o)).stream()
                 .map(o -> o.setup() + " on " + o.carrier())
                 .distinct()
                 .limit(3)
@@ -49,6 +49,9 @@ final class NoService implements Rule {
 
     private static boolean isNone(ObservedRun s) {
         return s.outcome() == Outcome.NO_SERVICE
-                || !s.ok() && s.rsrpDbm().isEmpty() && s.sinrDb().isEmpty() && s.outcome() != Outcome.TIMED_OUT;
+                || !s.hasSucceeded()
+                        && s.rsrpDbm().isEmpty()
+                        && s.sinrDb().isEmpty()
+                        && s.outcome() != Outcome.TIMED_OUT;
     }
 }

@@ -12,7 +12,7 @@ import syntoma.core.trial.Outcome;
  * @param at by the clock of its campsite
  * @param band empty text where it is not known
  * @param cell its identity; empty text where it is not known
- * @param flatDown whether its curve is flat (docs/methods.md#7-runs); false without a curve
+ * @param isFlatDown whether its curve is flat (docs/methods.md#7-runs); false without a curve
  * @param leg the vehicle's own Wi-Fi, where a browser made the run over it
  */
 public record ObservedRun(
@@ -30,16 +30,16 @@ public record ObservedRun(
         OptionalDouble upMbps,
         OptionalDouble idleMs,
         OptionalDouble loadedMs,
-        boolean flatDown,
-        boolean flatUp,
+        boolean isFlatDown,
+        boolean isFlatUp,
         Optional<Leg> leg) {
 
-    boolean ok() {
+    boolean hasSucceeded() {
         return outcome == Outcome.OK;
     }
 
     /** Whether it was a run, one that failed among them. */
     boolean isRun() {
-        return !ok() || downMbps.isPresent() || upMbps.isPresent();
+        return !hasSucceeded() || downMbps.isPresent() || upMbps.isPresent();
     }
 }

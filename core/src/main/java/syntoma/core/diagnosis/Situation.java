@@ -48,7 +48,7 @@ public record Situation(
      * @param inside whether it hears from inside the shell; empty where that is not known
      * @param leads connected for cellular
      * @param streams usable; empty where that is not known
-     * @param booster whether it has one
+     * @param hasBooster whether it has one
      * @param boosterReports that it oscillates or is overloaded, in its words; empty text for nothing
      * @param source what it draws on
      * @param shortDb by how much it was measured beneath its prediction at least, in dB; 0 where it was not
@@ -57,7 +57,7 @@ public record Situation(
             Optional<Boolean> inside,
             int leads,
             OptionalInt streams,
-            boolean booster,
+            boolean hasBooster,
             String boosterReports,
             Source source,
             double shortDb) {

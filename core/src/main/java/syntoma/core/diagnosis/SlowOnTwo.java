@@ -22,7 +22,7 @@ final class SlowOnTwo implements Rule {
             return Optional.empty();
         }
         ObservedRun last = own.get(own.size() - 1);
-        return s.runsHere(o -> o.stay() == s.stay() && !o.carrier().equals(s.carrier()) && o.ok()).stream()
+        return s.runsHere(o -> o.stay() == s.stay() && !o.carrier().equals(s.carrier()) && o.hasSucceeded()).stream()
                 .filter(o -> Duration.between(o.at(), last.at()).abs().compareTo(TOGETHER) <= 0)
                 .filter(o -> CleanAndSlow.is(List.of(o), s))
                 .findFirst()

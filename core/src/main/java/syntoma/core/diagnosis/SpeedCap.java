@@ -22,8 +22,8 @@ final class SpeedCap implements Rule {
     private record Way(String word, Function<ObservedRun, OptionalDouble> rate, Function<ObservedRun, Boolean> flat) {}
 
     private static final List<Way> WAYS = List.of(
-            new Way("download", ObservedRun::downMbps, ObservedRun::flatDown),
-            new Way("upload", ObservedRun::upMbps, ObservedRun::flatUp));
+            new Way("download", ObservedRun::downMbps, ObservedRun::isFlatDown),
+            new Way("upload", ObservedRun::upMbps, ObservedRun::isFlatUp));
 
     @Override
     public Optional<Claim> look(Situation s) {
@@ -34,7 +34,7 @@ final class SpeedCap implements Rule {
             OptionalDouble lately = Situation.median(s.lately(), way.rate);
             List<ObservedRun> ofSim = s.runs().stream()
                     .filter(o -> o.carrier().equals(s.carrier())
-                            && o.ok()
+                            && o.hasSucceeded()
                             && way.rate.apply(o).isPresent())
                     .toList();
             Optional<Cap> cap = Cap.of(ofSim.stream()

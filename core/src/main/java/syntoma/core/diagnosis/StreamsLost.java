@@ -18,7 +18,7 @@ final class StreamsLost implements Rule {
                 Sure.LIKELY,
                 "Only one antenna stream works: near a tower two would carry about twice as much.",
                 List.of(s.setup() + " has " + Text.count(s.chain().leads(), "lead") + " connected and 1 stream"),
-                s.chain().booster()
+                s.chain().hasBooster()
                         ? "A booster leaves one stream. Where the signal is not weak, connect the antenna straight to the device."
                         : "Check which ports the leads are on: two cellular ports, the device’s main one first."));
     }

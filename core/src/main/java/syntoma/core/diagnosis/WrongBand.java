@@ -23,7 +23,7 @@ final class WrongBand implements Rule {
         String held = lately.get(lately.size() - 1).band();
         Map<String, List<ObservedRun>> byBand = s
                 .runsHere(o -> s.isInUse(o)
-                        && o.ok()
+                        && o.hasSucceeded()
                         && !o.band().isEmpty()
                         && o.upMbps().isPresent()
                         && o.downMbps().isPresent())

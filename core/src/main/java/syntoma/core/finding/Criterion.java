@@ -12,7 +12,7 @@ import syntoma.core.unit.Median;
  * @param words the name in a sentence
  * @param metric empty for the need
  */
-public record Criterion(String key, String words, Scale scale, boolean higherIsBetter, Optional<Figure> metric) {
+public record Criterion(String key, String words, Scale scale, boolean isHigherBetter, Optional<Figure> metric) {
     /** The name in the API of whether the need was met. */
     public static final String NEED = "need";
 
@@ -25,7 +25,7 @@ public record Criterion(String key, String words, Scale scale, boolean higherIsB
                 metric.comparing().key(),
                 metric.measure().phrase(),
                 metric.scale(),
-                metric.comparing().higherIsBetter(),
+                metric.comparing().isHigherBetter(),
                 Optional.of(metric));
     }
 
@@ -52,6 +52,6 @@ public record Criterion(String key, String words, Scale scale, boolean higherIsB
 
     /** Whether one value is better than another. */
     boolean isBetter(double one, double other) {
-        return higherIsBetter ? one > other : one < other;
+        return isHigherBetter ? one > other : one < other;
     }
 }

@@ -130,7 +130,7 @@ public final class Finder {
         double half = InterimLooks.critical(InterimLooks.SINGLE, degrees) * error;
         Verdict verdict = stays < FEWEST_STAYS
                 ? Verdict.TOO_FEW
-                : Judge.single(criterion.scale(), criterion.higherIsBetter(), mean, half, isHeld(unit), unreliable);
+                : Judge.single(criterion.scale(), criterion.isHigherBetter(), mean, half, isHeld(unit), unreliable);
         return new Contrast(
                 model.blocksOf(unit),
                 stays,
@@ -196,7 +196,10 @@ public final class Finder {
     }
 
     private boolean hasLevel(int i, int block) {
-        return block != Attempts.NONE && trip.unit(i) == baseline && trip.ok(i) && !Double.isNaN(trip.levelDbm(i));
+        return block != Attempts.NONE
+                && trip.unit(i) == baseline
+                && trip.hasSucceeded(i)
+                && !Double.isNaN(trip.levelDbm(i));
     }
 
     /** The contrasts of all units by strength; one model after the other, so that one alone stands in memory. */
@@ -228,7 +231,7 @@ public final class Finder {
         boolean[] unreliable = new boolean[names.size()];
         boolean allOk = true;
         for (int i = 0; i < trip.size() && allOk; i++) {
-            allOk = trip.ok(i);
+            allOk = trip.hasSucceeded(i);
         }
         if (allOk) {
             return unreliable;
@@ -253,7 +256,7 @@ public final class Finder {
             for (long member : members) {
                 int unit = (int) (member >> 32);
                 tried[unit] = true;
-                ran[unit] |= trip.ok((int) member);
+                ran[unit] |= trip.hasSucceeded((int) member);
             }
             for (long member : members) {
                 int unit = (int) (member >> 32);

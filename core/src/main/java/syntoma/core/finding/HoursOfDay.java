@@ -59,8 +59,8 @@ public final class HoursOfDay {
         }
 
         @Override
-        public boolean ok(int i) {
-            return trip.ok(i);
+        public boolean hasSucceeded(int i) {
+            return trip.hasSucceeded(i);
         }
 
         @Override
@@ -101,8 +101,8 @@ public final class HoursOfDay {
                 .sorted(Comparator.comparingDouble(u -> u.effect().estimate().orElseThrow()))
                 .toList();
         if (!told.isEmpty()) {
-            Finding.Unit lowest = criterion.higherIsBetter() ? told.get(0) : told.get(told.size() - 1);
-            Finding.Unit highest = criterion.higherIsBetter() ? told.get(told.size() - 1) : told.get(0);
+            Finding.Unit lowest = criterion.isHigherBetter() ? told.get(0) : told.get(told.size() - 1);
+            Finding.Unit highest = criterion.isHigherBetter() ? told.get(told.size() - 1) : told.get(0);
             if (isWorse(lowest)) {
                 return "From " + lowest.name() + " it is slowest: " + criterion.words() + " is "
                         + amount(criterion, lowest) + " compared with " + finding.baseline()

@@ -18,7 +18,7 @@ final class PlainMeans {
             if (trip.counts(i)) {
                 plain.runs[trip.unit(i)]++;
                 plain.sums[trip.unit(i)] += trip.value(i);
-            } else if (!trip.ok(i)) {
+            } else if (!trip.hasSucceeded(i)) {
                 plain.failed[trip.unit(i)]++;
             }
         }

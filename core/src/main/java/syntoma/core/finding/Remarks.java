@@ -107,7 +107,7 @@ final class Remarks {
 
     private String why(int unit) {
         double better = ownPlaces[unit] - otherPlaces[unit];
-        double gained = criterion.higherIsBetter() ? better : -better;
+        double gained = criterion.isHigherBetter() ? better : -better;
         double least = criterion.scale().margin() / 2;
         if (gained > least) {
             return names.get(unit) + " was mostly used at strong sites";

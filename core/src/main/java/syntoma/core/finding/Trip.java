@@ -7,7 +7,7 @@ public interface Trip extends Attempts {
     /** The number of what is compared: of a setup, a carrier or a band. */
     int unit(int i);
 
-    boolean ok(int i);
+    boolean hasSucceeded(int i);
 
     /** The value of what is compared on, in its unit; NaN where it was not measured. */
     double value(int i);
@@ -17,6 +17,6 @@ public interface Trip extends Attempts {
 
     /** Whether it came from an ok run and has a value. */
     default boolean counts(int i) {
-        return ok(i) && !Double.isNaN(value(i));
+        return hasSucceeded(i) && !Double.isNaN(value(i));
     }
 }

@@ -35,7 +35,7 @@ final class AdapterNeeded implements FitRule {
                         < joint.outer().widthMm();
         Optional<Adapter> spare = fit.spares().stream()
                 .filter(a -> a.bridges(joint.outer(), joint.inner()))
-                .filter(a -> !(tight && a.rigid()))
+                .filter(a -> !(tight && a.isRigid()))
                 .min(Comparator.comparingDouble(a -> a.price().orElse(Double.MAX_VALUE)));
         String what = Words.count(at.size()) + " " + ends + (at.size() == 1 ? " adapter" : " adapters")
                 + (tight ? ", as pigtails" : "");
@@ -57,6 +57,6 @@ final class AdapterNeeded implements FitRule {
         if (!alike || !joint.outer().joins().startsWith("screw")) {
             return "";
         }
-        return ": both have the thread " + (joint.outer().male() ? "inside" : "outside");
+        return ": both have the thread " + (joint.outer().isMale() ? "inside" : "outside");
     }
 }

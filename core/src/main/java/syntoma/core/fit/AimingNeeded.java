@@ -20,7 +20,7 @@ public final class AimingNeeded implements FitRule {
     public List<FitFinding> check(FitCase fit) {
         return fit.chain().antennas().stream()
                 .map(AntennaRun::antenna)
-                .filter(Antenna::directional)
+                .filter(Antenna::isDirectional)
                 .map(antenna -> FitFinding.note("aiming", antenna.name(), says(antenna), ""))
                 .toList();
     }
@@ -29,7 +29,7 @@ public final class AimingNeeded implements FitRule {
     public static Optional<String> of(Chain chain) {
         return chain.antennas().stream()
                 .map(AntennaRun::antenna)
-                .filter(Antenna::directional)
+                .filter(Antenna::isDirectional)
                 .findFirst()
                 .map(AimingNeeded::says);
     }

@@ -11,7 +11,7 @@ final class BoosterUplink implements FitRule {
 
         return fit.chain().booster().stream()
                 .flatMap(b -> fit.bands().stream()
-                        .filter(band -> !band.downlinkOnly())
+                        .filter(band -> !band.isDownlinkOnly())
                         .map(band -> Coverage.of(band, List.of(b.share(band)))))
                 .filter(c -> c.result() == Coverage.Result.DOWNLINK_ONLY)
                 .map(c -> FitFinding.caution(

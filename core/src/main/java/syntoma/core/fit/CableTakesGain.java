@@ -72,7 +72,7 @@ final class CableTakesGain implements FitRule {
             return "Its lead is fixed, so choose no other cable: put the device closer and do not extend it.";
         }
         CableChoice best = CableChoice.over(addedM, mhz).stream()
-                .filter(CableChoice::best)
+                .filter(CableChoice::isBest)
                 .findFirst()
                 .orElseThrow();
         double saves = addedLoss - best.lossDb();

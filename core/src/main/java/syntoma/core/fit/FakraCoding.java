@@ -9,7 +9,7 @@ final class FakraCoding implements FitRule {
     public List<FitFinding> check(FitCase fit) {
         return fit.wiring().connections().stream()
                 .flatMap(c -> c.joints().stream()
-                        .filter(j -> j.outer().codingOpen(j.inner()))
+                        .filter(j -> j.outer().isCodingOpen(j.inner()))
                         .map(j -> finding(c.lead().label(), j)))
                 .toList();
     }

@@ -18,7 +18,7 @@ public record Findings(FitCase fit, List<FitFinding> all) {
     }
 
     /** Whether the chain does not work. */
-    public boolean blocked() {
+    public boolean isBlocked() {
         return !blockers().isEmpty();
     }
 
@@ -40,7 +40,7 @@ public record Findings(FitCase fit, List<FitFinding> all) {
         if (fit.chain().device().isEmpty()) {
             return Sentence.of("This setup has only a name. Choose its parts to check whether they fit.");
         }
-        if (blocked()) {
+        if (isBlocked()) {
             return Sentence.of("It does not fit yet. ", blockers().get(0).says());
         }
         int kinds = toBuy().size();

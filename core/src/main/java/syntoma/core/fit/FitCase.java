@@ -65,7 +65,7 @@ public record FitCase(
                     differing.addAll(element.differing());
                 }
             }
-            boolean drawn = coverage.works() && !open && wiringKnown(chain);
+            boolean drawn = coverage.works() && !open && isWiringKnown(chain);
             double mhz = band.downlink().middleMhz();
             Optional<Wiring.Connection> best = Optional.empty();
             boolean own = chain.booster().isEmpty()
@@ -183,12 +183,12 @@ public record FitCase(
     }
 
     /** Whether what is connected to what follows from the sheets. */
-    boolean wiringKnown() {
-        return wiringKnown(chain);
+    boolean isWiringKnown() {
+        return isWiringKnown(chain);
     }
 
-    private static boolean wiringKnown(Chain chain) {
-        return !chain.leadsOpen() && (chain.leads(Use.CELLULAR).isEmpty() || chain.portsStated());
+    private static boolean isWiringKnown(Chain chain) {
+        return !chain.hasOpenLeads() && (chain.leads(Use.CELLULAR).isEmpty() || chain.hasStatedPorts());
     }
 
     private Ways ways(Band band) {
@@ -239,7 +239,7 @@ public record FitCase(
             return OptionalInt.of(chain.antennas().isEmpty() ? 0 : 1);
         }
         OptionalInt layers = chain.device().get().layers(rat);
-        if (!wiringKnown()) {
+        if (!isWiringKnown()) {
             return OptionalInt.empty();
         }
         if (cellular().isEmpty()) {
@@ -255,7 +255,7 @@ public record FitCase(
         List<Streams.On> on = new ArrayList<>();
         for (Band.Technology rat : Band.Technology.values()) {
             List<Band> working = reach.working().stream()
-                    .filter(b -> b.rat() == rat && !b.downlinkOnly())
+                    .filter(b -> b.rat() == rat && !b.isDownlinkOnly())
                     .toList();
             if (!working.isEmpty()) {
                 on.add(new Streams.On(

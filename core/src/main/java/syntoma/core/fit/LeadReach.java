@@ -26,7 +26,7 @@ final class LeadReach implements FitRule {
 
     private static Optional<FitFinding> finding(Wiring.Connection connection) {
         AntennaRun run = connection.lead().run();
-        boolean outside = !run.placement().behindShell();
+        boolean outside = !run.placement().isBehindShell();
         double length = run.lengthM(connection.lead().lead()).orElse(Double.MAX_VALUE);
         double wanted = run.mastM() + THROUGH_ROOF_M;
         if (!outside || length >= wanted || connection.lead().lead().lengthM().orElse(0) == 0 && run.mastM() == 0) {

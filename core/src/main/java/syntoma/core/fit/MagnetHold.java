@@ -10,7 +10,7 @@ final class MagnetHold implements FitRule {
     public List<FitFinding> check(FitCase fit) {
 
         return fit.chain().antennas().stream()
-                .filter(run -> run.antenna().magnetic()
+                .filter(run -> run.antenna().isMagnetic()
                         && run.plateCm2().isEmpty()
                         && run.placement() == Placement.ROOF
                         && fit.chain().vehicle().shell() != Shell.STEEL)

@@ -13,8 +13,8 @@ final class MainPort implements FitRule {
 
         List<Wiring.Connection> cellular = fit.wiring().of(Use.CELLULAR);
         List<Port> ports = fit.chain().device().map(d -> d.ports(Use.CELLULAR)).orElse(List.of());
-        Optional<Port> main = ports.stream().filter(Port::main).findFirst();
-        if (!fit.wiringKnown() || fit.chain().booster().isPresent() || cellular.size() != 1 || ports.size() < 2) {
+        Optional<Port> main = ports.stream().filter(Port::isMain).findFirst();
+        if (!fit.isWiringKnown() || fit.chain().booster().isPresent() || cellular.size() != 1 || ports.size() < 2) {
             return List.of();
         }
         if (main.isPresent() && !cellular.get(0).port().equals(main.get())) {

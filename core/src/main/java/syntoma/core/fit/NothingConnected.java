@@ -12,7 +12,7 @@ final class NothingConnected implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
         Chain chain = fit.chain();
-        if (!chain.isCellular() || chain.device().isEmpty() || !fit.wiringKnown()) {
+        if (!chain.isCellular() || chain.device().isEmpty() || !fit.isWiringKnown()) {
             return List.of();
         }
         if (chain.booster().isPresent()) {

@@ -42,7 +42,7 @@ final class ParkedOnly implements FitRule {
                         Quantity.height(vehicle.limitM()),
                         ".");
                 findings.add(
-                        run.antenna().magnetic()
+                        run.antenna().isMagnetic()
                                 ? FitFinding.caution(
                                         "over-height", run.antenna().name(), says, "Remove it before you drive.")
                                 : FitFinding.blocker(

@@ -20,7 +20,7 @@ final class PortsLeftEmpty implements FitRule {
         int connected = fit.cellular().size();
         OptionalInt layers = fit.chain().device().map(Device::mostLayers).orElse(OptionalInt.empty());
         List<Chain.WiredLead> loose = fit.wiring().leadsOver(Use.CELLULAR);
-        if (!fit.wiringKnown()
+        if (!fit.isWiringKnown()
                 || empty.isEmpty()
                 || connected == 0
                 || fit.chain().booster().isPresent()) {

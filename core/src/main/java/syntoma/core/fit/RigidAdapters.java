@@ -14,7 +14,7 @@ final class RigidAdapters implements FitRule {
     public List<FitFinding> check(FitCase fit) {
         OptionalDouble spacing = fit.chain().device().map(Device::portSpacingMm).orElse(OptionalDouble.empty());
         List<Wiring.Connection> rigid = fit.wiring().connections().stream()
-                .filter(c -> c.atPort().adapters().stream().anyMatch(Adapter::rigid))
+                .filter(c -> c.atPort().adapters().stream().anyMatch(Adapter::isRigid))
                 .toList();
         if (spacing.isEmpty() || rigid.size() < 2) {
             return List.of();

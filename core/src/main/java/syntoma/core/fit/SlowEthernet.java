@@ -14,8 +14,8 @@ final class SlowEthernet implements FitRule {
             return List.of();
         }
         Device d = fit.chain().device().get();
-        boolean slowPort = slower(d.ethernetMbps(), d.downMaxMbps());
-        boolean slowWifi = slower(d.wifiMbps(), d.downMaxMbps());
+        boolean slowPort = isSlower(d.ethernetMbps(), d.downMaxMbps());
+        boolean slowWifi = isSlower(d.wifiMbps(), d.downMaxMbps());
         List<FitFinding> findings = new ArrayList<>();
         if (slowPort) {
             findings.add(FitFinding.caution(
@@ -43,7 +43,7 @@ final class SlowEthernet implements FitRule {
         return findings;
     }
 
-    private static boolean slower(OptionalDouble port, OptionalDouble modem) {
+    private static boolean isSlower(OptionalDouble port, OptionalDouble modem) {
         return port.isPresent()
                 && modem.isPresent()
                 && port.getAsDouble() > 0

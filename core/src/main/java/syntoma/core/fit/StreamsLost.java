@@ -13,7 +13,7 @@ final class StreamsLost implements FitRule {
                 .filter(p -> p.use() == Use.CELLULAR)
                 .count();
         int over = fit.wiring().leadsOver(Use.CELLULAR).size();
-        if (!fit.wiringKnown() || over <= free || connected == 0) {
+        if (!fit.isWiringKnown() || over <= free || connected == 0) {
             return List.of();
         }
         int leads = connected + over;

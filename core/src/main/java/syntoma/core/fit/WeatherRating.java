@@ -7,7 +7,7 @@ final class WeatherRating implements FitRule {
     @Override
     public List<FitFinding> check(FitCase fit) {
         return fit.chain().antennas().stream()
-                .filter(run -> !run.placement().behindShell())
+                .filter(run -> !run.placement().isBehindShell())
                 .filter(run ->
                         run.antenna().rating().filter(r -> r.leaksInRain()).isPresent())
                 .map(run -> FitFinding.caution(

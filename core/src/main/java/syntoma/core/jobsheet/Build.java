@@ -26,7 +26,7 @@ import syntoma.core.unit.Values;
  * @param hole through the roof beneath it
  * @param hasMast whether it is raised on a mast
  * @param hasBooster whether a booster is built in
- * @param onMains whether something of it is fed through an inverter
+ * @param isOnMains whether something of it is fed through an inverter
  */
 public record Build(
         String antenna,
@@ -36,7 +36,7 @@ public record Build(
         Hole hole,
         boolean hasMast,
         boolean hasBooster,
-        boolean onMains) {
+        boolean isOnMains) {
     /** A primed edge takes paint for so long before anything is pressed onto it. */
     static final int PAINT_DRIES_MIN = 2 * 60;
 

@@ -20,7 +20,7 @@ import syntoma.core.unit.Values;
  * @param lastLook what is ticked before it, because it cannot be undone; empty where it can
  * @param cautions of this step
  * @param tools that it takes
- * @param helper whether a second person stands by, at the ladder or inside, without working at it
+ * @param needsHelper whether a second person stands by, at the ladder or inside, without working at it
  */
 public record Task(
         String key,
@@ -33,7 +33,7 @@ public record Task(
         Optional<String> lastLook,
         List<Caution> cautions,
         List<Sentence> tools,
-        boolean helper) {
+        boolean needsHelper) {
     private static final int LONGEST_NAME = 160;
     private static final int LONGEST_MIN = 24 * 60;
     private static final int LONGEST_WAIT_MIN = 14 * 24 * 60;
@@ -54,12 +54,12 @@ public record Task(
 
     /** The same with its time, hands and wait changed. */
     public Task taking(int min, int hands, int wait) {
-        return new Task(key, name, min, hands, wait, after, weather, lastLook, cautions, tools, helper);
+        return new Task(key, name, min, hands, wait, after, weather, lastLook, cautions, tools, needsHelper);
     }
 
     /** The same, coming after others. */
     Task comingAfter(List<String> others) {
-        return new Task(key, name, minutes, people, waitMin, others, weather, lastLook, cautions, tools, helper);
+        return new Task(key, name, minutes, people, waitMin, others, weather, lastLook, cautions, tools, needsHelper);
     }
 
     /** The same, coming after one more. */

@@ -189,7 +189,7 @@ final class UsualTasks {
                 .minding(Caution.DIRECT_CURRENT)
                 .with("wire stripper", "crimping tool", "multimeter")
                 .build());
-        if (build.onMains()) {
+        if (build.isOnMains()) {
             tasks.add(step("mains", "Have an electrician wire the inverter", 30)
                     .after("router")
                     .minding(Caution.MAINS)
@@ -210,7 +210,7 @@ final class UsualTasks {
 
     private void commission(List<Task> tasks) {
         List<String> all = new ArrayList<>(List.of("plug", "supply", "settings"));
-        if (build.onMains()) {
+        if (build.isOnMains()) {
             all.add("mains");
         }
         tasks.add(step("leads", "Check every lead: unplug one at a time and watch RSRP live", 15)

@@ -61,12 +61,12 @@ public record Threshold(String need, Figure figure, double limit) {
 
     /** Whether a value is enough. */
     public boolean isMetBy(double value) {
-        return figure.comparing().higherIsBetter() ? value >= limit : value <= limit;
+        return figure.comparing().isHigherBetter() ? value >= limit : value <= limit;
     }
 
     /** The limit with its unit: 3 Mb/s, at most 250 ms. */
     public String text() {
-        return (figure.comparing().higherIsBetter() ? "" : "at most ")
+        return (figure.comparing().isHigherBetter() ? "" : "at most ")
                 + Values.format(Math.round(limit * 10) / 10.0) + " "
                 + figure.measure().unit();
     }

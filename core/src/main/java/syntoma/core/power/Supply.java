@@ -53,7 +53,7 @@ public record Supply(Way way, OptionalDouble outV) {
 
     /** How a part is fed from a battery of a system. */
     public static Supply of(PowerInput input, VoltageSystem system) {
-        if (input.mainsOnly() || input.feeds().equals(Set.of(Feed.MAINS))) {
+        if (input.isMainsOnly() || input.feeds().equals(Set.of(Feed.MAINS))) {
             return ofWay(Way.INVERTER);
         }
         OptionalDouble low = input.lowV();

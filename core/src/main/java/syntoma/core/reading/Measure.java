@@ -32,7 +32,7 @@ public record Measure(int slot, String phrase, Kind kind, Optional<Comparing> co
      *
      * @param key the name in the API
      */
-    public record Comparing(String key, Scale scale, boolean higherIsBetter) {}
+    public record Comparing(String key, Scale scale, boolean isHigherBetter) {}
 
     /** The fastest that a run is believed: a hundred times what the fastest networks give. */
     private static final double MOST_MBPS = 100_000;

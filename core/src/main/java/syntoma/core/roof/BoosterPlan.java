@@ -32,7 +32,7 @@ import syntoma.core.unit.Values;
  * @param roomM length of the vehicle within which the indoor antenna can go
  * @param outside the donor antenna
  * @param inside the indoor antenna, as far beneath the roof as it hangs
- * @param facing whether the two look at each other; else each stands in the other's back
+ * @param isFacing whether the two look at each other; else each stands in the other's back
  * @param donorRsrpDbm at the antenna outside
  * @param donorSinrDb there; empty where it is not known
  * @param targetDbm that a phone should find
@@ -42,7 +42,7 @@ public record BoosterPlan(
         double roomM,
         Point outside,
         Point inside,
-        boolean facing,
+        boolean isFacing,
         BoosterRating rating,
         double donorRsrpDbm,
         OptionalDouble donorSinrDb,
@@ -115,7 +115,7 @@ public record BoosterPlan(
     }
 
     private BoosterPlacing placing(double mhz) {
-        double back = facing ? 0 : UsableGain.BACK_DB;
+        double back = isFacing ? 0 : UsableGain.BACK_DB;
         UsableGain between = new UsableGain(
                 separationM(), shell.lossDb(mhz, Placement.INSIDE), outside.gainDbi - back, inside.gainDbi - back);
         return new BoosterPlacing(
@@ -153,9 +153,9 @@ public record BoosterPlan(
                         + " dB are stable";
         Sentence all = move(placing.fullGainAtM())
                 .map(move ->
-                        Sentence.of(move, facing ? ", or turn the antennas back to back," : ",", " to use all of it"))
+                        Sentence.of(move, isFacing ? ", or turn the antennas back to back," : ",", " to use all of it"))
                 .orElse(Sentence.of(
-                        facing
+                        isFacing
                                 ? "turn the antennas back to back; apart they cannot be enough in this vehicle"
                                 : "this vehicle is too short for all of it"));
         return Sentence.of(now, ": ", all, "; else set the gain lower.");

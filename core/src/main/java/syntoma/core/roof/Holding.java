@@ -22,7 +22,7 @@ public final class Holding {
                     "The gland or bolt must be longer than the roof is thick: ",
                     Quantity.millimetres(roof.thicknessMm()),
                     "."));
-            if (roof.doubleSkin()) {
+            if (roof.isDoubleSkin()) {
                 said.add(Sentence.of("Put a sleeve between the two skins, so that tightening does not crush them."));
             }
         }

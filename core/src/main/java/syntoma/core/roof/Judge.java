@@ -69,7 +69,7 @@ final class Judge {
     }
 
     private Optional<Objection> objection(Spot spot, Rect taken, Optional<Thing> nearest, double clearance) {
-        if (!taken.within(roof.outline())) {
+        if (!taken.isWithin(roof.outline())) {
             return objection(
                     Objection.Why.OFF_ROOF,
                     Sentence.of(foot.name() + " does not fit on the roof with its whole foot."));
@@ -137,7 +137,7 @@ final class Judge {
                             " beneath " + foot.name() + "."));
         }
         Rect plane = Rect.around(spot, side, side);
-        if (!plane.within(roof.outline())) {
+        if (!plane.isWithin(roof.outline())) {
             return objection(
                     Objection.Why.GROUND_PLANE,
                     Sentence.of(

@@ -88,7 +88,7 @@ final class Packing {
     private double shrink(double[] start, double least, double best) {
         double[] at = start;
         double high = best * (1 - FINEST);
-        if (!settle(at, high)) {
+        if (!hasSettled(at, high)) {
             return best;
         }
         double found = radius(at);
@@ -97,7 +97,7 @@ final class Packing {
         while (high - low > FINEST * least) {
             double middle = (low + high) / 2;
             double[] tried = at.clone();
-            if (settle(tried, middle)) {
+            if (hasSettled(tried, middle)) {
                 at = tried;
                 found = Math.min(found, radius(tried));
                 high = middle;
@@ -109,7 +109,7 @@ final class Packing {
     }
 
     /** Moves them until they fit into a circle; whether they do. */
-    private boolean settle(double[] at, double within) {
+    private boolean hasSettled(double[] at, double within) {
         double damping = 1e-3;
         double before = depth(at, within);
         for (int step = 0; step < STEPS && before > FITS * within * within; step++) {

@@ -56,15 +56,15 @@ public record Rect(double x, double y, double lengthM, double widthM) {
 
     /** Whether they share an area; edges that touch share none. */
     public boolean overlaps(Rect other) {
-        return overlap(x, rear(), other.x, other.rear()) && overlap(y, right(), other.y, other.right());
+        return doOverlap(x, rear(), other.x, other.rear()) && doOverlap(y, right(), other.y, other.right());
     }
 
-    private static boolean overlap(double from, double to, double otherFrom, double otherTo) {
+    private static boolean doOverlap(double from, double to, double otherFrom, double otherTo) {
         return Math.min(to, otherTo) - Math.max(from, otherFrom) > NOTHING;
     }
 
     /** Whether it lies within another, edges included. */
-    public boolean within(Rect other) {
+    public boolean isWithin(Rect other) {
         return x >= other.x - NOTHING
                 && y >= other.y - NOTHING
                 && rear() <= other.rear() + NOTHING

@@ -10,7 +10,7 @@ import syntoma.core.unit.Values;
  * A roof with what is on it and under it.
  *
  * @param thicknessMm from its outer skin to the ceiling inside
- * @param doubleSkin whether there is a hollow between
+ * @param isDoubleSkin whether there is a hollow between
  * @param heightM of the skin over the ground
  * @param limitM the most the vehicle may be high while it drives
  */
@@ -19,7 +19,7 @@ public record Roof(
         double widthM,
         Shell shell,
         double thicknessMm,
-        boolean doubleSkin,
+        boolean isDoubleSkin,
         double heightM,
         double limitM,
         List<Thing> things) {
@@ -73,7 +73,7 @@ public record Roof(
 
     private List<String> off(Thing thing) {
         boolean mayHang = thing.kind() == Thing.Kind.AWNING || thing.kind() == Thing.Kind.LADDER;
-        return mayHang || thing.rect().within(outline())
+        return mayHang || thing.rect().isWithin(outline())
                 ? List.of()
                 : List.of(thing.name() + " sticks out over the edge of the roof.");
     }

@@ -19,10 +19,10 @@ import syntoma.core.unit.Values;
  * }</pre>
  *
  * @param awayM from the router
- * @param outside whether the body lies between
+ * @param isOutside whether the body lies between
  * @param walls of furniture between them
  */
-public record WifiReach(Shell shell, double awayM, boolean outside, int walls) {
+public record WifiReach(Shell shell, double awayM, boolean isOutside, int walls) {
     /** What a router may send in most places, in dBm, its antenna counted. */
     private static final double SENT_DBM = 20;
 
@@ -82,7 +82,7 @@ public record WifiReach(Shell shell, double awayM, boolean outside, int walls) {
 
     /** The level of a phone there, in dBm. */
     public double levelDbm(Band band) {
-        double shellDb = outside ? shell.lossDb(band.mhz, Placement.INSIDE) : 0;
+        double shellDb = isOutside ? shell.lossDb(band.mhz, Placement.INSIDE) : 0;
         return SENT_DBM
                 - FreeSpace.lossDb(Math.max(LEAST_M, awayM) / M_PER_KM, band.mhz)
                 - HELD_DB

@@ -27,10 +27,10 @@ final class AntennaFigures {
     static void read(List<Line> lines, List<FoundField> found) {
         for (Line line : lines) {
             if (line.says("omni", "all around", "360°", "rundstrahl")) {
-                found.add(FoundField.sure("pattern", "all around", line, line.text()));
+                found.add(FoundField.isSure("pattern", "all around", line, line.text()));
             } else if (line.says(
                     "directional", "yagi", "log-periodic", "log periodic", "panel antenna", "sector", "richt")) {
-                found.add(FoundField.sure("pattern", "one direction", line, line.text()));
+                found.add(FoundField.isSure("pattern", "one direction", line, line.text()));
             }
             if (line.says("beamwidth", "beam width", "hpbw", "opening angle") && !line.says("vertical")
                     || line.says("horizontal beam")) {
@@ -38,7 +38,7 @@ final class AntennaFigures {
             }
             MOUNTINGS.forEach((mounting, words) -> {
                 if (words.stream().anyMatch(line.lower()::contains)) {
-                    found.add(FoundField.sure("mounting", mounting, line, line.text()));
+                    found.add(FoundField.isSure("mounting", mounting, line, line.text()));
                 }
             });
             if (line.says("hole") && !line.says("through-hole mount", "no hole")) {
@@ -49,15 +49,16 @@ final class AntennaFigures {
             }
             plane(line, found);
             IpRating.in(line.text())
-                    .ifPresent(rating -> found.add(FoundField.sure("weatherRating", rating.code(), line, line.text())));
+                    .ifPresent(
+                            rating -> found.add(FoundField.isSure("weatherRating", rating.code(), line, line.text())));
         }
     }
 
     private static void first(Line line, List<Amount> amounts, String field, List<FoundField> found) {
         amounts.stream()
                 .findFirst()
-                .ifPresent(a ->
-                        found.add(FoundField.sure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
+                .ifPresent(a -> found.add(
+                        FoundField.isSure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
     }
 
     /** A ground plane of 20 × 20 cm, of 400 cm², or none. */
@@ -66,7 +67,7 @@ final class AntennaFigures {
             return;
         }
         if (line.says("no ground plane", "independent", "not required", "not needed", "without ground plane", "none")) {
-            found.add(FoundField.sure("groundPlaneCm2", 0.0, line, line.text()));
+            found.add(FoundField.isSure("groundPlaneCm2", 0.0, line, line.text()));
             return;
         }
         for (int i = 0; i < line.tokens().size(); i++) {
@@ -74,7 +75,7 @@ final class AntennaFigures {
             boolean area =
                     t.isNumber() && line.at(i + 1).is("cm") && line.at(i + 2).is("²");
             if (area) {
-                found.add(FoundField.sure("groundPlaneCm2", t.value(), line, line.words(i, i + 2)));
+                found.add(FoundField.isSure("groundPlaneCm2", t.value(), line, line.words(i, i + 2)));
                 return;
             }
             boolean sides =
@@ -85,7 +86,7 @@ final class AntennaFigures {
                 boolean unit = line.at(i + 3).is("cm", "mm", "in", "inch", "\"");
                 found.add(
                         unit
-                                ? FoundField.sure("groundPlaneCm2", cm2, line, line.words(i, i + 3))
+                                ? FoundField.isSure("groundPlaneCm2", cm2, line, line.words(i, i + 3))
                                 : FoundField.unsure(
                                         "groundPlaneCm2", cm2, line, line.words(i, i + 2), "Is that in cm?"));
                 return;

@@ -49,7 +49,7 @@ final class BandLists {
                 && lines.stream().noneMatch(l -> l.says("5g") || l.has("nr"));
         Mode heading = Mode.NONE;
         for (Line line : lines) {
-            if (line.ofWifi()) {
+            if (line.isOfWifi()) {
                 continue;
             }
             BandListing list = list(line, heading);
@@ -82,7 +82,7 @@ final class BandLists {
         Line first = lists.get(0).line();
         String words = lists.get(0).words() + (lists.size() > 1 ? " …" : "");
         if (variants.size() < 2) {
-            found.add(FoundField.sure("bands", List.copyOf(all), first, words));
+            found.add(FoundField.isSure("bands", List.copyOf(all), first, words));
             return;
         }
         List<Object> others = lists.stream()

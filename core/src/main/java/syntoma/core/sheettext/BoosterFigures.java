@@ -32,16 +32,16 @@ final class BoosterFigures {
             }
             if (line.says("tdd")) {
                 boolean denied = line.says("no tdd", "not tdd", "without tdd", "fdd only");
-                found.add(FoundField.sure("tdd", !denied, line, line.text()));
+                found.add(FoundField.isSure("tdd", !denied, line, line.text()));
             } else if (line.says("fdd only")) {
-                found.add(FoundField.sure("tdd", false, line, line.text()));
+                found.add(FoundField.isSure("tdd", false, line, line.text()));
             }
             connector(line, found);
         }
     }
 
     private static void add(Line line, Amount a, String field, List<FoundField> found) {
-        found.add(FoundField.sure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to())));
+        found.add(FoundField.isSure(field, Amounts.tidy(a.high()), line, line.words(a.from(), a.to())));
     }
 
     /** Whether an amount is said of the way to the mast: by the direction before it, else by the only one that its line names. */
@@ -92,10 +92,10 @@ final class BoosterFigures {
             ofBands(lines, found);
         }
         if (ofUp != null) {
-            found.add(FoundField.sure("uplink", up, ofUp, ofUp.text()));
+            found.add(FoundField.isSure("uplink", up, ofUp, ofUp.text()));
         }
         if (ofDown != null) {
-            found.add(FoundField.sure("downlink", down, ofDown, ofDown.text()));
+            found.add(FoundField.isSure("downlink", down, ofDown, ofDown.text()));
         }
     }
 
@@ -154,7 +154,7 @@ final class BoosterFigures {
             boolean said = line.says("female", "male", "jack", "plug", "socket");
             found.add(
                     said
-                            ? FoundField.sure(field, value, line, f.words())
+                            ? FoundField.isSure(field, value, line, f.words())
                             : FoundField.unsure(field, value, line, f.words(), "Which half is it, male or female?"));
         });
     }

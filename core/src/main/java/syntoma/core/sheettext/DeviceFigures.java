@@ -47,7 +47,7 @@ final class DeviceFigures {
         boolean said = found.stream().anyMatch(f -> f.field().equals("type"));
         for (String type : new String[] {"router", "hotspot", "phone", "modem"}) {
             if (!said && line.has(type) && line.number() <= 3) {
-                found.add(FoundField.sure("type", type, line, line.text()));
+                found.add(FoundField.isSure("type", type, line, line.text()));
                 return;
             }
         }
@@ -58,14 +58,14 @@ final class DeviceFigures {
         if (line.says("antenna")
                 && line.says("detachable", "removable", "screw-on", "screw on", "unscrew")
                 && !line.says("non-detachable", "non-removable", "not detachable", "not removable")
-                && !line.ofWifi()) {
-            found.add(FoundField.sure("internal", InternalAntennas.SCREWED_ON.label(), line, line.text()));
+                && !line.isOfWifi()) {
+            found.add(FoundField.isSure("internal", InternalAntennas.SCREWED_ON.label(), line, line.text()));
         }
     }
 
     /** 4x4 MIMO, by the technology that the line names last before it. */
     private static void streams(Line line, List<FoundField> found) {
-        if (!line.says("mimo", "streams", "antenna streams") || line.ofWifi()) {
+        if (!line.says("mimo", "streams", "antenna streams") || line.isOfWifi()) {
             return;
         }
         boolean onlyOn = line.says(" on ", " for b", "bands:", " in b", "(b");
@@ -89,7 +89,7 @@ final class DeviceFigures {
                 } else if (onlyOn) {
                     found.add(FoundField.unsure(field, t.value(), line, words, "On all bands, or on some alone?"));
                 } else {
-                    found.add(FoundField.sure(field, t.value(), line, words));
+                    found.add(FoundField.isSure(field, t.value(), line, words));
                 }
             }
         }
@@ -108,7 +108,7 @@ final class DeviceFigures {
             found.add(
                     line.says("optional", "some models", "depending")
                             ? FoundField.unsure("esim", !denied, line, line.text(), "Does yours take one?")
-                            : FoundField.sure("esim", !denied, line, line.text()));
+                            : FoundField.isSure("esim", !denied, line, line.text()));
         }
         String size = line.says("nano", "4ff")
                 ? "nano"
@@ -116,7 +116,7 @@ final class DeviceFigures {
                         ? "micro"
                         : line.says("mini", "2ff", "full-size", "full size") ? "full" : "";
         if (!size.isEmpty()) {
-            found.add(FoundField.sure("simSize", size, line, line.text()));
+            found.add(FoundField.isSure("simSize", size, line, line.text()));
         }
         for (int i = 0; i < line.tokens().size(); i++) {
             Token t = line.at(i);
@@ -130,17 +130,17 @@ final class DeviceFigures {
                         number > 1 && ONE_IS_AN_ESIM.matcher(line.lower()).find()
                                 ? FoundField.unsure(
                                         "simSlots", number - 1, line, line.text(), "Is one of them the eSIM?")
-                                : FoundField.sure("simSlots", number, line, line.text()));
+                                : FoundField.isSure("simSlots", number, line, line.text()));
                 return;
             }
         }
         if (!size.isEmpty() && line.says("slot")) {
-            found.add(FoundField.sure("simSlots", 1.0, line, line.text()));
+            found.add(FoundField.isSure("simSlots", 1.0, line, line.text()));
         }
     }
 
     private static void rates(Line line, List<FoundField> found) {
-        if (line.ofWifi()) {
+        if (line.isOfWifi()) {
             wifi(line, found);
             return;
         }
@@ -152,14 +152,14 @@ final class DeviceFigures {
         for (Amount rate : Amounts.of(line, Amounts.MBPS)) {
             String words = line.words(rate.from(), rate.to());
             String way = direction(line, rate);
-            boolean named = line.ofCellular() || line.says("download", "downlink") || line.has("dl");
+            boolean named = line.isOfCellular() || line.says("download", "downlink") || line.has("dl");
             if (way.equals("up") || !named) {
                 continue;
             }
             boolean down = way.equals("down") || line.says("up to", "max");
             found.add(
                     down
-                            ? FoundField.sure("downMaxMbps", Amounts.tidy(rate.high()), line, words)
+                            ? FoundField.isSure("downMaxMbps", Amounts.tidy(rate.high()), line, words)
                             : FoundField.unsure(
                                     "downMaxMbps", Amounts.tidy(rate.high()), line, words, "Is that its download?"));
         }
@@ -189,7 +189,7 @@ final class DeviceFigures {
                     && line.at(i + 1).value() >= 4
                     && line.at(i + 1).value() <= 7;
             if (generation) {
-                found.add(FoundField.sure(
+                found.add(FoundField.isSure(
                         "wifi", "Wi-Fi " + line.at(i + 1).text(), line, line.words(Math.max(0, i - 2), i + 1)));
             }
         }
@@ -206,7 +206,7 @@ final class DeviceFigures {
         Amounts.of(line, Amounts.MBPS).stream()
                 .mapToDouble(Amount::high)
                 .max()
-                .ifPresent(most -> found.add(FoundField.sure("wifiMbps", Amounts.tidy(most), line, line.text())));
+                .ifPresent(most -> found.add(FoundField.isSure("wifiMbps", Amounts.tidy(most), line, line.text())));
     }
 
     private static void ethernet(Line line, List<FoundField> found) {
@@ -222,37 +222,37 @@ final class DeviceFigures {
             most = 100;
         }
         if (most > 0) {
-            found.add(FoundField.sure("ethernetMbps", Amounts.tidy(most), line, line.text()));
+            found.add(FoundField.isSure("ethernetMbps", Amounts.tidy(most), line, line.text()));
         }
     }
 
     private static void counts(Line line, List<FoundField> found) {
         for (int i = 0; i < line.tokens().size(); i++) {
             Token t = line.at(i);
-            if (t.is("cat", "category") && !line.ofWifi() && !line.says("cable", "ethernet", "rj45")) {
+            if (t.is("cat", "category") && !line.isOfWifi() && !line.says("cable", "ethernet", "rj45")) {
                 int at = line.at(i + 1).isNumber() ? i + 1 : line.at(i + 2).isNumber() ? i + 2 : -1;
                 if (at > 0) {
-                    found.add(FoundField.sure("category", "Cat " + line.at(at).text(), line, line.words(i, at)));
+                    found.add(FoundField.isSure("category", "Cat " + line.at(at).text(), line, line.words(i, at)));
                 }
             }
             boolean people = t.isNumber() && line.at(i + 1).is("devices", "users", "clients", "geräte");
             if (people && t.value() >= 1 && t.value() <= 1000) {
-                found.add(FoundField.sure("deviceLimit", t.value(), line, line.words(i, i + 1)));
+                found.add(FoundField.isSure("deviceLimit", t.value(), line, line.words(i, i + 1)));
             }
             boolean carriers = t.isNumber()
                     && (line.at(i + 1).is("ca")
                             || line.at(i + 1).isTimes() && line.at(i + 2).is("ca", "carrier"));
             if (carriers && t.value() <= 8) {
-                found.add(FoundField.sure("aggregates", t.value(), line, line.words(i, i + 1)));
+                found.add(FoundField.isSure("aggregates", t.value(), line, line.words(i, i + 1)));
             }
             if (t.is("dual") && line.at(i + 1).is("modem", "modems")) {
-                found.add(FoundField.sure("modems", 2.0, line, line.words(i, i + 1)));
+                found.add(FoundField.isSure("modems", 2.0, line, line.words(i, i + 1)));
             }
         }
         if (line.says("battery", "akku", "runtime")) {
             Amounts.of(line, Amounts.HOURS).stream()
                     .findFirst()
-                    .ifPresent(a -> found.add(FoundField.sure(
+                    .ifPresent(a -> found.add(FoundField.isSure(
                             "batteryHours", Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
         }
         if (line.says("locked to") || line.says("carrier lock")) {

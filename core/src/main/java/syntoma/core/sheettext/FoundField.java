@@ -24,11 +24,11 @@ public record FoundField(
     }
 
     /** Whether it can be taken as it is. */
-    public boolean sure() {
+    public boolean isSure() {
         return question.isEmpty();
     }
 
-    static FoundField sure(String field, Object value, Line line, String words) {
+    static FoundField isSure(String field, Object value, Line line, String words) {
         return new FoundField(field, value, words, line.number(), "", List.of());
     }
 
@@ -45,9 +45,9 @@ public record FoundField(
     }
 
     private static FoundField one(List<FoundField> same) {
-        FoundField first = same.stream().filter(FoundField::sure).findFirst().orElse(same.get(0));
+        FoundField first = same.stream().filter(FoundField::isSure).findFirst().orElse(same.get(0));
         List<Object> others = same.stream()
-                .filter(f -> f.sure() == first.sure())
+                .filter(f -> f.isSure() == first.isSure())
                 .map(FoundField::value)
                 .filter(v -> !Objects.equals(v, first.value()))
                 .distinct()
@@ -59,7 +59,7 @@ public record FoundField(
                         first.value(),
                         first.words(),
                         first.line(),
-                        first.sure() ? "The text says more than one thing here. Which is it?" : first.question(),
+                        first.isSure() ? "The text says more than one thing here. Which is it?" : first.question(),
                         others);
     }
 }

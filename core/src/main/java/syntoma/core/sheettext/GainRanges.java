@@ -41,7 +41,7 @@ final class GainRanges {
         StringBuilder words = new StringBuilder();
         boolean most = false;
         for (Line line : lines) {
-            boolean other = (line.ofWifi() || line.ofGnss()) && !line.ofCellular();
+            boolean other = (line.isOfWifi() || line.isOfGnss()) && !line.isOfCellular();
             List<Amount> spans = spans(line);
             List<Double> dbi = gains(line);
             if (other) {
@@ -135,9 +135,9 @@ final class GainRanges {
                     "Those gains are the most it has there. Do they hold on the whole of each range?",
                     List.of(rows(bare, null))));
         } else if (own || different.isEmpty()) {
-            found.add(FoundField.sure("ranges", rows(ranges, null), first, words));
+            found.add(FoundField.isSure("ranges", rows(ranges, null), first, words));
         } else if (different.size() == 1 && !most) {
-            found.add(FoundField.sure("ranges", rows(ranges, different.get(0)), first, said));
+            found.add(FoundField.isSure("ranges", rows(ranges, different.get(0)), first, said));
         } else if (different.size() == 1) {
             found.add(new FoundField(
                     "ranges",

@@ -94,17 +94,17 @@ record Line(int number, String text, String lower, List<Token> tokens) {
     }
 
     /** Whether it is of Wi-Fi. */
-    boolean ofWifi() {
+    boolean isOfWifi() {
         return says("wi-fi", "wifi", "wlan", "802.11");
     }
 
     /** Whether it is of satellite navigation. */
-    boolean ofGnss() {
+    boolean isOfGnss() {
         return has("gps", "gnss", "galileo", "glonass");
     }
 
     /** Whether it is of the cellular network. */
-    boolean ofCellular() {
+    boolean isOfCellular() {
         return says("lte", "cellular", "mobile", "mobilfunk", "modem", "4g", "5g", "e-utra", "wwan");
     }
 

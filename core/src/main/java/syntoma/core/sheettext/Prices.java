@@ -57,13 +57,13 @@ final class Prices {
         String words = line.words(before ? i - 1 : i, after ? i + 1 : i);
         boolean monthly = line.says("month", "monat", "/mo") || kind == Kind.SIM && line.says(MONTHLY);
         if (kind == Kind.SIM && monthly) {
-            found.add(FoundField.sure("pricePerMonth", value, line, words));
+            found.add(FoundField.isSure("pricePerMonth", value, line, words));
         } else if (kind == Kind.SIM && line.says(ABOUT_A_MONTH)) {
             found.add(FoundField.unsure("pricePerMonth", value, line, words, "Is that the price of a month?"));
         } else if (!monthly) {
             boolean extra = line.says("shipping", "delivery", "versand", "deposit", "save ", "off ");
             if (!extra) {
-                found.add(FoundField.sure("price", value, line, words));
+                found.add(FoundField.isSure("price", value, line, words));
             }
         }
     }

@@ -60,7 +60,7 @@ final class SimFigures {
                         part
                                 ? FoundField.unsure(
                                         "allowanceGb", a.high(), line, words, "Is that the allowance of a month?")
-                                : FoundField.sure("allowanceGb", Amounts.tidy(a.high()), line, words));
+                                : FoundField.isSure("allowanceGb", Amounts.tidy(a.high()), line, words));
             }
             for (Amount a : Amounts.of(line, Amounts.MBPS)) {
                 String words = line.words(a.from(), a.to());
@@ -69,25 +69,25 @@ final class SimFigures {
                         after
                                 ? FoundField.unsure(
                                         "capMbps", Amounts.tidy(a.high()), line, words, "Does it hold from the start?")
-                                : FoundField.sure("capMbps", Amounts.tidy(a.high()), line, words));
+                                : FoundField.isSure("capMbps", Amounts.tidy(a.high()), line, words));
             }
             String size = line.says("nano")
                     ? "nano"
                     : line.says("micro") ? "micro" : line.says("esim", "e-sim") ? "eSIM" : "";
             if (!size.isEmpty()) {
-                found.add(FoundField.sure("size", size, line, line.text()));
+                found.add(FoundField.isSure("size", size, line, line.text()));
             }
             if (line.says(RESETS)) {
                 for (Token t : line.tokens()) {
                     if (t.isNumber() && t.value() >= 1 && t.value() <= 31 && t.value() == Math.rint(t.value())) {
-                        found.add(FoundField.sure("resetDay", t.value(), line, line.text()));
+                        found.add(FoundField.isSure("resetDay", t.value(), line, line.text()));
                         break;
                     }
                 }
             }
             Matcher network = NETWORK.matcher(line.text());
             if (network.find()) {
-                found.add(FoundField.sure("carrier", network.group("name").strip(), line, line.text()));
+                found.add(FoundField.isSure("carrier", network.group("name").strip(), line, line.text()));
             }
         }
     }

@@ -56,7 +56,7 @@ final class Sockets {
     static void ports(List<Line> lines, List<FoundField> found) {
         for (Line line : lines) {
             if (line.says("no external antenna", "no antenna port", "no antenna connector", "without antenna port")) {
-                found.add(FoundField.sure("takesAntennas", false, line, line.text()));
+                found.add(FoundField.isSure("takesAntennas", false, line, line.text()));
                 return;
             }
         }
@@ -102,8 +102,8 @@ final class Sockets {
     /** The class and the ends of a cable. */
     static void cable(List<Line> lines, List<FoundField> found) {
         for (Line line : lines) {
-            cableClass(line).ifPresent(c -> found.add(FoundField.sure("cableClass", c, line, line.text())));
-            metres(line).ifPresent(m -> found.add(FoundField.sure("lengthM", m, line, line.text())));
+            cableClass(line).ifPresent(c -> found.add(FoundField.isSure("cableClass", c, line, line.text())));
+            metres(line).ifPresent(m -> found.add(FoundField.isSure("lengthM", m, line, line.text())));
         }
         ends(lines, found);
     }
@@ -113,15 +113,15 @@ final class Sockets {
         ends(lines, found);
         for (Line line : lines) {
             if (line.says("pigtail", "flexible")) {
-                found.add(FoundField.sure("form", "pigtail", line, line.text()));
+                found.add(FoundField.isSure("form", "pigtail", line, line.text()));
             } else if (line.says("rigid", "solid", "one-piece")) {
-                found.add(FoundField.sure("form", "rigid", line, line.text()));
+                found.add(FoundField.isSure("form", "rigid", line, line.text()));
             }
             if (line.says("loss")) {
                 Amounts.of(line, Amounts.DB).stream()
                         .findFirst()
-                        .ifPresent(a -> found.add(
-                                FoundField.sure("lossDb", Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
+                        .ifPresent(a -> found.add(FoundField.isSure(
+                                "lossDb", Amounts.tidy(a.high()), line, line.words(a.from(), a.to()))));
             }
         }
     }
@@ -153,7 +153,7 @@ final class Sockets {
         found.add(
                 open
                         ? FoundField.unsure(field, value, line, some.words(), "Which half is it, male or female?")
-                        : FoundField.sure(field, value, line, some.words()));
+                        : FoundField.isSure(field, value, line, some.words()));
     }
 
     static OptionalDouble metres(Line line) {
@@ -277,7 +277,7 @@ final class Sockets {
             if (t.is(",", ";", "/", "+", "and")) {
                 break;
             }
-            if (counts(line, j) && (line.at(j + 1).isTimes() || !unit(line.at(j + 1)))) {
+            if (counts(line, j) && (line.at(j + 1).isTimes() || !isUnit(line.at(j + 1)))) {
                 return OptionalInt.of((int) t.value());
             }
             int word = List.of("one", "two", "three", "four", "five", "six").indexOf(t.text());
@@ -313,7 +313,7 @@ final class Sockets {
         return t.isNumber() && t.value() >= 1 && t.value() <= MOST && t.value() == Math.rint(t.value());
     }
 
-    private static boolean unit(Token t) {
+    private static boolean isUnit(Token t) {
         return t.is("m", "cm", "mm", "ft", "g", "dbi", "mhz", "ghz", "ohm", "ω", "v", "w");
     }
 
@@ -357,11 +357,11 @@ final class Sockets {
         if (before.isPresent()) {
             return before;
         }
-        int uses = (line.ofWifi() ? 1 : 0) + (line.ofGnss() ? 1 : 0) + (line.ofCellular() ? 1 : 0);
+        int uses = (line.isOfWifi() ? 1 : 0) + (line.isOfGnss() ? 1 : 0) + (line.isOfCellular() ? 1 : 0);
         if (uses != 1) {
             return Optional.empty();
         }
-        return Optional.of(line.ofWifi() ? Use.WIFI : line.ofGnss() ? Use.GNSS : Use.CELLULAR);
+        return Optional.of(line.isOfWifi() ? Use.WIFI : line.isOfGnss() ? Use.GNSS : Use.CELLULAR);
     }
 
     static Optional<Use> use(Line line, int from, int to) {

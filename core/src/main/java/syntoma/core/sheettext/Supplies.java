@@ -24,7 +24,7 @@ final class Supplies {
             watts(line, found);
         }
         if (ofFeeds != null) {
-            found.add(FoundField.sure("feeds", new ArrayList<>(feeds), ofFeeds, ofFeeds.text()));
+            found.add(FoundField.isSure("feeds", new ArrayList<>(feeds), ofFeeds, ofFeeds.text()));
         }
     }
 
@@ -60,7 +60,7 @@ final class Supplies {
             String words = line.words(a.from(), a.to());
             boolean poe = line.says("passive poe", "passive power");
             if (poe && a.high() <= 60) {
-                found.add(FoundField.sure("passiveV", Amounts.tidy(a.high()), line, words));
+                found.add(FoundField.isSure("passiveV", Amounts.tidy(a.high()), line, words));
             } else if (a.high() <= 60 && !line.says("usb") && !(mains && a.low() >= 60)) {
                 range(line, a, words, found);
             }
@@ -73,8 +73,8 @@ final class Supplies {
             return;
         }
         if (a.isRange()) {
-            found.add(FoundField.sure("lowV", Amounts.tidy(a.low()), line, words));
-            found.add(FoundField.sure("highV", Amounts.tidy(a.high()), line, words));
+            found.add(FoundField.isSure("lowV", Amounts.tidy(a.low()), line, words));
+            found.add(FoundField.isSure("highV", Amounts.tidy(a.high()), line, words));
         } else {
             String asked = "Does it take " + words + " alone? A vehicle's battery gives more and less.";
             found.add(FoundField.unsure("lowV", Amounts.tidy(a.low()), line, words, asked));
@@ -105,11 +105,11 @@ final class Supplies {
             boolean usual =
                     near.contains("typ") || near.contains("idle") || near.contains("average") || near.contains("avg");
             if (a.isRange()) {
-                found.add(FoundField.sure("peakW", Amounts.tidy(a.high()), line, words));
+                found.add(FoundField.isSure("peakW", Amounts.tidy(a.high()), line, words));
             } else if (most) {
-                found.add(FoundField.sure("peakW", Amounts.tidy(a.high()), line, words));
+                found.add(FoundField.isSure("peakW", Amounts.tidy(a.high()), line, words));
             } else if (usual) {
-                found.add(FoundField.sure("drawW", Amounts.tidy(a.high()), line, words));
+                found.add(FoundField.isSure("drawW", Amounts.tidy(a.high()), line, words));
             } else {
                 found.add(FoundField.unsure(
                         "drawW", Amounts.tidy(a.high()), line, words, "Is that its usual draw, or the most?"));

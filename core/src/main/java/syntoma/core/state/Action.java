@@ -48,7 +48,7 @@ public sealed interface Action {
     }
 
     /** A booster is switched on or off. */
-    record SwitchBooster(String booster, boolean on) implements Action {}
+    record SwitchBooster(String booster, boolean isOn) implements Action {}
 
     /** A device is put in another place. */
     record PutDevice(String device, String place) implements Action {}

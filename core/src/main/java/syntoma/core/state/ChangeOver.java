@@ -247,7 +247,7 @@ final class ChangeOver {
                             at,
                             off,
                             on,
-                            next.booster().isEmpty() && next.device().screwOn()),
+                            next.booster().isEmpty() && next.device().isScrewOn()),
                     Caution.leads(at, on.values())));
         }
     }

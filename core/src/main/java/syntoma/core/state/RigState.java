@@ -143,7 +143,7 @@ public record RigState(
                     arranged);
         }
         if (action instanceof Action.SwitchBooster to) {
-            Optional<String> on = to.on() ? Optional.of(to.booster()) : Optional.empty();
+            Optional<String> on = to.isOn() ? Optional.of(to.booster()) : Optional.empty();
             return new RigState(inUse, sims, active, leads, spots, on, bands, sources, places, arranged);
         }
         if (action instanceof Action.PutDevice put) {

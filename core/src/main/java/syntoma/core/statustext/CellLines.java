@@ -73,10 +73,10 @@ final class CellLines {
             mode = Names.mode(text).filter(CellTexts::isMode);
             modeLine = line.number();
         }
-        if (FigureCollector.OF_IDENTITY.in(line.lower())) {
+        if (FigureCollector.OF_IDENTITY.areIn(line.lower())) {
             cell(heading).identity(text);
         }
-        if (table(line) || readJoined(line)) {
+        if (isTable(line) || readJoined(line)) {
             return;
         }
         List<NamedField> names = told.in(line);
@@ -88,7 +88,7 @@ final class CellLines {
         String before = text.substring(0, names.get(0).from());
         Optional<Heading> own = before.isBlank() ? Optional.empty() : Names.heading(before);
         Heading of = own.map(this::number).orElse(heading);
-        bare(line, before, of);
+        isBare(line, before, of);
         if (of.role() == Role.NEIGHBOUR || of.role() == Role.SECONDARY) {
             of = another(of, text, names);
         }
@@ -196,7 +196,7 @@ final class CellLines {
             }
         }
         if (ONLY_BAND.matcher(text).matches()) {
-            bare(line, text, heading);
+            isBare(line, text, heading);
             return;
         }
         underPort = Figures.isOfPort(text);
@@ -206,7 +206,7 @@ final class CellLines {
         Optional<Heading> said = text.length() > LONGEST_HEADING ? Optional.empty() : Names.heading(text);
         if (said.isPresent() && Names.mode(text).isEmpty()) {
             Heading of = number(said.get());
-            if (bare(line, text, of)) {
+            if (isBare(line, text, of)) {
                 return;
             }
             heading = of;
@@ -225,7 +225,7 @@ final class CellLines {
     }
 
     /** A band and a width without their names, as in “SCC1 B20 10 MHz”. */
-    private boolean bare(Lines.Line line, String text, Heading of) {
+    private boolean isBare(Lines.Line line, String text, Heading of) {
         Matcher band = BARE_BAND.matcher(text);
         if (!band.find()) {
             return false;
@@ -253,7 +253,7 @@ final class CellLines {
     }
 
     /** A row under the names of a table. */
-    private boolean table(Lines.Line line) {
+    private boolean isTable(Lines.Line line) {
         Optional<String[]> row = columns.flatMap(c -> c.row(line.text()));
         if (row.isEmpty() || !DIGIT.matcher(line.text()).find()) {
             return false;
@@ -332,7 +332,7 @@ final class CellLines {
             Role role = isNr && alone ? Role.PRIMARY : cell.role;
             Map<CellField, String> texts = new EnumMap<>(CellField.class);
             cell.texts.forEach((field, taken) -> texts.put(field, taken.text()));
-            if (!isNr && !texts.containsKey(CellField.RAT) && ofLte(texts)) {
+            if (!isNr && !texts.containsKey(CellField.RAT) && isOfLte(texts)) {
                 texts.put(CellField.RAT, "LTE");
             }
             if (role == Role.PRIMARY) {
@@ -379,7 +379,7 @@ final class CellLines {
     }
 
     /** A cell beside others of LTE that is named by its band alone is one of LTE. */
-    private boolean ofLte(Map<CellField, String> texts) {
+    private boolean isOfLte(Map<CellField, String> texts) {
         boolean band = texts.getOrDefault(CellField.BAND, "").matches("(?i)b?[0-9]{1,3}");
         return band
                 && Names.older(mode).isEmpty()

@@ -72,16 +72,16 @@ final class Figures {
      * A value as it stands.
      *
      * @param line in which, from 1
-     * @param port whether it is of one port of several
+     * @param isPort whether it is of one port of several
      * @param time that its line begins with; empty where it has none
      */
-    record FigureText(String text, int line, boolean port, String time) {
+    record FigureText(String text, int line, boolean isPort, String time) {
         FigureText(String text, int line) {
             this(text, line, false, "");
         }
 
         FigureText at(String begin) {
-            return new FigureText(text, line, port, begin);
+            return new FigureText(text, line, isPort, begin);
         }
 
         /** The same, of one port of several. */
@@ -163,7 +163,7 @@ final class Figures {
         List<Number> numbers = new ArrayList<>(2);
         Matcher alone = ALONE.matcher(rest);
         boolean isAlone = alone.matches();
-        boolean port = !isAlone && among(own(rest), numbers);
+        boolean port = !isAlone && isAmong(own(rest), numbers);
         if (isAlone) {
             double value = Double.parseDouble(alone.group("n").replace(',', '.'));
             numbers.add(new Number("", alone.group("sign") == null ? value : -value));
@@ -197,7 +197,7 @@ final class Figures {
     }
 
     /** Takes the numbers out of what stands behind a name; says whether they are of ports. */
-    private static boolean among(String rest, List<Number> numbers) {
+    private static boolean isAmong(String rest, List<Number> numbers) {
         boolean aside = rest.indexOf('(') >= 0 || rest.indexOf('[') >= 0;
         String plain = aside
                 ? ASIDE.matcher(UNIT_ASIDE.matcher(rest).replaceFirst(" ")).replaceAll(" ")
@@ -263,7 +263,7 @@ final class Figures {
         if (!first.time.isEmpty() && !later.time.isEmpty()) {
             return Optional.of(later.time.compareTo(first.time) >= 0 ? later : first);
         }
-        if (first.port && later.port) {
+        if (first.isPort && later.isPort) {
             return Optional.of(Double.parseDouble(later.text) > Double.parseDouble(first.text) ? later : first);
         }
         return Optional.empty();

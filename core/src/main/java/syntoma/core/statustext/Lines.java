@@ -104,7 +104,7 @@ final class Lines {
     /** With a colon for the dash that stands between names and values, where one stands before a minus. */
     private static String separated(String text) {
         Matcher dash = DASH.matcher(text);
-        if (!DASHES.in(text) || !dash.find()) {
+        if (!DASHES.areIn(text) || !dash.find()) {
             return text;
         }
         String of = Pattern.quote(dash.group("dash"));

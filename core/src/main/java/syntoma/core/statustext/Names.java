@@ -79,7 +79,7 @@ final class Names {
         String lower = line.toLowerCase(Locale.ROOT);
         List<NamedField> found = new ArrayList<>();
         PATTERNS.forEach((field, pattern) -> {
-            if (!STEMS.get(field).in(lower)) {
+            if (!STEMS.get(field).areIn(lower)) {
                 return;
             }
             Matcher m = pattern.matcher(line);
@@ -121,7 +121,7 @@ final class Names {
         /** The line with all digits alike but those that a name can have: of 4G and 5G, and counts of secondary cells. */
         private static String shape(Lines.Line line) {
             String text = line.text();
-            if (COUNTED.in(line.lower())) {
+            if (COUNTED.areIn(line.lower())) {
                 return text;
             }
             StringBuilder shape = new StringBuilder(text);
@@ -248,7 +248,7 @@ final class Names {
 
     /** The network that a line names. */
     static Optional<String> carrier(Lines.Line line) {
-        if (!OF_CARRIER.in(line.lower())) {
+        if (!OF_CARRIER.areIn(line.lower())) {
             return Optional.empty();
         }
         Matcher m = CARRIER.matcher(line.text());
@@ -295,7 +295,7 @@ final class Names {
 
     /** What a line says of the technology in use. */
     static Optional<String> mode(String line) {
-        if (!OF_MODE.in(line.toLowerCase(Locale.ROOT))) {
+        if (!OF_MODE.areIn(line.toLowerCase(Locale.ROOT))) {
             return Optional.empty();
         }
         Matcher m = MODE.matcher(line);

@@ -127,7 +127,7 @@ final class SpeedLines {
     /** Reads a line; adds what is doubtful of it. */
     void line(Lines.Line line) {
         at = line.number();
-        if (!OF_SPEED.in(line.lower())) {
+        if (!OF_SPEED.areIn(line.lower())) {
             return;
         }
         String text = line.lower().contains("min/avg/max") ? withoutPings(line.text()) : line.text();
@@ -162,13 +162,13 @@ final class SpeedLines {
         Matcher rate = A_RATE.matcher(text);
         Matcher name = A_NAME.matcher(text);
         boolean rateFirst = rate.find() && name.find() && rate.start() < name.start();
-        if (rateFirst && rates(BEFORE.matcher(text))) {
+        if (rateFirst && isRates(BEFORE.matcher(text))) {
             return;
         }
-        boolean inName = rates(UNIT_IN_NAME.matcher(text));
-        boolean after = rates(AFTER.matcher(text));
+        boolean inName = isRates(UNIT_IN_NAME.matcher(text));
+        boolean after = isRates(AFTER.matcher(text));
         if (!inName && !after) {
-            rates(BEFORE.matcher(text));
+            isRates(BEFORE.matcher(text));
         }
     }
 
@@ -177,7 +177,7 @@ final class SpeedLines {
         return NO_SPEED.matcher(text).find() || JITTER.matcher(text).find();
     }
 
-    private boolean rates(Matcher m) {
+    private boolean isRates(Matcher m) {
         boolean found = false;
         while (m.find()) {
             rate(m.group("down") != null ? Figure.DOWN_MBPS : Figure.UP_MBPS, m.group("n"), m.group("unit"));

@@ -101,14 +101,14 @@ final class SplitLines {
             boolean pair = i + 1 < lines.size()
                     && isWords(line.text())
                     && lines.get(i + 1).number() - line.number() <= FURTHEST
-                    && (belong(line.text(), lines.get(i + 1).text()) || isNetwork(lines, i));
+                    && (doBelong(line.text(), lines.get(i + 1).text()) || isNetwork(lines, i));
             out.add(pair ? pair(line, lines.get(i + 1)) : line);
             i += pair ? 1 : 0;
         }
         return out;
     }
 
-    private static boolean belong(String name, String value) {
+    private static boolean doBelong(String name, String value) {
         return NETWORK.matcher(name).matches()
                         && A_NAME_OF_A_NETWORK.matcher(value).matches()
                         && Names.network(value).isPresent()
@@ -125,11 +125,11 @@ final class SplitLines {
                 && A_NAME_OF_A_NETWORK.matcher(value).matches()
                 && Names.network(value).isPresent()
                 && !HEADING.matcher(value).matches()
-                && (WITH_TECHNOLOGY.matcher(value).matches() || byTurns(lines, at + 2));
+                && (WITH_TECHNOLOGY.matcher(value).matches() || areInTurns(lines, at + 2));
     }
 
     /** Whether a name without a value is there, and a value below it. */
-    private static boolean byTurns(List<Lines.Line> lines, int at) {
+    private static boolean areInTurns(List<Lines.Line> lines, int at) {
         if (at + 1 >= lines.size() || lines.get(at).text().matches(".*[0-9:=].*")) {
             return false;
         }
@@ -192,7 +192,7 @@ final class SplitLines {
 
     private static List<Lines.Line> paired(List<Part> run) {
         boolean valueFirst = !run.isEmpty() && run.get(0).kind == Kind.VALUE;
-        if (valueFirst && !(run.size() % 2 == 0 && alternates(run))) {
+        if (valueFirst && !(run.size() % 2 == 0 && doAlternate(run))) {
             // the first may be of something else, or each may be above its name
             return run.stream().map(Part::line).toList();
         }
@@ -217,7 +217,7 @@ final class SplitLines {
         return out;
     }
 
-    private static boolean alternates(List<Part> run) {
+    private static boolean doAlternate(List<Part> run) {
         for (int i = 1; i < run.size(); i++) {
             if (run.get(i).kind == run.get(i - 1).kind) {
                 return false;

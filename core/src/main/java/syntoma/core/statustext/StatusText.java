@@ -70,7 +70,7 @@ public record StatusText(
                 continue;
             }
             if (bars.isEmpty()
-                    && OF_BARS.in(line.lower())
+                    && OF_BARS.areIn(line.lower())
                     && BARS.matcher(line.text()).find()) {
                 bars = Optional.of(line.number());
             }

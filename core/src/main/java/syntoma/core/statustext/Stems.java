@@ -13,7 +13,7 @@ final class Stems {
     }
 
     /** Whether a line in lower case has one of them. */
-    boolean in(String lower) {
+    boolean areIn(String lower) {
         for (String stem : stems) {
             if (lower.contains(stem)) {
                 return true;

@@ -80,7 +80,7 @@ final class Unfolding {
         if (text.contains("...")) {
             text = LEADERS.matcher(text).replaceAll(text.indexOf(':') < 0 ? ": " : " ");
         }
-        if (text.indexOf(')') > 0 && OF_FIGURE.in(line.lower())) {
+        if (text.indexOf(')') > 0 && OF_FIGURE.areIn(line.lower())) {
             text = EACH_BEHIND.matcher(text).replaceAll(" ${name}: ${value} ${unit}");
         }
         if (hasNamesBehind(line.lower())) {
@@ -93,7 +93,7 @@ final class Unfolding {
                         + (behind.group("unit") == null ? "dB" : behind.group("unit"));
             }
         }
-        if (text.length() < LONGEST_NAMED && OF_ROLE.in(line.lower())) {
+        if (text.length() < LONGEST_NAMED && OF_ROLE.areIn(line.lower())) {
             Matcher named = ROLE_BEHIND.matcher(text);
             if (named.matches()) {
                 text = named.group("rat") + " " + named.group("name") + ": " + named.group("rest");
@@ -120,13 +120,13 @@ final class Unfolding {
     }
 
     private List<Lines.Line> unfolded(Lines.Line line) {
-        if (OF_WIFI.in(line.lower()) && WIFI.matcher(line.lower()).find()) {
+        if (OF_WIFI.areIn(line.lower()) && WIFI.matcher(line.lower()).find()) {
             return List.of();
         }
-        if (OF_HEAD.in(line.lower()) && head(Columns.split(line.text()))) {
+        if (OF_HEAD.areIn(line.lower()) && isHead(Columns.split(line.text()))) {
             return List.of();
         }
-        if (legs.length == 0 && OF_ROLE.in(line.lower()) || OF_CELLS.in(line.lower())) {
+        if (legs.length == 0 && OF_ROLE.areIn(line.lower()) || OF_CELLS.areIn(line.lower())) {
             String[] named = Columns.split(line.text());
             String[] found = legs(named);
             if (found.length > 0) {
@@ -170,7 +170,7 @@ final class Unfolding {
     }
 
     /** Whether it names the columns of now, least and most. */
-    private boolean head(String[] columns) {
+    private boolean isHead(String[] columns) {
         List<String> words = Arrays.stream(columns)
                 .map(c -> c.toLowerCase(Locale.ROOT).strip())
                 .toList();
@@ -188,7 +188,7 @@ final class Unfolding {
     }
 
     private static List<Lines.Line> besideRole(Lines.Line line) {
-        if (line.text().indexOf(')') > 0 && OF_ROLE.in(line.lower())) {
+        if (line.text().indexOf(')') > 0 && OF_ROLE.areIn(line.lower())) {
             Matcher both = BOTH.matcher(line.text());
             if (both.matches()) {
                 return List.of(

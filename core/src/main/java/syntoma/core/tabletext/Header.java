@@ -39,7 +39,7 @@ public record Header(int rows, List<String> headings) {
         if (countFilled(first.get(at)) < LEAST_CELLS || !isOfWords(first.get(at))) {
             return new Header(1, first.get(0));
         }
-        List<String> headings = at > 0 && countFilled(first.get(at - 1)) > 1 && repeats(first.get(at))
+        List<String> headings = at > 0 && countFilled(first.get(at - 1)) > 1 && isRepeated(first.get(at))
                 ? joinedFrom(first.get(at - 1), first.get(at))
                 : first.get(at);
         if (at + 1 < first.size()) {
@@ -115,7 +115,7 @@ public record Header(int rows, List<String> headings) {
         return List.copyOf(joined);
     }
 
-    private static boolean repeats(List<String> cells) {
+    private static boolean isRepeated(List<String> cells) {
         return lastRepeated(cells) >= 0;
     }
 

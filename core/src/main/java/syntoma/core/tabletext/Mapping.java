@@ -28,8 +28,8 @@ import syntoma.core.unit.Text;
  * @param zone of the times that name no offset
  * @param year of the dates that name none
  * @param clock of the rows that name only their day
- * @param decimalComma whether numbers have a decimal comma
- * @param above whether an empty cell of the day, the time, the campsite or the setup means what is above it
+ * @param hasDecimalComma whether numbers have a decimal comma
+ * @param takesFromAbove whether an empty cell of the day, the time, the campsite or the setup means what is above it
  * @param each what tells the measurements of a row apart, where it holds several
  * @param fixedValues figures that hold for every row, such as the setup of a log of one setup
  */
@@ -39,8 +39,8 @@ public record Mapping(
         ZoneId zone,
         Optional<Integer> year,
         Optional<LocalTime> clock,
-        boolean decimalComma,
-        boolean above,
+        boolean hasDecimalComma,
+        boolean takesFromAbove,
         Each each,
         Map<Figure, String> fixedValues) {
     /** The most measurements that a row may hold. */
@@ -102,7 +102,7 @@ public record Mapping(
      * @param over the row above, filled in the same way; empty for the first
      */
     public List<String> fill(List<String> cells, List<String> over) {
-        if (!above || over.size() != cells.size()) {
+        if (!takesFromAbove || over.size() != cells.size()) {
             return cells;
         }
         return IntStream.range(0, cells.size())
@@ -208,7 +208,7 @@ public record Mapping(
 
     private String text(String cell, Figure figure, Quantity unit) {
         if (figure.isNumber() || figure == Figure.LAT || figure == Figure.LON) {
-            return NumberText.read(cell, figure, unit, decimalComma).orElse(cell);
+            return NumberText.read(cell, figure, unit, hasDecimalComma).orElse(cell);
         }
         return cell;
     }

@@ -220,10 +220,10 @@ public record Proposal(
         return IntStream.range(0, columns.size())
                 .filter(i -> Mapping.isNamedOnce(columns.get(i)))
                 .filter(i -> !rows.isEmpty() && !rows.get(0).get(i).isBlank())
-                .anyMatch(i -> rows.stream().anyMatch(row -> row.get(i).isBlank() && measures(columns, row)));
+                .anyMatch(i -> rows.stream().anyMatch(row -> row.get(i).isBlank() && isMeasured(columns, row)));
     }
 
-    private static boolean measures(List<Column> columns, List<String> row) {
+    private static boolean isMeasured(List<Column> columns, List<String> row) {
         boolean summary = row.stream()
                 .filter(cell -> !cell.isBlank())
                 .findFirst()

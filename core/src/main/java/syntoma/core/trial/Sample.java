@@ -22,12 +22,12 @@ public record Sample(
         String trial,
         OptionalInt round,
         String band,
-        boolean ok,
+        boolean hasSucceeded,
         OptionalDouble value) {
 
     /** The same under another name of its trial. */
     public Sample ofTrial(String name) {
-        return new Sample(takenAt, stay, sim, setup, name, round, band, ok, value);
+        return new Sample(takenAt, stay, sim, setup, name, round, band, hasSucceeded, value);
     }
 
     /** The same attempt with how it was judged as its value; what failed was judged too. */
@@ -37,11 +37,11 @@ public record Sample(
 
     /** The same whatever SIM it was made on, where the carriers are what is compared. */
     public Sample ofAnySim() {
-        return new Sample(takenAt, stay, "", setup, trial, round, band, ok, value);
+        return new Sample(takenAt, stay, "", setup, trial, round, band, hasSucceeded, value);
     }
 
     /** Whether the sample came from an ok run and has the metric. */
     public boolean counts() {
-        return ok && value.isPresent();
+        return hasSucceeded && value.isPresent();
     }
 }

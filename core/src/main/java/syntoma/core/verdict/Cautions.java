@@ -28,9 +28,9 @@ public final class Cautions {
             cautions.add("The runs went to " + under.servers().size()
                     + " test servers; a different server can look like a difference between setups.");
         }
-        if (under.evening() != under.earlier()) {
+        if (under.isEvening() != under.isEarlier()) {
             cautions.add(
-                    under.evening()
+                    under.isEvening()
                             ? "All runs were after " + Circumstances.EVENING + ":00; mornings can differ."
                             : "All runs were before " + Circumstances.EVENING
                                     + ":00; one evening round would show whether it is true then too.");

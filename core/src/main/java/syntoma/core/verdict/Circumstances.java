@@ -12,10 +12,10 @@ import java.util.stream.Collectors;
  *
  * @param carriers all that were in use, in order
  * @param servers all test servers, in order
- * @param evening whether any was in the evening
- * @param earlier whether any was before
+ * @param isEvening whether any was in the evening
+ * @param isEarlier whether any was before
  */
-public record Circumstances(Set<String> carriers, Set<String> servers, boolean evening, boolean earlier) {
+public record Circumstances(Set<String> carriers, Set<String> servers, boolean isEvening, boolean isEarlier) {
     /** The hour, in the time of the place, from which networks are busier: chosen as when people are home. */
     static final int EVENING = 18;
 

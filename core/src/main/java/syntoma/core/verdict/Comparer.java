@@ -181,7 +181,7 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
                 if (!setup.equals(baseline)
                         && inDirection(baseline, setup).effect.hasEnoughRounds()) {
                     double mean = inDirection(baseline, setup).effect.mean().orElseThrow();
-                    better.put(setup, metric.comparing().higherIsBetter() ? mean : -mean);
+                    better.put(setup, metric.comparing().isHigherBetter() ? mean : -mean);
                 }
             }
             return setups.stream()
@@ -219,9 +219,9 @@ public record Comparer(Figure metric, List<Sample> samples, Optional<Plan> plan,
             OptionalDouble cappedMbps = cappedSetups.commonCap(contrast.baseline, contrast.candidate);
             Judge judge = new Judge(
                     metric.scale(),
-                    metric.comparing().higherIsBetter(),
+                    metric.comparing().isHigherBetter(),
                     cappedMbps.isPresent(),
-                    failures.againstCandidate(),
+                    failures.areOfCandidate(),
                     shown,
                     Holm.threshold(others, look));
             Verdict verdict = judge.of(effect);

@@ -16,7 +16,7 @@ import syntoma.core.reading.Figure;
  * @param low end of the interval, empty under three rounds
  * @param high end of the interval, empty under three rounds
  * @param level confidence of the interval, such as 0.95
- * @param pastPlan whether more rounds were made than planned
+ * @param isPastPlan whether more rounds were made than planned
  * @param plannedLook what the plan's last look came to, once there are rounds past the plan
  * @param moderatedVariance what past trials tell of the spread, where it counts here
  * @param outlook what to measure next; only with {@link Verdict#CANNOT_TELL}
@@ -34,7 +34,7 @@ public record Comparison(
         OptionalDouble low,
         OptionalDouble high,
         double level,
-        boolean pastPlan,
+        boolean isPastPlan,
         Optional<Comparison> plannedLook,
         Optional<ModeratedVariance> moderatedVariance,
         Verdict verdict,
@@ -51,7 +51,7 @@ public record Comparison(
             return estimate;
         }
         double difference = metric.scale().on(estimate.getAsDouble());
-        return OptionalDouble.of(metric.comparing().higherIsBetter() ? difference : -difference);
+        return OptionalDouble.of(metric.comparing().isHigherBetter() ? difference : -difference);
     }
 
     /** Rounds of a new trial that would likely settle it; only with {@link Verdict#CANNOT_TELL}, and at most 20. */
@@ -77,7 +77,7 @@ public record Comparison(
                 low,
                 high,
                 level,
-                pastPlan,
+                isPastPlan,
                 Optional.of(planned),
                 moderatedVariance,
                 stays ? planned.verdict : verdict,

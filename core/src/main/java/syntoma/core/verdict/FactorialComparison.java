@@ -120,7 +120,7 @@ public record FactorialComparison(
 
     private static LevelEffect levelEffect(Contrast c, Effect effect, Figure metric, double shown, double decisive) {
         Judge judge = new Judge(
-                metric.scale(), metric.comparing().higherIsBetter(), false, false, shown, Math.max(shown, decisive));
+                metric.scale(), metric.comparing().isHigherBetter(), false, false, shown, Math.max(shown, decisive));
         return new LevelEffect(
                 c.factor,
                 c.level,

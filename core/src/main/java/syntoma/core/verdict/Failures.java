@@ -68,8 +68,8 @@ public record Failures(
             boolean ran = false;
             for (Sample sample : samples) {
                 tried++;
-                failed += sample.ok() ? 0 : 1;
-                ran |= sample.ok();
+                failed += sample.hasSucceeded() ? 0 : 1;
+                ran |= sample.hasSucceeded();
             }
             return ran;
         }
@@ -80,27 +80,27 @@ public record Failures(
     }
 
     /** Whether one of the two fails more often than chance explains, at 5 %. */
-    private boolean unequal() {
+    private boolean areUnequal() {
         return mcnemarP < InterimLooks.SINGLE;
     }
 
     /** Whether the candidate fails more often than chance explains. */
-    boolean againstCandidate() {
-        return unequal() && candidateOnlyFailed > baselineOnlyFailed;
+    boolean areOfCandidate() {
+        return areUnequal() && candidateOnlyFailed > baselineOnlyFailed;
     }
 
     /** The one of the two that fails less, where the other fails more often than chance explains; else empty. */
     Optional<String> reliable(String baselineName, String candidateName) {
-        return unequal() ? Optional.of(againstCandidate() ? baselineName : candidateName) : Optional.empty();
+        return areUnequal() ? Optional.of(areOfCandidate() ? baselineName : candidateName) : Optional.empty();
     }
 
     /** What to say first where one of the two fails more often than chance explains, and what to do; else empty. */
     public Optional<String> sentence(String baselineName, String candidateName) {
-        if (!unequal()) {
+        if (!areUnequal()) {
             return Optional.empty();
         }
         return Optional.of(
-                againstCandidate()
+                areOfCandidate()
                         ? sentence(candidateName, candidateFailedRounds, baselineName, baselineFailedRounds)
                         : sentence(baselineName, baselineFailedRounds, candidateName, candidateFailedRounds));
     }

@@ -7,17 +7,17 @@ import syntoma.core.reading.Scale;
  * beyond no difference, or not yet to be told.
  *
  * @param scale of what is compared
- * @param higherIsBetter whether more of it is better
- * @param capped whether the runs of both are held by plan or network
- * @param unreliable whether the candidate fails more often than chance explains
+ * @param isHigherBetter whether more of it is better
+ * @param isCapped whether the runs of both are held by plan or network
+ * @param isUnreliable whether the candidate fails more often than chance explains
  * @param smallestShown the level of the interval
  * @param decisive the level at which the effect must be beyond no difference; not under the shown one
  */
 public record Judge(
         Scale scale,
-        boolean higherIsBetter,
-        boolean capped,
-        boolean unreliable,
+        boolean isHigherBetter,
+        boolean isCapped,
+        boolean isUnreliable,
         double smallestShown,
         double decisive) {
 
@@ -25,7 +25,7 @@ public record Judge(
         if (!effect.hasEnoughRounds()) {
             return Verdict.TOO_FEW;
         }
-        if (capped) {
+        if (isCapped) {
             return Verdict.CAPPED;
         }
         return of(effect.mean().orElseThrow(), effect.half(smallestShown), effect.half(decisive));
@@ -54,11 +54,11 @@ public record Judge(
         if (Math.abs(mean) <= decisiveHalf) {
             return Verdict.CANNOT_TELL;
         }
-        double better = higherIsBetter ? mean : -mean;
+        double better = isHigherBetter ? mean : -mean;
         if (better < 0) {
             return better < -margin ? Verdict.WORSE : Verdict.SLIGHTLY_WORSE;
         }
-        if (unreliable) {
+        if (isUnreliable) {
             return Verdict.LESS_RELIABLE;
         }
         return better > margin ? Verdict.BETTER : Verdict.SLIGHTLY_BETTER;

@@ -36,7 +36,7 @@ public record JudgingRules(boolean isPlanned, int pairs, int runsLeftOut, int ot
     }
 
     private String reason(Comparison c) {
-        if (c.pastPlan()) {
+        if (c.isPastPlan()) {
             return ": past the plan each look is judged more strictly";
         }
         return isPlanned ? ": each round of the plan may be looked at without cheating" : ": one look";

@@ -36,6 +36,6 @@ public record PlainAverages(
     private static OptionalDouble best(Figure metric, DoubleSummaryStatistics values) {
         return values.getCount() == 0
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(metric.comparing().higherIsBetter() ? values.getMax() : values.getMin());
+                : OptionalDouble.of(metric.comparing().isHigherBetter() ? values.getMax() : values.getMin());
     }
 }

@@ -15,7 +15,7 @@ public record RestsOn(Block.Key round, Verdict verdictWithout) {
     /** Empty where no single round changes the verdict, or where too few would be left to tell. */
     static Optional<RestsOn> among(Pairing pairing, LeaveOneOut others, Verdict with, Judge judge) {
         int n = pairing.rounds().size();
-        if (n <= InterimLooks.FEWEST || judge.capped()) {
+        if (n <= InterimLooks.FEWEST || judge.isCapped()) {
             return Optional.empty();
         }
         double degrees = others.without(0).degrees();

@@ -161,7 +161,7 @@ final class Sentences {
         String interval = "from "
                 + c.metric().scale().format(c.low().orElseThrow(), c.high().orElseThrow()) + " over "
                 + Amount.count(c.rounds().size(), "round") + ", " + sureness(c.level()) + " sure";
-        return " (" + sure() + interval + (c.pastPlan() ? "; past the plan, judged more strictly" : "") + ")";
+        return " (" + sure() + interval + (c.isPastPlan() ? "; past the plan, judged more strictly" : "") + ")";
     }
 
     private String sure() {

@@ -34,7 +34,7 @@ public final class Tonight {
 
     private static double onScale(Comparison c) {
         double estimate = c.estimate().orElse(Double.NEGATIVE_INFINITY);
-        return c.metric().comparing().higherIsBetter() ? estimate : -estimate;
+        return c.metric().comparing().isHigherBetter() ? estimate : -estimate;
     }
 
     /**

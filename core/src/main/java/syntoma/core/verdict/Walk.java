@@ -53,7 +53,7 @@ public record Walk(Figure metric, List<Mark> marks) {
      * @param pairs of marks on one band
      * @param low empty under three of them
      * @param level the interval's confidence
-     * @param drifted whether more of the doubt comes from the air's own change than from the marks' scatter
+     * @param hasDrifted whether more of the doubt comes from the air's own change than from the marks' scatter
      */
     public record Against(
             String best,
@@ -63,11 +63,11 @@ public record Walk(Figure metric, List<Mark> marks) {
             OptionalDouble low,
             OptionalDouble high,
             double level,
-            boolean drifted,
+            boolean hasDrifted,
             Verdict verdict) {}
 
     /** Two places with the marks that are compared with each other. */
-    private record Pair(String one, String other, Effect effect, boolean drifted) {}
+    private record Pair(String one, String other, Effect effect, boolean hasDrifted) {}
 
     public Walk {
         marks = List.copyOf(marks);
@@ -115,10 +115,10 @@ public record Walk(Figure metric, List<Mark> marks) {
                 enough ? OptionalDouble.of(effect.low(shown)) : OptionalDouble.empty(),
                 enough ? OptionalDouble.of(effect.high(shown)) : OptionalDouble.empty(),
                 1 - shown,
-                pair.drifted,
+                pair.hasDrifted,
                 new Judge(
                                 metric.scale(),
-                                metric.comparing().higherIsBetter(),
+                                metric.comparing().isHigherBetter(),
                                 false,
                                 false,
                                 shown,
@@ -224,7 +224,7 @@ public record Walk(Figure metric, List<Mark> marks) {
     }
 
     private static String advice(Against against) {
-        return against.drifted()
+        return against.hasDrifted()
                 ? "they were marked one after the other while the signal changed: next time go back and forth"
                 : "make more marks at each, or use the place that is less work";
     }

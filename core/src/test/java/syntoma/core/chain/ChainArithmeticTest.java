@@ -133,7 +133,7 @@ class ChainArithmeticTest {
     void the_best_cable_is_the_cheapest_within_a_decibel() {
         List<CableChoice> choices = CableChoice.over(5, 1800);
         CableChoice best =
-                choices.stream().filter(CableChoice::best).findFirst().orElseThrow();
+                choices.stream().filter(CableChoice::isBest).findFirst().orElseThrow();
         assertEquals("240-class", best.cableClass().name());
         assertEquals(OptionalDouble.empty(), choices.get(0).perDbSaved());
         CableChoice before = choices.get(choices.indexOf(best) - 1);

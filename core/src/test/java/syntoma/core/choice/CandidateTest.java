@@ -43,7 +43,7 @@ class CandidateTest {
 
     @Test
     void the_essentials_are_named_with_what_they_ask_for() {
-        Purchase router = Purchase.part("Curlew", 1, OptionalDouble.of(420));
+        Purchase router = Purchase.isPart("Curlew", 1, OptionalDouble.of(420));
         Map<String, Met> met = essentials(judged(SOUND, List.of(router), demand(8, Feature.FAILOVER)));
         assertEquals(Met.YES, met.get("a fit without a blocker"));
         assertEquals(Met.YES, met.get("a band of Tarnwave that works"));
@@ -73,8 +73,8 @@ class CandidateTest {
     @Test
     void a_part_without_a_price_leaves_the_price_open_and_the_budget_unknown() {
         List<Purchase> parts = List.of(
-                Purchase.part("Curlew", 1, OptionalDouble.empty()),
-                Purchase.part("Extension", 4, OptionalDouble.of(30)));
+                Purchase.isPart("Curlew", 1, OptionalDouble.empty()),
+                Purchase.isPart("Extension", 4, OptionalDouble.of(30)));
         Candidate open = judged(SOUND, parts, demand(8));
         assertEquals("at least 120", open.option().price().words(), "four leads, four cables");
         assertEquals(Met.UNKNOWN, essentials(open).get("a price within 400"));
@@ -88,7 +88,7 @@ class CandidateTest {
         Candidate candidate = judged(narrow, List.of(), demand(8));
         assertEquals("about 45", candidate.option().price().words());
         assertEquals("12 V stabiliser", candidate.toBuy().get(0).item());
-        assertFalse(candidate.toBuy().get(0).part());
+        assertFalse(candidate.toBuy().get(0).isPart());
     }
 
     @Test

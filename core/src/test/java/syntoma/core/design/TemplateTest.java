@@ -58,7 +58,7 @@ class TemplateTest {
                 propose(Template.HOURS, MAST, DOME).times());
         Template.Proposal roof = propose(Template.ROOF_TEST, MAST);
         assertEquals(List.of("Mast, own antennas", "Mast"), names(roof));
-        assertTrue(roof.baselineFirst(), "what is had is measured before anything is tried");
+        assertTrue(roof.isBaselineFirst(), "what is had is measured before anything is tried");
     }
 
     @Test

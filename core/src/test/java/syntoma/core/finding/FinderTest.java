@@ -318,8 +318,8 @@ class FinderTest {
         }
 
         @Override
-        public boolean ok(int i) {
-            return trip.ok(i);
+        public boolean hasSucceeded(int i) {
+            return trip.hasSucceeded(i);
         }
 
         @Override

@@ -98,7 +98,7 @@ final class ListedTrip implements Trip {
     }
 
     @Override
-    public boolean ok(int i) {
+    public boolean hasSucceeded(int i) {
         return rows.get(i).ok;
     }
 

@@ -211,7 +211,7 @@ class FitCheckTest {
                 chain(router(2), onRoof(with(wide("Alder", 2), "leads", List.of()))),
                 chain(with(with(router(2), "internal", Optional.empty()), "ownAntennas", Optional.empty())))) {
             assertEquals(OptionalInt.empty(), on(open, "B20").streams().mostStreams(), open.summary());
-            assertFalse(FitCheck.of(on(open, "B20")).blocked());
+            assertFalse(FitCheck.of(on(open, "B20")).isBlocked());
         }
     }
 }

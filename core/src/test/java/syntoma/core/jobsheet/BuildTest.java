@@ -67,7 +67,7 @@ class BuildTest {
                     ladder,
                     task.cautions().contains(Caution.LADDER),
                     task.name().toString());
-            assertTrue(!ladder || task.helper(), task.name().toString());
+            assertTrue(!ladder || task.needsHelper(), task.name().toString());
             assertTrue(
                     !List.of("pilot", "drill").contains(task.key())
                             || task.tools().contains(Sentence.of("eye protection")),

@@ -51,7 +51,7 @@ class FigureTest {
     void metrics_are_named_and_compared(String key, Figure figure, String scale, boolean higherIsBetter) {
         assertEquals(figure, Figure.metric(key));
         assertEquals(scale, figure.scale().key());
-        assertEquals(higherIsBetter, figure.comparing().higherIsBetter());
+        assertEquals(higherIsBetter, figure.comparing().isHigherBetter());
     }
 
     @Test

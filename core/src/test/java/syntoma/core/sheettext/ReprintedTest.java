@@ -53,7 +53,7 @@ class ReprintedTest {
                         "\n",
                         SheetText.read(sheet.kind(), text).stream()
                                 .filter(f -> !f.field().equals("name"))
-                                .map(f -> (f.sure() ? "" : "? ") + f.field() + " = " + f.value())
+                                .map(f -> (f.isSure() ? "" : "? ") + f.field() + " = " + f.value())
                                 .sorted()
                                 .toList())
                 .toUpperCase(Locale.ROOT);

@@ -50,7 +50,7 @@ class SheetTextTest {
     @MethodSource("sheets")
     void each_is_read_as_a_person_reads_it(Sheet sheet) {
         List<String> found = SheetText.read(sheet.kind(), sheet.text()).stream()
-                .map(f -> (f.sure() ? "" : "? ") + f.field() + " = " + f.value()
+                .map(f -> (f.isSure() ? "" : "? ") + f.field() + " = " + f.value()
                         + (f.otherValues().isEmpty() ? "" : " | " + f.otherValues()))
                 .toList();
         assertEquals(String.join("\n", sheet.expected()), String.join("\n", found));

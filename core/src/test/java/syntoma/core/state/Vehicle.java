@@ -71,8 +71,8 @@ final class Vehicle {
                 leads.put(antenna, plugged.at());
             });
         } else if (action instanceof Action.SwitchBooster to) {
-            assertNotEquals(to.on(), boostersOn.contains(to.booster()), to.booster());
-            if (to.on()) {
+            assertNotEquals(to.isOn(), boostersOn.contains(to.booster()), to.booster());
+            if (to.isOn()) {
                 boostersOn.add(to.booster());
             } else {
                 boostersOn.remove(to.booster());

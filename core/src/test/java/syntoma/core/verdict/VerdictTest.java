@@ -56,7 +56,7 @@ class VerdictTest {
                 s.trial(),
                 s.round(),
                 s.band(),
-                s.ok(),
+                s.hasSucceeded(),
                 OptionalDouble.of(s.value().getAsDouble() - 1));
     }
 
@@ -98,7 +98,7 @@ class VerdictTest {
         Comparison past = compare(Figure.UP_MBPS, OptionalInt.of(4), A, B);
         assertEquals(0.999, past.level(), 1e-12);
         assertTrue(past.low().orElseThrow() < within.low().orElseThrow());
-        assertTrue(past.pastPlan() && !within.pastPlan());
+        assertTrue(past.isPastPlan() && !within.isPastPlan());
         assertTrue(
                 past.sentence()
                         .endsWith("One round since then: ×1.90; that does not change it (past the plan, judged more"

@@ -67,7 +67,7 @@ class WalkTest {
         assertEquals(3, against.estimate().orElseThrow(), 1e-9);
         assertTrue(against.low().orElseThrow() < 0);
         assertEquals(Verdict.CANNOT_TELL, against.verdict());
-        assertTrue(against.drifted());
+        assertTrue(against.hasDrifted());
         assertTrue(new Walk(Figure.RSRP_DBM, marks).sentence(against).endsWith("next time go back and forth"));
     }
 

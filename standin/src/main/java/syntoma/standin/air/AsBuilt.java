@@ -10,7 +10,7 @@ import java.util.Set;
  * @param bands those of its device
  * @param aggregates how many carriers its device puts together
  * @param streams leads that are connected
- * @param booster whether it re-radiates what a donor antenna hears
+ * @param hasBooster whether it re-radiates what a donor antenna hears
  * @param sheetDb by band: level at the device against an antenna without gain on the roof, by the sheets; none for a band that a
  *     part of the chain does not pass
  * @param deviationDb by band: what the truth has over that; known to the world alone
@@ -23,7 +23,7 @@ public record AsBuilt(
         Set<String> bands,
         int aggregates,
         int streams,
-        boolean booster,
+        boolean hasBooster,
         Map<String, Double> sheetDb,
         Map<String, Double> deviationDb,
         double heightDb,
@@ -54,8 +54,8 @@ public record AsBuilt(
         String band = cell.channel().band();
         Site site = cell.site();
         double beam =
-                beamDeg.isEmpty() ? 0 : site.sight() ? -patternDb(offDeg) : -(1 - BEAM_IN_SCATTER) * directionalDb;
-        double height = heightDb * (site.sight() ? HEIGHT_IN_SIGHT : HEIGHT_AMONG_TREES);
+                beamDeg.isEmpty() ? 0 : site.hasSight() ? -patternDb(offDeg) : -(1 - BEAM_IN_SCATTER) * directionalDb;
+        double height = heightDb * (site.hasSight() ? HEIGHT_IN_SIGHT : HEIGHT_AMONG_TREES);
         return sheetDb.get(band) + deviationDb.get(band) + height + beam;
     }
 

@@ -8,7 +8,7 @@ import java.util.Set;
  *
  * @param headingDeg where a directional antenna points, from true north; empty for as well as it was aimed by hand
  * @param lockedBands the only ones that the device may use; none for all
- * @param lteOnly whether its mode keeps it from NR
+ * @param isLteOnly whether its mode keeps it from NR
  */
 public record Hands(
         String campsite,
@@ -16,7 +16,7 @@ public record Hands(
         String carrier,
         OptionalDouble headingDeg,
         Set<String> lockedBands,
-        boolean lteOnly) {
+        boolean isLteOnly) {
 
     public Hands {
         lockedBands = Set.copyOf(lockedBands);
@@ -33,23 +33,23 @@ public record Hands(
     }
 
     public Hands at(String place) {
-        return new Hands(place, setup, carrier, OptionalDouble.empty(), lockedBands, lteOnly);
+        return new Hands(place, setup, carrier, OptionalDouble.empty(), lockedBands, isLteOnly);
     }
 
     public Hands with(String another) {
-        return new Hands(campsite, another, carrier, OptionalDouble.empty(), lockedBands, lteOnly);
+        return new Hands(campsite, another, carrier, OptionalDouble.empty(), lockedBands, isLteOnly);
     }
 
     public Hands on(String network) {
-        return new Hands(campsite, setup, network, headingDeg, lockedBands, lteOnly);
+        return new Hands(campsite, setup, network, headingDeg, lockedBands, isLteOnly);
     }
 
     public Hands aimed(double deg) {
-        return new Hands(campsite, setup, carrier, OptionalDouble.of(deg), lockedBands, lteOnly);
+        return new Hands(campsite, setup, carrier, OptionalDouble.of(deg), lockedBands, isLteOnly);
     }
 
     public Hands locked(Set<String> bands) {
-        return new Hands(campsite, setup, carrier, headingDeg, bands, lteOnly);
+        return new Hands(campsite, setup, carrier, headingDeg, bands, isLteOnly);
     }
 
     public Hands mode(boolean onlyLte) {

@@ -39,9 +39,9 @@ public final class Listening {
             now.add(new CellLevel(level.cell, level.dbm + faded + noise, load, level.cell.outsideDbm() + faded));
         }
         List<HeardCell> heard = now.stream()
-                .filter(n -> !setup.booster() || n.outsideDbm > DONOR_DBM)
+                .filter(n -> !setup.hasBooster() || n.outsideDbm > DONOR_DBM)
                 .map(n -> heard(n, now, setup))
-                .filter(h -> !setup.booster() || h.sinrDb() > DONOR_SINR_DB)
+                .filter(h -> !setup.hasBooster() || h.sinrDb() > DONOR_SINR_DB)
                 .toList();
         return modem.pick(heard, setup, hands);
     }
@@ -54,7 +54,7 @@ public final class Listening {
             }
         }
         // a booster lifts the noise that its donor antenna hears with the rest
-        double lifted = setup.booster() ? HeardCell.milliwatts(HeardCell.NOISE_DBM + own.dbm - own.outsideDbm) : 0;
+        double lifted = setup.hasBooster() ? HeardCell.milliwatts(HeardCell.NOISE_DBM + own.dbm - own.outsideDbm) : 0;
         return HeardCell.of(own.cell, own.dbm, others + lifted, own.load);
     }
 }

@@ -11,7 +11,7 @@ import syntoma.core.unit.Table;
  * @param number part of the identity of its cells
  * @param bearingDeg from the campsite to it, from true north
  * @param terrainDb what hills and trees take over free space at 900 MHz
- * @param sight whether the signal arrives on one line; else scattered from all sides, so that aiming matters little
+ * @param hasSight whether the signal arrives on one line; else scattered from all sides, so that aiming matters little
  * @param evening how much of its cells others take between 18 and 23 h, 0 to 1
  * @param day the same by day
  * @param backhaulMbps what its line to the network carries
@@ -23,7 +23,7 @@ public record Site(
         double km,
         double bearingDeg,
         double terrainDb,
-        boolean sight,
+        boolean hasSight,
         double evening,
         double day,
         double backhaulMbps,

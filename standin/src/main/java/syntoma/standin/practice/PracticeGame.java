@@ -77,7 +77,7 @@ public final class PracticeGame {
             Run a = hands.run(1, rivals.get(0));
             hands.pass(-seconds(hands, at));
             Run b = hands.run(1, rivals.get(1));
-            if (a.ok() && b.ok()) {
+            if (a.hasSucceeded() && b.hasSucceeded()) {
                 sum += Math.log(rate(upload).applyAsDouble(b) / rate(upload).applyAsDouble(a));
                 counted++;
             }
@@ -109,7 +109,7 @@ public final class PracticeGame {
             List<Run> runs = new ArrayList<>();
             while (runs.size() < THREE) {
                 Run run = hands.run(1, rival);
-                if (run.ok()) {
+                if (run.hasSucceeded()) {
                     runs.add(run);
                 }
                 hands.pass(60);

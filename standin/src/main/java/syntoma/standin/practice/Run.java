@@ -17,7 +17,7 @@ import syntoma.standin.Air;
  */
 public record Run(int round, String rival, OffsetDateTime at, Optional<Air> air, double downMbps, double upMbps) {
 
-    public boolean ok() {
+    public boolean hasSucceeded() {
         return air.isPresent();
     }
 
@@ -31,7 +31,7 @@ public record Run(int round, String rival, OffsetDateTime at, Optional<Air> air,
                 "simulated",
                 OptionalInt.of(round),
                 air.map(a -> a.primary().cell().channel().band()).orElse(""),
-                ok(),
+                hasSucceeded(),
                 air.map(a -> OptionalDouble.of(value(a, figure))).orElse(OptionalDouble.empty()));
     }
 

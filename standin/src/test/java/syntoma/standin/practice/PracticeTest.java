@@ -154,7 +154,7 @@ class PracticeTest {
                     hands.pass(300);
                     return hands.run(1, Rival.asItIs("S", HANDS));
                 })
-                .filter(Run::ok)
+                .filter(Run::hasSucceeded)
                 .toList();
         return Question.Rates.of(
                 runs.stream()
