@@ -127,7 +127,7 @@ class OnBoard {
 
     private static Arrangement arrangement(String setup, String carrier, Optional<FitCase> chain) {
         return chain.map(fit -> Arrangement.of(setup, carrier, fit.chain()))
-                .orElseGet(() -> Arrangement.whyUnknown(setup, carrier));
+                .orElseGet(() -> Arrangement.ofUnknown(setup, carrier));
     }
 
     /** What the chain promises over an antenna without gain outside, over the bands that work. */

@@ -24,7 +24,7 @@ class Arrangements {
         Map<Long, SetupService.PlannedSetup> plans = setups.plans();
         SetupService.PlannedSetup planned = plans.get(setup.id());
         return planned == null || planned.plan().device() == null
-                ? Arrangement.whyUnknown(setup.name(), on)
+                ? Arrangement.ofUnknown(setup.name(), on)
                 : Arrangement.of(
                         setup.name(),
                         on,

@@ -113,7 +113,7 @@ class ResultViews {
                         c.setup, Objects.requireNonNullElse(c.carrier, ""), c.variation()))
                 .toList();
         List<Comparison> against = compared.firsts();
-        return Screening.after(tried, against)
+        return Screening.after(tried, against, compared.need())
                 .or(() -> BandStage.after(tried, against))
                 .map(ResultView.NextTrial::of)
                 .orElse(null);

@@ -15,7 +15,7 @@ import syntoma.core.state.Spot;
 public record Contender(String setup, Arrangement arrangement) {
     /** A setup of which nothing is known but its name. */
     public static Contender ofName(String setup, String carrier) {
-        return new Contender(setup, Arrangement.whyUnknown(setup, carrier));
+        return new Contender(setup, Arrangement.ofUnknown(setup, carrier));
     }
 
     /** A setup with its chain. */

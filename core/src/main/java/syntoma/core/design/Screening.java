@@ -12,6 +12,7 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
 import syntoma.core.design.FollowingTrial.TriedSetup;
 import syntoma.core.verdict.Comparison;
 import syntoma.core.verdict.InterimLooks;
+import syntoma.core.verdict.NeedComparison;
 
 /**
  * More setups than one trial can tell apart: a few rounds with all of them, after which the best go on to a trial of their own.
@@ -62,19 +63,21 @@ public final class Screening {
     }
 
     /**
-     * The trial of those that did best; empty where so few were tried that they were in a trial already.
+     * The trial of those that did best; empty where so few were tried that they were in a trial already. The whole need goes first
+     * (docs/methods.md#9-verdicts): a setup that met it clearly less often than another one goes on only where places are left.
      *
      * @param against the baseline, each contender on the figure that matters most
+     * @param need how often each met the whole need
      */
-    public static Optional<FollowingTrial> after(List<TriedSetup> tried, List<Comparison> against) {
+    public static Optional<FollowingTrial> after(
+            List<TriedSetup> tried, List<Comparison> against, NeedComparison need) {
         if (tried.size() <= Question.MOST_CONTENDERS) {
             return Optional.empty();
         }
-        List<Comparison> ranked = against.stream()
-                .filter(Screening::isSettled)
-                .sorted(Comparator.comparingDouble(
-                                (Comparison c) -> c.advantage().orElseThrow())
-                        .reversed())
+        List<Comparison> settled = against.stream().filter(Screening::isSettled).toList();
+        List<Comparison> ranked = settled.stream()
+                .sorted(Comparator.comparing((Comparison c) -> isBehind(c.candidate(), settled, need))
+                        .thenComparing(c -> -c.advantage().orElseThrow()))
                 .limit(KEPT)
                 .toList();
         if (ranked.isEmpty()) {
@@ -85,7 +88,7 @@ public final class Screening {
         choice(tried, baseline).ifPresent(choices::add);
         ranked.forEach(c -> choice(tried, c.candidate()).ifPresent(choices::add));
         String best = ranked.stream()
-                .map(c -> c.candidate() + " ("
+                .map(c -> c.candidate() + " (" + need.sharePhrase(c.candidate())
                         + c.metric().scale().format(c.estimate().orElseThrow()) + ")")
                 .collect(Collectors.joining(", "));
         return Optional.of(new FollowingTrial(
@@ -93,6 +96,14 @@ public final class Screening {
                         + ". A trial of these, with new rounds, decides which is best.",
                 "Plan the trial of the best",
                 choices));
+    }
+
+    /** Whether another one met the whole need clearly more often. */
+    private static boolean isBehind(String setup, List<Comparison> settled, NeedComparison need) {
+        return settled.stream()
+                .map(Comparison::candidate)
+                .filter(other -> !other.equals(setup))
+                .anyMatch(other -> need.clearlyMore(other, setup).equals(Optional.of(other)));
     }
 
     /** Whether it ran in half of the rounds at least, and in as many as a verdict takes. */

@@ -42,7 +42,7 @@ public record Arrangement(
     }
 
     /** Of a setup of which nothing is known but its name. */
-    public static Arrangement whyUnknown(String setup, String carrier) {
+    public static Arrangement ofUnknown(String setup, String carrier) {
         return new Arrangement(
                 Optional.of(setup),
                 Holder.UNKNOWN,
@@ -59,7 +59,7 @@ public record Arrangement(
     /** Of a setup with its chain. */
     public static Arrangement of(String setup, String carrier, Chain chain) {
         if (chain.device().isEmpty()) {
-            return whyUnknown(setup, carrier);
+            return ofUnknown(setup, carrier);
         }
         SortedMap<String, Spot> antennas = new TreeMap<>();
         chain.antennas().forEach(run -> antennas.put(run.antenna().name(), Spot.of(run.placement(), run.mastM())));

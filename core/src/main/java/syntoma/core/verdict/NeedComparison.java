@@ -62,7 +62,7 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
      * The one of two that met the need clearly more often: by McNemar's exact test over the rounds in which both were judged, or
      * because the 95 % intervals of their shares of runs do not overlap.
      */
-    Optional<String> clearlyMore(String one, String other) {
+    public Optional<String> clearlyMore(String one, String other) {
         if (!knows(one, other)) {
             return Optional.empty();
         }
@@ -130,6 +130,11 @@ public record NeedComparison(String name, Map<String, NeedRecord> records, List<
     /** How often each met it: “2 of 5 runs met Video calls, Roof dome 0 of 5”, the first of the two named before. */
     String shares(String first, String second) {
         return share(first) + " runs met " + name + ", " + second + " " + share(second);
+    }
+
+    /** How often one met it, before its figure: “2 of 5 runs met Video calls, ”; empty text where that is not known. */
+    public String sharePhrase(String setup) {
+        return of(setup).share().isUnknown() ? "" : share(setup) + " runs met " + name + ", ";
     }
 
     /** How often each met it, and what fails: “Mast panel 2 of 5, Roof dome 0 of 5; latency is what fails …”. */

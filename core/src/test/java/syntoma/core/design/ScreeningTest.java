@@ -5,7 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -13,10 +15,13 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import syntoma.core.design.FollowingTrial.TriedSetup;
+import syntoma.core.need.Met;
+import syntoma.core.need.NeedRecord;
 import syntoma.core.reading.Figure;
 import syntoma.core.trial.Sample;
 import syntoma.core.verdict.Comparer;
 import syntoma.core.verdict.Comparison;
+import syntoma.core.verdict.NeedComparison;
 
 class ScreeningTest {
     private final Random random = new Random(11);
@@ -88,7 +93,8 @@ class ScreeningTest {
     @Test
     void the_best_four_go_on_beside_the_baseline_and_one_that_fails_does_not() {
         double[] speeds = {1, 1.2, 3, 0.8, 2, 0.5, 2.5, 0.9, 9, 1.5};
-        FollowingTrial next = Screening.after(tried(10), against(speeds, 8)).orElseThrow();
+        FollowingTrial next = Screening.after(tried(10), against(speeds, 8), NeedComparison.NONE)
+                .orElseThrow();
         assertEquals(
                 List.of("S0", "S2", "S6", "S4", "S9"),
                 next.choices().stream().map(Template.Choice::setup).toList());
@@ -98,9 +104,26 @@ class ScreeningTest {
     }
 
     @Test
+    void one_that_met_the_need_clearly_less_often_goes_behind_the_others_however_fast() {
+        double[] speeds = {1, 1.2, 9, 0.8, 2, 0.5, 2.5, 0.9, 1.1, 1.5};
+        Map<String, NeedRecord> records = new HashMap<>();
+        for (int i = 0; i < 10; i++) {
+            records.put("S" + i, new NeedRecord(new Met(12, i == 2 ? 0 : 10), Optional.empty()));
+        }
+        NeedComparison need = new NeedComparison("Video calls", records, List.of());
+        FollowingTrial next =
+                Screening.after(tried(10), against(speeds, -1), need).orElseThrow();
+        assertEquals(
+                List.of("S0", "S6", "S4", "S9", "S1"),
+                next.choices().stream().map(Template.Choice::setup).toList());
+        assertTrue(next.says().contains("S6 (10 of 12 runs met Video calls, ×2.50), S4"), next.says());
+    }
+
+    @Test
     void of_eight_nothing_is_screened() {
         double[] speeds = {1, 1.2, 3, 0.8, 2, 0.5, 2.5, 0.9};
-        assertTrue(Screening.after(tried(8), against(speeds, -1)).isEmpty());
+        assertTrue(Screening.after(tried(8), against(speeds, -1), NeedComparison.NONE)
+                .isEmpty());
     }
 
     @Test

@@ -196,7 +196,7 @@ class ChangeOverTest {
 
     @Test
     void a_setup_of_which_nothing_is_known_says_so_and_takes_its_time() {
-        Arrangement unknown = Arrangement.whyUnknown("Old hotspot", "Tarnwave");
+        Arrangement unknown = Arrangement.ofUnknown("Old hotspot", "Tarnwave");
         List<Move> moves = RigState.with(DOME).movesTo(unknown);
         assertEquals(
                 "Set up Old hotspot: Gear does not say what it is made of.",
