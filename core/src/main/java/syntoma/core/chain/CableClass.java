@@ -11,8 +11,8 @@ import syntoma.core.unit.Text;
  * datasheet points. The classes are data, beside this class.
  *
  * <pre>{@code
- * CableClass.named("240-class").lossDb(1800, 100) // 35.6
- * CableClass.named("240-class").lossDb(900, 4.5)  // 1.12
+ * CableClass.of("240-class").lossDb(1800, 100) // 35.6
+ * CableClass.of("240-class").lossDb(900, 4.5)  // 1.12
  * }</pre>
  *
  * @param diameterMm outer diameter

@@ -8,7 +8,7 @@ import java.util.stream.IntStream;
  *
  * <pre>{@code
  * Question question = new Question(
- *         List.of(Contender.named("Dome", "Tarnwave"), Contender.named("Panel", "Tarnwave")),
+ *         List.of(Contender.ofName("Dome", "Tarnwave"), Contender.ofName("Panel", "Tarnwave")),
  *         1.4, Noise.USUAL, syntoma.core.run.RunKind.FULL, Collections.nCopies(2, Question.Rates.of(20, 5, true)),
  *         syntoma.core.state.Work.usual(), syntoma.core.state.RigState.UNKNOWN, Order.TURNING, 7,
  *         OptionalDouble.empty(), OptionalDouble.empty(), Question.Saving.TIME, 1);

@@ -13,8 +13,8 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
  * {@link Forecast}'s.
  *
  * <pre>{@code
- * RoundsNeeded.planned(Math.log(1.4), 0.35, 1) // 15
- * RoundsNeeded.planned(Math.log(2), 0.35, 1)   // 6
+ * RoundsNeeded.roundsToPlan(Math.log(1.4), 0.35, 1) // 15
+ * RoundsNeeded.roundsToPlan(Math.log(2), 0.35, 1)   // 6
  * }</pre>
  */
 public final class RoundsNeeded {

@@ -91,10 +91,10 @@ public final class Changed {
     }
 
     public static Antenna magnet(Antenna a) {
-        return with(a, "magnetic", true);
+        return with(a, "isMagnetic", true);
     }
 
     public static Antenna aimed(Antenna a, double degrees) {
-        return with(with(a, "directional", true), "beamDeg", OptionalDouble.of(degrees));
+        return with(with(a, "isDirectional", true), "beamDeg", OptionalDouble.of(degrees));
     }
 }

@@ -324,7 +324,7 @@ class PlantedMisfitsTest {
                         "one SIM works at a time"),
                 caution(
                         "mains only",
-                        chain(power(router(2), with(PowerInput.UNKNOWN, "mainsOnly", true))),
+                        chain(power(router(2), with(PowerInput.UNKNOWN, "isMainsOnly", true))),
                         "mains-only",
                         "runs on mains only"),
                 caution(

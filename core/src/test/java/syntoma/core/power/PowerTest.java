@@ -173,7 +173,7 @@ class PowerTest {
 
     @Test
     void what_runs_on_mains_only_has_no_wire_of_its_own() {
-        Chain chain = fed(with(drawing(24, 36), "mainsOnly", true));
+        Chain chain = fed(with(drawing(24, 36), "isMainsOnly", true));
         PowerBudget budget = PowerBudget.of(chain, 10).get(0);
         assertTrue(budget.whPerDay().isEmpty());
         assertEquals(240 / 0.7225, budget.takenWhPerDay().orElseThrow(), 1e-9);
