@@ -78,7 +78,13 @@ final class SourceSentences {
             "toString",
             "toList",
             "collect",
+            "sentence",
+            "text",
+            "describe",
             "of");
+
+    /** Methods that say what they are given: their argument says more than they do. */
+    private static final Set<String> PHRASING = Set.of("format", "round", "describe", "sentence", "text", "abs");
 
     private SourceSentences() {}
 
@@ -195,7 +201,10 @@ final class SourceSentences {
         if (method.startsWith("Quantity.")) {
             return "‹" + words(nameOf(call.getMethodSelect())) + "›";
         }
-        boolean isFormat = method.startsWith("Values.") || method.startsWith("Text.") || method.startsWith("Words.");
+        boolean isFormat = method.startsWith("Values.")
+                || method.startsWith("Text.")
+                || method.startsWith("Words.")
+                || PHRASING.contains(method.substring(method.lastIndexOf('.') + 1));
         return isFormat && !arguments.isEmpty()
                 ? "‹" + words(nameOf(arguments.get(0))) + "›"
                 : "‹" + words(nameOf(call)) + "›";
@@ -208,21 +217,7 @@ final class SourceSentences {
         }
         if (tree instanceof MemberSelectTree member) {
             String own = member.getIdentifier().toString();
-            return Set.of(
-                                    "name",
-                                    "label",
-                                    "says",
-                                    "orElse",
-                                    "orElseThrow",
-                                    "get",
-                                    "getAsDouble",
-                                    "getAsInt",
-                                    "map",
-                                    "word",
-                                    "words")
-                            .contains(own)
-                    ? nameOf(member.getExpression()) + (own.equals("name") || own.equals("label") ? "" : "")
-                    : own;
+            return UNNAMING.contains(own) ? nameOf(member.getExpression()) : own;
         }
         if (tree instanceof MethodInvocationTree call) {
             String name = nameOf(call.getMethodSelect());
