@@ -43,10 +43,10 @@ export const useTemplates = () =>
   useQuery({ queryKey: keys.templates, queryFn: () => unwrap(api.GET('/api/trials/templates')) });
 
 /** What may be changed about a setup while it is tried. */
-export const useChangeKinds = () =>
+export const usePlanChoices = () =>
   useQuery({
-    queryKey: keys.changeKinds,
-    queryFn: () => unwrap(api.GET('/api/trials/changes')),
+    queryKey: keys.planChoices,
+    queryFn: () => unwrap(api.GET('/api/trials/choices')),
     staleTime: Infinity,
   });
 

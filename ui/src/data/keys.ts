@@ -64,7 +64,7 @@ export const keys = {
   trialResults: ['trials', 'results'],
   design: (asked: Schemas['DesignRequest'] | null) => ['design', asked],
   templates: ['rig', 'templates'],
-  changeKinds: ['change-kinds'],
+  planChoices: ['plan-choices'],
   runSheets: ['trials', 'sheets'],
   runSheet: (campsite: string, trial: string) => ['trials', 'sheet', campsite, trial],
   trialRuns: (campsite: string, trial: string) => ['trials', 'runs', campsite, trial],

@@ -16,10 +16,7 @@ export function Strengths({ view }: { view: Schemas['FindingsView'] }) {
     others.flatMap((s) => s.byStrength.map((b) => intervalOf(view, b))),
   );
   return (
-    <Part
-      title={`By how strong it was with ${view.baseline}`}
-      small="by RSRP, the level of the cell’s own signal: from −95 dBm on good or strong, from −105 fair, below that weak or none"
-    >
+    <Part title={`By how strong it was with ${view.baseline}`} small={view.choices.strengthRule}>
       {others.length === 0 && (
         <p className="hollow">
           No block has the level of {view.baseline} and another setup. Read the level with each run.
@@ -51,7 +48,7 @@ export function Strengths({ view }: { view: Schemas['FindingsView'] }) {
                     {b.verdict === 'too-few' && 'about '}
                     <b>{asText(b.estimate, view.scale)}</b>, {count(b.blocks, 'block')} at{' '}
                     {count(b.stays, 'stay')}
-                    {b.verdict === 'too-few' && '; from four stays on it can be said'}
+                    {b.verdict === 'too-few' && `; from ${view.choices.fewestStays} stays on it can be said`}
                   </>
                 )}
               </div>

@@ -88,6 +88,8 @@ const FOUND: Schemas['FindingsView'] = {
     carriers: ['Tarnwave', 'Ostrel'],
     bands: ['B3'],
     when: ['night', 'day', 'evening'],
+    strengthRule: 'by RSRP: from −95 dBm on good or strong',
+    fewestStays: 4,
   },
 };
 
@@ -141,7 +143,7 @@ test('by strength what was not measured is hollow and few stays are said to be f
   serve(SERVED);
   show(<FindingsView />, '/findings?see=strength');
   expect(await screen.findByText('not measured beside it')).toBeDefined();
-  expect(screen.getByText(/from four stays on it can be said/)).toBeDefined();
+  expect(screen.getByText(/from 4 stays on it can be said/)).toBeDefined();
   expect(screen.getByText(/2 blocks without the level of Roof dome left out/)).toBeDefined();
 });
 

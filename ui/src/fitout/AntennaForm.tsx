@@ -115,10 +115,10 @@ export function AntennaForm(props: {
             {num('lengthM', 'Foot, length', 'm', undefined, true)}
             {num('widthM', 'Foot, width', 'm', undefined, true)}
             {num('heightM', 'Height', 'm', undefined, true)}
-            {num('clearanceM', 'Clearance to other gear', 'm', 0.5)}
+            {num('clearanceM', 'Clearance to other gear', 'm', fitout.usual.clearanceM)}
             {num('groundPlaneM', 'Ground plane, side', 'm', 0)}
             {num('plateM', 'Steel plate beneath, side', 'm', 0)}
-            {num('holeMm', 'Hole beneath', 'mm', 20)}
+            {num('holeMm', 'Hole beneath', 'mm', fitout.usual.holeMm)}
             {num('x', 'Position from the front', 'm')}
             {num('y', 'Position from the left', 'm')}
             <div className="beside-field">

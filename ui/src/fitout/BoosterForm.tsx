@@ -1,5 +1,5 @@
 import { Button, Checkbox } from 'antd';
-import type { Assessment, RoofPlan } from '../data/fitout';
+import type { Assessment, Fitout, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { length, useUnits } from '../format/units';
 import { Field } from '../parts/Field';
@@ -14,10 +14,11 @@ const FURTHEST_M = 10;
 /** A booster’s two antennas, what of its gain is stable, and how far it reaches inside. */
 export function BoosterForm(props: {
   plan: RoofPlan;
+  fitout: Fitout;
   assessment: Assessment | undefined;
   change: (next: RoofPlan, step: string) => void;
 }) {
-  const { plan, assessment, change } = props;
+  const { plan, fitout, assessment, change } = props;
   const { system } = useUnits();
   const first: Booster = {
     name: 'Booster',
@@ -154,7 +155,7 @@ export function BoosterForm(props: {
         {num('outputDbm', 'Rated output', 'dBm')}
         {num('donorRsrpDbm', 'RSRP at the antenna outside', 'dBm')}
         {num('donorSinrDb', 'SINR there', 'dB')}
-        {num('targetDbm', 'A phone should find', 'dBm', -100)}
+        {num('targetDbm', 'A phone should find', 'dBm', fitout.usual.targetDbm)}
         {num('outsideGainDbi', 'Outside: gain less cable', 'dBi')}
         {num('outsideUpM', 'Outside: above the roof', 'm')}
         {num('outsideX', 'Outside: from the front', 'm')}

@@ -198,8 +198,8 @@ function Drawn(props: { view: RoofPlanView; fitout: Fitout; choose: (id: number 
       <HoleForm plan={plan} assessment={assessment} change={change} />
       <RouterForm plan={plan} fitout={fitout} assessment={assessment} change={change} />
       <PowerForm plan={plan} fitout={fitout} assessment={assessment} change={change} />
-      <BoosterForm plan={plan} assessment={assessment} change={change} />
-      <WindForm plan={plan} assessment={assessment} change={change} />
+      <BoosterForm plan={plan} fitout={fitout} assessment={assessment} change={change} />
+      <WindForm plan={plan} fitout={fitout} assessment={assessment} change={change} />
     </Sheet>
   );
 }

@@ -58,15 +58,15 @@ export function RunForm(props: {
         <FieldFrame id="cable-class" label="Cable">
           <Select
             id="cable-class"
-            value={cable.cableClass ?? '195-class'}
+            value={cable.cableClass ?? fitout.usual.cableClass}
             options={fitout.cableClasses.map((value) => ({ value }))}
             onChange={(cableClass: string) => put({ cableClass }, 'class')}
           />
         </FieldFrame>
-        {num('leadM', 'Length of each lead', 3)}
-        {num('slackM', 'Slack', 0.3)}
-        {num('dripLoopM', 'Drip loop', 0.2)}
-        {num('dropM', 'Down to the router', 1)}
+        {num('leadM', 'Length of each lead', fitout.usual.leadM)}
+        {num('slackM', 'Slack', fitout.usual.slackM)}
+        {num('dripLoopM', 'Drip loop', fitout.usual.dripLoopM)}
+        {num('dropM', 'Down to the router', fitout.usual.dropM)}
         {num('deviceX', 'Router, from the front', undefined, true)}
         {num('deviceY', 'Router, from the left', undefined, true)}
         {cable.entryX !== null && (

@@ -105,7 +105,7 @@ export function Things(props: {
                 label="Height"
                 unit="m"
                 value={t.heightM}
-                usual={0.1}
+                usual={fitout.usual.thingHeightM}
                 onChange={(heightM) => put(i, { heightM }, 'height')}
               />
               <Num

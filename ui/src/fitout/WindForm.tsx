@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import type { Assessment, RoofPlan } from '../data/fitout';
+import type { Assessment, Fitout, RoofPlan } from '../data/fitout';
 import { fixed } from '../format/numbers';
 import { useUnits, windSpeed } from '../format/units';
 import { Part } from '../parts/Sheet';
@@ -20,10 +20,11 @@ const FIRST: Mast = {
 /** What the wind does at the clamp of a mast. */
 export function WindForm(props: {
   plan: RoofPlan;
+  fitout: Fitout;
   assessment: Assessment | undefined;
   change: (next: RoofPlan, step: string) => void;
 }) {
-  const { plan, assessment, change } = props;
+  const { plan, fitout, assessment, change } = props;
   const { system } = useUnits();
   const mast = plan.mast;
   const wind = assessment?.wind;
@@ -79,7 +80,7 @@ export function WindForm(props: {
       <div className="form-grid">
         {num('areaM2', 'Area of the antenna', 'm²')}
         {num('leverM', 'Clamp to its middle', 'm')}
-        {num('clampNm', 'The clamp holds', 'N·m', 50)}
+        {num('clampNm', 'The clamp holds', 'N·m', fitout.usual.clampNm)}
         {num('raisedM', 'Raised: its top above the ground', 'm', null)}
         {num('laidM', 'Lowered: its height above the roof', 'm', null)}
         {num('weightKg', 'Weight, antenna included', 'kg', null)}

@@ -89,7 +89,7 @@ describe('a number of a plan', () => {
 
 describe('a mast', () => {
   const form = (plan: RoofPlan, change: (next: RoofPlan, step: string) => void) => (
-    <WindForm plan={plan} assessment={assessment} change={change} />
+    <WindForm plan={plan} fitout={FITOUT} assessment={assessment} change={change} />
   );
 
   it('says above which wind it comes down, and where its clamp gives way', async () => {
@@ -110,7 +110,7 @@ describe('a mast', () => {
 
 describe('a booster', () => {
   const form = (plan: RoofPlan, change: (next: RoofPlan, step: string) => void) => (
-    <BoosterForm plan={plan} assessment={assessment} change={change} />
+    <BoosterForm plan={plan} fitout={FITOUT} assessment={assessment} change={change} />
   );
 
   it('says what to do first, and takes what the booster itself reports, band by band', async () => {

@@ -222,6 +222,7 @@ export const FITOUT = {
       leadM: 2,
       cableClass: '195-class',
       cableMm: 5,
+      holeMm: null,
       setups: ['Roof dome'],
     },
   ],
@@ -231,6 +232,18 @@ export const FITOUT = {
     { key: 'any', label: '' },
     { key: 'dry', label: 'dry weather and daylight' },
   ],
+  usual: {
+    cableClass: '195-class',
+    leadM: 3,
+    slackM: 0.3,
+    dripLoopM: 0.2,
+    dropM: 1,
+    holeMm: 20,
+    clearanceM: 0.5,
+    thingHeightM: 0.1,
+    clampNm: 50,
+    targetDbm: -100,
+  },
 };
 
 export const TASK = {

@@ -10,7 +10,7 @@ import { useAim } from '../data/aim';
 import type { Schemas } from '../data/client';
 import { pennant } from '../draw/pennants';
 import { SetupLabel } from '../draw/Pennant';
-import { count, fixed, short } from '../format/numbers';
+import { count, fixed, plain, short } from '../format/numbers';
 import { span } from '../format/time';
 import { useUnits } from '../format/units';
 import { coastline } from './coastline';
@@ -65,7 +65,8 @@ export function StayMap({ view }: { view: Schemas['LogbookView'] }) {
         <>
           {count(stays.length, 'stay')}
           {missing > 0 && `, ${missing} without coordinates`}
-          {by === 'level' && ' · double edge: weak or none, below −105 dBm; plain edge: fair or better'}
+          {by === 'level' &&
+            ` · double edge: weak or none, below ${plain(view.choices.weakBelowDbm)} dBm; plain edge: fair or better`}
           {masts.length > 0 && ' · upright triangle: a tower, hollow where it is estimated'}
         </>
       }

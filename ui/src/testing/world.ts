@@ -189,5 +189,6 @@ export const LOGBOOK: Schemas['LogbookView'] = {
     bands: [],
     when: ['night', 'day', 'evening'],
     strengths: ['strong', 'good', 'fair', 'weak', 'none'],
+    weakBelowDbm: -105,
   },
 };

@@ -1,6 +1,6 @@
 import { Button, Input, Select } from 'antd';
 import type { Schemas } from '../data/client';
-import { useChangeKinds } from '../data/design';
+import { usePlanChoices } from '../data/design';
 import { SetupLabel } from '../draw/Pennant';
 import { Part } from '../parts/Sheet';
 import { asItIs, type Contender } from './planAddress';
@@ -16,7 +16,7 @@ export function Contenders(props: {
   change: (contenders: Contender[]) => void;
 }) {
   const { contenders, setups, carriers, change } = props;
-  const kinds = useChangeKinds().data ?? [];
+  const kinds = usePlanChoices().data?.changes ?? [];
   const offered = setups.filter((s) => !s.retired || contenders.some((c) => c.setup === s.name));
   const set = (at: number, part: Partial<Contender>) =>
     change(contenders.map((c, i) => (i === at ? { ...c, ...part } : c)));

@@ -1,23 +1,11 @@
 import { Segmented } from 'antd';
+import { useState } from 'react';
+import { usePlanChoices } from '../data/design';
 import { useRunKinds } from '../data/measure';
+import { plain } from '../format/numbers';
 import { Field, FieldFrame } from '../parts/Field';
 import { Part } from '../parts/Sheet';
 import type { PlanInput } from './planAddress';
-
-const SAVING = [
-  { value: 'time', label: 'time' },
-  { value: 'data', label: 'data' },
-];
-
-const ORDER = [
-  { value: 'turning', label: 'there and back' },
-  { value: 'drawn', label: 'drawn each round' },
-];
-
-const ORDER_SAYS: Record<string, string> = {
-  turning: 'A B, then B A: slow changes affect both the same, and you change half as often.',
-  drawn: 'A new order each round: more changes, and no pattern can line up with it.',
-};
 
 /** What the trial is to show, and with what. */
 export function PlanAsked(props: {
@@ -27,6 +15,12 @@ export function PlanAsked(props: {
 }) {
   const { asked, problem, change } = props;
   const kinds = useRunKinds().data ?? [];
+  const choices = usePlanChoices().data;
+  const usual = choices?.usual;
+  // an emptied field stays empty while somebody types into it
+  const [emptied, setEmptied] = useState(false);
+  const kind = asked.kind || usual?.kind;
+  const order = asked.order || usual?.order;
   return (
     <Part title="Difference that matters">
       <div className="plan-asked">
@@ -35,10 +29,13 @@ export function PlanAsked(props: {
           label="A difference of"
           unit="times"
           numeric
-          value={asked.difference}
-          onChange={(difference) => change({ difference })}
+          value={asked.difference || (usual && !emptied ? plain(usual.difference) : '')}
+          onChange={(difference) => {
+            setEmptied(difference === '');
+            change({ difference });
+          }}
           problem={problem('difference')}
-          hint="1.5: you care if one is at least 50 % faster. Smaller differences need more rounds."
+          hint={usual?.differenceSays}
         />
         <Field
           name="minutes"
@@ -64,14 +61,14 @@ export function PlanAsked(props: {
           id="field-plan-kind"
           label="Runs"
           className="whole"
-          hint={kinds.find((k) => k.kind === asked.kind)?.says}
+          hint={kinds.find((k) => k.kind === kind)?.says}
         >
           <Segmented
             id="field-plan-kind"
             block
             options={kinds.map((k) => ({ value: k.kind, label: k.kind }))}
-            value={asked.kind}
-            onChange={(kind) => change({ kind })}
+            value={kind}
+            onChange={(chosen) => change({ kind: chosen })}
           />
         </FieldFrame>
         <Field
@@ -88,18 +85,23 @@ export function PlanAsked(props: {
           <Segmented
             id="field-saving"
             block
-            options={SAVING}
-            value={asked.saving}
+            options={choices?.savings ?? []}
+            value={asked.saving || usual?.saving}
             onChange={(saving) => change({ saving })}
           />
         </FieldFrame>
-        <FieldFrame id="field-order" label="Order" className="wide" hint={ORDER_SAYS[asked.order]}>
+        <FieldFrame
+          id="field-order"
+          label="Order"
+          className="wide"
+          hint={choices?.orders.find((o) => o.order === order)?.says}
+        >
           <Segmented
             id="field-order"
             block
-            options={ORDER}
-            value={asked.order}
-            onChange={(order) => change({ order })}
+            options={(choices?.orders ?? []).map((o) => ({ value: o.order, label: o.label }))}
+            value={order}
+            onChange={(chosen) => change({ order: chosen })}
           />
         </FieldFrame>
       </div>

@@ -12,10 +12,24 @@ const SERVED = {
   ...NAMES,
   'GET /api/measure/kinds': [{ kind: 'light', says: 'Ends early.' }],
   'POST /api/trials/design': DESIGN,
-  'GET /api/trials/changes': [
-    { kind: 'bands', label: 'locked bands', allowed: 'bands such as B3' },
-    { kind: 'place', label: 'place', allowed: 'a place such as on the table' },
-  ],
+  'GET /api/trials/choices': {
+    changes: [
+      { kind: 'bands', label: 'locked bands', allowed: 'bands such as B3' },
+      { kind: 'place', label: 'place', allowed: 'a place such as on the table' },
+    ],
+    orders: [
+      { order: 'turning', label: 'there and back', says: 'A B, then B A.' },
+      { order: 'drawn', label: 'drawn each round', says: 'A new order each round.' },
+    ],
+    savings: ['time', 'data'],
+    usual: {
+      difference: 1.4,
+      differenceSays: '1.4: you care if one is at least 40 % faster.',
+      kind: 'light',
+      order: 'turning',
+      saving: 'time',
+    },
+  },
   'GET /api/trials/templates': [
     {
       key: 'bands',
@@ -112,6 +126,27 @@ test('a wrong number is said at its field', async () => {
   await user.type(screen.getByLabelText('Time available'), '0');
   await screen.findByText('minutes is 0 min');
   expect(screen.getByText('This cannot be planned as it is.')).toBeTruthy();
+});
+
+test('what is usual comes from the server, is shown, and is not sent as if it had been chosen', async () => {
+  const user = userEvent.setup();
+  serve(SERVED);
+  show(<TrialsView />, '/trials?plan');
+  await screen.findByText('1.4: you care if one is at least 40 % faster.');
+  const difference = screen.getByLabelText<HTMLInputElement>('A difference of');
+  expect(difference.value).toBe('1.4');
+  expect(screen.getByText('A B, then B A.')).toBeTruthy();
+  await waitFor(() =>
+    expect(bodies('POST /api/trials/design').at(-1)).toMatchObject({
+      difference: null,
+      order: null,
+      kind: null,
+    }),
+  );
+  await user.clear(difference);
+  expect(difference.value).toBe('');
+  await user.type(difference, '2');
+  await waitFor(() => expect(bodies('POST /api/trials/design').at(-1)).toMatchObject({ difference: 2 }));
 });
 
 test('what is asked stands in the address, and comes back out of it', () => {

@@ -11,7 +11,7 @@ export interface Contender {
   value: string;
 }
 
-/** What is asked of a trial, as it is typed; it stands in the address. */
+/** What is asked of a trial, as it is typed; it stands in the address. What is empty is as usual, which the server knows. */
 export interface PlanInput {
   contenders: Contender[];
   difference: string;
@@ -26,17 +26,6 @@ export interface PlanInput {
   /** The task of a build that it is filed with: the plan, a dot, its key. */
   file: string;
 }
-
-const USUAL = {
-  difference: '1.5',
-  kind: 'light',
-  minutes: '',
-  gb: '',
-  saving: 'time',
-  order: 'turning',
-  spread: '',
-  file: '',
-};
 
 const FIELDS = ['difference', 'kind', 'minutes', 'gb', 'saving', 'order', 'seed', 'spread', 'file'] as const;
 
@@ -74,11 +63,7 @@ export function askedIn(query: URLSearchParams): PlanInput {
     query.getAll('change'),
   ];
   return {
-    ...USUAL,
-    ...(Object.fromEntries(FIELDS.map((f) => [f, query.get(f) ?? (f === 'seed' ? '' : USUAL[f])])) as Omit<
-      PlanInput,
-      'contenders'
-    >),
+    ...(Object.fromEntries(FIELDS.map((f) => [f, query.get(f) ?? ''])) as Omit<PlanInput, 'contenders'>),
     contenders: setups.map((setup, i) => ({ setup, carrier: carriers[i] ?? '', ...changeIn(changes[i]) })),
   };
 }
@@ -95,7 +80,7 @@ export function addressOf(asked: PlanInput): URLSearchParams {
     }
   }
   for (const field of FIELDS) {
-    if (asked[field] !== '' && (field === 'seed' || asked[field] !== USUAL[field])) {
+    if (asked[field] !== '') {
       query.set(field, asked[field]);
     }
   }
@@ -123,11 +108,11 @@ export function requestOf(asked: PlanInput): DesignRequest | null {
       change: c.kind === '' ? null : { kind: c.kind, value: c.value.trim() },
     })),
     difference: difference ?? null,
-    kind: asked.kind,
+    kind: asked.kind || null,
     minutes: minutes ?? null,
     gb: gb ?? null,
-    saving: asked.saving,
-    order: asked.order,
+    saving: asked.saving || null,
+    order: asked.order || null,
     seed: typedOrNone(asked.seed),
     spread: asked.spread.split(/[ ,;]+/).filter((time) => time !== ''),
   };

@@ -55,13 +55,7 @@ function Found({ found }: { found: Diagnosis }) {
           ))}
         </Part>
       )}
-      {found.claims.length === 0 && found.about !== '' && (
-        <p className="hollow">
-          Looked for: no service, a weak place, walls, interference, a busy cell, a cap, a weak upload,
-          another band, lost streams, a fault in the chain, the booster, latency under load, data used up,
-          your own Wi-Fi. Each needs its own evidence; a run and a reading give most of it.
-        </p>
-      )}
+      {found.lookedFor !== null && <p className="hollow">{found.lookedFor}</p>}
       {found.day && <CellDay day={found.day} />}
     </>
   );

@@ -33,6 +33,7 @@ const FOUND: Schemas['DiagnosisView'] = {
       next: 'Pause uploads during calls.',
     },
   ],
+  lookedFor: null,
   telling: { how: 'morning', says: 'Run once before seven.' },
   day: { of: 'cell 77 of Tarnwave', runs: 3, hours, upload: '11 GB tonight: begin at 01:00.' },
 };
@@ -60,6 +61,7 @@ test('nothing points to a cause is an answer', async () => {
       ...FOUND,
       headline: 'Nothing looks wrong: this is what this cell gives at this hour.',
       claims: [],
+      lookedFor: 'Looked for: no service, a weak place.',
       telling: null,
       day: null,
     },

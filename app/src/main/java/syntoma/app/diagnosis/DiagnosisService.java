@@ -123,6 +123,7 @@ class DiagnosisService {
                     "",
                     List.of(),
                     null,
+                    null,
                     null);
         }
         Visit visit = visits.of(of);
@@ -162,6 +163,7 @@ class DiagnosisService {
                         : found.claims().get(0).says(),
                 asked.setup.name() + " on " + asked.carrier + " at " + asked.place,
                 found.claims().stream().map(DiagnosisService::view).toList(),
+                found.claims().isEmpty() ? Diagnosis.lookedFor() : null,
                 found.telling()
                         .map(t -> new DiagnosisView.TellingView(t.how().label(), t.says()))
                         .orElse(null),

@@ -12,10 +12,16 @@ import syntoma.core.diagnosis.CellDay;
  * @param about what was looked at: setup, carrier and campsite
  * @param claims in the order in which to look
  * @param telling the measurement that would tell two of them apart; null where none would
+ * @param lookedFor what was looked for, where nothing was found; null where something was, or where nothing could be looked for
  * @param day of the cell in use, or of the carrier at the campsite; null where nothing was run
  */
 record DiagnosisView(
-        String headline, String about, List<ClaimView> claims, @Nullable TellingView telling, @Nullable DayView day) {
+        String headline,
+        String about,
+        List<ClaimView> claims,
+        @Nullable String lookedFor,
+        @Nullable TellingView telling,
+        @Nullable DayView day) {
 
     /** @param sure surely, likely or perhaps */
     record ClaimView(String cause, String sure, String says, List<String> evidence, String next) {}

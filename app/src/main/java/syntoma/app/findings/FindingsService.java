@@ -25,6 +25,7 @@ import syntoma.core.finding.Criterion;
 import syntoma.core.finding.Drift;
 import syntoma.core.finding.Finder;
 import syntoma.core.finding.Finding;
+import syntoma.core.finding.Strength;
 import syntoma.core.need.Need;
 import syntoma.core.need.Threshold;
 import syntoma.core.reading.Figure;
@@ -174,7 +175,9 @@ class FindingsService {
                 log.bands().stream().sorted().toList(),
                 Arrays.stream(DayPart.values())
                         .map(p -> p.name().toLowerCase(Locale.ROOT))
-                        .toList());
+                        .toList(),
+                Strength.rule(),
+                Finder.FEWEST_STAYS);
     }
 
     /** The stays behind what is said of one unit, the latest first. */

@@ -139,7 +139,12 @@ record FindingsView(
     /** A metric that can be asked for. */
     record MetricView(String metric, String words) {}
 
-    /** What this log can be asked: metrics that were measured, and what the filters can narrow it to. */
+    /**
+     * What this log can be asked: metrics that were measured, and what the filters can narrow it to.
+     *
+     * @param strengthRule how the classes of strength are told apart, for people
+     * @param fewestStays from so many stays on something is claimed
+     */
     record ChoicesView(
             List<MetricView> metrics,
             List<String> baselines,
@@ -147,7 +152,9 @@ record FindingsView(
             List<String> setups,
             List<String> carriers,
             List<String> bands,
-            List<String> when) {}
+            List<String> when,
+            String strengthRule,
+            int fewestStays) {}
 
     /** A stay behind a claim: what the unit had more than the others there. */
     record BehindView(

@@ -328,6 +328,7 @@ class LogbookService {
                 Arrays.stream(DayPart.values())
                         .map(p -> p.name().toLowerCase(Locale.ROOT))
                         .toList(),
-                Arrays.stream(Grade.values()).map(Grade::word).toList());
+                Arrays.stream(Grade.values()).map(Grade::word).toList(),
+                RadioMetric.RSRP.floor(Grade.FAIR));
     }
 }

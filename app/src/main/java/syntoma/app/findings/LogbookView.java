@@ -63,11 +63,16 @@ record LogbookView(
     /** A setup that was used, and how often. */
     record UsedSetup(String name, int pennant, int measurements) {}
 
-    /** What can be asked for. */
+    /**
+     * What can be asked for.
+     *
+     * @param weakBelowDbm below this RSRP a place is weak
+     */
     record LogbookChoices(
             List<String> setups,
             List<String> carriers,
             List<String> bands,
             List<String> when,
-            List<String> strengths) {}
+            List<String> strengths,
+            double weakBelowDbm) {}
 }

@@ -16,7 +16,6 @@ import syntoma.app.platform.InvalidInputException;
 import syntoma.app.platform.Optionals;
 import syntoma.core.band.Band;
 import syntoma.core.band.Bands;
-import syntoma.core.booster.BoosterPlacing;
 import syntoma.core.chain.CableClass;
 import syntoma.core.chain.Vehicle;
 import syntoma.core.jobsheet.Hole;
@@ -28,6 +27,7 @@ import syntoma.core.roof.Mast;
 import syntoma.core.roof.Passage;
 import syntoma.core.roof.Rect;
 import syntoma.core.roof.Roof;
+import syntoma.core.roof.RoofDefaults;
 import syntoma.core.roof.Search;
 import syntoma.core.roof.Shape;
 import syntoma.core.roof.Spot;
@@ -49,16 +49,11 @@ record ParsedRoofPlan(
         Optional<Passage> passage,
         Optional<Mast> mast,
         Optional<BoosterPlan> booster) {
-    private static final String USUAL_CABLE = "195-class";
+    private static final RoofDefaults USUAL = RoofDefaults.USUAL;
 
     /** A middle band, where the sheet of a lead says nothing else. */
     private static final double AT_MHZ = 1_800;
 
-    private static final double USUAL_LEAD_M = 3;
-    private static final double USUAL_SLACK_M = 0.3;
-    private static final double USUAL_DRIP_LOOP_M = 0.2;
-    private static final double USUAL_DROP_M = 1;
-    private static final double USUAL_HOLE_MM = 20;
     private static final int MOST_REPORTED = 60;
 
     /**
@@ -150,7 +145,7 @@ record ParsedRoofPlan(
                 Thing.Kind.fromLabel(String.valueOf(t.kind())),
                 String.valueOf(t.name()),
                 new Rect(t.x(), t.y(), t.lengthM(), t.widthM()),
-                or(t.heightM(), 0.1),
+                or(t.heightM(), USUAL.thingHeightM()),
                 or(t.clearM(), 0),
                 or(t.freeMm(), 0));
     }
@@ -161,11 +156,11 @@ record ParsedRoofPlan(
                 a.lengthM(),
                 a.widthM(),
                 a.heightM(),
-                or(a.clearanceM(), Foot.USUAL_CLEARANCE_M),
+                or(a.clearanceM(), USUAL.clearanceM()),
                 or(a.groundPlaneM(), 0),
                 or(a.plateM(), 0),
                 a.fixing() == null ? Foot.Fixing.DRILLED : Foot.Fixing.fromLabel(a.fixing()),
-                or(a.holeMm(), USUAL_HOLE_MM));
+                or(a.holeMm(), USUAL.holeMm()));
         Values.within("antenna length", a.lengthM(), 0.01, roof.lengthM(), "m, the length of the roof");
         Values.within("antenna width", a.widthM(), 0.01, roof.widthM(), "m, the width of the roof");
         return foot;
@@ -176,7 +171,7 @@ record ParsedRoofPlan(
                 new Spot(
                         Values.within("deviceX", c.deviceX(), -20, 20, "m"),
                         Values.within("deviceY", c.deviceY(), -20, 20, "m")),
-                or(c.dropM(), USUAL_DROP_M),
+                or(c.dropM(), USUAL.dropM()),
                 c.entryX() == null || c.entryY() == null
                         ? Optional.empty()
                         : Optional.of(new Spot(
@@ -187,9 +182,9 @@ record ParsedRoofPlan(
                                 Values.within("bend", bend.x(), -20, 20, "m"),
                                 Values.within("bend", bend.y(), -20, 20, "m")))
                         .toList(),
-                or(c.leadM(), USUAL_LEAD_M),
-                or(c.slackM(), USUAL_SLACK_M),
-                or(c.dripLoopM(), USUAL_DRIP_LOOP_M),
+                or(c.leadM(), USUAL.leadM()),
+                or(c.slackM(), USUAL.slackM()),
+                or(c.dripLoopM(), USUAL.dripLoopM()),
                 InvalidInputException.naming("cable.cableClass", () -> CableClass.of(or(c.cableClass()))),
                 AT_MHZ);
     }
@@ -215,16 +210,16 @@ record ParsedRoofPlan(
                 new BoosterPlan.BoosterRating(String.valueOf(b.name()), b.gainDb(), Optionals.optional(b.outputDbm())),
                 b.donorRsrpDbm(),
                 Optionals.optional(b.donorSinrDb()),
-                or(b.targetDbm(), BoosterPlacing.USUAL_TARGET_DBM));
+                or(b.targetDbm(), USUAL.targetDbm()));
     }
 
     /** The class of the leads. */
     static String cableClass(RoofPlan plan) {
-        return plan.cable() == null ? USUAL_CABLE : or(plan.cable().cableClass());
+        return plan.cable() == null ? USUAL.cableClass() : or(plan.cable().cableClass());
     }
 
     private static String or(@Nullable String cableClass) {
-        return cableClass == null ? USUAL_CABLE : cableClass;
+        return cableClass == null ? USUAL.cableClass() : cableClass;
     }
 
     /** The hole beneath the antenna, in mm; empty where the leads are not described. */

@@ -33,6 +33,7 @@ import syntoma.core.jobsheet.Weather;
 import syntoma.core.power.Wire;
 import syntoma.core.roof.Foot;
 import syntoma.core.roof.Objection;
+import syntoma.core.roof.RoofDefaults;
 import syntoma.core.roof.Shape;
 import syntoma.core.roof.Thing;
 import syntoma.core.sentence.Sentence;
@@ -104,7 +105,8 @@ public class RoofPlans {
             List<RoofAntennaOf> antennas,
             List<RoofDeviceOf> devices,
             List<RoofWire> wires,
-            List<RoofWeather> weathers) {}
+            List<RoofWeather> weathers,
+            RoofDefaults usual) {}
 
     /** A device on the shelf; what its sheet says that it draws at most, where it does. */
     record RoofDeviceOf(String name, @Nullable Double mostW) {}
@@ -140,7 +142,8 @@ public class RoofPlans {
                                 d.name(), Optionals.boxed(d.power().mostW())))
                         .toList(),
                 Wire.sizes().stream().map(w -> new RoofWire(w.mm2(), w.awg())).toList(),
-                list(Weather.values(), w -> new RoofWeather(w.label(), w.says())));
+                list(Weather.values(), w -> new RoofWeather(w.label(), w.says())),
+                RoofDefaults.USUAL);
     }
 
     private static <E, V> List<V> list(E[] all, Function<E, V> view) {

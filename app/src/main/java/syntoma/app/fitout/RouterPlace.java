@@ -21,6 +21,7 @@ import syntoma.core.chain.Shell;
 import syntoma.core.chain.Vehicle;
 import syntoma.core.power.PowerRun;
 import syntoma.core.power.Wire;
+import syntoma.core.roof.RoofDefaults;
 import syntoma.core.roof.Spot;
 import syntoma.core.roof.WifiReach;
 import syntoma.core.sentence.Sentence;
@@ -34,8 +35,6 @@ class RouterPlace {
     private static final int LONGEST_NAME = 120;
 
     /** Down from the battery’s bench and up to the router. */
-    private static final double USUAL_DROP_M = 1;
-
     private final GearService gear;
 
     RouterPlace(GearService gear) {
@@ -137,7 +136,7 @@ class RouterPlace {
             return null;
         }
         double way = power.wayM() == null
-                ? source.alongM(new Spot(cable.deviceX(), cable.deviceY())) + USUAL_DROP_M
+                ? source.alongM(new Spot(cable.deviceX(), cable.deviceY())) + RoofDefaults.USUAL.dropM()
                 : power.wayM();
         PowerRun run = InvalidInputException.naming("power.wayM", () -> PowerRun.of(input, vehicle.system(), way));
         Optional<Wire> wire = run.wire();

@@ -35,10 +35,10 @@ class DesignController {
         return templates.all();
     }
 
-    /** What may be changed about a setup while it is tried. */
-    @GetMapping("/changes")
-    List<Templates.ChangeKind> changes() {
-        return Templates.changes();
+    /** What can be chosen of a trial, and what is usual. */
+    @GetMapping("/choices")
+    PlanChoices choices() {
+        return PlanChoices.all();
     }
 
     /** What a trial would take and could show; keeps nothing. */

@@ -43,9 +43,6 @@ import syntoma.core.unit.Text;
 @Service
 @Transactional(readOnly = true)
 class Designs {
-    /** What is asked for where nothing was said: the usual difference that is worth an evening. */
-    private static final double USUAL_DIFFERENCE = 1.4;
-
     /** For a trial that was designed already, by which nothing is planned any more. */
     private static final Noise.Scatter UNASKED = new Noise.Scatter(Noise.USUAL, 0);
 
@@ -179,19 +176,19 @@ class Designs {
             RigState start,
             int seed) {
         RunKind kind = asked.kind() == null
-                ? RunKind.LIGHT
+                ? RunKind.USUAL_OF_TRIAL
                 : InvalidInputException.naming("kind", () -> RunKind.fromLabel(asked.kind()));
         Order order = asked.order() == null
-                ? Order.TURNING
+                ? Order.USUAL
                 : InvalidInputException.naming("order", () -> Order.fromLabel(asked.order()));
         Question.Saving saving = asked.saving() == null
-                ? Question.Saving.TIME
+                ? Question.Saving.USUAL
                 : InvalidInputException.naming(
                         "saving",
                         () -> Labels.find("saving", asked.saving(), Question.Saving.values(), Question.Saving::label));
         return byItsField(() -> new Question(
                 named.stream().map(Entrant::contender).toList(),
-                asked.difference() == null ? USUAL_DIFFERENCE : asked.difference(),
+                asked.difference() == null ? Question.USUAL_DIFFERENCE : asked.difference(),
                 noise,
                 kind,
                 rates,

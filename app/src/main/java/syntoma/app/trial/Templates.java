@@ -22,7 +22,6 @@ import syntoma.core.band.Coverage;
 import syntoma.core.design.Contender;
 import syntoma.core.design.Order;
 import syntoma.core.design.Template;
-import syntoma.core.design.Variation;
 import syntoma.core.fit.FitCase;
 
 /** Trials that are made again and again, filled in from what is on board. */
@@ -61,14 +60,6 @@ class Templates {
             @Nullable Integer seed) {}
 
     /** What may be changed about a setup while it is tried. */
-    record ChangeKind(String kind, String label, String allowed) {}
-
-    static List<ChangeKind> changes() {
-        return Arrays.stream(Variation.Kind.values())
-                .map(kind -> new ChangeKind(kind.label(), kind.says(), kind.allowedValues()))
-                .toList();
-    }
-
     List<TemplateView> all() {
         StandingLine line = standing.line();
         String carrier = line.carrier() == null ? "" : line.carrier();

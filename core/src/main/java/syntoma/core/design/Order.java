@@ -14,9 +14,30 @@ import syntoma.core.unit.Labels;
  */
 public enum Order {
     /** Forward, then backward: over two rounds a steady drift cancels, and the turn needs no change-over. */
-    TURNING,
+    TURNING("there and back", "A B, then B A: slow changes affect both the same, and you change half as often."),
     /** Drawn again for each round: more change-overs, and no pattern that anything could keep step with. */
-    DRAWN;
+    DRAWN("drawn each round", "A new order each round: more changes, and no pattern can line up with it.");
+
+    /** Where nothing else was asked for. */
+    public static final Order USUAL = TURNING;
+
+    private final String words;
+    private final String says;
+
+    Order(String words, String says) {
+        this.words = words;
+        this.says = says;
+    }
+
+    /** What to call it in a list of choices. */
+    public String words() {
+        return words;
+    }
+
+    /** What it does, in a sentence. */
+    public String says() {
+        return says;
+    }
 
     /** The name in the API. */
     public String label() {

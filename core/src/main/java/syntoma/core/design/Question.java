@@ -49,6 +49,9 @@ public record Question(
     /** More of them no day is long enough for. */
     public static final int MOST_SCREENED = 16;
 
+    /** The ratio that is worth an evening, where nothing else was asked for. Chosen. */
+    public static final double USUAL_DIFFERENCE = 1.4;
+
     private static final double SMALLEST_DIFFERENCE = 1.05;
     private static final double LARGEST_DIFFERENCE = 10;
     private static final double LONGEST_MINUTES = 7 * 24 * 60;
@@ -87,6 +90,9 @@ public record Question(
         TIME,
         DATA;
 
+        /** Where nothing else was asked for. */
+        public static final Saving USUAL = TIME;
+
         /** The name in the API. */
         public String label() {
             return name().toLowerCase(Locale.ROOT);
@@ -124,6 +130,13 @@ public record Question(
         minutes.ifPresent(m -> Values.within("minutes", m, 1, LONGEST_MINUTES, "min"));
         Values.within("spread", sessions, 1, Sessions.MOST, "times of day");
         gb.ifPresent(g -> Values.within("gb", g, 0.001, MOST_GB, "GB"));
+    }
+
+    /** What the usual difference means to a person. */
+    public static String usualDifferenceSays() {
+        return Values.format(USUAL_DIFFERENCE) + ": you care if one is at least "
+                + Values.round((USUAL_DIFFERENCE - 1) * 100, 0)
+                + " % faster. Smaller differences need more rounds.";
     }
 
     /** What is told of contenders whose change-overs nobody can know; empty where all are known. */

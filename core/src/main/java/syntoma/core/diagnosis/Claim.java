@@ -14,24 +14,35 @@ public record Claim(Cause cause, Sure sure, String says, List<String> evidence, 
 
     /** What can limit a connection, in the order in which to look (docs/methods.md#11-diagnosis). */
     public enum Cause {
-        NO_SERVICE,
-        WEAK_OUTSIDE,
-        LOST_IN_SHELL,
-        INTERFERENCE,
-        SLOW_ON_TWO,
-        BUSY_CELL,
-        CAPPED,
-        NO_DATA,
-        UPLOAD_ABOVE_DOWNLOAD,
-        UPLINK_LIMITED,
-        WRONG_BAND,
-        STREAMS_LOST,
-        CHAIN_FAULT,
-        BOOSTER_TROUBLE,
-        LATENCY_UNDER_LOAD,
-        LATE_WHEN_IDLE,
-        ALLOWANCE_USED_UP,
-        OWN_WIFI;
+        NO_SERVICE("no service"),
+        WEAK_OUTSIDE("a weak place"),
+        LOST_IN_SHELL("walls"),
+        INTERFERENCE("interference"),
+        SLOW_ON_TWO("a slow line behind two carriers"),
+        BUSY_CELL("a busy cell"),
+        CAPPED("a cap"),
+        NO_DATA("a signal without data"),
+        UPLOAD_ABOVE_DOWNLOAD("an upload above the download"),
+        UPLINK_LIMITED("a weak upload"),
+        WRONG_BAND("another band"),
+        STREAMS_LOST("lost streams"),
+        CHAIN_FAULT("a fault in the chain"),
+        BOOSTER_TROUBLE("the booster"),
+        LATENCY_UNDER_LOAD("latency under load"),
+        LATE_WHEN_IDLE("latency when idle"),
+        ALLOWANCE_USED_UP("data used up"),
+        OWN_WIFI("your own Wi-Fi");
+
+        private final String words;
+
+        Cause(String words) {
+            this.words = words;
+        }
+
+        /** What to call it in a list of causes. */
+        String words() {
+            return words;
+        }
 
         /** The name in the API. */
         public String label() {

@@ -1,7 +1,9 @@
 package syntoma.core.diagnosis;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import syntoma.core.diagnosis.Claim.Cause;
 
 /**
@@ -66,6 +68,13 @@ public record Diagnosis(List<Claim> claims, Optional<Telling> telling) {
 
     private static boolean has(List<Claim> claims, Cause cause) {
         return claims.stream().anyMatch(c -> c.cause() == cause);
+    }
+
+    /** What was looked for, in a sentence. */
+    public static String lookedFor() {
+        return "Looked for: "
+                + Arrays.stream(Claim.Cause.values()).map(Claim.Cause::words).collect(Collectors.joining(", "))
+                + ". Each needs its own evidence; a run and a reading give most of it.";
     }
 
     /** What is said where nothing points to a cause. */

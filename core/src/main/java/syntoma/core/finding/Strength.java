@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.Optional;
 import syntoma.core.reading.Grade;
 import syntoma.core.reading.RadioMetric;
+import syntoma.core.unit.Values;
 
 /** How strong the signal was with the baseline, in three classes of the grades of RSRP. */
 public enum Strength {
@@ -23,6 +24,16 @@ public enum Strength {
                     case FAIR -> FAIR;
                     case WEAK, NONE -> WEAK_NONE;
                 });
+    }
+
+    /** How the classes are told apart, for people. */
+    public static String rule() {
+        return "by RSRP, the level of the cell’s own signal: from " + floor(Grade.GOOD) + " on good or strong, from "
+                + floor(Grade.FAIR) + " fair, below that weak or none";
+    }
+
+    private static String floor(Grade grade) {
+        return Values.format(RadioMetric.RSRP.floor(grade)) + " " + RadioMetric.RSRP.unit();
     }
 
     /** The name in the API: strong-good, fair, weak-none. */

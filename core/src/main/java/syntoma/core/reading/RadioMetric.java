@@ -85,6 +85,11 @@ public enum RadioMetric {
         return Grade.NONE;
     }
 
+    /** The lowest value of a grade; of a metric that has grades, and not of {@link Grade#NONE}. */
+    public double floor(Grade grade) {
+        return floors[grade.ordinal()];
+    }
+
     /** The floors of strong, good, fair and weak, in the metric's unit; empty where there are no grades. */
     public List<Double> floors() {
         return Arrays.stream(floors).boxed().toList();

@@ -25,6 +25,9 @@ public enum RunKind {
             "Stops once the speed is known to within 10 %, after 4 s each way at most: a third of the data or less."),
     LATENCY(4_000, 4_000, Long.MAX_VALUE, 1, "Latency, idle and next to one slow stream: under 1 MB.");
 
+    /** The kind that a trial is planned with where nothing else was asked for. */
+    public static final RunKind USUAL_OF_TRIAL = LIGHT;
+
     /** What the one slow stream of a run for the latency alone is held at: 0.35 MB in each direction's 4 s. */
     public static final double SLOW_STREAM_MBPS = 0.7;
 
